@@ -1,0 +1,32 @@
+import type { z } from 'zod'
+import type { Issue } from './operation'
+
+type ZodIssue = z.ZodError['issues'][number]
+
+/** Sentences for the checks that carry none of their own. */
+const sentence = (issue: ZodIssue): string => {
+  switch (issue.code) {
+    case 'invalid_type':
+      return issue.message.startsWith('Invalid input') ? `This is missing or of the wrong kind: give ${articled(issue.expected)}.` : issue.message
+    case 'unrecognized_keys':
+      return `Leave out what is not asked for: ${issue.keys.join(', ')}.`
+    default:
+      return issue.message
+  }
+}
+
+const articled = (expected: string): string =>
+  ({ string: 'a text', number: 'a number', boolean: 'true or false', object: 'an object', array: 'a list' })[expected] ?? expected
+
+const flatten = (issue: ZodIssue, above: readonly PropertyKey[] = []): readonly Issue[] => {
+  const path = [...above, ...issue.path]
+  if (issue.code === 'invalid_union' && issue.errors.length > 0 && issue.message.startsWith('Invalid')) {
+    const closest = issue.errors.reduce((least, branch) => (branch.length < least.length ? branch : least))
+    return closest.flatMap((inner) => flatten(inner as ZodIssue, path))
+  }
+  return [{ path: path.map(String).join('.'), message: sentence(issue) }]
+}
+
+/** Every issue of a failed parse, in input order, as path and plain sentence. */
+export const issuesOf = (error: z.ZodError): readonly Issue[] =>
+  error.issues.slice(0, 50).flatMap((issue) => flatten(issue))
