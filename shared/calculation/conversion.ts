@@ -3,10 +3,8 @@ import type { FootResult } from '../../core/coupling/feet'
 import type { Misalignment, VH } from '../../core/frame/planes'
 import { eachPlane } from '../../core/frame/planes'
 import type { Reading } from '../../core/fit/harmonicFit'
-import type { Band, Tolerance } from '../../core/judge/tolerance'
 import type { SetTrust } from '../../core/trust/trustReport'
 import { fromCore, toCore, type Measured, type UnitSystem } from '../../core/units/unitSystem'
-import type { ContractTolerance } from './fields'
 
 const scaleVH = (vh: VH, f: (value: number) => number): VH =>
   eachPlane((p) => (vh[p] === null ? null : f(vh[p])))
@@ -42,39 +40,6 @@ export const faceSetToCore = (set: FaceSet, units: UnitSystem): FaceSet => ({
   sag: toCore(set.sag ?? 0, 'displacement', units),
   readings: readingsToCore(set.readings, units),
 })
-
-export const toleranceToCore = (tolerance: ContractTolerance, units: UnitSystem): Tolerance => {
-  const bandToCore = ([low, high]: readonly [number | null, number | null], measured: Measured): Band => [
-    low === null ? null : toCore(low, measured, units),
-    high === null ? null : toCore(high, measured, units),
-  ]
-  switch (tolerance.form) {
-    case 'offset-slope':
-      return {
-        ...tolerance,
-        offset: toCore(tolerance.offset, 'displacement', units),
-        slope: toCore(tolerance.slope, 'slope', units),
-      }
-    case 'flex-plane':
-      return {
-        ...tolerance,
-        slope: toCore(tolerance.slope, 'slope', units),
-        spoolLength: toCore(tolerance.spoolLength, 'distance', units),
-      }
-    case 'window':
-      return {
-        ...tolerance,
-        offset: { v: bandToCore(tolerance.offset.v, 'displacement'), h: bandToCore(tolerance.offset.h, 'displacement') },
-        slope: { v: bandToCore(tolerance.slope.v, 'slope'), h: bandToCore(tolerance.slope.h, 'slope') },
-      }
-    case 'speed-rule':
-      return {
-        ...tolerance,
-        spoolLength:
-          tolerance.spoolLength === undefined ? undefined : toCore(tolerance.spoolLength, 'distance', units),
-      }
-  }
-}
 
 export const feetFromCore = (feet: readonly FootResult[], units: UnitSystem) =>
   feet.map(({ id, position, move }) => ({

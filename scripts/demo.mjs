@@ -1,0 +1,64 @@
+/** `npm run demo`: from a bare clone to the demo works in the browser. */
+import { join } from 'node:path'
+import { command } from './local/command.mjs'
+import { LOCAL, ROOT } from './local/paths.mjs'
+import { requireWritable, startPostgres } from './local/postgres.mjs'
+import { buildProgram, installPackages, requireNode } from './local/prepare.mjs'
+import { run, say } from './local/say.mjs'
+import { lockStart } from './local/startLock.mjs'
+import { requirePort, startWeb } from './local/webServer.mjs'
+
+const dev = process.argv.includes('--dev')
+const port = Number(process.env.HC_PORT ?? 4310)
+
+await run(async () => {
+  requireNode()
+  requireWritable(LOCAL)
+  const unlock = lockStart('demo')
+  let postgres
+  let web
+  let stopping = false
+  const stop = async () => {
+    if (stopping) return
+    stopping = true
+    say('\nStopping the web server and the database ...')
+    await web?.stop()
+    await postgres?.stop()
+    unlock()
+    say('Stopped.')
+  }
+  const stopped = new Promise((resolve) => {
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop().then(resolve))
+  })
+  try {
+    await requirePort(port)
+    await installPackages()
+    if (!dev) await buildProgram()
+    postgres = await startPostgres('demo', { port: 54310 })
+    const databaseUrl = postgres.url('postgres')
+    await command(process.execPath, ['--import', 'tsx', join('scripts', 'seed.ts'), '--if-empty'], {
+      cwd: ROOT,
+      quiet: true,
+      env: { ...process.env, DATABASE_URL: databaseUrl },
+      remedy: 'The demo works could not be written; the lines above say why.',
+    })
+    web = await startWeb({ port, databaseUrl, dev, env: { HC_LOG_LEVEL: process.env.HC_LOG_LEVEL ?? 'warn' } })
+    say(`Hushed Caliper is at http://127.0.0.1:${port} (Ctrl-C stops it)`)
+    const why = await Promise.race([stopped.then(() => null), web.ended])
+    if (why !== null && !stopping) {
+      await postgres.stop()
+      unlock()
+      say(`The web server ended by itself (${why}).`)
+      return 1
+    }
+    await stopped
+  } catch (trouble) {
+    if (!stopping) {
+      await web?.stop()
+      await postgres?.stop()
+      unlock()
+      throw trouble
+    }
+    await stopped
+  }
+})

@@ -1,0 +1,87 @@
+import { createHash } from 'node:crypto'
+import type { MachineFields } from '../../shared/register/machine'
+import type { Person, ShimStock } from '../../shared/register/works'
+
+/** The same name gives the same UUID on every machine and every day. */
+export const demoId = (name: string): string => {
+  const h = createHash('sha256').update(`orrin-vale/${name}`).digest('hex')
+  return `${h.slice(0, 8)}-${h.slice(8, 12)}-4${h.slice(13, 16)}-a${h.slice(17, 20)}-${h.slice(20, 32)}`
+}
+
+export const WORKS = { name: 'Orrin Vale Tile Works', packLimit: 4 }
+
+export const PEOPLE: readonly Person[] = [
+  { id: demoId('day'), name: 'Day-shift millwright', role: 'millwright' },
+  { id: demoId('night'), name: 'Night-shift millwright', role: 'millwright' },
+  { id: demoId('apprentice'), name: 'Apprentice', role: 'apprentice' },
+  { id: demoId('lead'), name: 'Maintenance lead', role: 'lead' },
+  { id: demoId('planner'), name: 'Planner', role: 'planner' },
+]
+
+export const STOCK: readonly ShimStock[] = [
+  ...[1, 2, 3, 5, 10, 20, 25, 50, 100].map((thickness) => ({ units: 'inch' as const, thickness, count: 40 })),
+  ...[0.025, 0.05, 0.1, 0.2, 0.5, 1, 2].map((thickness) => ({ units: 'metric' as const, thickness, count: 40 })),
+]
+
+export const MACHINES: readonly MachineFields[] = [
+  {
+    tag: 'CP-11',
+    name: 'Clay ball mill',
+    area: 'Clay preparation hall',
+    movableName: 'Motor',
+    stationaryName: 'Gear unit',
+    couplingKind: 'Grid coupling',
+    powerKw: 75,
+    units: 'inch',
+    rpm: 990,
+    usual: { carriedBy: 'movable', rimPlane: -1.5, plunger: 'away', faceDiameter: 8 },
+    feet: [
+      { id: 'inboard', x: 12, existing: { left: [25, 10], right: [25, 10] }, maxPack: 125, sidePlus: 60, sideMinus: 60, locked: false },
+      { id: 'outboard', x: 34.5, existing: { left: [25, 5], right: [25, 5] }, maxPack: 125, sidePlus: 60, sideMinus: 60, locked: false },
+    ],
+    stationaryFeet: [
+      { id: 'inboard', x: -13 },
+      { id: 'outboard', x: -30 },
+    ],
+    tolerance: { form: 'speed-rule', mode: 'plane', grade: 'standard' },
+  },
+  {
+    tag: 'CP-14',
+    name: 'Extruder main drive',
+    area: 'Clay preparation hall',
+    movableName: 'Motor',
+    stationaryName: 'Extruder gear unit',
+    couplingKind: 'Spacer coupling',
+    powerKw: 132,
+    units: 'metric',
+    rpm: 1480,
+    usual: { carriedBy: 'movable', rimPlane: -95, plunger: 'away', faceDiameter: 230 },
+    feet: [
+      { id: 'inboard', x: 360, existing: { left: [1, 0.2], right: [1, 0.2] }, maxPack: 4, sidePlus: 1.5, sideMinus: 1.5, locked: false },
+      { id: 'outboard', x: 1040, existing: { left: [1, 0.5], right: [1, 0.5] }, maxPack: 4, sidePlus: 1.5, sideMinus: 1.5, locked: false },
+    ],
+    stationaryFeet: [
+      { id: 'inboard', x: -420 },
+      { id: 'outboard', x: -1100 },
+    ],
+    tolerance: { form: 'speed-rule', mode: 'plane', grade: 'standard', spoolLength: 180 },
+  },
+  {
+    tag: 'KY-09',
+    name: 'Dust-collector screw',
+    area: 'Kiln yard',
+    movableName: 'Geared motor',
+    stationaryName: 'Screw conveyor',
+    couplingKind: 'Jaw coupling',
+    powerKw: 11,
+    units: 'inch',
+    rpm: 1460,
+    usual: { carriedBy: 'movable', rimPlane: -0.75, plunger: 'away', faceDiameter: 5 },
+    feet: [
+      { id: 'inboard', x: 6.5, existing: { left: [], right: [] }, maxPack: 60, sidePlus: 30, sideMinus: 25, locked: false },
+      { id: 'outboard', x: 16.25, existing: { left: [10], right: [10] }, maxPack: 60, sidePlus: 4, sideMinus: 25, locked: false },
+    ],
+    stationaryFeet: [{ id: 'bearing', x: -9 }],
+    tolerance: { form: 'offset-slope', mode: 'plane', offset: 4, slope: 0.8, source: 'Coupling maker’s sheet, Orrin Vale file 27' },
+  },
+]

@@ -1,0 +1,74 @@
+import { spawn } from 'node:child_process'
+import { createServer } from 'node:net'
+import { join } from 'node:path'
+import { ROOT } from './paths.mjs'
+import { Stuck } from './say.mjs'
+
+/** Says which port is taken and what to do, before anything else is started. */
+export const requirePort = (port) =>
+  new Promise((resolve, reject) => {
+    const probe = createServer()
+    probe.once('error', () =>
+      reject(new Stuck(`Port ${port} is taken by another program. Stop that one, or start this one elsewhere: HC_PORT=${port + 1} npm run demo`)),
+    )
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve()))
+  })
+
+/** Starts the web server, built or in development, and waits until its health route answers. */
+export const startWeb = async ({ port, databaseUrl, dev = false, env = {}, stdio = ['ignore', 'ignore', 'inherit'] }) => {
+  const [program, args] = dev
+    ? [join(ROOT, 'node_modules', '.bin', 'nuxt'), ['dev', '--port', String(port), '--host', '127.0.0.1']]
+    : [process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')]]
+  const child = spawn(program, args, {
+    cwd: ROOT,
+    stdio: dev ? 'inherit' : stdio,
+    // A group of its own: Ctrl-C reaches this script alone, which then stops things in order.
+    detached: true,
+    env: {
+      ...process.env,
+      DATABASE_URL: databaseUrl,
+      NITRO_HOST: '127.0.0.1',
+      NITRO_PORT: String(port),
+      NITRO_SHUTDOWN_DISABLED: 'true',
+      NODE_ENV: dev ? 'development' : 'production',
+      NUXT_TELEMETRY_DISABLED: '1',
+      ...env,
+    },
+  })
+  const ended = new Promise((resolve) => child.once('exit', (code, signal) => resolve(signal ?? code)))
+  let gone = false
+  void ended.then(() => (gone = true))
+  const deadline = Date.now() + (dev ? 120_000 : 30_000)
+  for (;;) {
+    if (gone) throw new Stuck('The web server stopped while starting. The lines above say why.')
+    try {
+      const answer = await fetch(`http://127.0.0.1:${port}/api/health`, { signal: AbortSignal.timeout(2000) })
+      if (answer.ok) break
+    } catch {
+      // Not yet.
+    }
+    if (Date.now() > deadline) throw new Stuck('The web server did not answer in time. Start again; if it stays so, look at the lines above.')
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  }
+  const signal = (name) => {
+    try {
+      process.kill(-child.pid, name)
+    } catch {
+      // Already gone.
+    }
+  }
+  return {
+    pid: child.pid,
+    ended,
+    kill: async () => {
+      signal('SIGKILL')
+      await ended
+    },
+    stop: async () => {
+      signal('SIGTERM')
+      const late = setTimeout(() => signal('SIGKILL'), 4000)
+      await ended
+      clearTimeout(late)
+    },
+  }
+}

@@ -1,0 +1,28 @@
+/** `npm run seed`: migrates, empties the database at DATABASE_URL and writes the demo works; `-- --if-empty` leaves a filled one alone. */
+import { closeDatabase, database } from '../server/database/connection'
+import { migrateDown, migrateUp } from '../server/database/migrate'
+import { insertMachine } from '../server/machines/machines.repository'
+import { writeHistory } from './demo/history'
+import { demoId, MACHINES, PEOPLE, STOCK, WORKS } from './demo/works'
+
+const knex = database()
+await migrateUp(knex)
+const filled = (await knex('works').first('id')) !== undefined
+if (filled && process.argv.includes('--if-empty')) {
+  process.stdout.write('The database has a works already; nothing written.\n')
+} else {
+  if (filled) {
+    await migrateDown(knex)
+    await migrateUp(knex)
+  }
+  // One transaction: a seed that is broken off leaves nothing half written.
+  await knex.transaction(async (trx) => {
+    await trx('works').insert({ id: 1, name: WORKS.name, pack_limit: WORKS.packLimit })
+    await trx('people').insert([...PEOPLE])
+    await trx('shim_stock').insert([...STOCK])
+    for (const machine of MACHINES) await insertMachine(trx, demoId(`machine/${machine.tag}`), machine)
+    await writeHistory(trx, new Date())
+  })
+  process.stdout.write(`${WORKS.name}: ${MACHINES.length} machines, with their history.\n`)
+}
+await closeDatabase()

@@ -1,0 +1,15 @@
+import { setResponseHeaders } from 'h3'
+import { ROUTES } from '../../../../shared/api/routes'
+import { database } from '../../../database/connection'
+import { route } from '../../../http/route'
+import { reportFor } from '../../../report/report'
+
+export default route(ROUTES.report, async ({ event, param, query }) => {
+  const { pdf, name } = await reportFor(database(), param('id'), query)
+  setResponseHeaders(event, {
+    'content-type': 'application/pdf',
+    'content-disposition': `inline; filename="${name}"`,
+    'cache-control': 'no-store',
+  })
+  return pdf
+})

@@ -1,0 +1,31 @@
+import type { Knex } from 'knex'
+import * as logbook from './migrations/0001-logbook'
+
+/** Every migration in order; an explicit list, so that the built server carries them. */
+const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Migration }[] = [
+  { name: '0001-logbook', migration: logbook },
+]
+
+const source: Knex.MigrationSource<(typeof MIGRATIONS)[number]> = {
+  getMigrations: () => Promise.resolve([...MIGRATIONS]),
+  getMigrationName: (m) => m.name,
+  getMigration: (m) => Promise.resolve(m.migration),
+}
+
+/** Brings the database to the newest migration; answers the names it ran. */
+export const migrateUp = async (knex: Knex): Promise<readonly string[]> => {
+  const [, ran] = (await knex.migrate.latest({ migrationSource: source })) as [number, string[]]
+  return ran
+}
+
+/** Takes back every migration; answers the names. */
+export const migrateDown = async (knex: Knex): Promise<readonly string[]> => {
+  const [, ran] = (await knex.migrate.rollback({ migrationSource: source }, true)) as [number, string[]]
+  return ran
+}
+
+/** The newest migration the database has, null when it has none. */
+export const currentMigration = async (knex: Knex): Promise<string | null> => {
+  const row = (await knex('knex_migrations').orderBy('id', 'desc').first('name')) as { name: string } | undefined
+  return row?.name ?? null
+}

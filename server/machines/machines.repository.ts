@@ -1,0 +1,42 @@
+import type { Knex } from 'knex'
+import type { MachineFields, MachineRecord } from '../../shared/register/machine'
+
+interface MachineRow {
+  readonly id: string
+  readonly record: MachineFields
+  readonly version: number
+}
+
+const toRecord = (row: MachineRow): MachineRecord => ({ ...row.record, id: row.id, version: row.version })
+
+/** All machines by tag. */
+export const listMachines = async (knex: Knex): Promise<readonly MachineRecord[]> =>
+  ((await knex('machines').select('id', 'record', 'version').orderBy('tag')) as MachineRow[]).map(toRecord)
+
+/** A machine by its tag, or null. `lock` holds the row until the transaction ends. */
+export const findMachine = async (knex: Knex, tag: string, lock = false): Promise<MachineRecord | null> => {
+  const query = knex('machines').whereRaw('lower(tag) = lower(?)', [tag]).first('id', 'record', 'version')
+  const row = (await (lock ? query.forUpdate() : query)) as MachineRow | undefined
+  return row ? toRecord(row) : null
+}
+
+/** Adds a machine; false when its id or tag is taken. */
+export const insertMachine = async (knex: Knex, id: string, record: MachineFields): Promise<boolean> => {
+  const rows = (await knex('machines')
+    .insert({ id, tag: record.tag, name: record.name, area: record.area, record: JSON.stringify(record) })
+    .onConflict()
+    .ignore()
+    .returning('id')) as unknown[]
+  return rows.length > 0
+}
+
+/** Writes a machine if it still has `version`; false when someone was faster. */
+export const updateMachine = async (knex: Knex, id: string, version: number, record: MachineFields): Promise<boolean> =>
+  (await knex('machines').where({ id, version }).update({
+    tag: record.tag,
+    name: record.name,
+    area: record.area,
+    record: JSON.stringify(record),
+    version: version + 1,
+    updated_at: knex.fn.now(),
+  })) === 1

@@ -1,0 +1,13 @@
+import { BadEnvironment, environment } from '../environment'
+import { log } from '../log'
+
+/** Checks the settings before anything is served; says what is missing and stops. */
+export default defineNitroPlugin(() => {
+  try {
+    log.level = environment().HC_LOG_LEVEL
+  } catch (fault) {
+    if (!(fault instanceof BadEnvironment)) throw fault
+    process.stderr.write(`${fault.message}\n`)
+    process.exit(1)
+  }
+})

@@ -1,0 +1,17 @@
+import type { Knex } from 'knex'
+import type { Person, ShimStock, Works } from '../../shared/register/works'
+
+/** The works with its shim stock, thinnest first. */
+export const findWorks = async (knex: Knex): Promise<Works> => {
+  const row = (await knex('works').first('name', 'pack_limit')) as { name: string; pack_limit: number } | undefined
+  const stock = (await knex('shim_stock').select('units', 'thickness', 'count').orderBy(['units', 'thickness'])) as ShimStock[]
+  return { name: row?.name ?? '', packLimit: row?.pack_limit ?? 4, stock }
+}
+
+/** Everyone who may write, by name. */
+export const listPeople = async (knex: Knex): Promise<readonly Person[]> =>
+  (await knex('people').select('id', 'name', 'role').orderBy('name')) as Person[]
+
+/** One person, or null. */
+export const findPerson = async (knex: Knex, id: string): Promise<Person | null> =>
+  ((await knex('people').where({ id }).first('id', 'name', 'role')) as Person | undefined) ?? null

@@ -1,0 +1,43 @@
+import { z } from 'zod'
+import { entryDraft } from '../logbook/entry'
+import { machineChange, newMachine } from '../register/machine'
+import { uuid, words } from '../text'
+
+export interface RouteContract {
+  readonly method: 'get' | 'post' | 'put'
+  readonly path: string
+  readonly summary: string
+  readonly body?: z.ZodType
+  readonly query?: z.ZodObject
+  readonly answers?: string
+}
+
+const jobOpening = z.object({
+  id: uuid('the job’s id'),
+  machine: words('which machine, by its tag', 20),
+  opening: entryDraft,
+})
+
+const reportQuery = z.object({
+  paper: z.enum(['a4', 'letter'], { error: 'Choose a4 or letter.' }).default('a4'),
+  units: z.enum(['inch', 'metric'], { error: 'Choose inch or metric.' }).optional(),
+})
+
+/** Every route with the schemas it parses by; the OpenAPI document is written from this table. */
+export const ROUTES = {
+  health: { method: 'get', path: '/api/health', summary: 'Whether the program and its database answer.' },
+  openapi: { method: 'get', path: '/api/openapi.json', summary: 'This document.' },
+  works: { method: 'get', path: '/api/works', summary: 'The works: its name, shim stock and pack rule.' },
+  people: { method: 'get', path: '/api/people', summary: 'Who may write in the logbook.' },
+  today: { method: 'get', path: '/api/today', summary: 'Open jobs, machines out of band, jobs closed lately.' },
+  machines: { method: 'get', path: '/api/machines', summary: 'The register of machines.' },
+  addMachine: { method: 'post', path: '/api/machines', summary: 'Adds a machine.', body: newMachine },
+  machine: { method: 'get', path: '/api/machines/{tag}', summary: 'One machine with its jobs.' },
+  changeMachine: { method: 'put', path: '/api/machines/{tag}', summary: 'Changes a machine; a stale version is answered 409 with the current row.', body: machineChange },
+  openJob: { method: 'post', path: '/api/jobs', summary: 'Opens a job with its first entry.', body: jobOpening },
+  job: { method: 'get', path: '/api/jobs/{id}', summary: 'A job: its machine as it was on the day, and its logbook.' },
+  addEntry: { method: 'post', path: '/api/jobs/{id}/entries', summary: 'Adds one entry to the logbook. Posting the same UUID twice is harmless.', body: entryDraft },
+  stream: { method: 'get', path: '/api/jobs/{id}/stream', summary: 'Server-sent stream of entries as they are received.', answers: 'text/event-stream' },
+  report: { method: 'get', path: '/api/jobs/{id}/report.pdf', summary: 'The report to print and sign.', query: reportQuery, answers: 'application/pdf' },
+  calculations: { method: 'get', path: '/api/calc', summary: 'The operations of the calculation contract.' },
+} as const satisfies Record<string, RouteContract>
