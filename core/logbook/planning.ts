@@ -1,15 +1,11 @@
-import { planMoves, SIDES, type MovePlan, type PlanFoot, type PlanResult } from '../plan/movePlan'
+import { planMoves, SIDES, type MovePlan, type PlanFoot, type PlanInput, type PlanResult } from '../plan/movePlan'
 import type { CoupledMachine } from '../register/machine'
 import { fromCore, toCore, type UnitSystem } from '../units/unitSystem'
 import type { FootChange, SideChange } from './entry'
 import type { JobState } from './foldJob'
 
-/**
- * The plans a job offers now, from its latest usable measurement and what lies under the feet.
- * Null until there is a measurement in both planes. Exact search, some tens of milliseconds:
- * not for every keystroke.
- */
-export const plansFor = (machine: CoupledMachine, state: JobState): PlanResult | null => {
+/** What a plan starts from: the latest usable measurement, the packs under the feet, the room left, the stock. Null until both planes are measured. */
+export const planInputFor = (machine: CoupledMachine, state: JobState): PlanInput | null => {
   const coupling = state.latest.coupling
   const { setUp } = state
   if (!coupling || !setUp) return null
@@ -42,7 +38,7 @@ export const plansFor = (machine: CoupledMachine, state: JobState): PlanResult |
     sidePlus: Math.max(0, f.sidePlus - (used[f.id] ?? 0)),
     sideMinus: Math.max(0, f.sideMinus + (used[f.id] ?? 0)),
   })
-  return planMoves({
+  return {
     coupling,
     target: state.target,
     tolerance: state.tolerance,
@@ -50,7 +46,13 @@ export const plansFor = (machine: CoupledMachine, state: JobState): PlanResult |
     stock: machine.stock.map((s) => ({ thickness: thick(s.thickness), count: s.count })),
     packLimit: machine.packLimit,
     sideStep: setUp.graduation.rim,
-  })
+  }
+}
+
+/** The plans a job offers now; an exact search of some tens of milliseconds, not for every keystroke. */
+export const plansFor = (machine: CoupledMachine, state: JobState): PlanResult | null => {
+  const input = planInputFor(machine, state)
+  return input && planMoves(input)
 }
 
 /** Twelve digits: what a shim's stamped thickness survives the way to millimetres and back with. */

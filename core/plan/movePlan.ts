@@ -70,7 +70,8 @@ export interface PlanResult {
   readonly blocked: readonly BlockedFoot[]
 }
 
-interface Lift {
+/** A change of height that real packs can make under both feet of a pair. */
+export interface Lift {
   readonly v: Millimetres
   readonly packs: Readonly<Record<Side, Pack>>
   readonly changes: number
@@ -78,8 +79,8 @@ interface Lift {
 
 const SAFE_SHARE = 0.8
 
-/** The same change must be possible under the left and the right foot of a pair. */
-const reachableLifts = (foot: PlanFoot, stock: readonly StockShim[], packLimit: number): readonly Lift[] => {
+/** Every lift that real packs can make; the same under the left and the right foot of a pair. */
+export const reachableLifts = (foot: PlanFoot, stock: readonly StockShim[], packLimit: number): readonly Lift[] => {
   const total = (side: Side) => foot.existing[side].reduce((s, t) => s + t, 0)
   const packsOf = (side: Side) =>
     foot.locked

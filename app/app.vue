@@ -1,0 +1,12 @@
+<script setup lang="ts">
+useBay()
+useKeys()
+</script>
+
+<template>
+  <NuxtLayout>
+    <NuxtPage />
+  </NuxtLayout>
+  <KeyMap />
+  <TouchKeypad />
+</template>

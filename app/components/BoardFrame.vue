@@ -1,0 +1,44 @@
+<script setup lang="ts">
+/** The dye a stage is drawn on, with its heading and a quiet note at the right. */
+defineProps<{ title: string; note?: string }>()
+</script>
+
+<template>
+  <section class="board" :aria-label="title">
+    <div class="head">
+      <h2>{{ title }}</h2>
+      <p>{{ note }}</p>
+      <slot name="tools" />
+    </div>
+    <slot />
+  </section>
+</template>
+
+<style scoped>
+.board {
+  grid-area: board;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  overflow: auto;
+  padding: 14px 22px 16px;
+  background: var(--dye);
+  color: var(--scribe);
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  min-height: 40px;
+}
+h2 {
+  font-size: 18px;
+  color: #fff;
+}
+.head p {
+  flex: 1;
+  text-align: right;
+  color: var(--scribe-dim);
+  font-size: 14px;
+}
+</style>

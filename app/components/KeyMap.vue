@@ -1,0 +1,26 @@
+<script setup lang="ts">
+const { mapOpen } = useKeyEvents()
+</script>
+
+<template>
+  <el-dialog v-model="mapOpen" title="Keys" width="440" append-to-body>
+    <dl class="keys">
+      <template v-for="row in KEY_MAP" :key="row.keys">
+        <dt class="figure">{{ row.keys }}</dt>
+        <dd>{{ row.does }}</dd>
+      </template>
+    </dl>
+  </el-dialog>
+</template>
+
+<style scoped>
+.keys {
+  display: grid;
+  grid-template-columns: 110px 1fr;
+  gap: 8px 12px;
+  margin: 0;
+}
+dd {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { STAGES, type StageId } from '~~/core/logbook/entry'
+import type { JobState } from '~~/core/logbook/foldJob'
+import { MARK_NAMES, STAGE_NAMES } from '~~/shared/wording/names'
+import { findingOf } from '~~/shared/wording/progress'
+
+defineProps<{ state: JobState; stage: StageId }>()
+defineEmits<{ open: [stage: StageId] }>()
+const session = useSession()
+</script>
+
+<template>
+  <nav class="sheet" aria-label="Stages of this job">
+    <ol>
+      <li v-for="(s, i) in STAGES" :key="s">
+        <button type="button" :class="{ here: s === stage }" :aria-current="s === stage ? 'step' : undefined" :title="`${STAGE_NAMES[s]} (g ${i + 1})`" @click="$emit('open', s)">
+          <VerdictMark :mark="state.stages[s].mark" silent />
+          <span class="words">
+            <span class="name">{{ STAGE_NAMES[s] }}<span class="visually-hidden">, {{ MARK_NAMES[state.stages[s].mark] }}</span></span>
+            <span class="finding">{{ findingOf(state, s, session.units) }}</span>
+          </span>
+        </button>
+      </li>
+    </ol>
+    <RemarkButton />
+  </nav>
+</template>
+
+<style scoped>
+.sheet {
+  grid-area: sheet;
+  background: var(--page);
+  border-right: 1px solid var(--hairline);
+  padding: 14px 0;
+  display: flex;
+  flex-direction: column;
+  justify-content: space-between;
+  overflow-y: auto;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+button {
+  display: flex;
+  align-items: flex-start;
+  gap: 10px;
+  width: 100%;
+  min-height: 50px;
+  padding: 6px 12px 6px 14px;
+  border: 0;
+  border-left: 3px solid transparent;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+button:hover {
+  background: var(--sunk);
+}
+button.here {
+  background: var(--panel);
+  border-left-color: var(--brass);
+}
+button.here .name {
+  font-weight: 700;
+}
+svg {
+  margin-top: 4px;
+}
+.words {
+  display: grid;
+  min-width: 0;
+}
+.name {
+  font-size: 16px;
+}
+.finding {
+  font-size: 14px;
+  line-height: 1.3;
+  color: var(--muted);
+}
+@media (max-width: 1100px) {
+  .words {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+  button {
+    justify-content: center;
+    padding: 14px 0;
+    border-left-width: 4px;
+  }
+}
+</style>

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import type { StageMark } from '~~/core/logbook/stages'
+import { MARK_NAMES } from '~~/shared/wording/names'
+
+/** A verdict or a stage's mark as a lozenge: the shape says it, the colour repeats it. */
+const props = defineProps<{ mark: StageMark | 'unknown'; onDye?: boolean; silent?: boolean }>()
+
+const name = computed(() => (props.mark === 'unknown' ? 'not known' : MARK_NAMES[props.mark]))
+const tone = computed(() => ({ in: 'in', done: 'in', edge: 'edge', out: 'out' })[props.mark as string] ?? 'none')
+</script>
+
+<template>
+  <svg
+    class="mark"
+    :class="[tone, { dye: onDye }]"
+    viewBox="0 0 16 16"
+    width="16"
+    height="16"
+    :role="silent ? 'presentation' : 'img'"
+    :aria-label="silent ? undefined : name"
+    :aria-hidden="silent ? 'true' : undefined"
+  >
+    <path v-if="mark === 'in' || mark === 'done'" d="M8 2l6 6-6 6-6-6z" fill="currentColor" />
+    <g v-else-if="mark === 'edge'">
+      <path d="M8 2l6 6-6 6-6-6z" fill="none" stroke="currentColor" stroke-width="1.6" />
+      <path d="M8 2v12l-6-6z" fill="currentColor" />
+    </g>
+    <g v-else-if="mark === 'out'" fill="none" stroke="currentColor" stroke-width="1.6">
+      <path d="M8 2l6 6-6 6-6-6z" />
+      <path d="M2 8h12" />
+    </g>
+    <path v-else-if="mark === 'skipped'" d="M4 8h8" stroke="currentColor" stroke-width="1.8" />
+    <path v-else d="M8 2l6 6-6 6-6-6z" fill="none" stroke="currentColor" stroke-width="1.3" stroke-dasharray="2.4 2" />
+  </svg>
+</template>
+
+<style scoped>
+.mark {
+  flex: none;
+  color: var(--muted);
+}
+.in {
+  color: var(--in);
+}
+.edge {
+  color: var(--edge);
+}
+.out {
+  color: var(--out);
+}
+.dye {
+  color: var(--scribe-dim);
+}
+.dye.in {
+  color: var(--in-on-dye);
+}
+.dye.edge {
+  color: var(--edge-on-dye);
+}
+.dye.out {
+  color: var(--out-on-dye);
+}
+</style>

@@ -1,0 +1,57 @@
+import type { ErrorAnswer } from '~~/shared/api/answers'
+
+/** A request that failed: the server's sentence, or that it could not be reached. */
+export class ApiFailure extends Error {
+  constructor(
+    /** 0 when nothing answered. */
+    readonly status: number,
+    readonly answer: ErrorAnswer['error'],
+  ) {
+    super(answer.message)
+  }
+
+  /** True when trying again later may help: no answer, or the database is away. */
+  get passing(): boolean {
+    return this.status === 0 || this.status >= 500
+  }
+}
+
+const OUT_OF_REACH = {
+  code: 'offline',
+  message: 'The program can’t be reached. What you type stays on this device and is sent when it is back.',
+}
+
+/** Asks the server; failures come as ApiFailure with a sentence to show. */
+export const askServer = async <T>(path: string, options: { method?: 'GET' | 'POST' | 'PUT'; body?: unknown } = {}): Promise<T> => {
+  let response: Response
+  try {
+    response = await fetch(path, {
+      method: options.method ?? 'GET',
+      ...(options.body === undefined
+        ? {}
+        : { body: JSON.stringify(options.body), headers: { 'content-type': 'application/json' } }),
+    })
+  } catch {
+    throw new ApiFailure(0, OUT_OF_REACH)
+  }
+  const answer: unknown = await response.json().catch(() => null)
+  if (response.ok) return answer as T
+  const error = (answer as ErrorAnswer | null)?.error
+  throw new ApiFailure(response.status, error ?? OUT_OF_REACH)
+}
+
+/** Something the server is asked for when a view opens, with its waiting, failing and asking again. */
+export const useAnswer = <T>(path: () => string) => {
+  const data = shallowRef<T | null>(null)
+  const failure = shallowRef<ApiFailure | null>(null)
+  const load = async () => {
+    failure.value = null
+    try {
+      data.value = await askServer<T>(path())
+    } catch (error) {
+      failure.value = error instanceof ApiFailure ? error : new ApiFailure(0, OUT_OF_REACH)
+    }
+  }
+  watch(path, load, { immediate: true })
+  return { data, failure, load }
+}

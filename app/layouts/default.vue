@@ -1,0 +1,77 @@
+<script setup lang="ts">
+const session = useSession()
+const outbox = useOutbox()
+onMounted(() => {
+  session.meetPeople().catch(() => null)
+  void outbox.send()
+})
+</script>
+
+<template>
+  <div class="shell">
+    <a href="#main" class="skip">Skip to the content</a>
+    <header class="top">
+      <NuxtLink to="/" class="home" aria-label="Hushed Caliper, to Today">
+        <img src="/mark.svg" alt="" width="30" height="30" />
+      </NuxtLink>
+      <nav aria-label="Main">
+        <NuxtLink to="/">Today</NuxtLink>
+        <NuxtLink to="/machines">Machines</NuxtLink>
+      </nav>
+      <span class="gap" />
+      <SessionControls />
+    </header>
+    <main id="main"><slot /></main>
+  </div>
+</template>
+
+<style scoped>
+.shell {
+  min-height: 100%;
+}
+.skip {
+  position: absolute;
+  left: -999px;
+}
+.skip:focus {
+  left: 8px;
+  top: 8px;
+  background: var(--panel);
+  padding: 8px;
+  z-index: 10;
+}
+.top {
+  display: flex;
+  align-items: center;
+  gap: 20px;
+  min-height: var(--header);
+  padding: 0 20px;
+  background: var(--panel);
+  border-bottom: 1px solid var(--hairline);
+}
+.home {
+  display: flex;
+}
+nav {
+  display: flex;
+  align-self: stretch;
+}
+nav a {
+  display: flex;
+  align-items: center;
+  padding: 0 14px;
+  min-height: var(--header);
+  text-decoration: none;
+  font-weight: 600;
+  border-bottom: 3px solid transparent;
+}
+nav a.router-link-exact-active {
+  border-bottom-color: var(--dye);
+}
+:root[data-bay='dim'] nav a.router-link-exact-active {
+  border-bottom-color: var(--scribe);
+}
+.gap {
+  flex: 1;
+}
+</style>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import type { StageId } from '~~/core/logbook/entry'
+import { useKeyEvents } from '~/composables/useKeys'
+
+definePageMeta({ layout: 'job' })
+const route = useRoute()
+const job = useJob()
+const shown = ref<StageId | null>(null)
+const { stageAsked } = useKeyEvents()
+
+watch(() => String(route.params.id), (id) => void job.open(id), { immediate: true })
+onBeforeUnmount(() => job.leave())
+watch(stageAsked, (asked) => asked && (shown.value = asked.stage))
+useHead({ title: () => (job.machine ? `${job.machine.tag} ${job.machine.name} · Hushed Caliper` : 'Job · Hushed Caliper') })
+
+/** The stage opened by hand, else the one whose turn it is. */
+const stage = computed<StageId>(() => shown.value ?? job.state?.current ?? 'make-safe')
+const goOn = () => (shown.value = null)
+provide(goOnKey, goOn)
+</script>
+
+<template>
+  <div v-if="job.machine && job.state && job.live" class="job">
+    <JobHeader />
+    <RunSheet :state="job.live" :stage="stage" @open="shown = $event" />
+    <StageView :key="stage" :stage="stage" />
+  </div>
+  <div v-else class="page">
+    <NuxtLink to="/" class="text-button">Today</NuxtLink>
+    <LoadState :waiting="!job.machine" :failure="job.failure" @again="job.open(String(route.params.id))" />
+  </div>
+</template>
+
+<style scoped>
+.job {
+  height: 100%;
+  display: grid;
+  grid-template: var(--header) 1fr / 216px minmax(0, 1fr) 340px;
+  grid-template-areas: 'header header header' 'sheet board ledger';
+}
+.job > :deep(.header) {
+  grid-area: header;
+}
+@media (max-width: 1100px) {
+  .job {
+    grid-template-columns: 64px minmax(0, 1fr) 320px;
+  }
+}
+@media (max-width: 860px) {
+  .job {
+    grid-template: var(--header) minmax(460px, 1.2fr) minmax(260px, 1fr) / 64px minmax(0, 1fr);
+    grid-template-areas: 'header header' 'sheet board' 'sheet ledger';
+  }
+}
+</style>

@@ -1,0 +1,65 @@
+import { fileURLToPath } from 'node:url'
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-11-01',
+  telemetry: false,
+  // The working views live from state on the device; nothing would be gained by drawing them twice.
+  ssr: false,
+  modules: ['@pinia/nuxt', '@vueuse/nuxt', '@element-plus/nuxt', '@nuxt/eslint', 'nuxt-security'],
+  css: [
+    '@fontsource/atkinson-hyperlegible-next/latin-400.css',
+    '@fontsource/atkinson-hyperlegible-next/latin-600.css',
+    '@fontsource/atkinson-hyperlegible-next/latin-700.css',
+    '@fontsource/atkinson-hyperlegible-mono/latin-400.css',
+    '@fontsource/atkinson-hyperlegible-mono/latin-600.css',
+    '~/assets/tokens.css',
+    '~/assets/base.css',
+  ],
+  components: [{ path: '~/components', pathPrefix: false }],
+  spaLoadingTemplate: 'loading.html',
+  app: {
+    head: {
+      title: 'Hushed Caliper',
+      htmlAttrs: { lang: 'en' },
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'theme-color', content: '#1F2358' },
+      ],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+    },
+  },
+  elementPlus: { importStyle: 'css', icon: false, themes: [] },
+  nitro: {
+    preset: 'node-server',
+    compressPublicAssets: { gzip: true },
+    serverAssets: ['next', 'mono'].map((face) => ({
+      baseName: `fonts-${face}`,
+      dir: fileURLToPath(new URL(`./node_modules/@fontsource/atkinson-hyperlegible-${face}/files`, import.meta.url)),
+      pattern: '*-latin-{400,700}-normal.woff',
+    })),
+  },
+  security: {
+    corsHandler: false,
+    rateLimiter: false,
+    requestSizeLimiter: false,
+    xssValidator: false,
+    nonce: true,
+    headers: {
+      crossOriginEmbedderPolicy: false,
+      strictTransportSecurity: false,
+      contentSecurityPolicy: {
+        'default-src': ["'self'"],
+        'script-src': ["'self'", "'nonce-{{nonce}}'", "'strict-dynamic'"],
+        'style-src': ["'self'", "'unsafe-inline'"],
+        'img-src': ["'self'", 'data:'],
+        'font-src': ["'self'", 'data:'],
+        'connect-src': ["'self'"],
+        'frame-ancestors': ["'none'"],
+        'object-src': ["'none'"],
+        'upgrade-insecure-requests': false,
+      },
+    },
+  },
+  typescript: { strict: true },
+  eslint: { config: { standalone: false, stylistic: false } },
+})

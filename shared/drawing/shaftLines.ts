@@ -1,0 +1,103 @@
+import type { Misalignment, Plane } from '../../core/frame/planes'
+import { positionAt } from '../../core/frame/planes'
+import type { SettledTolerance } from '../../core/judge/tolerance'
+import type { Millimetres } from '../../core/units/unitSystem'
+
+/** One view of both shaft lines, laid out in drawing units; the screen and the report both draw it. */
+export interface ShaftLines {
+  readonly plane: Plane
+  readonly width: number
+  readonly height: number
+  /** Drawing x of a place along the shafts. */
+  readonly x: (at: Millimetres) => number
+  /** Drawing y of a displacement; up and toward 3 are up. */
+  readonly y: (displacement: Millimetres) => number
+  /** And back, for dragging. */
+  readonly displacementAt: (y: number) => Millimetres
+  /** How many times taller than long it is drawn. */
+  readonly exaggeration: number
+  readonly zero: number
+  readonly coupling: number
+  readonly movable: { readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number }
+  readonly feet: readonly { readonly id: string; readonly x: number; readonly y: number; readonly at: Millimetres }[]
+  /** Half-height of the gate at the coupling; null where the offset has no single limit. */
+  readonly gate: { readonly top: number; readonly bottom: number } | null
+  readonly ticks: readonly number[]
+}
+
+const NICE = [1, 2, 2.5, 4, 5, 8]
+
+/** The largest round exaggeration that still fits. */
+const roundDown = (wanted: number): number => {
+  const power = 10 ** Math.floor(Math.log10(Math.max(wanted, 1)))
+  return NICE.reduce((best, n) => (n * power <= wanted ? n * power : best), power)
+}
+
+/**
+ * Lays out one plane: the stationary shaft lies on zero, the movable one as measured. The scale
+ * along the shafts is true; across them it is exaggerated by a round number that is stated.
+ */
+export const layOutShafts = (input: {
+  readonly plane: Plane
+  readonly line: Misalignment
+  readonly feet: readonly { readonly id: string; readonly x: Millimetres }[]
+  readonly tolerance: SettledTolerance
+  readonly width: number
+  readonly height: number
+  /** Keeps the scale while a foot is dragged. */
+  readonly reach?: Millimetres
+}): ShaftLines => {
+  const { plane, line, feet, width, height } = input
+  const far = Math.max(...feet.map((f) => f.x))
+  const left = -0.5 * far
+  const right = far * 1.13
+  const scale = width / (right - left)
+  const x = (at: Millimetres) => (at - left) * scale
+  const at = (place: Millimetres) => positionAt(line, place)[plane] ?? 0
+  const gateLimit = gateOf(input.tolerance, plane)
+  const reach = input.reach ?? reachOf(line, plane, feet, input.tolerance)
+  const room = height / 2 - 34
+  const exaggeration = roundDown(room / (reach * scale))
+  const zero = height / 2
+  const across = scale * exaggeration
+  const y = (displacement: Millimetres) => zero - displacement * across
+  return {
+    plane,
+    width,
+    height,
+    x,
+    y,
+    displacementAt: (drawn) => (zero - drawn) / across,
+    exaggeration,
+    zero,
+    coupling: x(0),
+    movable: { x1: x(0), y1: y(at(0)), x2: x(right * 0.985), y2: y(at(right * 0.985)) },
+    feet: feet.map((f) => ({ id: f.id, x: x(f.x), y: y(at(f.x)), at: at(f.x) })),
+    gate: gateLimit === null ? null : { top: y(gateLimit[1]), bottom: y(gateLimit[0]) },
+    ticks: feet.flatMap((f) => [x(f.x), x(-f.x * 0.35)]),
+  }
+}
+
+/** The offset band as a gate at the coupling; for flex planes, what the offset alone may be. */
+const gateOf = (tolerance: SettledTolerance, plane: Plane): readonly [number, number] | null => {
+  if (tolerance.form === 'offset-slope') return [-tolerance.offset, tolerance.offset]
+  if (tolerance.form === 'flex-plane') return [-tolerance.slope * tolerance.spoolLength, tolerance.slope * tolerance.spoolLength]
+  const [low, high] = tolerance.offset[plane]
+  return low === null || high === null ? null : [low, high]
+}
+
+/** How far from zero anything in this view comes. */
+export const reachOf = (
+  line: Misalignment,
+  plane: Plane,
+  feet: readonly { readonly x: Millimetres }[],
+  tolerance: SettledTolerance,
+): Millimetres => {
+  const gate = gateOf(tolerance, plane)
+  const far = Math.max(...feet.map((f) => f.x)) * 1.13
+  return Math.max(
+    0.02,
+    ...(gate ?? []).map((g) => Math.abs(g) * 1.15),
+    ...[0, far].map((x) => Math.abs(positionAt(line, x)[plane] ?? 0)),
+  )
+}
