@@ -34,7 +34,9 @@ export default defineNuxtConfig({
     compressPublicAssets: { gzip: true },
     serverAssets: ['next', 'mono'].map((face) => ({
       baseName: `fonts-${face}`,
-      dir: fileURLToPath(new URL(`./node_modules/@fontsource/atkinson-hyperlegible-${face}/files`, import.meta.url)),
+      dir: fileURLToPath(
+        new URL(`./node_modules/@fontsource/atkinson-hyperlegible-${face}/files`, import.meta.url),
+      ),
       pattern: '*-latin-{400,700}-normal.woff',
     })),
   },
@@ -61,5 +63,5 @@ export default defineNuxtConfig({
     },
   },
   typescript: { strict: true },
-  eslint: { config: { standalone: false, stylistic: false } },
+  eslint: { config: { stylistic: false } },
 })

@@ -19,8 +19,7 @@ export type RefusalCode =
 
 /** Either a value or the reasons there is none. Core never throws on validated input. */
 export type Outcome<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly refusals: readonly Refusal[] }
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly refusals: readonly Refusal[] }
 
 /** Wraps a value as a successful outcome. */
 export const done = <T>(value: T): Outcome<T> => ({ ok: true, value })

@@ -32,7 +32,11 @@ const answerLine = (line: string) => {
   const parsed = parseJson(line)
   if (!parsed || typeof parsed.value !== 'object' || parsed.value === null || Array.isArray(parsed.value))
     return { id: null, error: badInput('This line is not a JSON object with id, operation and input.') }
-  const { id = null, operation, input } = parsed.value as { id?: unknown; operation?: unknown; input?: unknown }
+  const {
+    id = null,
+    operation,
+    input,
+  } = parsed.value as { id?: unknown; operation?: unknown; input?: unknown }
   const answer = calculate(operation, input)
   return answer.ok ? { id, result: answer.result } : { id, error: answer.error }
 }

@@ -42,7 +42,12 @@ await run(async () => {
       env: { ...process.env, DATABASE_URL: databaseUrl },
       remedy: 'The demo works could not be written; the lines above say why.',
     })
-    web = await startWeb({ port, databaseUrl, dev, env: { HC_LOG_LEVEL: process.env.HC_LOG_LEVEL ?? 'warn' } })
+    web = await startWeb({
+      port,
+      databaseUrl,
+      dev,
+      env: { HC_LOG_LEVEL: process.env.HC_LOG_LEVEL ?? 'warn' },
+    })
     say(`Hushed Caliper is at http://127.0.0.1:${port} (Ctrl-C stops it)`)
     const why = await Promise.race([stopped.then(() => null), web.ended])
     if (why !== null && !stopping) {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** The dye a stage is drawn on, with its heading and a quiet note at the right. */
-defineProps<{ title: string; note?: string }>()
+defineProps<{ title: string; note?: string; bare?: boolean }>()
 </script>
 
 <template>
   <section class="board" :aria-label="title">
-    <div class="head">
+    <div v-if="!bare" class="head">
       <h2>{{ title }}</h2>
       <p>{{ note }}</p>
       <slot name="tools" />

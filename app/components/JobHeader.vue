@@ -4,20 +4,26 @@ const outbox = useOutbox()
 
 const connection = computed(() => {
   const waiting = outbox.waiting.length
-  if (waiting > 0) return outbox.reachable ? 'Sending …' : `${waiting} ${waiting === 1 ? 'entry' : 'entries'} waiting`
+  if (waiting > 0)
+    return outbox.reachable ? 'Sending …' : `${waiting} ${waiting === 1 ? 'entry' : 'entries'} waiting`
   return outbox.reachable ? 'Saved' : 'Out of reach'
 })
 </script>
 
 <template>
   <header class="header">
-    <NuxtLink to="/" class="home" aria-label="Hushed Caliper, to Today"><img src="/mark.svg" alt="" width="30" height="30" /></NuxtLink>
+    <NuxtLink to="/" class="home" aria-label="Hushed Caliper, to Today"
+      ><img src="/mark.svg" alt="" width="30" height="30"
+    /></NuxtLink>
     <h1>
-      <NuxtLink :to="`/machines/${job.machine?.tag}`">{{ job.machine?.tag }} {{ job.machine?.name }}</NuxtLink>
+      <NuxtLink :to="`/machines/${job.machine?.tag}`"
+        >{{ job.machine?.tag }} {{ job.machine?.name }}</NuxtLink
+      >
     </h1>
     <p class="muted what">
-      {{ job.machine?.powerKw }} kW {{ job.machine?.movableName.toLowerCase() }} to {{ job.machine?.stationaryName.toLowerCase() }} ·
-      {{ job.machine?.couplingKind.toLowerCase() }} · {{ job.state?.rpm }} rpm
+      {{ job.machine?.powerKw }} kW {{ job.machine?.movableName.toLowerCase() }} to
+      {{ job.machine?.stationaryName.toLowerCase() }} · {{ job.machine?.couplingKind.toLowerCase() }} ·
+      {{ job.state?.rpm }} rpm
     </p>
     <span class="muted connection" role="status">{{ connection }}</span>
     <SessionControls />

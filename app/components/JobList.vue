@@ -20,7 +20,8 @@ const day = (iso: string) => dayjs(iso).format('D MMM YYYY')
           <strong v-if="showMachine">{{ j.tag }} {{ j.machineName }}</strong>
           <strong v-else>{{ day(j.openedAt) }}</strong>
           <span class="muted">
-            {{ VERDICT_NAMES[j.verdict] }}<template v-if="j.asLeft">: {{ misalignmentWords(j.asLeft.coupling, session.units) }}</template>
+            {{ VERDICT_NAMES[j.verdict]
+            }}<template v-if="j.asLeft">: {{ misalignmentWords(j.asLeft.coupling, session.units) }}</template>
           </span>
         </span>
         <span class="step">

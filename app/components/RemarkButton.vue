@@ -11,10 +11,14 @@ const log = () => {
 </script>
 
 <template>
-  <button type="button" class="text-button remark" @click="shown = true"><span aria-hidden="true">✎</span><span class="long"> Add a remark</span></button>
+  <button type="button" class="text-button remark" @click="shown = true">
+    <span aria-hidden="true">✎</span><span class="long"> Add a remark</span>
+  </button>
   <el-dialog v-model="shown" title="Add a remark" width="460" append-to-body>
     <form @submit.prevent="log">
-      <label>What did you see?<el-input v-model="text" type="textarea" :rows="3" maxlength="2000" autofocus /></label>
+      <label
+        >What did you see?<el-input v-model="text" type="textarea" :rows="3" maxlength="2000" autofocus
+      /></label>
       <button type="submit" class="next-button" :disabled="text.trim() === ''">Log the remark</button>
     </form>
     <ul v-if="job.state?.remarks.length">

@@ -13,10 +13,19 @@ const session = useSession()
   <nav class="sheet" aria-label="Stages of this job">
     <ol>
       <li v-for="(s, i) in STAGES" :key="s">
-        <button type="button" :class="{ here: s === stage }" :aria-current="s === stage ? 'step' : undefined" :title="`${STAGE_NAMES[s]} (g ${i + 1})`" @click="$emit('open', s)">
+        <button
+          type="button"
+          :class="{ here: s === stage }"
+          :aria-current="s === stage ? 'step' : undefined"
+          :title="`${STAGE_NAMES[s]} (g ${i + 1})`"
+          @click="$emit('open', s)"
+        >
           <VerdictMark :mark="state.stages[s].mark" silent />
           <span class="words">
-            <span class="name">{{ STAGE_NAMES[s] }}<span class="visually-hidden">, {{ MARK_NAMES[state.stages[s].mark] }}</span></span>
+            <span class="name"
+              >{{ STAGE_NAMES[s]
+              }}<span class="visually-hidden">, {{ MARK_NAMES[state.stages[s].mark] }}</span></span
+            >
             <span class="finding">{{ findingOf(state, s, session.units) }}</span>
           </span>
         </button>

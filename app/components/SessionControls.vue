@@ -14,7 +14,12 @@ const { mapOpen } = useKeyEvents()
       ]"
       @update:model-value="session.switchUnits($event)"
     />
-    <el-select v-model="session.authorId" aria-label="Who is writing" class="who" placeholder="Who is writing">
+    <el-select
+      v-model="session.authorId"
+      aria-label="Who is writing"
+      class="who"
+      placeholder="Who is writing"
+    >
       <el-option v-for="p in session.people" :key="p.id" :value="p.id" :label="p.name" />
     </el-select>
     <button
@@ -26,10 +31,17 @@ const { mapOpen } = useKeyEvents()
       @click="session.bay = session.bay === 'dim' ? 'bright' : 'dim'"
     >
       <svg viewBox="0 0 20 20" width="20" height="20" aria-hidden="true">
-        <path d="M4 17h12M10 17V9m-5 0a5 5 0 0 1 10 0z" fill="none" stroke="currentColor" stroke-width="1.6" />
+        <path
+          d="M4 17h12M10 17V9m-5 0a5 5 0 0 1 10 0z"
+          fill="none"
+          stroke="currentColor"
+          stroke-width="1.6"
+        />
       </svg>
     </button>
-    <button type="button" class="icon figure" aria-label="Keys" title="Keys (?)" @click="mapOpen = true">?</button>
+    <button type="button" class="icon figure" aria-label="Keys" title="Keys (?)" @click="mapOpen = true">
+      ?
+    </button>
   </div>
 </template>
 

@@ -28,7 +28,9 @@ const rpm = computed(() => readTypedNumber(speed.value, 'plain', session.units))
 const speedNote = computed(() => {
   if (!rpm.value.ok) return `Registered: ${props.machine.rpm} rpm. Read it off the nameplate and type it.`
   if (rpm.value.value <= 0) return 'Give a speed above zero.'
-  return rpm.value.value === props.machine.rpm ? 'As registered.' : `The register says ${props.machine.rpm} rpm. The limits will follow what you typed.`
+  return rpm.value.value === props.machine.rpm
+    ? 'As registered.'
+    : `The register says ${props.machine.rpm} rpm. The limits will follow what you typed.`
 })
 const ready = computed(() => rpm.value.ok && rpm.value.value > 0 && session.authorId !== '' && !sending.value)
 
@@ -69,7 +71,15 @@ const start = async () => {
           <el-option v-for="r in JOB_REASONS" :key="r" :value="r" :label="REASON_NAMES[r]" />
         </el-select>
       </label>
-      <NumberBox v-model="speed" label="Nameplate speed, rpm" measure="plain" :units="session.units" :note="speedNote" required @enter="start" />
+      <NumberBox
+        v-model="speed"
+        label="Nameplate speed, rpm"
+        measure="plain"
+        :units="session.units"
+        :note="speedNote"
+        required
+        @enter="start"
+      />
       <label>
         Customer or department (if any)
         <el-input v-model="customer" maxlength="120" />

@@ -5,7 +5,13 @@ import { STAGE_NAMES } from '~~/shared/wording/names'
 const outbox = useOutbox()
 const job = useJob()
 const mine = computed(() => outbox.turnedDown.filter((t) => t.jobId === job.id))
-const kind = (k: string) => ({ 'readings-taken': 'A set of readings', 'set-up': STAGE_NAMES['set-up'], 'move-made': 'A move', 'job-closed': 'The closing' })[k] ?? 'An entry'
+const kind = (k: string) =>
+  ({
+    'readings-taken': 'A set of readings',
+    'set-up': STAGE_NAMES['set-up'],
+    'move-made': 'A move',
+    'job-closed': 'The closing',
+  })[k] ?? 'An entry'
 const again = (id: string) => {
   const one = mine.value.find((t) => t.entry.id === id)
   if (!one) return
@@ -16,7 +22,9 @@ const again = (id: string) => {
 
 <template>
   <div v-for="t in mine" :key="t.entry.id" class="down" role="alert">
-    <p><strong>{{ kind(t.entry.kind) }} was not taken.</strong> {{ t.message }}</p>
+    <p>
+      <strong>{{ kind(t.entry.kind) }} was not taken.</strong> {{ t.message }}
+    </p>
     <button type="button" class="text-button" @click="again(t.entry.id)">Send it again</button>
     <button type="button" class="text-button" @click="outbox.forget(t.entry.id)">Drop it</button>
   </div>

@@ -6,7 +6,9 @@ import { MARK_NAMES } from '~~/shared/wording/names'
 const props = defineProps<{ mark: StageMark | 'unknown'; onDye?: boolean; silent?: boolean }>()
 
 const name = computed(() => (props.mark === 'unknown' ? 'not known' : MARK_NAMES[props.mark]))
-const tone = computed(() => ({ in: 'in', done: 'in', edge: 'edge', out: 'out' })[props.mark as string] ?? 'none')
+const tone = computed(
+  () => ({ in: 'in', done: 'in', edge: 'edge', out: 'out' })[props.mark as string] ?? 'none',
+)
 </script>
 
 <template>
@@ -30,7 +32,14 @@ const tone = computed(() => ({ in: 'in', done: 'in', edge: 'edge', out: 'out' })
       <path d="M2 8h12" />
     </g>
     <path v-else-if="mark === 'skipped'" d="M4 8h8" stroke="currentColor" stroke-width="1.8" />
-    <path v-else d="M8 2l6 6-6 6-6-6z" fill="none" stroke="currentColor" stroke-width="1.3" stroke-dasharray="2.4 2" />
+    <path
+      v-else
+      d="M8 2l6 6-6 6-6-6z"
+      fill="none"
+      stroke="currentColor"
+      stroke-width="1.3"
+      stroke-dasharray="2.4 2"
+    />
   </svg>
 </template>
 

@@ -22,7 +22,10 @@ const OUT_OF_REACH = {
 }
 
 /** Asks the server; failures come as ApiFailure with a sentence to show. */
-export const askServer = async <T>(path: string, options: { method?: 'GET' | 'POST' | 'PUT'; body?: unknown } = {}): Promise<T> => {
+export const askServer = async <T>(
+  path: string,
+  options: { method?: 'GET' | 'POST' | 'PUT'; body?: unknown } = {},
+): Promise<T> => {
   let response: Response
   try {
     response = await fetch(path, {

@@ -26,7 +26,8 @@ export const useKeyEvents = () => ({
 })
 
 const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  target instanceof HTMLElement &&
+  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
 
 /** Listens for the map's single keys wherever nobody is typing. */
 export const useKeys = () => {

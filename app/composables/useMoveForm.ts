@@ -17,7 +17,10 @@ const blank = (): MoveForm => ({ out: {}, in: {}, side: {}, remark: '' })
 
 /** Shims typed as a list: separated by plus signs, spaces or semicolons. */
 const readShims = (text: string | undefined, units: 'inch' | 'metric'): number[] | string => {
-  const parts = (text ?? '').replace(/\b(none|nil)\b/gi, '').split(/\s*[+;]\s*|\s{1,}(?=[\d.,])/).filter((p) => p.trim() !== '')
+  const parts = (text ?? '')
+    .replace(/\b(none|nil)\b/gi, '')
+    .split(/\s*[+;]\s*|\s{1,}(?=[\d.,])/)
+    .filter((p) => p.trim() !== '')
   const shims: number[] = []
   for (const part of parts) {
     const read = readTypedNumber(part, 'displacement', units)
@@ -44,10 +47,13 @@ export const useMoveForm = () => {
       changes.map((c) => [`${c.pair}-${c.side}`, { takeOut: c.takenOut.map(mm), putIn: c.putIn.map(mm) }]),
     )
   })
-  const plannedSide = computed(() => Object.fromEntries((job.state?.plan?.footwork.moves ?? []).map((m) => [m.id, m.h])))
+  const plannedSide = computed(() =>
+    Object.fromEntries((job.state?.plan?.footwork.moves ?? []).map((m) => [m.id, m.h])),
+  )
 
   const asPlanned = () => {
-    const show = (list: readonly number[]) => list.map((t) => String(Number(fromCore(t, 'displacement', session.units).toPrecision(8)))).join(' + ')
+    const show = (list: readonly number[]) =>
+      list.map((t) => String(Number(fromCore(t, 'displacement', session.units).toPrecision(8)))).join(' + ')
     form.value = {
       ...form.value,
       out: Object.fromEntries(Object.entries(planned.value).map(([k, p]) => [k, show(p.takeOut)])),
@@ -56,7 +62,10 @@ export const useMoveForm = () => {
   }
   const sideAsPlanned = () => {
     form.value.side = Object.fromEntries(
-      Object.entries(plannedSide.value).map(([id, h]) => [id, String(Number(fromCore(h, 'displacement', session.units).toPrecision(8)))]),
+      Object.entries(plannedSide.value).map(([id, h]) => [
+        id,
+        String(Number(fromCore(h, 'displacement', session.units).toPrecision(8))),
+      ]),
     )
   }
 
@@ -64,7 +73,10 @@ export const useMoveForm = () => {
     const found: Record<string, string> = {}
     for (const pair of pairs.value) {
       for (const side of SIDES)
-        for (const [way, texts] of [['out', form.value.out], ['in', form.value.in]] as const) {
+        for (const [way, texts] of [
+          ['out', form.value.out],
+          ['in', form.value.in],
+        ] as const) {
           const read = readShims(texts[`${pair}-${side}`], session.units)
           if (typeof read === 'string') found[`${way}.${pair}-${side}`] = read
         }
@@ -93,7 +105,9 @@ export const useMoveForm = () => {
       const read = readTypedNumber(form.value.side[pair] ?? '', 'displacement', session.units)
       return read.ok && read.value !== 0 ? [{ pair, moved: read.value }] : []
     })
-    return changes.length + side.length === 0 ? null : { units: session.units, changes, side, remark: form.value.remark.trim() }
+    return changes.length + side.length === 0
+      ? null
+      : { units: session.units, changes, side, remark: form.value.remark.trim() }
   })
   const hasShims = computed(() => (payload.value?.changes.length ?? 0) > 0)
   const hasSide = computed(() => (payload.value?.side.length ?? 0) > 0)
@@ -102,7 +116,12 @@ export const useMoveForm = () => {
     () => session.units,
     (_, before) => {
       const unit = before === 'inch' ? 'mil' : 'mm'
-      const named = (text: string) => text.split('+').map((p) => (/\d\s*$/.test(p) ? `${p.trim()} ${unit}` : p.trim())).filter(Boolean).join(' + ')
+      const named = (text: string) =>
+        text
+          .split('+')
+          .map((p) => (/\d\s*$/.test(p) ? `${p.trim()} ${unit}` : p.trim()))
+          .filter(Boolean)
+          .join(' + ')
       for (const group of [form.value.out, form.value.in, form.value.side])
         for (const k of Object.keys(group)) group[k] = named(group[k] ?? '')
     },

@@ -3,7 +3,11 @@ export const useNextKey = (next: () => unknown) =>
   useEventListener(document, 'keydown', (event) => {
     if (event.key !== 'Enter' || event.repeat) return
     const on = event.target
-    if (on instanceof HTMLElement && on.closest('button, a, input, textarea, summary, [role="dialog"], [role="combobox"]')) return
+    if (
+      on instanceof HTMLElement &&
+      on.closest('button, a, input, textarea, summary, [role="dialog"], [role="combobox"]')
+    )
+      return
     event.preventDefault()
     next()
   })

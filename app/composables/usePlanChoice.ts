@@ -27,7 +27,10 @@ export const usePlanChoice = () => {
         ]),
       ),
   )
-  const ofPlan = (plan: MovePlan): Choice => ({ option: plan.kind, feet: plan.moves.map(({ id, x, v, h }) => ({ id, x, v, h })) })
+  const ofPlan = (plan: MovePlan): Choice => ({
+    option: plan.kind,
+    feet: plan.moves.map(({ id, x, v, h }) => ({ id, x, v, h })),
+  })
   /** What was tried by hand; null shows the plan already taken, or the closest. */
   const tried = shallowRef<Choice | null>(null)
   const choice = computed((): Choice | null => {
@@ -50,10 +53,16 @@ export const usePlanChoice = () => {
     if (!limits || !input.value) return wanted
     if (plane === 'h') {
       const step = input.value.sideStep || 0.01
-      const room = Math.min(limits.locked ? 0 : limits.sidePlus, Math.max(limits.locked ? 0 : -limits.sideMinus, wanted))
+      const room = Math.min(
+        limits.locked ? 0 : limits.sidePlus,
+        Math.max(limits.locked ? 0 : -limits.sideMinus, wanted),
+      )
       return Math.round(room / step) * step || 0
     }
-    return (lifts.value.get(foot) ?? []).reduce((best, l) => (Math.abs(l.v - wanted) < Math.abs(best - wanted) ? l.v : best), 0)
+    return (lifts.value.get(foot) ?? []).reduce(
+      (best, l) => (Math.abs(l.v - wanted) < Math.abs(best - wanted) ? l.v : best),
+      0,
+    )
   }
   const step = (foot: string, plane: Plane, by: 1 | -1): number => {
     const now = choice.value?.feet.find((f) => f.id === foot)?.[plane] ?? 0
@@ -64,7 +73,10 @@ export const usePlanChoice = () => {
   }
   const move = (foot: string, plane: Plane, value: number) => {
     if (!choice.value) return
-    tried.value = { option: 'own', feet: choice.value.feet.map((f) => (f.id === foot ? { ...f, [plane]: value } : f)) }
+    tried.value = {
+      option: 'own',
+      feet: choice.value.feet.map((f) => (f.id === foot ? { ...f, [plane]: value } : f)),
+    }
   }
   const take = (plan: MovePlan) => (tried.value = ofPlan(plan))
 
@@ -76,7 +88,9 @@ export const usePlanChoice = () => {
     }),
   )
   const changes = (units: 'inch' | 'metric') =>
-    packedMoves.value.length === 2 ? planChanges({ moves: packedMoves.value as unknown as MovePlan['moves'] }, units) : null
+    packedMoves.value.length === 2
+      ? planChanges({ moves: packedMoves.value as unknown as MovePlan['moves'] }, units)
+      : null
 
   return { input, result, choice, predicted, judgement, packedMoves, nearest, step, move, take, changes }
 }

@@ -35,10 +35,14 @@ export const useReadingForm = () => {
   }
   const valueAt = (dial: Dial, clock: number) => read(form.value[dial][String(clock)])
   const isBlank = computed(() =>
-    form.value.positions.slice(1).every((c) => DIALS.every((d) => (form.value[d][String(c)] ?? '').trim() === '')),
+    form.value.positions
+      .slice(1)
+      .every((c) => DIALS.every((d) => (form.value[d][String(c)] ?? '').trim() === '')),
   )
   const missing = computed(() =>
-    form.value.positions.flatMap((clock) => DIALS.filter((d) => valueAt(d, clock) === null).map((dial) => ({ dial, clock }))),
+    form.value.positions.flatMap((clock) =>
+      DIALS.filter((d) => valueAt(d, clock) === null).map((dial) => ({ dial, clock })),
+    ),
   )
   const returnedMissing = computed(() => DIALS.filter((d) => read(form.value.returned[d]) === null))
   const complete = computed(() => missing.value.length === 0 && returnedMissing.value.length === 0)
@@ -67,12 +71,16 @@ export const useReadingForm = () => {
   /** Loads a logged set to correct it. */
   const correct = (set: ReadingSet) => {
     const text = (mm: number) => String(Number(fromCore(mm, 'displacement', session.units).toPrecision(10)))
-    const boxes = (dial: Dial) => Object.fromEntries(set.readings[dial].map((r) => [String(r.clock), text(r.value)]))
+    const boxes = (dial: Dial) =>
+      Object.fromEntries(set.readings[dial].map((r) => [String(r.clock), text(r.value)]))
     form.value = {
       positions: set.readings.rim.map((r) => r.clock),
       rim: boxes('rim'),
       face: boxes('face'),
-      returned: { rim: set.returned ? text(set.returned.rim) : '', face: set.returned ? text(set.returned.face) : '' },
+      returned: {
+        rim: set.returned ? text(set.returned.rim) : '',
+        face: set.returned ? text(set.returned.face) : '',
+      },
       correcting: set.entry.id,
     }
   }
@@ -83,7 +91,8 @@ export const useReadingForm = () => {
     const s = job.state?.setUp
     if (own === null || !s) return ''
     const others = form.value.positions.filter((c) => c !== clock).flatMap((c) => valueAt(dial, c) ?? [])
-    return others.length > 1 && readingSlip(own, others, fromCore(s.graduation[dial], 'displacement', session.units))
+    return others.length > 1 &&
+      readingSlip(own, others, fromCore(s.graduation[dial], 'displacement', session.units))
       ? 'Tenfold off the others?'
       : ''
   }
@@ -98,7 +107,10 @@ export const useReadingForm = () => {
         return
       }
       const entry: LogEntry = {
-        ...job.compose(body.value, form.value.correcting ? { entry: form.value.correcting, reason: '…' } : null),
+        ...job.compose(
+          body.value,
+          form.value.correcting ? { entry: form.value.correcting, reason: '…' } : null,
+        ),
         id: draftId,
       }
       job.draft = entry
@@ -113,7 +125,8 @@ export const useReadingForm = () => {
     () => session.units,
     (_, before) => {
       const unit = before === 'inch' ? 'mil' : 'mm'
-      const named = (text: string) => (/\d\s*$/.test(text) && Number(text) !== 0 ? `${text.trim()} ${unit}` : text)
+      const named = (text: string) =>
+        /\d\s*$/.test(text) && Number(text) !== 0 ? `${text.trim()} ${unit}` : text
       for (const d of DIALS) {
         for (const c of Object.keys(form.value[d])) form.value[d][c] = named(form.value[d][c] ?? '')
         form.value.returned[d] = named(form.value.returned[d])
@@ -123,5 +136,17 @@ export const useReadingForm = () => {
   )
 
   const draftIdNow = () => draftId
-  return { form, valueAt, isBlank, missing, returnedMissing, complete, body, reset, correct, slipNote, draftIdNow }
+  return {
+    form,
+    valueAt,
+    isBlank,
+    missing,
+    returnedMissing,
+    complete,
+    body,
+    reset,
+    correct,
+    slipNote,
+    draftIdNow,
+  }
 }

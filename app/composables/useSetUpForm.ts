@@ -47,7 +47,20 @@ export const BLANK_SET_UP = (): SetUpForm => ({
 })
 
 export type SetUpNumber = keyof {
-  [K in keyof SetUpForm as K extends 'rimPlane' | 'face' | 'toInboard' | 'inboardToOutboard' | 'sag' | 'faceSag' | 'graduation' | 'rimReturned' | 'faceReturned' ? K : never]: true
+  [
+    K in keyof SetUpForm as K extends
+      | 'rimPlane'
+      | 'face'
+      | 'toInboard'
+      | 'inboardToOutboard'
+      | 'sag'
+      | 'faceSag'
+      | 'graduation'
+      | 'rimReturned'
+      | 'faceReturned'
+      ? K
+      : never
+  ]: true
 }
 
 export const SET_UP_MEASURES: Readonly<Record<SetUpNumber, TypedMeasure>> = {
@@ -102,7 +115,9 @@ export const useSetUpForm = () => {
       rimPlane: tape(last ? Math.abs(last.rim.plane) : registered.value.rimPlane),
       face: tape(last ? last.face.diameter : registered.value.face),
       toInboard: tape(last?.feet[0]?.x ?? registered.value.toInboard),
-      inboardToOutboard: tape(last ? (last.feet[1]?.x ?? 0) - (last.feet[0]?.x ?? 0) : registered.value.inboardToOutboard),
+      inboardToOutboard: tape(
+        last ? (last.feet[1]?.x ?? 0) - (last.feet[0]?.x ?? 0) : registered.value.inboardToOutboard,
+      ),
       sag: last ? small(last.rim.sag) : '',
       faceSag: last ? small(last.face.sag ?? 0) : '0',
       graduation: last ? small(last.graduation.rim) : units.value === 'inch' ? '0.5' : '0.01',
@@ -122,8 +137,11 @@ export const useSetUpForm = () => {
   })
   const sagOtherWay = computed(() => {
     if (sagHang.value === null) return ''
-    const shown = (x: number) => figure(toCore(x, 'displacement', units.value), 'displacement', units.value, { unit: true })
-    return form.value.sagForm === 'hang' ? `${shown(-2 * sagHang.value)} at 6 on a pipe` : `bar hangs ${shown(sagHang.value)}`
+    const shown = (x: number) =>
+      figure(toCore(x, 'displacement', units.value), 'displacement', units.value, { unit: true })
+    return form.value.sagForm === 'hang'
+      ? `${shown(-2 * sagHang.value)} at 6 on a pipe`
+      : `bar hangs ${shown(sagHang.value)}`
   })
 
   /** A sentence where a box is out of order; `fault` stops the set-up, the rest only asks. */
@@ -136,12 +154,17 @@ export const useSetUpForm = () => {
     if (name === 'sag') return { text: sagOtherWay.value, fault: false }
     const known = registered.value?.[name as keyof NonNullable<typeof registered.value>]
     if (known === undefined) return { text: '', fault: false }
-    const mm = toCore(Math.abs(typed), 'distance', units.value) * (name === 'face' && form.value.diameterForm === 'radius' ? 2 : 1)
+    const mm =
+      toCore(Math.abs(typed), 'distance', units.value) *
+      (name === 'face' && form.value.diameterForm === 'radius' ? 2 : 1)
     const was = figure(known, 'distance', units.value, { unit: true })
     const slip = distanceSlip(mm, known)
-    if (slip === 'tenfold') return { text: `Tenfold off the register (${was}). Check the decimal point.`, fault: false }
-    if (slip === 'feet-for-inches') return { text: `Twelve times off the register (${was}). Feet for inches?`, fault: false }
-    if (slip === 'far-off') return { text: `The register says ${was}. Tape it again to be sure.`, fault: false }
+    if (slip === 'tenfold')
+      return { text: `Tenfold off the register (${was}). Check the decimal point.`, fault: false }
+    if (slip === 'feet-for-inches')
+      return { text: `Twelve times off the register (${was}). Feet for inches?`, fault: false }
+    if (slip === 'far-off')
+      return { text: `The register says ${was}. Tape it again to be sure.`, fault: false }
     return { text: '', fault: false }
   }
 
@@ -187,7 +210,9 @@ export const useSetUpForm = () => {
   watch(units, (_, before) => {
     for (const name of names) {
       const text = form.value[name]
-      if (/\d\s*$/.test(text)) form.value[name] = `${text.trim()} ${before === 'metric' ? 'mm' : SET_UP_MEASURES[name] === 'distance' ? 'in' : 'mil'}`
+      if (/\d\s*$/.test(text))
+        form.value[name] =
+          `${text.trim()} ${before === 'metric' ? 'mm' : SET_UP_MEASURES[name] === 'distance' ? 'in' : 'mil'}`
     }
   })
 

@@ -21,7 +21,9 @@ export const useJob = defineStore('job', () => {
   let stream: EventSource | null = null
 
   const onTheWay = computed(() =>
-    outbox.waiting.filter((w) => w.jobId === id.value && !received.value.some((e) => e.id === w.entry.id)).map((w) => w.entry),
+    outbox.waiting
+      .filter((w) => w.jobId === id.value && !received.value.some((e) => e.id === w.entry.id))
+      .map((w) => w.entry),
   )
   const logbook = computed(() => [...received.value, ...onTheWay.value])
   const state = computed(() => (machine.value ? foldJob(machine.value, logbook.value) : null))
@@ -68,7 +70,9 @@ export const useJob = defineStore('job', () => {
     stream?.close()
     stream = new EventSource(`/api/jobs/${id.value}/stream`)
     let dropped = false
-    stream.addEventListener('entry', (message) => take(JSON.parse((message as MessageEvent<string>).data) as LogEntry))
+    stream.addEventListener('entry', (message) =>
+      take(JSON.parse((message as MessageEvent<string>).data) as LogEntry),
+    )
     stream.addEventListener('error', () => {
       dropped = true
     })

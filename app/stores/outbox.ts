@@ -32,7 +32,10 @@ export const useOutbox = defineStore('outbox', () => {
       for (let next = waiting.value[0]; next; next = waiting.value[0]) {
         try {
           const { receivedAt: _, ...draft } = next.entry
-          const answer = await askServer<EntryAnswer>(`/api/jobs/${next.jobId}/entries`, { method: 'POST', body: draft })
+          const answer = await askServer<EntryAnswer>(`/api/jobs/${next.jobId}/entries`, {
+            method: 'POST',
+            body: draft,
+          })
           received.value = { jobId: next.jobId, entry: answer.entry }
         } catch (failure) {
           if (!(failure instanceof ApiFailure) || failure.passing) {

@@ -14,7 +14,8 @@ export const useSession = defineStore('session', () => {
   /** Fetches who works here; the first one is offered until someone chooses. */
   const meetPeople = async () => {
     if (people.value.length === 0) people.value = await askServer<readonly Person[]>('/api/people')
-    if (!author.value) authorId.value = people.value.find((p) => p.role === 'millwright')?.id ?? people.value[0]?.id ?? ''
+    if (!author.value)
+      authorId.value = people.value.find((p) => p.role === 'millwright')?.id ?? people.value[0]?.id ?? ''
   }
 
   const personName = (id: string) => people.value.find((p) => p.id === id)?.name ?? 'Someone'

@@ -2,12 +2,17 @@ import { PLANES, positionAt, type Misalignment, type Plane } from '../frame/plan
 import type { Millimetres } from '../units/unitSystem'
 import type { FootPlane } from './feet'
 
-export type AchievedCause = 'as-planned' | 'nothing-happened' | 'sign-swapped' | 'feet-swapped' | 'part-only' | 'differs'
+export type AchievedCause =
+  'as-planned' | 'nothing-happened' | 'sign-swapped' | 'feet-swapped' | 'part-only' | 'differs'
 
 /** Planned against measured in one plane, at each foot pair. */
 export interface AchievedPlane {
   readonly plane: Plane
-  readonly feet: readonly { readonly id: string; readonly planned: Millimetres; readonly achieved: Millimetres }[]
+  readonly feet: readonly {
+    readonly id: string
+    readonly planned: Millimetres
+    readonly achieved: Millimetres
+  }[]
   readonly cause: AchievedCause
 }
 

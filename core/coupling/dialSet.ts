@@ -40,5 +40,4 @@ export const faceFactor = (plunger: Plunger): 1 | -1 => (plunger === 'away' ? 1 
 export const withPlungerInPositive = (
   readings: readonly Reading[],
   sign: ReadingSign | undefined,
-): readonly Reading[] =>
-  sign === -1 ? readings.map((r) => ({ ...r, value: -r.value })) : readings
+): readonly Reading[] => (sign === -1 ? readings.map((r) => ({ ...r, value: -r.value })) : readings)

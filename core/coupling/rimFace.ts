@@ -2,20 +2,9 @@ import { clockDistance } from '../frame/clock'
 import { eachPlane, lineThrough, type Misalignment, type VH } from '../frame/planes'
 import { fitHarmonic, type HarmonicFit, type Reading } from '../fit/harmonicFit'
 import { done, refused, refusedBelow, type Outcome } from '../outcome'
-import {
-  flagsOfSets,
-  trustOfSet,
-  type TrustLimits,
-  type TrustReport,
-} from '../trust/trustReport'
+import { flagsOfSets, trustOfSet, type TrustLimits, type TrustReport } from '../trust/trustReport'
 import type { Millimetres } from '../units/unitSystem'
-import {
-  faceFactor,
-  rimFactor,
-  withPlungerInPositive,
-  type DialSet,
-  type FaceSet,
-} from './dialSet'
+import { faceFactor, rimFactor, withPlungerInPositive, type DialSet, type FaceSet } from './dialSet'
 
 export interface RimFaceInput {
   readonly rim: DialSet
@@ -79,10 +68,7 @@ const amplitudes = (fit: HarmonicFit, sag: Millimetres, factor: number): VH => (
  * opposite ones). Millimetres, degrees, mm/mm. Refuses positions that can't carry a result, with
  * the path below `rim`, `face` or `faces`. Source: chapter 2, What each instrument reads.
  */
-export const rimFace = (
-  input: RimFaceInput,
-  limits: TrustLimits,
-): Outcome<CouplingMeasurement> => {
+export const rimFace = (input: RimFaceInput, limits: TrustLimits): Outcome<CouplingMeasurement> => {
   const rimReadings = withPlungerInPositive(input.rim.readings, input.rim.readingSign)
   const rimFit = fitHarmonic(rimReadings)
   if (!rimFit.ok) return refusedBelow(['rim', 'readings'], rimFit.refusals)

@@ -1,10 +1,4 @@
-import {
-  AXIS_DEGREES,
-  clockDistance,
-  clockVector,
-  coveredArc,
-  distinctClocks,
-} from '../frame/clock'
+import { AXIS_DEGREES, clockDistance, clockVector, coveredArc, distinctClocks } from '../frame/clock'
 import { done, refused, type Outcome } from '../outcome'
 import type { Degrees } from '../units/unitSystem'
 
@@ -68,7 +62,8 @@ const readableAxes = (readings: readonly Reading[]): Outcome<Axes> => {
     if (opposite && near(0)) onV++
     else if (opposite && near(90)) onH++
   }
-  if (steps === 0) return refused('too-few-positions', [], { distinct: distinctClocks(readings.map((r) => r.clock)).length })
+  if (steps === 0)
+    return refused('too-few-positions', [], { distinct: distinctClocks(readings.map((r) => r.clock)).length })
   if (steps > onV + onH) return steps === 1 ? refused('pair-off-plane', []) : done('both')
   if (onV > 0 && onH > 0) return done('both')
   return done(onV > 0 ? 'v' : 'h')

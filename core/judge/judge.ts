@@ -32,9 +32,7 @@ export interface Judgement {
 /** How well inside its band a value lies (chapter 2, Verdicts). */
 export const marginIn = (value: number, [low, high]: Band): number => {
   if (low !== null && high !== null)
-    return high > low
-      ? Math.min(high - value, value - low) / ((high - low) / 2)
-      : value === low ? 0 : -1
+    return high > low ? Math.min(high - value, value - low) / ((high - low) / 2) : value === low ? 0 : -1
   const bound = low ?? high
   if (bound === null) return 1
   const clear = low !== null ? value - bound : bound - value
@@ -79,15 +77,16 @@ const judgeQuantity = (
   const vector = quantity.terms.length > 1
   const band: Band = vector ? [null, first.band[1]] : first.band
   const shown = { name: quantity.name, kind: first.kind, low: vector ? 0 : band[0], high: band[1] }
-  if (values.some((v) => v === null))
-    return { ...shown, value: null, margin: null, verdict: 'unknown' }
+  if (values.some((v) => v === null)) return { ...shown, value: null, margin: null, verdict: 'unknown' }
   const known = values as number[]
   const value = vector ? Math.hypot(...known) : (known[0] as number)
   // The length of a vector varies with the spread along it; across it only in second order.
   const spread = !sd
     ? 0
     : vector && value > 0
-      ? Math.sqrt(quantity.terms.reduce((s, t, i) => s + ((known[i] as number) / value) ** 2 * variance(t, sd), 0))
+      ? Math.sqrt(
+          quantity.terms.reduce((s, t, i) => s + ((known[i] as number) / value) ** 2 * variance(t, sd), 0),
+        )
       : Math.sqrt(variance(first, sd))
   const margin = marginIn(value, band)
   return { ...shown, value, margin, verdict: verdictOf(margin, value, band, spread) }

@@ -21,7 +21,13 @@ export interface JudgedQuantity {
 
 /** Everything a tolerance judges, in the order it is shown. */
 export const judgedQuantities = (tolerance: SettledTolerance): readonly JudgedQuantity[] => {
-  const pairs: { name: string; kind: 'displacement' | 'slope'; offset: number; slope: number; bands: { v: Band; h: Band } }[] = []
+  const pairs: {
+    name: string
+    kind: 'displacement' | 'slope'
+    offset: number
+    slope: number
+    bands: { v: Band; h: Band }
+  }[] = []
   const symmetric = (limit: number): { v: Band; h: Band } => ({ v: [-limit, limit], h: [-limit, limit] })
   if (tolerance.form === 'flex-plane') {
     const bands = symmetric(tolerance.slope)
@@ -32,8 +38,20 @@ export const judgedQuantities = (tolerance: SettledTolerance): readonly JudgedQu
   } else {
     const window = tolerance.form === 'window'
     pairs.push(
-      { name: 'offset', kind: 'displacement', offset: 1, slope: 0, bands: window ? tolerance.offset : symmetric(tolerance.offset) },
-      { name: 'slope', kind: 'slope', offset: 0, slope: 1, bands: window ? tolerance.slope : symmetric(tolerance.slope) },
+      {
+        name: 'offset',
+        kind: 'displacement',
+        offset: 1,
+        slope: 0,
+        bands: window ? tolerance.offset : symmetric(tolerance.offset),
+      },
+      {
+        name: 'slope',
+        kind: 'slope',
+        offset: 0,
+        slope: 1,
+        bands: window ? tolerance.slope : symmetric(tolerance.slope),
+      },
     )
   }
   const vector = tolerance.form !== 'window' && tolerance.mode === 'vector'

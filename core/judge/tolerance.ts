@@ -7,10 +7,29 @@ export type Band = readonly [low: number | null, high: number | null]
 
 /** A limit to judge by, core units (chapter 2, Tolerance sets). */
 export type Tolerance = (
-  | { readonly form: 'offset-slope'; readonly mode: JudgeMode; readonly offset: Millimetres; readonly slope: Slope }
-  | { readonly form: 'flex-plane'; readonly mode: JudgeMode; readonly slope: Slope; readonly spoolLength: Millimetres }
-  | { readonly form: 'window'; readonly offset: { readonly v: Band; readonly h: Band }; readonly slope: { readonly v: Band; readonly h: Band } }
-  | { readonly form: 'speed-rule'; readonly mode: JudgeMode; readonly grade: Grade; readonly spoolLength?: Millimetres }
+  | {
+      readonly form: 'offset-slope'
+      readonly mode: JudgeMode
+      readonly offset: Millimetres
+      readonly slope: Slope
+    }
+  | {
+      readonly form: 'flex-plane'
+      readonly mode: JudgeMode
+      readonly slope: Slope
+      readonly spoolLength: Millimetres
+    }
+  | {
+      readonly form: 'window'
+      readonly offset: { readonly v: Band; readonly h: Band }
+      readonly slope: { readonly v: Band; readonly h: Band }
+    }
+  | {
+      readonly form: 'speed-rule'
+      readonly mode: JudgeMode
+      readonly grade: Grade
+      readonly spoolLength?: Millimetres
+    }
 ) & { readonly source?: string }
 
 export type SettledTolerance = Exclude<Tolerance, { form: 'speed-rule' }>
@@ -26,7 +45,9 @@ const MIL: Millimetres = 0.0254
 const MIL_PER_INCH: Slope = 0.001
 
 /** The starter set: a constant-sliding-speed rule that the maker's or site's value overrides. */
-export const STARTER_RULES: Readonly<Record<Grade, { offset: SpeedRule; slope: SpeedRule; flexSlope: SpeedRule }>> = {
+export const STARTER_RULES: Readonly<
+  Record<Grade, { offset: SpeedRule; slope: SpeedRule; flexSlope: SpeedRule }>
+> = {
   fine: {
     offset: { constant: 3600, least: 0.5, most: 4 },
     slope: { constant: 600, least: 0.1, most: 1 },

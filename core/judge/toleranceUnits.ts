@@ -23,7 +23,10 @@ export const toleranceToCore = (tolerance: Tolerance, units: UnitSystem): Tolera
     case 'window':
       return {
         ...tolerance,
-        offset: { v: bandToCore(tolerance.offset.v, 'displacement'), h: bandToCore(tolerance.offset.h, 'displacement') },
+        offset: {
+          v: bandToCore(tolerance.offset.v, 'displacement'),
+          h: bandToCore(tolerance.offset.h, 'displacement'),
+        },
         slope: { v: bandToCore(tolerance.slope.v, 'slope'), h: bandToCore(tolerance.slope.h, 'slope') },
       }
     case 'speed-rule':

@@ -23,10 +23,20 @@ export interface Objection {
 }
 
 const conflict = (code: Objection['code']): Objection => ({ code, sort: 'conflict', path: [] })
-const invalid = (code: Objection['code'], ...path: (string | number)[]): Objection => ({ code, sort: 'invalid', path })
+const invalid = (code: Objection['code'], ...path: (string | number)[]): Objection => ({
+  code,
+  sort: 'invalid',
+  path,
+})
 
 /** Kinds that may be corrected by a later entry of the same kind. */
-const CORRECTABLE: readonly LogEntry['kind'][] = ['set-up', 'readings-taken', 'plan-chosen', 'move-made', 'remark']
+const CORRECTABLE: readonly LogEntry['kind'][] = [
+  'set-up',
+  'readings-taken',
+  'plan-chosen',
+  'move-made',
+  'remark',
+]
 
 /** Whether the logbook can take this entry as its next one; null when it can. */
 export const objectionTo = (
@@ -49,10 +59,12 @@ export const objectionTo = (
     if (logbook.some((e) => e.supersedes?.entry === id)) return conflict('already-corrected')
   }
 
-  if (isKind(entry, 'readings-taken') && !logbook.some((e) => e.kind === 'set-up')) return conflict('no-set-up')
+  if (isKind(entry, 'readings-taken') && !logbook.some((e) => e.kind === 'set-up'))
+    return conflict('no-set-up')
   if (isKind(entry, 'set-used-anyway') || isKind(entry, 'set-left-out')) {
     const set = entry.payload.set
-    if (!logbook.some((e) => e.id === set && e.kind === 'readings-taken')) return invalid('no-such-set', 'payload', 'set')
+    if (!logbook.some((e) => e.id === set && e.kind === 'readings-taken'))
+      return invalid('no-such-set', 'payload', 'set')
   }
   if (isKind(entry, 'stage-skipped') && !SKIPPABLE.includes(entry.payload.stage))
     return invalid('not-skippable', 'payload', 'stage')
@@ -68,7 +80,8 @@ export const objectionTo = (
       if (wrongChange >= 0) return invalid('no-such-feet', 'payload', 'changes', wrongChange, 'pair')
       const wrongSide = side.findIndex((c) => !known.has(c.pair))
       if (wrongSide >= 0) return invalid('no-such-feet', 'payload', 'side', wrongSide, 'pair')
-      const idle = changes.every((c) => c.takenOut.length + c.putIn.length === 0) && side.every((c) => c.moved === 0)
+      const idle =
+        changes.every((c) => c.takenOut.length + c.putIn.length === 0) && side.every((c) => c.moved === 0)
       if (idle && isKind(entry, 'move-made')) return invalid('nothing-moved', 'payload')
     }
   }

@@ -119,7 +119,10 @@ export interface EntryEnvelope {
 /** One line of a job's logbook. Never edited, never deleted. */
 export type LogEntry = EntryEnvelope & EntryBody
 
-export type EntryOf<K extends EntryKind> = EntryEnvelope & { readonly kind: K; readonly payload: EntryPayloads[K] }
+export type EntryOf<K extends EntryKind> = EntryEnvelope & {
+  readonly kind: K
+  readonly payload: EntryPayloads[K]
+}
 
 /** Narrows an entry to one kind. */
 export const isKind = <K extends EntryKind>(entry: LogEntry, kind: K): entry is LogEntry & EntryOf<K> =>

@@ -140,7 +140,13 @@ export const foldJob = (machine: CoupledMachine, logbook: readonly LogEntry[]): 
     } else if (isKind(e, 'move-made')) {
       const footwork = doFootwork(packs, feet(), e.payload.units, e.payload.changes, e.payload.side)
       const from = measured().coupling ?? (moves.length > 0 ? moves[moves.length - 1]?.predicted : null)
-      moves.push({ entry: e, plan, footwork, predicted: from ? lineSum(from, footwork.change) : null, achieved: null })
+      moves.push({
+        entry: e,
+        plan,
+        footwork,
+        predicted: from ? lineSum(from, footwork.change) : null,
+        achieved: null,
+      })
       packs = footwork.packs
       measurements.push(measured())
       sets = []

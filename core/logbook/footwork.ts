@@ -17,7 +17,11 @@ export interface Footwork {
   /** Packs after it. */
   readonly packs: readonly PairPacks[]
   /** Shims said to come out that no pack was known to hold. */
-  readonly unknownShims: readonly { readonly pair: string; readonly side: Side; readonly thickness: Millimetres }[]
+  readonly unknownShims: readonly {
+    readonly pair: string
+    readonly side: Side
+    readonly thickness: Millimetres
+  }[]
   /** Pairs whose left and right foot were lifted differently: the machine would rock. */
   readonly uneven: readonly { readonly pair: string; readonly difference: Millimetres }[]
   readonly shimsHandled: number
@@ -56,7 +60,8 @@ export const doFootwork = (
   const uneven: { pair: string; difference: Millimetres }[] = []
   const moves = feet.map(({ id, x }): FootMove => {
     const [left, right] = SIDES.map((s) => liftOf(id, s)) as [number, number]
-    if (Math.abs(left - right) > UNEVEN_LIMIT * (1 + 1e-9)) uneven.push({ pair: id, difference: left - right })
+    if (Math.abs(left - right) > UNEVEN_LIMIT * (1 + 1e-9))
+      uneven.push({ pair: id, difference: left - right })
     return {
       id,
       x,

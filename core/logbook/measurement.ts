@@ -97,7 +97,10 @@ export const readSet = (
     { rim: { ...setUp.rim, readings: readings.rim }, faces: [{ ...setUp.face, readings: readings.face }] },
     trustLimits(setUp, tolerance),
   )
-  const returned = payload.returned && { rim: length(payload.returned.rim), face: length(payload.returned.face) }
+  const returned = payload.returned && {
+    rim: length(payload.returned.rim),
+    face: length(payload.returned.face),
+  }
   const slipped =
     returned !== null && DIALS.some((d) => beyondReturnLimit(returned[d], setUp.units, setUp.graduation[d]))
   const flags: TrustFlag[] = outcome.ok ? [...outcome.value.trust.flags] : []
@@ -148,7 +151,11 @@ export interface RepeatReport {
 }
 
 /** Compares two sets position by position and quantity by quantity (chapter 2, repeat). */
-export const compareSets = (first: ReadingSet, second: ReadingSet, tolerance: SettledTolerance): RepeatReport => {
+export const compareSets = (
+  first: ReadingSet,
+  second: ReadingSet,
+  tolerance: SettledTolerance,
+): RepeatReport => {
   const rows: RepeatRow[] = []
   const sameSetUp = first.setUp.entryId === second.setUp.entryId
   if (sameSetUp)
@@ -166,7 +173,9 @@ export const compareSets = (first: ReadingSet, second: ReadingSet, tolerance: Se
         })
     }
   const change: Misalignment | null =
-    first.measured && second.measured ? lineDifference(second.measured.coupling, first.measured.coupling) : null
+    first.measured && second.measured
+      ? lineDifference(second.measured.coupling, first.measured.coupling)
+      : null
   if (change)
     for (const q of judgedQuantities(tolerance).flatMap((one) => one.terms)) {
       const parts = [change.offset[q.plane], change.slope[q.plane]]
@@ -175,7 +184,15 @@ export const compareSets = (first: ReadingSet, second: ReadingSet, tolerance: Se
       if (low === null || high === null) continue
       const difference = q.offsetFactor * (parts[0] ?? 0) + q.slopeFactor * (parts[1] ?? 0)
       const limit = (high - low) / 4
-      rows.push({ what: 'quantity', name: q.name, clock: null, kind: q.kind, difference, limit, within: Math.abs(difference) <= limit * (1 + 1e-9) })
+      rows.push({
+        what: 'quantity',
+        name: q.name,
+        clock: null,
+        kind: q.kind,
+        difference,
+        limit,
+        within: Math.abs(difference) <= limit * (1 + 1e-9),
+      })
     }
   return {
     first: first.entry.id,
@@ -218,7 +235,9 @@ const MOST_COMPARED = 6
 /** Largest group of sets that repeat one another; the later group when two are as large. */
 const agreeingSets = (sets: readonly ReadingSet[], tolerance: SettledTolerance): readonly ReadingSet[] => {
   const compared = sets.slice(-MOST_COMPARED)
-  const repeats = compared.map((a, i) => compared.map((b, j) => (i < j ? compareSets(a, b, tolerance).agrees : false)))
+  const repeats = compared.map((a, i) =>
+    compared.map((b, j) => (i < j ? compareSets(a, b, tolerance).agrees : false)),
+  )
   let best: readonly number[] = []
   for (let mask = 1; mask < 1 << compared.length; mask++) {
     const members = compared.map((_, i) => i).filter((i) => mask & (1 << i))
@@ -237,13 +256,19 @@ const combine = (sets: readonly ReadingSet[], tolerance: SettledTolerance): Coup
   const pooled = (dial: Dial) =>
     alike.flatMap((s, i) => s.readings[dial].map((r) => ({ ...r, group: `${i}:${r.group ?? ''}` })))
   const outcome = rimFace(
-    { rim: { ...last.setUp.rim, readings: pooled('rim') }, faces: [{ ...last.setUp.face, readings: pooled('face') }] },
+    {
+      rim: { ...last.setUp.rim, readings: pooled('rim') },
+      faces: [{ ...last.setUp.face, readings: pooled('face') }],
+    },
     trustLimits(last.setUp, tolerance),
   )
   return outcome.ok ? outcome.value : last.measured
 }
 
-const findSuspects = (sets: readonly ReadingSet[], tolerance: SettledTolerance): readonly SuspectReading[] => {
+const findSuspects = (
+  sets: readonly ReadingSet[],
+  tolerance: SettledTolerance,
+): readonly SuspectReading[] => {
   const last = sets[sets.length - 1]
   if (!last) return []
   const alike = sets.filter((s) => s.setUp.entryId === last.setUp.entryId)
@@ -282,7 +307,9 @@ export const takeMeasurement = (
     if (sets.length === 0) return 'none'
     if (used.some((s) => s.usedAnyway !== null)) return 'overridden'
     if (used.length > 1) return 'agreed'
-    if (disagree || admitted.length === 0) return 'doubtful'
+    const newest = offered[offered.length - 1]
+    const newestFails = newest !== undefined && !admitted.includes(newest)
+    if (disagree || newestFails || admitted.length === 0) return 'doubtful'
     return used.some((s) => s.flags.includes('unproven')) ? 'unproven' : 'once'
   })()
   const coupling = combined?.coupling ?? null

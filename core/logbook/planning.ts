@@ -1,4 +1,11 @@
-import { planMoves, SIDES, type MovePlan, type PlanFoot, type PlanInput, type PlanResult } from '../plan/movePlan'
+import {
+  planMoves,
+  SIDES,
+  type MovePlan,
+  type PlanFoot,
+  type PlanInput,
+  type PlanResult,
+} from '../plan/movePlan'
 import type { CoupledMachine } from '../register/machine'
 import { fromCore, toCore, type UnitSystem } from '../units/unitSystem'
 import type { FootChange, SideChange } from './entry'
@@ -56,7 +63,8 @@ export const plansFor = (machine: CoupledMachine, state: JobState): PlanResult |
 }
 
 /** Twelve digits: what a shim's stamped thickness survives the way to millimetres and back with. */
-const asStamped = (t: number, units: UnitSystem): number => Number(fromCore(t, 'displacement', units).toPrecision(12))
+const asStamped = (t: number, units: UnitSystem): number =>
+  Number(fromCore(t, 'displacement', units).toPrecision(12))
 
 /** A plan as shim changes foot by foot and side moves, in contract units. */
 export const planChanges = (
@@ -68,8 +76,17 @@ export const planChanges = (
       const pack = m.packs[side]
       return pack.changes === 0
         ? []
-        : [{ pair: m.id, side, takenOut: pack.takeOut.map((t) => asStamped(t, units)), putIn: pack.putIn.map((t) => asStamped(t, units)) }]
+        : [
+            {
+              pair: m.id,
+              side,
+              takenOut: pack.takeOut.map((t) => asStamped(t, units)),
+              putIn: pack.putIn.map((t) => asStamped(t, units)),
+            },
+          ]
     }),
   ),
-  side: plan.moves.flatMap((m): readonly SideChange[] => (m.h === 0 ? [] : [{ pair: m.id, moved: asStamped(m.h, units) }])),
+  side: plan.moves.flatMap((m): readonly SideChange[] =>
+    m.h === 0 ? [] : [{ pair: m.id, moved: asStamped(m.h, units) }],
+  ),
 })

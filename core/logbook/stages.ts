@@ -30,12 +30,17 @@ export const stageStates = (state: Unstaged): Pick<JobState, 'stages' | 'current
     'make-safe': state.safety.missing.length === 0 ? 'done' : 'todo',
     'set-up': state.setUp ? (state.setUp.holdsZero ? 'done' : 'out') : 'todo',
     'as-found': markOfMeasurement(asFound),
-    plan: planned ? (verdictMark(state.plan?.judgement?.verdict) ?? 'done') : round > 0 && (inBand || latest.sets.length === 0) ? 'done' : 'todo',
+    plan: planned
+      ? (verdictMark(state.plan?.judgement?.verdict) ?? 'done')
+      : round > 0 && (inBand || latest.sets.length === 0)
+        ? 'done'
+        : 'todo',
     move: round > 0 && !planned ? 'done' : 'todo',
     're-measure': round > 0 ? markOfMeasurement(latest) : 'todo',
     close: state.closed ? 'done' : 'todo',
   }
-  for (const stage of STAGES) if (state.skipped[stage] !== undefined && marks[stage] === 'todo') marks[stage] = 'skipped'
+  for (const stage of STAGES)
+    if (state.skipped[stage] !== undefined && marks[stage] === 'todo') marks[stage] = 'skipped'
 
   const current = ((): StageId => {
     if (state.closed) return 'close'

@@ -14,7 +14,5 @@ export const standingEntries = (entries: readonly LogEntry[]): readonly LogEntry
     for (let next = successor.get(now.id); next; next = successor.get(now.id)) now = next
     return now
   }
-  return entries
-    .filter((e) => !(e.supersedes && known.has(e.supersedes.entry)))
-    .map(latest)
+  return entries.filter((e) => !(e.supersedes && known.has(e.supersedes.entry))).map(latest)
 }

@@ -80,7 +80,11 @@ export interface Lift {
 const SAFE_SHARE = 0.8
 
 /** Every lift that real packs can make; the same under the left and the right foot of a pair. */
-export const reachableLifts = (foot: PlanFoot, stock: readonly StockShim[], packLimit: number): readonly Lift[] => {
+export const reachableLifts = (
+  foot: PlanFoot,
+  stock: readonly StockShim[],
+  packLimit: number,
+): readonly Lift[] => {
   const total = (side: Side) => foot.existing[side].reduce((s, t) => s + t, 0)
   const packsOf = (side: Side) =>
     foot.locked
@@ -93,7 +97,11 @@ export const reachableLifts = (foot: PlanFoot, stock: readonly StockShim[], pack
   for (const [key, pack] of left) {
     const twin = right.get(key - untouchedKeys.left + untouchedKeys.right)
     if (!twin || (foot.locked && pack.changes + twin.changes > 0)) continue
-    lifts.push({ v: pack.total - total('left'), packs: { left: pack, right: twin }, changes: pack.changes + twin.changes })
+    lifts.push({
+      v: pack.total - total('left'),
+      packs: { left: pack, right: twin },
+      changes: pack.changes + twin.changes,
+    })
   }
   return lifts
 }
@@ -106,7 +114,8 @@ const withinStock = (lifts: readonly Lift[], stock: readonly StockShim[]): boole
       for (const t of lift.packs[side].putIn) need.set(thicknessKey(t), (need.get(thicknessKey(t)) ?? 0) + 1)
   for (const lift of lifts)
     for (const side of ['left', 'right'] as const)
-      for (const t of lift.packs[side].takeOut) need.set(thicknessKey(t), (need.get(thicknessKey(t)) ?? 0) - 1)
+      for (const t of lift.packs[side].takeOut)
+        need.set(thicknessKey(t), (need.get(thicknessKey(t)) ?? 0) - 1)
   for (const [key, count] of need)
     if (count > stock.reduce((s, k) => s + (thicknessKey(k.thickness) === key ? k.count : 0), 0)) return false
   return true
@@ -116,7 +125,8 @@ const withinStock = (lifts: readonly Lift[], stock: readonly StockShim[]): boole
 const toStep = (h: Millimetres, step: Millimetres, foot: PlanFoot): Millimetres => {
   if (step <= 0) return h
   const rounded = Math.round(h / step) * step
-  const inside = rounded > foot.sidePlus ? rounded - step : rounded < -foot.sideMinus ? rounded + step : rounded
+  const inside =
+    rounded > foot.sidePlus ? rounded - step : rounded < -foot.sideMinus ? rounded + step : rounded
   return inside > foot.sidePlus || inside < -foot.sideMinus ? h : inside === 0 ? 0 : inside
 }
 
@@ -130,13 +140,22 @@ const blockedFeet = (input: PlanInput, lifts: readonly (readonly Lift[])[]): rea
     const reach = (lifts[i] ?? []).map((l) => l.v)
     const lowest = Math.min(...reach)
     const highest = Math.max(...reach)
-    if (foot.locked && Math.abs(needV) > 0) rows.push({ id: foot.id, plane: 'v', need: needV, room: 0, reason: 'locked' })
-    else if (needV < lowest) rows.push({ id: foot.id, plane: 'v', need: needV, room: lowest, reason: 'no-shim' })
-    else if (needV > highest) rows.push({ id: foot.id, plane: 'v', need: needV, room: highest, reason: 'pack-height' })
+    if (foot.locked && Math.abs(needV) > 0)
+      rows.push({ id: foot.id, plane: 'v', need: needV, room: 0, reason: 'locked' })
+    else if (needV < lowest)
+      rows.push({ id: foot.id, plane: 'v', need: needV, room: lowest, reason: 'no-shim' })
+    else if (needV > highest)
+      rows.push({ id: foot.id, plane: 'v', need: needV, room: highest, reason: 'pack-height' })
     const needH = (wanted.h ?? 0) - (now.h ?? 0)
     const roomH = foot.locked ? 0 : needH > 0 ? foot.sidePlus : foot.sideMinus
     if (Math.abs(needH) > roomH)
-      rows.push({ id: foot.id, plane: 'h', need: needH, room: roomH, reason: foot.locked ? 'locked' : 'bolt-bound' })
+      rows.push({
+        id: foot.id,
+        plane: 'h',
+        need: needH,
+        room: roomH,
+        reason: foot.locked ? 'locked' : 'bolt-bound',
+      })
     return rows
   })
 }
@@ -157,7 +176,10 @@ export const planMoves = (input: PlanInput): PlanResult => {
     toStep(exactSide[1], input.sideStep, sideFeet[1]),
   ] as const
 
-  const lifts = feet.map((f) => reachableLifts(f, input.stock, input.packLimit)) as [readonly Lift[], readonly Lift[]]
+  const lifts = feet.map((f) => reachableLifts(f, input.stock, input.packLimit)) as [
+    readonly Lift[],
+    readonly Lift[],
+  ]
   const moved = (a: number, b: number) =>
     lineSum(
       coupling,

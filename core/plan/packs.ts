@@ -77,7 +77,11 @@ export const reachablePacks = (
   const offer = (pack: Pack) => {
     const key = thicknessKey(pack.total)
     const known = best.get(key)
-    if (!known || pack.changes < known.changes || (pack.changes === known.changes && pack.shims.length < known.shims.length))
+    if (
+      !known ||
+      pack.changes < known.changes ||
+      (pack.changes === known.changes && pack.shims.length < known.shims.length)
+    )
       best.set(key, pack)
   }
   const chosen: Millimetres[] = []

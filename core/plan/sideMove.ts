@@ -13,11 +13,18 @@ export interface SideFoot {
   readonly sideMinus: Millimetres
 }
 
-const withSideMoves = (line: Misalignment, feet: readonly [SideFoot, SideFoot], h: readonly [number, number]): Misalignment =>
-  lineSum(line, lineOfMoves([
-    { id: feet[0].id, x: feet[0].x, v: 0, h: h[0] },
-    { id: feet[1].id, x: feet[1].x, v: 0, h: h[1] },
-  ]))
+const withSideMoves = (
+  line: Misalignment,
+  feet: readonly [SideFoot, SideFoot],
+  h: readonly [number, number],
+): Misalignment =>
+  lineSum(
+    line,
+    lineOfMoves([
+      { id: feet[0].id, x: feet[0].x, v: 0, h: h[0] },
+      { id: feet[1].id, x: feet[1].x, v: 0, h: h[1] },
+    ]),
+  )
 
 const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value))
 
@@ -45,7 +52,10 @@ export const bestSideMoves = (
   feet: readonly [SideFoot, SideFoot],
 ): readonly [Millimetres, Millimetres] => {
   const aim = aimOf(tolerance, target)
-  const bounds = feet.map((f) => [-f.sideMinus, f.sidePlus] as const) as [readonly [number, number], readonly [number, number]]
+  const bounds = feet.map((f) => [-f.sideMinus, f.sidePlus] as const) as [
+    readonly [number, number],
+    readonly [number, number],
+  ]
   const wish = feet.map((f) => {
     const now = (line.offset.h ?? 0) + (line.slope.h ?? 0) * f.x
     return (aim.offset.h ?? 0) + (aim.slope.h ?? 0) * f.x - now
@@ -53,9 +63,12 @@ export const bestSideMoves = (
   const free = wish.map((w, i) => clamp(w, ...(bounds[i] as readonly [number, number]))) as [number, number]
   if (free[0] === wish[0] && free[1] === wish[1]) return free
 
-  const shareAt = (h: readonly [number, number]) => planeShare(withSideMoves(line, feet, h), tolerance, target, 'h')
+  const shareAt = (h: readonly [number, number]) =>
+    planeShare(withSideMoves(line, feet, h), tolerance, target, 'h')
   const candidates: [number, number][] = [free]
-  const pieces = judgedQuantities(tolerance).flatMap((q) => q.terms).filter((t) => t.plane === 'h')
+  const pieces = judgedQuantities(tolerance)
+    .flatMap((q) => q.terms)
+    .filter((t) => t.plane === 'h')
   for (const fixed of [0, 1] as const)
     for (const bound of bounds[fixed]) {
       const [low, high] = bounds[1 - fixed] as readonly [number, number]
@@ -72,8 +85,12 @@ export const bestSideMoves = (
         }
         const v0 = valueAt(0)
         const rate = valueAt(1) - v0
-        const half = bandLow !== null && bandHigh !== null ? (bandHigh - bandLow) / 2 : Math.abs(bandLow ?? bandHigh ?? 1) || 1
-        const middle = bandLow !== null && bandHigh !== null ? (bandLow + bandHigh) / 2 : (bandLow ?? bandHigh ?? 0)
+        const half =
+          bandLow !== null && bandHigh !== null
+            ? (bandHigh - bandLow) / 2
+            : Math.abs(bandLow ?? bandHigh ?? 1) || 1
+        const middle =
+          bandLow !== null && bandHigh !== null ? (bandLow + bandHigh) / 2 : (bandLow ?? bandHigh ?? 0)
         return [
           { at0: (v0 - middle) / half, rate: rate / half },
           { at0: -(v0 - middle) / half, rate: -rate / half },

@@ -27,7 +27,4 @@ export const closureLimit = (
   graduation: Millimetres | null,
   offsetLimit: Millimetres | null,
 ): Millimetres =>
-  Math.max(
-    2 * (graduation ?? 0),
-    Math.min(CLOSURE_ROUND[units], offsetLimit ?? CLOSURE_ROUND[units]),
-  )
+  Math.max(2 * (graduation ?? 0), Math.min(CLOSURE_ROUND[units], offsetLimit ?? CLOSURE_ROUND[units]))

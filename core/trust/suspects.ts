@@ -19,10 +19,7 @@ export const fitAgrees = (fit: HarmonicFit, count: number, limit: Millimetres): 
  * without which nothing can be told any more. One index means the reading is named; several mean
  * that a repeat or two more positions must decide. Empty when the set agrees as it is.
  */
-export const suspectReadings = (
-  readings: readonly Reading[],
-  limit: Millimetres,
-): readonly number[] => {
+export const suspectReadings = (readings: readonly Reading[], limit: Millimetres): readonly number[] => {
   const whole = fitHarmonic(readings)
   if (!whole.ok || fitAgrees(whole.value, readings.length, limit) !== false) return []
   const suspects: number[] = []

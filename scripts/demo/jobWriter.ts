@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { ALIGNED, lineSum, type Misalignment } from '../../core/frame/planes'
-import type { EntryBody, EntryPayloads, LogEntry, SetUpPayload } from '../../core/logbook/entry'
+import type { EntryBody, EntryPayloads, SetUpPayload } from '../../core/logbook/entry'
 import { foldJob, type JobState } from '../../core/logbook/foldJob'
 import { planChanges, plansFor } from '../../core/logbook/planning'
 import { SAFETY_POINTS } from '../../core/logbook/entry'
@@ -69,7 +69,8 @@ export class JobWriter {
   }
 
   async makeSafe(permit = ''): Promise<this> {
-    for (const point of SAFETY_POINTS) await this.write({ kind: 'safety-confirmed', payload: { point, permit } }, 3)
+    for (const point of SAFETY_POINTS)
+      await this.write({ kind: 'safety-confirmed', payload: { point, permit } }, 3)
     return this
   }
 
@@ -80,8 +81,22 @@ export class JobWriter {
       units,
       method: 'rim-face',
       turning: 'both',
-      rim: { carriedBy: usual.carriedBy, plane: usual.rimPlane, sag, sagForm: 'hang', graduation, readingSign: 1 },
-      face: { plunger: usual.plunger, diameter: usual.faceDiameter, diameterForm: 'diameter', sag: 0, graduation, readingSign: 1 },
+      rim: {
+        carriedBy: usual.carriedBy,
+        plane: usual.rimPlane,
+        sag,
+        sagForm: 'hang',
+        graduation,
+        readingSign: 1,
+      },
+      face: {
+        plunger: usual.plunger,
+        diameter: usual.faceDiameter,
+        diameterForm: 'diameter',
+        sag: 0,
+        graduation,
+        readingSign: 1,
+      },
       feet: feet.map(({ id, x }) => ({ id, x })),
       returned: { rim: 0, face: 0 },
     }
@@ -108,8 +123,14 @@ export class JobWriter {
           (misread?.dial === which && misread.clock === clock ? misread.by : 0),
       }))
     const rim = typed('rim', simulateRim(this.truth, { ...setUp.rim }, CLOCKS, dial))
-    const face = typed('face', simulateFace(this.truth, { ...setUp.face, sag: setUp.face.sag ?? 0 }, CLOCKS, dial))
-    await this.write({ kind: 'readings-taken', payload: { units, rim, face, returned: { rim: 0, face: 0 } } }, 9)
+    const face = typed(
+      'face',
+      simulateFace(this.truth, { ...setUp.face, sag: setUp.face.sag ?? 0 }, CLOCKS, dial),
+    )
+    await this.write(
+      { kind: 'readings-taken', payload: { units, rim, face, returned: { rim: 0, face: 0 } } },
+      9,
+    )
     return this
   }
 
@@ -138,4 +159,3 @@ export class JobWriter {
     return this
   }
 }
-

@@ -20,7 +20,11 @@ export const PEOPLE: readonly Person[] = [
 
 export const STOCK: readonly ShimStock[] = [
   ...[1, 2, 3, 5, 10, 20, 25, 50, 100].map((thickness) => ({ units: 'inch' as const, thickness, count: 40 })),
-  ...[0.025, 0.05, 0.1, 0.2, 0.5, 1, 2].map((thickness) => ({ units: 'metric' as const, thickness, count: 40 })),
+  ...[0.025, 0.05, 0.1, 0.2, 0.5, 1, 2].map((thickness) => ({
+    units: 'metric' as const,
+    thickness,
+    count: 40,
+  })),
 ]
 
 export const MACHINES: readonly MachineFields[] = [
@@ -36,8 +40,24 @@ export const MACHINES: readonly MachineFields[] = [
     rpm: 990,
     usual: { carriedBy: 'movable', rimPlane: -1.5, plunger: 'away', faceDiameter: 8 },
     feet: [
-      { id: 'inboard', x: 12, existing: { left: [25, 10], right: [25, 10] }, maxPack: 125, sidePlus: 60, sideMinus: 60, locked: false },
-      { id: 'outboard', x: 34.5, existing: { left: [25, 5], right: [25, 5] }, maxPack: 125, sidePlus: 60, sideMinus: 60, locked: false },
+      {
+        id: 'inboard',
+        x: 12,
+        existing: { left: [25, 10], right: [25, 10] },
+        maxPack: 125,
+        sidePlus: 60,
+        sideMinus: 60,
+        locked: false,
+      },
+      {
+        id: 'outboard',
+        x: 34.5,
+        existing: { left: [25, 5], right: [25, 5] },
+        maxPack: 125,
+        sidePlus: 60,
+        sideMinus: 60,
+        locked: false,
+      },
     ],
     stationaryFeet: [
       { id: 'inboard', x: -13 },
@@ -57,8 +77,24 @@ export const MACHINES: readonly MachineFields[] = [
     rpm: 1480,
     usual: { carriedBy: 'movable', rimPlane: -95, plunger: 'away', faceDiameter: 230 },
     feet: [
-      { id: 'inboard', x: 360, existing: { left: [1, 0.2], right: [1, 0.2] }, maxPack: 4, sidePlus: 1.5, sideMinus: 1.5, locked: false },
-      { id: 'outboard', x: 1040, existing: { left: [1, 0.5], right: [1, 0.5] }, maxPack: 4, sidePlus: 1.5, sideMinus: 1.5, locked: false },
+      {
+        id: 'inboard',
+        x: 360,
+        existing: { left: [1, 0.2], right: [1, 0.2] },
+        maxPack: 4,
+        sidePlus: 1.5,
+        sideMinus: 1.5,
+        locked: false,
+      },
+      {
+        id: 'outboard',
+        x: 1040,
+        existing: { left: [1, 0.5], right: [1, 0.5] },
+        maxPack: 4,
+        sidePlus: 1.5,
+        sideMinus: 1.5,
+        locked: false,
+      },
     ],
     stationaryFeet: [
       { id: 'inboard', x: -420 },
@@ -78,10 +114,32 @@ export const MACHINES: readonly MachineFields[] = [
     rpm: 1460,
     usual: { carriedBy: 'movable', rimPlane: -0.75, plunger: 'away', faceDiameter: 5 },
     feet: [
-      { id: 'inboard', x: 6.5, existing: { left: [], right: [] }, maxPack: 60, sidePlus: 30, sideMinus: 25, locked: false },
-      { id: 'outboard', x: 16.25, existing: { left: [10], right: [10] }, maxPack: 60, sidePlus: 4, sideMinus: 25, locked: false },
+      {
+        id: 'inboard',
+        x: 6.5,
+        existing: { left: [], right: [] },
+        maxPack: 60,
+        sidePlus: 30,
+        sideMinus: 25,
+        locked: false,
+      },
+      {
+        id: 'outboard',
+        x: 16.25,
+        existing: { left: [10], right: [10] },
+        maxPack: 60,
+        sidePlus: 4,
+        sideMinus: 25,
+        locked: false,
+      },
     ],
     stationaryFeet: [{ id: 'bearing', x: -9 }],
-    tolerance: { form: 'offset-slope', mode: 'plane', offset: 4, slope: 0.8, source: 'Coupling maker’s sheet, Orrin Vale file 27' },
+    tolerance: {
+      form: 'offset-slope',
+      mode: 'plane',
+      offset: 4,
+      slope: 0.8,
+      source: 'Coupling maker’s sheet, Orrin Vale file 27',
+    },
   },
 ]

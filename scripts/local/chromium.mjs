@@ -6,6 +6,7 @@ const CHROMIUM = '/usr/bin/chromium'
 
 /** Installs Debian's Chromium when it is missing; answers its path. */
 export const requireChromium = async () => {
-  if (!existsSync(CHROMIUM)) await timed('Installing Chromium for the browser tests', () => installDebian(['chromium']))
+  if (!existsSync(CHROMIUM))
+    await timed('Installing Chromium for the browser tests', () => installDebian(['chromium']))
   return CHROMIUM
 }

@@ -12,11 +12,18 @@ export const command = (program, args, { quiet = false, remedy = '', ...options 
     const keep = (chunk) => (kept = (kept + chunk).slice(-8000))
     child.stdout?.on('data', keep)
     child.stderr?.on('data', keep)
-    child.on('error', (error) => reject(new Stuck(`${program} could not be started: ${error.message}. ${remedy}`.trim())))
+    child.on('error', (error) =>
+      reject(new Stuck(`${program} could not be started: ${error.message}. ${remedy}`.trim())),
+    )
     child.on('close', (code, signal) => {
       if (code === 0) return resolve(kept)
-      if (/ENOSPC|No space left on device/.test(kept)) return reject(new Stuck('The disk is full. Make room and start again.'))
+      if (/ENOSPC|No space left on device/.test(kept))
+        return reject(new Stuck('The disk is full. Make room and start again.'))
       const tail = kept.trim().split('\n').slice(-25).join('\n')
-      reject(new Stuck(`${tail ? `${tail}\n\n` : ''}${program} ${args.join(' ')} ended with ${signal ?? code}. ${remedy}`.trim()))
+      reject(
+        new Stuck(
+          `${tail ? `${tail}\n\n` : ''}${program} ${args.join(' ')} ended with ${signal ?? code}. ${remedy}`.trim(),
+        ),
+      )
     })
   })

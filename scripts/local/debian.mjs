@@ -10,14 +10,19 @@ const maySudo = () => spawnSync('sudo', ['-n', 'true'], { stdio: 'ignore' }).sta
 export const installDebian = async (packages) => {
   const byHand = `apt-get install --no-install-recommends ${packages.join(' ')}`
   if (!existsSync('/usr/bin/apt-get'))
-    throw new Stuck(`${packages.join(' and ')} must be installed, and this is not a Debian system. Install it by your system’s means and start again.`)
+    throw new Stuck(
+      `${packages.join(' and ')} must be installed, and this is not a Debian system. Install it by your system’s means and start again.`,
+    )
   if (!isRoot() && !maySudo())
-    throw new Stuck(`${packages.join(' and ')} must be installed, and this account may not do so. Ask an administrator to run:\n  ${byHand}\nthen start again.`)
+    throw new Stuck(
+      `${packages.join(' and ')} must be installed, and this account may not do so. Ask an administrator to run:\n  ${byHand}\nthen start again.`,
+    )
   const apt = (args) =>
     command(isRoot() ? 'apt-get' : 'sudo', isRoot() ? args : ['-n', 'apt-get', ...args], {
       quiet: true,
       env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-      remedy: 'Check that Debian’s package server can be reached and that no other installation is running, then start again.',
+      remedy:
+        'Check that Debian’s package server can be reached and that no other installation is running, then start again.',
     })
   await apt(['update'])
   await apt(['install', '-y', '--no-install-recommends', ...packages])

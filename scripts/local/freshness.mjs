@@ -24,7 +24,8 @@ export const fingerprint = (...names) => {
 const stampFile = (step) => join(LOCAL, `${step}.stamp`)
 
 /** Whether a step was last done for this fingerprint. */
-export const isFresh = (step, print) => existsSync(stampFile(step)) && readFileSync(stampFile(step), 'utf8') === print
+export const isFresh = (step, print) =>
+  existsSync(stampFile(step)) && readFileSync(stampFile(step), 'utf8') === print
 
 /** Notes that a step was done for this fingerprint. */
 export const markFresh = (step, print) => {

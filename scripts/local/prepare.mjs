@@ -9,7 +9,9 @@ import { Stuck, timed } from './say.mjs'
 export const requireNode = () => {
   const [major, minor] = process.versions.node.split('.').map(Number)
   if (major < 20 || (major === 20 && minor < 19))
-    throw new Stuck(`This needs Node.js 20.19 or newer; here is ${process.versions.node}. Install a newer one.`)
+    throw new Stuck(
+      `This needs Node.js 20.19 or newer; here is ${process.versions.node}. Install a newer one.`,
+    )
 }
 
 /** Installs the node packages when they are missing or the lock file changed. */

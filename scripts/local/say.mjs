@@ -10,7 +10,8 @@ export const run = async (main) => {
     process.exitCode = (await main()) ?? 0
   } catch (trouble) {
     if (trouble instanceof Stuck) process.stderr.write(`\n${trouble.message}\n`)
-    else if (trouble?.code === 'ENOSPC') process.stderr.write('\nThe disk is full. Make room and start again.\n')
+    else if (trouble?.code === 'ENOSPC')
+      process.stderr.write('\nThe disk is full. Make room and start again.\n')
     else process.stderr.write(`\n${trouble?.stack ?? trouble}\n`)
     process.exitCode = 1
   }

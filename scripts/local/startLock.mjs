@@ -13,7 +13,9 @@ export const lockStart = (name) => {
     } catch {
       const pid = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0
       if (pid > 0 && existsSync(`/proc/${pid}`))
-        throw new Stuck(`This is already running here (process ${pid}). Use that one, or stop it with Ctrl-C first.`)
+        throw new Stuck(
+          `This is already running here (process ${pid}). Use that one, or stop it with Ctrl-C first.`,
+        )
       rmSync(file, { force: true })
     }
   }

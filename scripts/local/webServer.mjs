@@ -9,13 +9,23 @@ export const requirePort = (port) =>
   new Promise((resolve, reject) => {
     const probe = createServer()
     probe.once('error', () =>
-      reject(new Stuck(`Port ${port} is taken by another program. Stop that one, or start this one elsewhere: HC_PORT=${port + 1} npm run demo`)),
+      reject(
+        new Stuck(
+          `Port ${port} is taken by another program. Stop that one, or start this one elsewhere: HC_PORT=${port + 1} npm run demo`,
+        ),
+      ),
     )
     probe.listen(port, '127.0.0.1', () => probe.close(() => resolve()))
   })
 
 /** Starts the web server, built or in development, and waits until its health route answers. */
-export const startWeb = async ({ port, databaseUrl, dev = false, env = {}, stdio = ['ignore', 'ignore', 'inherit'] }) => {
+export const startWeb = async ({
+  port,
+  databaseUrl,
+  dev = false,
+  env = {},
+  stdio = ['ignore', 'ignore', 'inherit'],
+}) => {
   const [program, args] = dev
     ? [join(ROOT, 'node_modules', '.bin', 'nuxt'), ['dev', '--port', String(port), '--host', '127.0.0.1']]
     : [process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')]]
@@ -47,7 +57,10 @@ export const startWeb = async ({ port, databaseUrl, dev = false, env = {}, stdio
     } catch {
       // Not yet.
     }
-    if (Date.now() > deadline) throw new Stuck('The web server did not answer in time. Start again; if it stays so, look at the lines above.')
+    if (Date.now() > deadline)
+      throw new Stuck(
+        'The web server did not answer in time. Start again; if it stays so, look at the lines above.',
+      )
     await new Promise((resolve) => setTimeout(resolve, 100))
   }
   const signal = (name) => {

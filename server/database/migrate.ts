@@ -26,6 +26,7 @@ export const migrateDown = async (knex: Knex): Promise<readonly string[]> => {
 
 /** The newest migration the database has, null when it has none. */
 export const currentMigration = async (knex: Knex): Promise<string | null> => {
-  const row = (await knex('knex_migrations').orderBy('id', 'desc').first('name')) as { name: string } | undefined
+  const row = (await knex('knex_migrations').orderBy('id', 'desc').first('name')) as
+    { name: string } | undefined
   return row?.name ?? null
 }

@@ -1,6 +1,18 @@
 import { Refused } from './refusal'
 
-const LOST = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND', '57P01', '57P02', '57P03', '08006', '08001', '53300'])
+const LOST = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  'ENOTFOUND',
+  '57P01',
+  '57P02',
+  '57P03',
+  '08006',
+  '08001',
+  '53300',
+])
 
 const codesOf = (failure: unknown): readonly string[] => {
   if (typeof failure !== 'object' || failure === null) return []
@@ -14,8 +26,14 @@ export const databaseDown = (failure: unknown): Refused | null => {
   const lost =
     codesOf(failure).some((c) => LOST.has(c)) ||
     (failure instanceof Error &&
-      /Connection terminated|timeout expired|Timeout acquiring a connection|Connection ended/i.test(failure.message))
+      /Connection terminated|timeout expired|Timeout acquiring a connection|Connection ended/i.test(
+        failure.message,
+      ))
   return lost
-    ? new Refused(503, 'database-down', 'The database does not answer. Your entries stay on this device and are sent when it is back.')
+    ? new Refused(
+        503,
+        'database-down',
+        'The database does not answer. Your entries stay on this device and are sent when it is back.',
+      )
     : null
 }

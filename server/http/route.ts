@@ -37,7 +37,8 @@ export const answerFailure = (event: H3Event, failure: unknown) => {
   return {
     error: {
       code: 'defect',
-      message: 'The program made a mistake. What you typed is still on this device. Try again, and tell whoever looks after it.',
+      message:
+        'The program made a mistake. What you typed is still on this device. Try again, and tell whoever looks after it.',
     },
   }
 }

@@ -13,7 +13,17 @@ interface EntryRow {
   readonly supersede_reason: string | null
 }
 
-const COLUMNS = ['id', 'job_id', 'kind', 'payload', 'author', 'made_at', 'received_at', 'supersedes', 'supersede_reason']
+const COLUMNS = [
+  'id',
+  'job_id',
+  'kind',
+  'payload',
+  'author',
+  'made_at',
+  'received_at',
+  'supersedes',
+  'supersede_reason',
+]
 
 const toEntry = (row: EntryRow): LogEntry =>
   // The payload passed its Zod schema on the way in and entries are never changed.
@@ -32,7 +42,10 @@ export const listEntries = async (knex: Knex, jobId: string): Promise<readonly L
   ((await knex('entries').where({ job_id: jobId }).orderBy('seq').select(COLUMNS)) as EntryRow[]).map(toEntry)
 
 /** An entry by its id with the job it stands in, or null. */
-export const findEntry = async (knex: Knex, id: string): Promise<{ readonly jobId: string; readonly entry: LogEntry } | null> => {
+export const findEntry = async (
+  knex: Knex,
+  id: string,
+): Promise<{ readonly jobId: string; readonly entry: LogEntry } | null> => {
   const row = (await knex('entries').where({ id }).first(COLUMNS)) as EntryRow | undefined
   return row ? { jobId: row.job_id, entry: toEntry(row) } : null
 }

@@ -78,7 +78,9 @@ export const listJobs = async (
   knex: Knex,
   wanted: { readonly machineId?: string; readonly open?: boolean; readonly most?: number },
 ): Promise<readonly JobSummary[]> => {
-  const query = summaries(knex).orderBy('jobs.opened_at', 'desc').limit(wanted.most ?? 200)
+  const query = summaries(knex)
+    .orderBy('jobs.opened_at', 'desc')
+    .limit(wanted.most ?? 200)
   if (wanted.machineId) query.where('jobs.machine_id', wanted.machineId)
   if (wanted.open === true) query.whereNull('jobs.closed_at')
   if (wanted.open === false) query.whereNotNull('jobs.closed_at')
@@ -91,7 +93,10 @@ export const openJobByMachine = async (knex: Knex): Promise<ReadonlyMap<string, 
     .distinctOn('machine_id')
     .select('machine_id', 'id')
     .whereNull('closed_at')
-    .orderBy([{ column: 'machine_id' }, { column: 'opened_at', order: 'desc' }])) as { machine_id: string; id: string }[]
+    .orderBy([{ column: 'machine_id' }, { column: 'opened_at', order: 'desc' }])) as {
+    machine_id: string
+    id: string
+  }[]
   return new Map(rows.map((r) => [r.machine_id, r.id]))
 }
 
@@ -101,20 +106,35 @@ export const lastClosedByMachine = async (knex: Knex): Promise<ReadonlyMap<strin
     .select('jobs.machine_id')
     .distinctOn('jobs.machine_id')
     .whereNotNull('jobs.closed_at')
-    .orderBy([{ column: 'jobs.machine_id' }, { column: 'jobs.closed_at', order: 'desc' }])) as unknown as (JobRow & { machine_id: string })[]
+    .orderBy([
+      { column: 'jobs.machine_id' },
+      { column: 'jobs.closed_at', order: 'desc' },
+    ])) as unknown as (JobRow & { machine_id: string })[]
   return new Map(latest.map((r) => [r.machine_id, toSummary(r)]))
 }
 
 /** A job's machine as kept with it; null for an unknown job. `lock` holds the row. */
-export const findJob = async (knex: Knex, id: string, lock = false): Promise<{ readonly id: string; readonly machine: MachineSnapshot } | null> => {
+export const findJob = async (
+  knex: Knex,
+  id: string,
+  lock = false,
+): Promise<{ readonly id: string; readonly machine: MachineSnapshot } | null> => {
   const query = knex('jobs').where({ id }).first('id', 'machine')
-  return ((await (lock ? query.forUpdate() : query)) as { id: string; machine: MachineSnapshot } | undefined) ?? null
+  return (
+    ((await (lock ? query.forUpdate() : query)) as { id: string; machine: MachineSnapshot } | undefined) ??
+    null
+  )
 }
 
 /** Adds a job row; false when the id is taken. */
 export const insertJob = async (
   knex: Knex,
-  job: { readonly id: string; readonly machine: MachineSnapshot; readonly openedAt: string; readonly author: string },
+  job: {
+    readonly id: string
+    readonly machine: MachineSnapshot
+    readonly openedAt: string
+    readonly author: string
+  },
 ): Promise<boolean> => {
   const rows = (await knex('jobs')
     .insert({
@@ -140,7 +160,12 @@ export const updateJob = async (
   knex: Knex,
   id: string,
   columns: JobColumns,
-  entry: { readonly receivedAt: string; readonly author: string; readonly count: number; readonly closes: boolean },
+  entry: {
+    readonly receivedAt: string
+    readonly author: string
+    readonly count: number
+    readonly closes: boolean
+  },
 ): Promise<void> => {
   await knex('jobs')
     .where({ id })

@@ -16,13 +16,15 @@ import { columnsOf, findJob, insertJob, lastClosedByMachine, listJobs, updateJob
 import { tellViewers } from './viewers'
 
 const UNIQUE_VIOLATION = '23505'
-const idTaken = () => new Refused(409, 'id-taken', 'Another entry already has this id. Send it again under a new one.')
+const idTaken = () =>
+  new Refused(409, 'id-taken', 'Another entry already has this id. Send it again under a new one.')
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 
 const requireJob = async (knex: Knex, id: string, lock = false) => {
   const job = UUID.test(id) ? await findJob(knex, id, lock) : null
-  if (!job) throw notFound('There is no such job. It may have been opened on a device that has not sent it yet.')
+  if (!job)
+    throw notFound('There is no such job. It may have been opened on a device that has not sent it yet.')
   return job
 }
 
@@ -39,7 +41,11 @@ export const readJob = async (knex: Knex, id: string): Promise<JobAnswer> => {
 }
 
 /** The shims a closed job left under the feet become the register's. */
-const rememberPacks = async (knex: Knex, machine: MachineSnapshot, entries: readonly LogEntry[]): Promise<void> => {
+const rememberPacks = async (
+  knex: Knex,
+  machine: MachineSnapshot,
+  entries: readonly LogEntry[],
+): Promise<void> => {
   const current = await findMachine(knex, machine.tag, true)
   if (!current) return
   const { id, version, ...record } = current
@@ -86,12 +92,19 @@ const append = async (trx: Knex, jobId: string, draft: EntryDraft, received: Dat
 }
 
 /** Adds an entry to a job; posting the same one twice adds it once. `received` is now, but for the demo seed. */
-export const addEntry = async (knex: Knex, jobId: string, draft: EntryDraft, received = new Date()): Promise<EntryAnswer> => {
-  const answer = await knex.transaction((trx) => append(trx, jobId, draft, received)).catch((failure: unknown) => {
-    // Two jobs were offered the same id at once: the job's own lock can't see that.
-    if ((failure as { code?: string }).code === UNIQUE_VIOLATION) throw idTaken()
-    throw failure
-  })
+export const addEntry = async (
+  knex: Knex,
+  jobId: string,
+  draft: EntryDraft,
+  received = new Date(),
+): Promise<EntryAnswer> => {
+  const answer = await knex
+    .transaction((trx) => append(trx, jobId, draft, received))
+    .catch((failure: unknown) => {
+      // Two jobs were offered the same id at once: the job's own lock can't see that.
+      if ((failure as { code?: string }).code === UNIQUE_VIOLATION) throw idTaken()
+      throw failure
+    })
   if (answer.added) tellViewers(jobId, answer.entry)
   return answer
 }
@@ -116,7 +129,9 @@ export const openJob = async (
     const works = await findWorks(trx)
     const snapshot: MachineSnapshot = {
       ...machine,
-      stock: works.stock.filter((s) => s.units === machine.units).map(({ thickness, count }) => ({ thickness, count })),
+      stock: works.stock
+        .filter((s) => s.units === machine.units)
+        .map(({ thickness, count }) => ({ thickness, count })),
       packLimit: works.packLimit,
     }
     await insertJob(trx, {
@@ -138,7 +153,9 @@ export const today = async (knex: Knex): Promise<TodayAnswer> => {
   ])
   return {
     open,
-    outOfBand: [...last.values()].filter((j) => j.verdict !== 'in').sort((a, b) => a.tag.localeCompare(b.tag)),
+    outOfBand: [...last.values()]
+      .filter((j) => j.verdict !== 'in')
+      .sort((a, b) => a.tag.localeCompare(b.tag)),
     recentlyClosed: [...closed].sort((a, b) => (b.closedAt ?? '').localeCompare(a.closedAt ?? '')),
   }
 }

@@ -31,12 +31,19 @@ export const insertMachine = async (knex: Knex, id: string, record: MachineField
 }
 
 /** Writes a machine if it still has `version`; false when someone was faster. */
-export const updateMachine = async (knex: Knex, id: string, version: number, record: MachineFields): Promise<boolean> =>
-  (await knex('machines').where({ id, version }).update({
-    tag: record.tag,
-    name: record.name,
-    area: record.area,
-    record: JSON.stringify(record),
-    version: version + 1,
-    updated_at: knex.fn.now(),
-  })) === 1
+export const updateMachine = async (
+  knex: Knex,
+  id: string,
+  version: number,
+  record: MachineFields,
+): Promise<boolean> =>
+  (await knex('machines')
+    .where({ id, version })
+    .update({
+      tag: record.tag,
+      name: record.name,
+      area: record.area,
+      record: JSON.stringify(record),
+      version: version + 1,
+      updated_at: knex.fn.now(),
+    })) === 1

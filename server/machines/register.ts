@@ -5,12 +5,21 @@ import { notFound, Refused } from '../http/refusal'
 import { lastClosedByMachine, listJobs, openJobByMachine } from '../jobs/jobs.repository'
 import { findMachine, insertMachine, listMachines, updateMachine } from './machines.repository'
 
-const noMachine = (tag: string) => notFound(`There is no machine with the tag ${tag}. Look it up under Machines.`)
+const noMachine = (tag: string) =>
+  notFound(`There is no machine with the tag ${tag}. Look it up under Machines.`)
 
 /** The register with each machine's open job and its last closed one. */
 export const machineSummaries = async (knex: Knex): Promise<readonly MachineSummary[]> => {
-  const [machines, open, closed] = await Promise.all([listMachines(knex), openJobByMachine(knex), lastClosedByMachine(knex)])
-  return machines.map((m) => ({ ...m, openJob: open.get(m.id) ?? null, lastClosed: closed.get(m.id) ?? null }))
+  const [machines, open, closed] = await Promise.all([
+    listMachines(knex),
+    openJobByMachine(knex),
+    lastClosedByMachine(knex),
+  ])
+  return machines.map((m) => ({
+    ...m,
+    openJob: open.get(m.id) ?? null,
+    lastClosed: closed.get(m.id) ?? null,
+  }))
 }
 
 /** One machine with its jobs, newest first; 404 for an unknown tag. */
@@ -21,7 +30,10 @@ export const machineWithJobs = async (knex: Knex, tag: string): Promise<MachineA
 }
 
 /** Adds a machine; 409 when the tag is taken. */
-export const addMachine = async (knex: Knex, given: MachineFields & { readonly id: string }): Promise<MachineRecord> => {
+export const addMachine = async (
+  knex: Knex,
+  given: MachineFields & { readonly id: string },
+): Promise<MachineRecord> => {
   const { id, ...record } = given
   if (await insertMachine(knex, id, record)) return { ...record, id, version: 1 }
   const current = await findMachine(knex, record.tag)
@@ -43,7 +55,12 @@ export const changeMachine = async (
     const current = await findMachine(trx, tag, true)
     if (!current) throw noMachine(tag)
     if (current.version !== version)
-      throw new Refused(409, 'stale', 'Someone changed this machine meanwhile. Look at their change, then make yours again.', { current })
+      throw new Refused(
+        409,
+        'stale',
+        'Someone changed this machine meanwhile. Look at their change, then make yours again.',
+        { current },
+      )
     if (record.tag.toLowerCase() !== tag.toLowerCase() && (await findMachine(trx, record.tag)))
       throw new Refused(409, 'tag-taken', `There is already a machine ${record.tag}. Choose another tag.`, {
         issues: [{ path: 'tag', message: 'This tag is taken.' }],

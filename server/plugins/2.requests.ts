@@ -9,7 +9,12 @@ export default defineNitroPlugin((nitro) => {
     const { method, url } = event.node.req
     const started = event.context.startedAt as number | undefined
     log.info(
-      { method, path: url, status: event.node.res.statusCode, ms: started ? Math.round(performance.now() - started) : null },
+      {
+        method,
+        path: url,
+        status: event.node.res.statusCode,
+        ms: started ? Math.round(performance.now() - started) : null,
+      },
       'request',
     )
   })

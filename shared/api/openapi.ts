@@ -34,8 +34,14 @@ const describe = (route: RouteContract) => ({
     ? { requestBody: { required: true, content: json(z.toJSONSchema(route.body, { io: 'input' })) } }
     : {}),
   responses: {
-    200: { description: 'Done.', ...(route.answers ? { content: { [route.answers]: {} } } : { content: json({}) }) },
-    '4XX': { description: 'What was wrong, in a sentence, with the place of it.', content: json(errorSchema) },
+    200: {
+      description: 'Done.',
+      ...(route.answers ? { content: { [route.answers]: {} } } : { content: json({}) }),
+    },
+    '4XX': {
+      description: 'What was wrong, in a sentence, with the place of it.',
+      content: json(errorSchema),
+    },
   },
 })
 

@@ -63,9 +63,17 @@ export const feet = z
     list.forEach((foot, i) => {
       const twin = list.findIndex((other) => other.id === foot.id)
       if (twin < i)
-        context.addIssue({ code: 'custom', path: [i, 'id'], message: 'Two foot pairs have the same id. Name them apart.' })
+        context.addIssue({
+          code: 'custom',
+          path: [i, 'id'],
+          message: 'Two foot pairs have the same id. Name them apart.',
+        })
       if (list.some((other, j) => j < i && other.x === foot.x))
-        context.addIssue({ code: 'custom', path: [i, 'x'], message: 'Two foot pairs stand at the same place. Check the distances.' })
+        context.addIssue({
+          code: 'custom',
+          path: [i, 'x'],
+          message: 'Two foot pairs stand at the same place. Check the distances.',
+        })
     })
   })
 
@@ -104,8 +112,20 @@ const source = z.string().max(200).optional().describe('Where the limit comes fr
 export const tolerance = z.discriminatedUnion(
   'form',
   [
-    z.object({ form: z.literal('offset-slope'), mode, offset: positive('the offset limit'), slope: positive('the slope limit'), source }),
-    z.object({ form: z.literal('flex-plane'), mode, slope: positive('the slope limit'), spoolLength: positive('the spool length'), source }),
+    z.object({
+      form: z.literal('offset-slope'),
+      mode,
+      offset: positive('the offset limit'),
+      slope: positive('the slope limit'),
+      source,
+    }),
+    z.object({
+      form: z.literal('flex-plane'),
+      mode,
+      slope: positive('the slope limit'),
+      spoolLength: positive('the spool length'),
+      source,
+    }),
     z.object({ form: z.literal('window'), offset: bands, slope: bands, source }),
     z.object({
       form: z.literal('speed-rule'),
@@ -119,4 +139,6 @@ export const tolerance = z.discriminatedUnion(
 )
 export type ContractTolerance = z.infer<typeof tolerance>
 
-export const rpm = positive('the speed').max(200_000, { error: 'Give the speed in rpm. That is too fast for a shaft.' })
+export const rpm = positive('the speed').max(200_000, {
+  error: 'Give the speed in rpm. That is too fast for a shaft.',
+})

@@ -7,7 +7,9 @@ type ZodIssue = z.ZodError['issues'][number]
 const sentence = (issue: ZodIssue): string => {
   switch (issue.code) {
     case 'invalid_type':
-      return issue.message.startsWith('Invalid input') ? `This is missing or of the wrong kind: give ${articled(issue.expected)}.` : issue.message
+      return issue.message.startsWith('Invalid input')
+        ? `This is missing or of the wrong kind: give ${articled(issue.expected)}.`
+        : issue.message
     case 'unrecognized_keys':
       return `Leave out what is not asked for: ${issue.keys.join(', ')}.`
     default:
@@ -16,7 +18,9 @@ const sentence = (issue: ZodIssue): string => {
 }
 
 const articled = (expected: string): string =>
-  ({ string: 'a text', number: 'a number', boolean: 'true or false', object: 'an object', array: 'a list' })[expected] ?? expected
+  ({ string: 'a text', number: 'a number', boolean: 'true or false', object: 'an object', array: 'a list' })[
+    expected
+  ] ?? expected
 
 const flatten = (issue: ZodIssue, above: readonly PropertyKey[] = []): readonly Issue[] => {
   const path = [...above, ...issue.path]

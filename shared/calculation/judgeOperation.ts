@@ -24,7 +24,8 @@ export const judgeOperation = defineOperation({
   }),
   compute: (given) => {
     const u = given.units
-    if (given.tolerance.form === 'speed-rule' && given.rpm === undefined) return refused('speed-needed', ['rpm'])
+    if (given.tolerance.form === 'speed-rule' && given.rpm === undefined)
+      return refused('speed-needed', ['rpm'])
     const settled = settleTolerance(toleranceToCore(given.tolerance, u), given.rpm ?? 1)
     const judged = judge(
       lineToCore(given.coupling, u),
@@ -32,7 +33,8 @@ export const judgeOperation = defineOperation({
       given.target ? lineToCore(given.target, u) : ALIGNED,
       given.sd ? lineToCore(given.sd, u) : null,
     )
-    const back = (x: number | null, kind: 'displacement' | 'slope') => (x === null ? null : fromCore(x, kind, u))
+    const back = (x: number | null, kind: 'displacement' | 'slope') =>
+      x === null ? null : fromCore(x, kind, u)
     return done({
       verdict: judged.verdict,
       worst: judged.worst,

@@ -17,14 +17,19 @@ const input = z
   .superRefine((value, context) => {
     const byFeeler = value.feeler !== undefined || value.supportedLength !== undefined
     const byDivisions = value.divisions !== undefined || value.sensitivity !== undefined
-    const need = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
-    if (byFeeler && byDivisions) need('divisions', 'Give either feeler and supported length, or divisions and sensitivity, not both.')
+    const need = (path: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [path], message })
+    if (byFeeler && byDivisions)
+      need('divisions', 'Give either feeler and supported length, or divisions and sensitivity, not both.')
     else if (byDivisions) {
-      if (value.divisions === undefined) need('divisions', 'Give how many divisions the bubble stands off centre.')
-      if (value.sensitivity === undefined) need('sensitivity', 'Give the level’s sensitivity, slope per division.')
+      if (value.divisions === undefined)
+        need('divisions', 'Give how many divisions the bubble stands off centre.')
+      if (value.sensitivity === undefined)
+        need('sensitivity', 'Give the level’s sensitivity, slope per division.')
     } else {
       if (value.feeler === undefined) need('feeler', 'Give the feeler under the level’s low end.')
-      if (value.supportedLength === undefined) need('supportedLength', 'Give the length from the feeler to the level’s other end.')
+      if (value.supportedLength === undefined)
+        need('supportedLength', 'Give the length from the feeler to the level’s other end.')
     }
   })
 

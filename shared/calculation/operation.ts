@@ -11,8 +11,7 @@ export interface Operation {
 }
 
 export type CalculationAnswer =
-  | { readonly ok: true; readonly result: unknown }
-  | { readonly ok: false; readonly error: CalculationError }
+  { readonly ok: true; readonly result: unknown } | { readonly ok: false; readonly error: CalculationError }
 
 export interface CalculationError {
   readonly code: 'bad-input' | 'refused' | 'unknown-operation'

@@ -4,7 +4,14 @@ import { rimFace } from '../../core/coupling/rimFace'
 import { done } from '../../core/outcome'
 import { beyondReturnLimit } from '../../core/trust/returnToZero'
 import { fromCore, toCore } from '../../core/units/unitSystem'
-import { dialSetToCore, faceSetToCore, feetFromCore, lineFromCore, lineToCore, setTrustFromCore } from './conversion'
+import {
+  dialSetToCore,
+  faceSetToCore,
+  feetFromCore,
+  lineFromCore,
+  lineToCore,
+  setTrustFromCore,
+} from './conversion'
 import { defineOperation } from './defineOperation'
 import { couplingLine, dialSet, faceSet, feet, figure, notNegative, units } from './fields'
 
@@ -25,13 +32,18 @@ const input = z
   })
   .superRefine((value, context) => {
     if ((value.face === undefined) === (value.faces === undefined))
-      context.addIssue({ code: 'custom', path: ['face'], message: 'Give either one face dial (face) or two (faces).' })
+      context.addIssue({
+        code: 'custom',
+        path: ['face'],
+        message: 'Give either one face dial (face) or two (faces).',
+      })
   })
 
 /** Rim and face through the contract: offset, slope, what the feet need, and the trust report. */
 export const rimFaceOperation = defineOperation({
   name: 'rim-face',
-  summary: 'Offset and slope at the coupling from a rim dial and a face dial, and the move at each foot pair.',
+  summary:
+    'Offset and slope at the coupling from a rim dial and a face dial, and the move at each foot pair.',
   input,
   compute: (given) => {
     const { units: u } = given
@@ -64,7 +76,7 @@ export const rimFaceOperation = defineOperation({
         sets: trust.sets.map((s) => setTrustFromCore(s, u)),
         flags: slipped ? [...trust.flags, 'return-to-zero'] : trust.flags,
       },
-      ...(axialFloat === null ? {} : { axialFloat: fromCore(axialFloat, "displacement", u) }),
+      ...(axialFloat === null ? {} : { axialFloat: fromCore(axialFloat, 'displacement', u) }),
     })
   },
 })

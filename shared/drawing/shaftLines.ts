@@ -19,7 +19,12 @@ export interface ShaftLines {
   readonly zero: number
   readonly coupling: number
   readonly movable: { readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number }
-  readonly feet: readonly { readonly id: string; readonly x: number; readonly y: number; readonly at: Millimetres }[]
+  readonly feet: readonly {
+    readonly id: string
+    readonly x: number
+    readonly y: number
+    readonly at: Millimetres
+  }[]
   /** Half-height of the gate at the coupling; null where the offset has no single limit. */
   readonly gate: { readonly top: number; readonly bottom: number } | null
   readonly ticks: readonly number[]
@@ -81,7 +86,8 @@ export const layOutShafts = (input: {
 /** The offset band as a gate at the coupling; for flex planes, what the offset alone may be. */
 const gateOf = (tolerance: SettledTolerance, plane: Plane): readonly [number, number] | null => {
   if (tolerance.form === 'offset-slope') return [-tolerance.offset, tolerance.offset]
-  if (tolerance.form === 'flex-plane') return [-tolerance.slope * tolerance.spoolLength, tolerance.slope * tolerance.spoolLength]
+  if (tolerance.form === 'flex-plane')
+    return [-tolerance.slope * tolerance.spoolLength, tolerance.slope * tolerance.spoolLength]
   const [low, high] = tolerance.offset[plane]
   return low === null || high === null ? null : [low, high]
 }

@@ -1,6 +1,16 @@
 import { z } from 'zod'
 import { JOB_REASONS, SAFETY_POINTS, STAGES, type EntryBody } from '../../core/logbook/entry'
-import { clock, dialSet, faceSet, figure, notNegative, oneOf, positive, rpm, units } from '../calculation/fields'
+import {
+  clock,
+  dialSet,
+  faceSet,
+  figure,
+  notNegative,
+  oneOf,
+  positive,
+  rpm,
+  units,
+} from '../calculation/fields'
 import { text, uuid, words } from '../text'
 
 const pairId = z.string({ error: 'Name the foot pair.' }).min(1).max(40)
@@ -35,8 +45,19 @@ const body = <K extends EntryBody['kind'], P extends z.ZodType>(kind: K, payload
   z.object({ kind: z.literal(kind), payload })
 
 const bodies = [
-  body('job-opened', z.object({ reason: oneOf('the reason', JOB_REASONS), rpm, customer: text('the customer', 120), note: text('the note') })),
-  body('safety-confirmed', z.object({ point: oneOf('the point confirmed', SAFETY_POINTS), permit: text('the permit number', 60) })),
+  body(
+    'job-opened',
+    z.object({
+      reason: oneOf('the reason', JOB_REASONS),
+      rpm,
+      customer: text('the customer', 120),
+      note: text('the note'),
+    }),
+  ),
+  body(
+    'safety-confirmed',
+    z.object({ point: oneOf('the point confirmed', SAFETY_POINTS), permit: text('the permit number', 60) }),
+  ),
   body('power-restored', z.object({ why })),
   body(
     'set-up',
@@ -64,11 +85,16 @@ const bodies = [
         .array(z.object({ id: pairId, x: figure('the distance to the feet') }))
         .min(2, { error: 'Give the distance to both foot pairs.' })
         .max(2, { error: 'Give two foot pairs.' })
-        .refine(([a, b]) => a?.x !== b?.x, { error: 'The foot pairs stand at the same place. Check the distances.' }),
+        .refine(([a, b]) => a?.x !== b?.x, {
+          error: 'The foot pairs stand at the same place. Check the distances.',
+        }),
       returned,
     }),
   ),
-  body('readings-taken', z.object({ units, rim: typedReadings, face: typedReadings, returned: returned.nullable() })),
+  body(
+    'readings-taken',
+    z.object({ units, rim: typedReadings, face: typedReadings, returned: returned.nullable() }),
+  ),
   body('set-used-anyway', z.object({ set: uuid('the set'), why })),
   body('set-left-out', z.object({ set: uuid('the set'), why })),
   body(
@@ -85,7 +111,11 @@ const bodies = [
   body('remark', z.object({ text: words('what to remark') })),
   body(
     'job-closed',
-    z.object({ signedBy: words('who signs', 120), remarks: text('the remarks', 4000), exception: text('the exception', 1000) }),
+    z.object({
+      signedBy: words('who signs', 120),
+      remarks: text('the remarks', 4000),
+      exception: text('the exception', 1000),
+    }),
   ),
 ] as const
 

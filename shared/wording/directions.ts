@@ -8,7 +8,8 @@ const zero = (shown: string) => !/[1-9]/.test(shown)
 export const offsetWords = (value: number | null, plane: Plane, units: UnitSystem): string => {
   if (value === null) return 'not known'
   const size = figure(Math.abs(value), 'displacement', units, { unit: true })
-  if (zero(figure(Math.abs(value), 'displacement', units))) return plane === 'v' ? 'level with it' : 'in line with it'
+  if (zero(figure(Math.abs(value), 'displacement', units)))
+    return plane === 'v' ? 'level with it' : 'in line with it'
   if (plane === 'v') return `${size} ${value > 0 ? 'high' : 'low'}`
   return `${size} toward ${value > 0 ? '3' : '9'}`
 }
@@ -17,7 +18,8 @@ export const offsetWords = (value: number | null, plane: Plane, units: UnitSyste
 export const slopeWords = (value: number | null, plane: Plane, units: UnitSystem): string => {
   if (value === null) return 'not known'
   if (zero(figure(Math.abs(value), 'slope', units))) return 'parallel'
-  if (plane === 'v') return value > 0 ? 'outboard end high, gap open at bottom' : 'outboard end low, gap open at top'
+  if (plane === 'v')
+    return value > 0 ? 'outboard end high, gap open at bottom' : 'outboard end low, gap open at top'
   return value > 0 ? 'outboard end toward 3, gap open at 9' : 'outboard end toward 9, gap open at 3'
 }
 
@@ -50,10 +52,16 @@ export const misalignmentWords = (
   return parts.join(', ')
 }
 
-const CLOCK_NAMES: Readonly<Record<number, string>> = { 0: '12 o’clock', 90: '3 o’clock', 180: '6 o’clock', 270: '9 o’clock' }
+const CLOCK_NAMES: Readonly<Record<number, string>> = {
+  0: '12 o’clock',
+  90: '3 o’clock',
+  180: '6 o’clock',
+  270: '9 o’clock',
+}
 
 /** A clock angle as people call it. */
 export const clockName = (clock: number): string => CLOCK_NAMES[clock] ?? `${clock}°`
 
 /** The number on the clock face at the four quarters, else the angle. */
-export const clockLabel = (clock: number): string => ({ 0: '12', 90: '3', 180: '6', 270: '9' })[clock] ?? `${clock}°`
+export const clockLabel = (clock: number): string =>
+  ({ 0: '12', 90: '3', 180: '6', 270: '9' })[clock] ?? `${clock}°`

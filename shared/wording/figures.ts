@@ -23,7 +23,12 @@ interface FigureOptions {
 const minusSign = (text: string): string => text.replace('-', '−')
 
 /** A core figure as people read it: rounded for display, with a true minus. A dash when unknown. */
-export const figure = (value: number | null, measured: Measured, units: UnitSystem, options: FigureOptions = {}): string => {
+export const figure = (
+  value: number | null,
+  measured: Measured,
+  units: UnitSystem,
+  options: FigureOptions = {},
+): string => {
   if (value === null) return '–'
   const decimals = DECIMALS[units][measured] + (options.extra ?? 0)
   const rounded = fromCore(value, measured, units).toFixed(decimals)
@@ -40,6 +45,6 @@ export const thickness = (value: number, units: UnitSystem): string =>
 export const asTyped = (value: number, measured: Measured, units: UnitSystem): string =>
   String(Number(fromCore(value, measured, units).toPrecision(10)))
 
-/** Shims of a pack, `25 + 10`, or `none`. */
+/** Shims of a pack, `25+10`, or `none`. */
 export const pack = (shims: readonly number[], units: UnitSystem): string =>
-  shims.length === 0 ? 'none' : shims.map((t) => thickness(t, units)).join(' + ')
+  shims.length === 0 ? 'none' : shims.map((t) => thickness(t, units)).join('+')

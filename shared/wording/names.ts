@@ -42,19 +42,31 @@ export const REASON_NAMES: Readonly<Record<JobReason, string>> = {
   other: 'Other',
 }
 
-export const SAFETY_NAMES: Readonly<Record<SafetyPoint, { readonly name: string; readonly detail: string }>> = {
-  isolated: {
-    name: 'Isolated',
-    detail: 'Every source of energy to this machine is switched off at its isolator: electric, hydraulic, air, steam.',
-  },
-  'locked-tagged': { name: 'Locked and tagged', detail: 'Your own lock and tag are on each isolator. The key is with you.' },
-  'energy-released': {
-    name: 'Stored energy released',
-    detail: 'Springs, pressure, a suspended load, a rotor that can windmill or roll back: released or blocked.',
-  },
-  tried: { name: 'Tried to start', detail: 'The start was tried and nothing moved; the control is back at stop.' },
-  'guard-off': { name: 'Guard off, shafts free', detail: 'The coupling guard is off and put where nobody falls over it. Nobody else is at the shafts.' },
-}
+export const SAFETY_NAMES: Readonly<Record<SafetyPoint, { readonly name: string; readonly detail: string }>> =
+  {
+    isolated: {
+      name: 'Isolated',
+      detail:
+        'Every source of energy to this machine is switched off at its isolator: electric, hydraulic, air, steam.',
+    },
+    'locked-tagged': {
+      name: 'Locked and tagged',
+      detail: 'Your own lock and tag are on each isolator. The key is with you.',
+    },
+    'energy-released': {
+      name: 'Stored energy released',
+      detail:
+        'Springs, pressure, a suspended load, a rotor that can windmill or roll back: released or blocked.',
+    },
+    tried: {
+      name: 'Tried to start',
+      detail: 'The start was tried and nothing moved; the control is back at stop.',
+    },
+    'guard-off': {
+      name: 'Guard off, shafts free',
+      detail: 'The coupling guard is off and put where nobody falls over it. Nobody else is at the shafts.',
+    },
+  }
 
 export const SAFETY_NOTE =
   'Local codes, the site’s lockout procedure and the maker’s manual govern. Electrical work and lifting belong to qualified people.'

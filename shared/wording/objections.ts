@@ -2,7 +2,8 @@ import type { Objection } from '../../core/logbook/admit'
 
 /** Plain sentences for entries that a logbook can't take. */
 export const OBJECTIONS: Readonly<Record<Objection['code'], string>> = {
-  'job-closed': 'This job is closed and signed. Open a new job to measure again; a remark can still be added.',
+  'job-closed':
+    'This job is closed and signed. Open a new job to measure again; a remark can still be added.',
   'already-open': 'This job is open already.',
   'not-open': 'This job has no opening entry. Open it first.',
   'no-set-up': 'Set up the instrument first: without its distances the readings mean nothing.',

@@ -16,8 +16,8 @@ export const handlingWords = (plan: Pick<MovePlan, 'pairsOpened' | 'shimsHandled
       ? 'no shims'
       : plan.pairsOpened === 2
         ? 'both pairs'
-        : `${plan.moves.find((m) => m.packs.left.changes + m.packs.right.changes > 0)?.id ?? 'one'} pair only`
-  return plan.shimsHandled === 0 ? pairs : `${pairs}, ${plan.shimsHandled} shims handled`
+        : `${plan.moves.find((m) => m.packs.left.changes + m.packs.right.changes > 0)?.id ?? 'one'} only`
+  return plan.shimsHandled === 0 ? pairs : `${pairs}, ${plan.shimsHandled} shims`
 }
 
 /** A foot that can't do what is asked of it. */
@@ -31,14 +31,27 @@ export const blockedWords = (b: BlockedFoot, units: UnitSystem): string => {
 /** What the plan in hand means. */
 export const meaningOfPlan = (now: Judgement | null, after: Judgement | null, moves: boolean): Meaning => {
   if (!now || !after)
-    return { mark: 'todo', headline: 'There is nothing to plan from yet.', detail: 'Read as found until two sets agree.' }
+    return {
+      mark: 'todo',
+      headline: 'There is nothing to plan from yet.',
+      detail: 'Read as found until two sets agree.',
+    }
   const verdict = after.verdict === 'unknown' ? 'todo' : after.verdict
   if (!moves) {
-    if (now.verdict === 'in') return { mark: 'in', headline: 'It is in band as it stands. Nothing needs to move.', detail: '' }
-    return { mark: verdict, headline: 'This plan moves nothing.', detail: 'Take one of the plans below, or drag a foot.' }
+    if (now.verdict === 'in')
+      return { mark: 'in', headline: 'It is in band as it stands. Nothing needs to move.', detail: '' }
+    return {
+      mark: verdict,
+      headline: 'This plan moves nothing.',
+      detail: 'Take one of the plans below, or drag a foot.',
+    }
   }
   if (after.verdict === 'in') return { mark: 'in', headline: 'This move brings it in band.', detail: '' }
   if (after.verdict === 'edge')
-    return { mark: 'edge', headline: 'This move brings it inside the limit, near its edge.', detail: 'Ordinary scatter in the move may leave it out. Look for a closer plan.' }
+    return {
+      mark: 'edge',
+      headline: 'This move brings it inside the limit, near its edge.',
+      detail: 'Ordinary scatter in the move may leave it out. Look for a closer plan.',
+    }
   return { mark: 'out', headline: 'This move leaves it out of band.', detail: '' }
 }

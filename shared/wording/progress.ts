@@ -15,19 +15,25 @@ export const NEXT_STEPS: Readonly<Record<StageId, string>> = {
   close: 'Close and sign',
 }
 
-const time = (iso: string) => new Date(iso).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
+const time = (iso: string) => {
+  const at = new Date(iso)
+  return `${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`
+}
 
-const setsWords = (count: number) => (count === 1 ? 'One set' : `${count} sets`)
+const COUNTS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six']
+const setsWords = (count: number) => `${COUNTS[count] ?? count} ${count === 1 ? 'set' : 'sets'}`
 
 /** One line of what a stage found, for the run sheet. Empty while there is nothing to say. */
 export const findingOf = (state: JobState, stage: StageId, units: UnitSystem): string => {
-  if (state.skipped[stage] !== undefined && state.stages[stage].mark === 'skipped') return `Passed over: ${state.skipped[stage]}`
+  if (state.skipped[stage] !== undefined && state.stages[stage].mark === 'skipped')
+    return `Passed over: ${state.skipped[stage]}`
   switch (stage) {
     case 'make-safe': {
       const { confirmed, missing, powerBack } = state.safety
       if (powerBack !== null) return 'Power came back: confirm again'
       if (confirmed.length === 0) return ''
-      if (missing.length > 0) return `Next: ${SAFETY_NAMES[missing[0] as keyof typeof SAFETY_NAMES].name.toLowerCase()}`
+      if (missing.length > 0)
+        return `Next: ${SAFETY_NAMES[missing[0] as keyof typeof SAFETY_NAMES].name.toLowerCase()}`
       return `Locked out ${time(confirmed[confirmed.length - 1]?.at ?? '')}`
     }
     case 'set-up': {
@@ -38,9 +44,11 @@ export const findingOf = (state: JobState, stage: StageId, units: UnitSystem): s
     }
     case 'as-found':
     case 're-measure': {
-      const m = stage === 'as-found' ? state.measurements[0] : state.moves.length > 0 ? state.latest : undefined
+      const m =
+        stage === 'as-found' ? state.measurements[0] : state.moves.length > 0 ? state.latest : undefined
       if (!m || m.sets.length === 0) return ''
-      if (m.trust === 'agreed') return `${setsWords(m.used.length)} agree: ${VERDICT_NAMES[m.judgement?.verdict ?? 'unknown'].toLowerCase()}`
+      if (m.trust === 'agreed')
+        return `${setsWords(m.used.length)} agree: ${VERDICT_NAMES[m.judgement?.verdict ?? 'unknown'].toLowerCase()}`
       return `${setsWords(m.sets.length)}. ${TRUST_NAMES[m.trust]}`
     }
     case 'plan': {
@@ -51,7 +59,11 @@ export const findingOf = (state: JobState, stage: StageId, units: UnitSystem): s
       return ''
     }
     case 'move':
-      return state.moves.length === 0 ? '' : state.moves.length === 1 ? 'One move made' : `${state.moves.length} moves made`
+      return state.moves.length === 0
+        ? ''
+        : state.moves.length === 1
+          ? 'One move made'
+          : `${state.moves.length} moves made`
     case 'close':
       return state.closed ? `Signed by ${state.closed.payload.signedBy}` : ''
   }

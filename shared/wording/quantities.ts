@@ -1,16 +1,16 @@
 const NAMES: Readonly<Record<string, string>> = {
-  'offset.v': 'Offset, side view',
-  'offset.h': 'Offset, top view',
-  'slope.v': 'Angle, side view',
-  'slope.h': 'Angle, top view',
-  offset: 'Offset, both planes',
-  slope: 'Angle, both planes',
-  'flex.stationary.v': 'Near flex plane, side view',
-  'flex.stationary.h': 'Near flex plane, top view',
-  'flex.movable.v': 'Motor flex plane, side view',
-  'flex.movable.h': 'Motor flex plane, top view',
-  'flex.stationary': 'Near flex plane, both planes',
-  'flex.movable': 'Motor flex plane, both planes',
+  'offset.v': 'Offset, side',
+  'offset.h': 'Offset, top',
+  'slope.v': 'Angle, side',
+  'slope.h': 'Angle, top',
+  offset: 'Offset',
+  slope: 'Angle',
+  'flex.stationary.v': 'Driven flex, side',
+  'flex.stationary.h': 'Driven flex, top',
+  'flex.movable.v': 'Motor flex, side',
+  'flex.movable.h': 'Motor flex, top',
+  'flex.stationary': 'Driven flex',
+  'flex.movable': 'Motor flex',
 }
 
 /** A judged quantity in words: side view is up and down, top view is toward 3 and 9. */

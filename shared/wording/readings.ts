@@ -2,7 +2,7 @@ import type { StageMark } from '../../core/logbook/stages'
 import type { Measurement, ReadingSet, RepeatRow } from '../../core/logbook/measurement'
 import { trustOf } from '../../core/logbook/measurement'
 import type { UnitSystem } from '../../core/units/unitSystem'
-import { clockName, misalignmentWords, offsetWords } from './directions'
+import { clockName, misalignmentWords } from './directions'
 import { figure } from './figures'
 import { FLAG_SENTENCES } from './names'
 import { quantityName } from './quantities'
@@ -23,25 +23,42 @@ export const meaningOfReadings = (m: Measurement, movable: string, units: UnitSy
     return {
       mark: 'todo',
       headline: 'Read rim and face at each position.',
-      detail: 'Zero both dials at the first position. Always turn the same way, and stop on the mark without turning back.',
+      detail:
+        'Zero both dials at the first position. Always turn the same way, and stop on the mark without turning back.',
     }
   if (last.refusals.length > 0)
-    return { mark: 'todo', headline: 'Not enough to go by yet.', detail: last.refusals.map(refusalSentence).join(' ') }
+    return {
+      mark: 'todo',
+      headline: 'Not enough to go by yet.',
+      detail: last.refusals.map(refusalSentence).join(' '),
+    }
   if (m.trust === 'doubtful') return doubt(m, last, units)
   const line = m.coupling
   const where = line ? `${movable} ${misalignmentWords(line, units)}` : ''
   if (m.trust === 'unproven')
-    return { mark: 'todo', headline: 'Nothing could expose a bad reading here.', detail: `${FLAG_SENTENCES.unproven} So far: ${where}.` }
+    return {
+      mark: 'todo',
+      headline: 'Nothing could expose a bad reading here.',
+      detail: `${FLAG_SENTENCES.unproven} So far: ${where}.`,
+    }
   if (m.trust === 'once')
-    return { mark: 'todo', headline: 'This set balances. Repeat it before you move anything.', detail: `So far: ${where}.` }
+    return {
+      mark: 'todo',
+      headline: 'This set balances. Repeat it before you move anything.',
+      detail: `So far: ${where}.`,
+    }
   const verdict = m.judgement?.verdict ?? 'unknown'
   const because =
     m.trust === 'overridden'
       ? 'Used against a failed check; the reason is in the record.'
-      : `${m.used.length} sets agree and are taken together.`
+      : `${m.used.length === 2 ? 'Two' : m.used.length} sets agree and are taken together.`
   if (verdict === 'in') return { mark: 'in', headline: `In band. ${capital(where)}.`, detail: because }
   if (verdict === 'edge')
-    return { mark: 'edge', headline: `Inside the limit, but near its edge. ${capital(where)}.`, detail: because }
+    return {
+      mark: 'edge',
+      headline: `Inside the limit, but near its edge. ${capital(where)}.`,
+      detail: because,
+    }
   return { mark: 'out', headline: `${capital(where)}. Out of band.`, detail: because }
 }
 
@@ -60,11 +77,17 @@ const doubt = (m: Measurement, last: ReadingSet, units: UnitSystem): Meaning => 
       return {
         mark: 'out',
         headline: `The ${dial} does not balance: ${figure(Math.abs(t.closure), 'displacement', units)} apart, limit ${figure(t.closureLimit, 'displacement', units)}.`,
-        detail: m.sets.length > 1 ? detail : 'Four readings can’t tell which of them is wrong. Read the set again.',
+        detail:
+          m.sets.length > 1 ? detail : 'Four readings can’t tell which of them is wrong. Read the set again.',
       }
   }
   const flag = last.flags.find((f) => f === 'return-to-zero' || f === 'residual')
-  if (flag) return { mark: 'out', headline: FLAG_SENTENCES[flag], detail: 'Find what moved, then read the set again.' }
+  if (flag)
+    return {
+      mark: 'out',
+      headline: FLAG_SENTENCES[flag],
+      detail: 'Find what moved, then read the set again.',
+    }
   return { mark: 'out', headline: 'The sets don’t agree. Read a third one.', detail }
 }
 
@@ -73,11 +96,17 @@ const wouldMislead = (m: Measurement, units: UnitSystem): string => {
   const feet = m.repeat?.feet ?? []
   const worst = feet
     .flatMap((f) => (['v', 'h'] as const).map((plane) => ({ id: f.id, plane, off: f.move[plane] ?? 0 })))
-    .reduce<{ id: string; plane: 'v' | 'h'; off: number } | null>((w, f) => (!w || Math.abs(f.off) > Math.abs(w.off) ? f : w), null)
+    .reduce<{ id: string; plane: 'v' | 'h'; off: number } | null>(
+      (w, f) => (!w || Math.abs(f.off) > Math.abs(w.off) ? f : w),
+      null,
+    )
   if (!worst || Math.abs(worst.off) < 1e-6) return ''
-  return `Between the two sets the ${worst.id} feet would end ${offsetWords(worst.off, worst.plane, units)} of each other.`
+  const apart = figure(Math.abs(worst.off), 'displacement', units, { unit: true })
+  return `The two sets would send the ${worst.id} feet to places ${apart} apart, ${worst.plane === 'v' ? 'in height' : 'sideways'}.`
 }
 
 /** A row of the repeat check in words. */
 export const repeatName = (row: RepeatRow): string =>
-  row.what === 'position' ? `Repeat, ${row.name} at ${clockName(row.clock ?? 0).replace(' o’clock', '')}` : `Repeat, ${quantityName(row.name).toLowerCase()}`
+  row.what === 'position'
+    ? `Repeat, ${row.name} at ${clockName(row.clock ?? 0).replace(' o’clock', '')}`
+    : `Repeat, ${quantityName(row.name).toLowerCase()}`

@@ -22,5 +22,4 @@ const SENTENCES: Readonly<Record<Refusal['code'], (n: Readonly<Record<string, nu
 }
 
 /** The plain sentence for a refusal: what is wrong and what to do. */
-export const refusalSentence = (refusal: Refusal): string =>
-  SENTENCES[refusal.code](refusal.numbers ?? {})
+export const refusalSentence = (refusal: Refusal): string => SENTENCES[refusal.code](refusal.numbers ?? {})

@@ -28,7 +28,10 @@ export const planWorking = (
       })
     }
   if (!a || !b) return steps
-  for (const [plane, name] of [['v', 'side view'], ['h', 'top view']] as const) {
+  for (const [plane, name] of [
+    ['v', 'side view'],
+    ['h', 'top view'],
+  ] as const) {
     const ds = (b[plane] - a[plane]) / (b.x - a.x)
     steps.push(
       {

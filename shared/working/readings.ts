@@ -15,7 +15,11 @@ const at = (set: ReadingSet, dial: 'rim' | 'face', clock: number): number | null
   set.readings[dial].find((r) => r.clock === clock)?.value ?? null
 
 /** Sum check, fit, sag, offset, angle, feet: the readings of a measurement followed to the feet. */
-export const readingsWorking = (state: JobState, m: Measurement, units: UnitSystem): readonly WorkingStep[] => {
+export const readingsWorking = (
+  state: JobState,
+  m: Measurement,
+  units: UnitSystem,
+): readonly WorkingStep[] => {
   const set = m.sets.filter((s) => m.used.includes(s.entry.id)).pop() ?? m.sets[m.sets.length - 1]
   if (!set?.measured) return []
   const shown = m.combined ?? set.measured
@@ -46,7 +50,11 @@ export const readingsWorking = (state: JobState, m: Measurement, units: UnitSyst
     const face = shown.fits.face?.[p.part] ?? null
     const sag = p.plane === 'v' ? setUp.rim.sag : 0
     const faceSag = p.plane === 'v' ? (setUp.face.sag ?? 0) : 0
-    const fit = several ? `least squares over ${m.used.length} sets` : fourClock ? `(r${p.up} − r${p.down}) / 2` : 'least squares over all readings'
+    const fit = several
+      ? `least squares over ${m.used.length} sets`
+      : fourClock
+        ? `(r${p.up} − r${p.down}) / 2`
+        : 'least squares over all readings'
     const atPlane = rim === null ? null : (rim - sag) / k
     const slope = shown.coupling.slope[p.plane]
     const offset = shown.coupling.offset[p.plane]
@@ -56,7 +64,10 @@ export const readingsWorking = (state: JobState, m: Measurement, units: UnitSyst
         formula: `a = ${fit};  d(x) = (a${sag === 0 ? '' : ' − sag'}) / k`,
         substituted: `(${d(rim)}${sag === 0 ? '' : ` − ${d(sag)}`}) / ${k === 1 ? '+1' : '−1'}`,
         result: d(atPlane),
-        note: k === -1 ? 'k is −1: the movable shaft carries the dial.' : 'k is +1: the stationary shaft carries the dial.',
+        note:
+          k === -1
+            ? 'k is −1: the movable shaft carries the dial.'
+            : 'k is +1: the stationary shaft carries the dial.',
       },
       {
         name: `Angle, ${p.name}`,
@@ -84,14 +95,21 @@ export const readingsWorking = (state: JobState, m: Measurement, units: UnitSyst
 }
 
 /** Margin of each judged quantity, from its limit and the limit's rule. */
-export const judgementWorking = (state: JobState, m: Measurement, units: UnitSystem): readonly WorkingStep[] =>
+export const judgementWorking = (
+  state: JobState,
+  m: Measurement,
+  units: UnitSystem,
+): readonly WorkingStep[] =>
   (m.judgement?.quantities ?? []).flatMap((q): readonly WorkingStep[] => {
     if (q.value === null || q.margin === null) return []
     const f = (x: number | null) => figure(x, q.kind, units, { extra: 1 })
     return [
       {
         name: `Margin, ${quantityName(q.name).toLowerCase()}`,
-        formula: q.low === null || q.high === null ? 'distance to the bound / bound' : 'least distance to a limit / half of the band',
+        formula:
+          q.low === null || q.high === null
+            ? 'distance to the bound / bound'
+            : 'least distance to a limit / half of the band',
         substituted: `value ${f(q.value)} in ${f(q.low)} to ${f(q.high)}`,
         result: q.margin.toFixed(2).replace('-', '−'),
         note: `In band from 0.20, edge from 0 to 0.20, out below. Limit for ${state.rpm} rpm: ${state.tolerance.source ?? 'see the register'}.`,

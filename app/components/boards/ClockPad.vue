@@ -14,7 +14,11 @@ const props = defineProps<{
   notes: Readonly<Record<string, string>>
   values: Readonly<Record<string, number | null>>
 }>()
-const emit = defineEmits<{ 'update:text': [clock: number, text: string]; enter: [clock: number]; step: [clock: number, by: 1 | -1] }>()
+const emit = defineEmits<{
+  'update:text': [clock: number, text: string]
+  enter: [clock: number]
+  step: [clock: number, by: 1 | -1]
+}>()
 
 const POSITIONS = [
   { clock: 0, area: 'top' },
@@ -32,7 +36,12 @@ const title = computed(() => (props.dial === 'rim' ? 'Rim' : 'Face'))
 <template>
   <div class="pad" role="group" :aria-label="`${title} dial`">
     <DialFace class="face" :name="title" :value="values[String(focused)] ?? null" :units="units" />
-    <div v-for="p in POSITIONS" :key="p.clock" :class="['at', p.area, { ringed: ringed.includes(p.clock) }]" @focusin="focused = p.clock">
+    <div
+      v-for="p in POSITIONS"
+      :key="p.clock"
+      :class="['at', p.area, { ringed: ringed.includes(p.clock) }]"
+      @focusin="focused = p.clock"
+    >
       <span class="hour figure" aria-hidden="true">{{ clockName(p.clock).replace(' o’clock', '') }}</span>
       <NumberBox
         ref="boxes"

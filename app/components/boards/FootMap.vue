@@ -7,13 +7,16 @@ import type { MoveForm } from '~/composables/useMoveForm'
 /** The feet from above: each with its pack to scale, what the plan wants there, and what was done. */
 const props = defineProps<{
   packs: readonly PairPacks[]
-  planned: Readonly<Record<string, { readonly takeOut: readonly number[]; readonly putIn: readonly number[] }>>
+  planned: Readonly<
+    Record<string, { readonly takeOut: readonly number[]; readonly putIn: readonly number[] }>
+  >
   form: MoveForm
   fault: (key: string) => string
   locked: boolean
   movableName: string
 }>()
-const emit = defineEmits<{ enter: [] }>()
+const emit = defineEmits<{ enter: []; 'update:shims': [way: 'out' | 'in', key: string, text: string] }>()
+const typed = (event: Event) => (event.target as HTMLInputElement).value
 const session = useSession()
 const NAMES: Record<string, string> = { inboard: 'Inboard', outboard: 'Outboard' }
 const key = (pair: string, side: Side) => `${pair}-${side}`
@@ -29,7 +32,12 @@ const wanted = (pair: string, side: Side) => {
 }
 /** Leaf heights to one scale over all feet, so that packs can be compared by eye. */
 const tallest = computed(() =>
-  Math.max(0.5, ...props.packs.flatMap((p) => SIDES.map((s) => [...p.packs[s], ...(plan(p.id, s)?.putIn ?? [])].reduce((a, t) => a + t, 0)))),
+  Math.max(
+    0.5,
+    ...props.packs.flatMap((p) =>
+      SIDES.map((s) => [...p.packs[s], ...(plan(p.id, s)?.putIn ?? [])].reduce((a, t) => a + t, 0)),
+    ),
+  ),
 )
 const leaves = (pair: string, side: Side) => {
   const p = plan(pair, side)
@@ -73,13 +81,33 @@ const leaves = (pair: string, side: Side) => {
         <p class="want" :class="{ none: !plan(pair, side) }">{{ wanted(pair, side) }}</p>
         <label>
           Taken out
-          <input v-model="form.out[key(pair, side)]" class="figure" autocomplete="off" placeholder="none" :aria-invalid="!!fault(`out.${key(pair, side)}`)" @keydown.enter.prevent="emit('enter')" />
+          <input
+            :value="form.out[key(pair, side)] ?? ''"
+            @input="emit('update:shims', 'out', key(pair, side), typed($event))"
+            class="figure"
+            autocomplete="off"
+            placeholder="none"
+            :aria-invalid="!!fault(`out.${key(pair, side)}`)"
+            @keydown.enter.prevent="emit('enter')"
+          />
         </label>
         <label>
           Put in
-          <input v-model="form.in[key(pair, side)]" class="figure" autocomplete="off" placeholder="none" :aria-invalid="!!fault(`in.${key(pair, side)}`)" @keydown.enter.prevent="emit('enter')" />
+          <input
+            :value="form.in[key(pair, side)] ?? ''"
+            @input="emit('update:shims', 'in', key(pair, side), typed($event))"
+            class="figure"
+            autocomplete="off"
+            placeholder="none"
+            :aria-invalid="!!fault(`in.${key(pair, side)}`)"
+            @keydown.enter.prevent="emit('enter')"
+          />
         </label>
-        <p v-if="fault(`out.${key(pair, side)}`) || fault(`in.${key(pair, side)}`)" class="fault" role="alert">
+        <p
+          v-if="fault(`out.${key(pair, side)}`) || fault(`in.${key(pair, side)}`)"
+          class="fault"
+          role="alert"
+        >
           {{ fault(`out.${key(pair, side)}`) || fault(`in.${key(pair, side)}`) }}
         </p>
       </fieldset>

@@ -20,7 +20,8 @@ const emit = defineEmits<{
 const boxes = useTemplateRef<{ focus: () => void }[]>('boxes')
 const order = computed(() => props.form.positions.flatMap((clock) => DIALS.map((dial) => ({ dial, clock }))))
 defineExpose({
-  focus: (dial: Dial, clock: number) => boxes.value?.[order.value.findIndex((o) => o.dial === dial && o.clock === clock)]?.focus(),
+  focus: (dial: Dial, clock: number) =>
+    boxes.value?.[order.value.findIndex((o) => o.dial === dial && o.clock === clock)]?.focus(),
 })
 
 const added = ref('')
@@ -39,16 +40,28 @@ const add = () => {
   addedFault.value = ''
   added.value = ''
   const [first = 0, ...rest] = props.form.positions
-  emit('positions', [first, ...[...rest, clock].sort((a, b) => normalClock(a - first) - normalClock(b - first))])
+  emit('positions', [
+    first,
+    ...[...rest, clock].sort((a, b) => normalClock(a - first) - normalClock(b - first)),
+  ])
 }
-const remove = (clock: number) => emit('positions', props.form.positions.filter((c) => c !== clock))
+const remove = (clock: number) =>
+  emit(
+    'positions',
+    props.form.positions.filter((c) => c !== clock),
+  )
 </script>
 
 <template>
   <div class="wrap">
     <table>
       <thead>
-        <tr><th scope="col">Position</th><th scope="col">Rim</th><th scope="col">Face</th><th><span class="visually-hidden">Remove</span></th></tr>
+        <tr>
+          <th scope="col">Position</th>
+          <th scope="col">Rim</th>
+          <th scope="col">Face</th>
+          <th><span class="visually-hidden">Remove</span></th>
+        </tr>
       </thead>
       <tbody>
         <tr v-for="clock in form.positions" :key="clock">
@@ -70,16 +83,41 @@ const remove = (clock: number) => emit('positions', props.form.positions.filter(
             />
           </td>
           <td>
-            <button v-if="form.positions.length > 3" type="button" class="text-button" :aria-label="`Remove ${clockName(clock)}`" @click="remove(clock)">Remove</button>
+            <button
+              v-if="form.positions.length > 3"
+              type="button"
+              class="text-button"
+              :aria-label="`Remove ${clockName(clock)}`"
+              @click="remove(clock)"
+            >
+              Remove
+            </button>
           </td>
         </tr>
       </tbody>
     </table>
     <div class="positions">
-      <NumberBox v-model="added" label="Another position, degrees clockwise from 12" measure="plain" :units="units" on-dye :note="addedFault" :note-is-fault="!!addedFault" @enter="add" />
+      <NumberBox
+        v-model="added"
+        label="Another position, degrees clockwise from 12"
+        measure="plain"
+        :units="units"
+        on-dye
+        :note="addedFault"
+        :note-is-fault="!!addedFault"
+        @enter="add"
+      />
       <button type="button" class="dye-button" @click="add">Add the position</button>
-      <button type="button" class="dye-button" @click="emit('positions', [0, 90, 180, 270])">12, 3, 6, 9</button>
-      <button type="button" class="dye-button" @click="emit('positions', [0, 45, 90, 135, 180, 225, 270, 315])">Eight</button>
+      <button type="button" class="dye-button" @click="emit('positions', [0, 90, 180, 270])">
+        12, 3, 6, 9
+      </button>
+      <button
+        type="button"
+        class="dye-button"
+        @click="emit('positions', [0, 45, 90, 135, 180, 225, 270, 315])"
+      >
+        Eight
+      </button>
     </div>
   </div>
 </template>

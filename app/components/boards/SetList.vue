@@ -7,7 +7,8 @@ const props = defineProps<{ measurement: Measurement | undefined; taking: boolea
 defineEmits<{ correct: [set: ReadingSet]; leave: [id: string]; use: [id: string] }>()
 const session = useSession()
 const ORDINALS = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth', 'Seventh', 'Eighth']
-const line = (set: ReadingSet, dial: 'rim' | 'face') => set.readings[dial].map((r) => figure(r.value, 'displacement', session.units, { sign: true })).join(' / ')
+const line = (set: ReadingSet, dial: 'rim' | 'face') =>
+  set.readings[dial].map((r) => figure(r.value, 'displacement', session.units, { sign: true })).join(' / ')
 const standing = (set: ReadingSet) => {
   if (set.leftOut !== null) return `left out: ${set.leftOut}`
   if (set.usedAnyway !== null) return `used anyway: ${set.usedAnyway}`
@@ -19,12 +20,28 @@ const standing = (set: ReadingSet) => {
 <template>
   <ol v-if="measurement?.sets.length" class="sets" aria-label="Sets logged">
     <li v-for="(set, i) in measurement.sets" :key="set.entry.id">
-      <span class="name">{{ ORDINALS[i] ?? i + 1 }} set<span>{{ standing(set) }}</span></span>
+      <span class="name"
+        >{{ ORDINALS[i] ?? i + 1 }} set<span>{{ standing(set) }}</span></span
+      >
       <span class="figure values">rim {{ line(set, 'rim') }}<br />face {{ line(set, 'face') }}</span>
       <span v-if="taking" class="acts">
         <button type="button" class="text-button" @click="$emit('correct', set)">Correct</button>
-        <button v-if="set.leftOut === null" type="button" class="text-button" @click="$emit('leave', set.entry.id)">Leave out</button>
-        <button v-if="set.leftOut !== null" type="button" class="text-button" @click="$emit('use', set.entry.id)">Use</button>
+        <button
+          v-if="set.leftOut === null"
+          type="button"
+          class="text-button"
+          @click="$emit('leave', set.entry.id)"
+        >
+          Leave out
+        </button>
+        <button
+          v-if="set.leftOut !== null"
+          type="button"
+          class="text-button"
+          @click="$emit('use', set.entry.id)"
+        >
+          Use
+        </button>
       </span>
     </li>
   </ol>

@@ -20,12 +20,20 @@ const AXIS = 92
 
 const a = computed(() => props.toInboard ?? 1)
 const b = computed(() => props.inboardToOutboard ?? a.value * 1.6)
-const x = computed(() => scaleLinear().domain([-(a.value + b.value) * 0.42, (a.value + b.value) * 1.1]).range([10, W - 10]))
+const x = computed(() =>
+  scaleLinear()
+    .domain([-(a.value + b.value) * 0.42, (a.value + b.value) * 1.1])
+    .range([10, W - 10]),
+)
 const side = computed(() => (props.carriedBy === 'movable' ? -1 : 1))
 const tip = computed(() => x.value(side.value * (props.rimPlane ?? a.value * 0.12)))
 const clampX = (at: number) => Math.min(W - 20, Math.max(20, at))
 const post = computed(() => x.value(-side.value * a.value * 0.16))
-const faceReach = computed(() => Math.min(46, Math.max(26, ((props.faceDiameter ?? 0) / (a.value + b.value)) * 240)))
+const faceReach = computed(() =>
+  Math.min(27, Math.max(18, ((props.faceDiameter ?? 0) / (a.value + b.value)) * 120)),
+)
+/** Away: onto the near face of the other hub. Back: reaching over, onto its far face. */
+const faceTip = computed(() => x.value(0) + side.value * (props.plunger === 'away' ? 8 : 36))
 const label = (v: number | null) => (v === null ? '?' : `${Number(Math.abs(v).toPrecision(5))} ${props.unit}`)
 </script>
 
@@ -41,21 +49,22 @@ const label = (v: number | null) => (v === null ? '?' : `${Number(Math.abs(v).to
     </g>
     <!-- bracket and dials in brass: what is being set up -->
     <g fill="none" stroke="#E0B04A" stroke-width="2">
-      <path :d="`M${post} ${AXIS}V18H${clampX(tip)}V${AXIS - 33}`" />
-      <circle :cx="clampX(tip)" cy="30" r="9" fill="#15183F" />
-      <path :d="`M${post} ${AXIS - faceReach}H${x(0) + (plunger === 'away' ? side * -8 : side * 38)}`" stroke-dasharray="5 3" />
+      <path :d="`M${post} ${AXIS}V24H${clampX(tip)}V${AXIS - 33}`" />
+      <circle :cx="clampX(tip)" cy="38" r="9" fill="#15183F" />
+      <path :d="`M${post} ${AXIS + faceReach}V${AXIS}M${post} ${AXIS + faceReach}H${faceTip}`" />
+      <circle :cx="(post + faceTip) / 2" :cy="AXIS + faceReach" r="7" fill="#15183F" />
     </g>
     <g fill="#DCE3FF">
       <path v-for="f in [a, a + b]" :key="f" :d="`M${x(f) - 11} ${AXIS + 50}h22l-5 -14h-12z`" />
     </g>
-    <path :d="`M${x(0)} 8V${H - 6}`" stroke="#8F9AD6" stroke-dasharray="5 4" />
+    <path :d="`M${x(0)} 22V${H - 6}`" stroke="#8F9AD6" stroke-dasharray="5 4" />
     <g stroke="#8F9AD6" fill="none">
       <path :d="`M${x(0)} 160H${x(a)}H${x(a + b)}M${x(0)} 154v12M${x(a)} 154v12M${x(a + b)} 154v12`" />
     </g>
     <g class="figure" fill="#DCE3FF" font-size="15" text-anchor="middle">
       <text :x="(x(0) + x(a)) / 2" y="180">{{ label(toInboard) }}</text>
       <text :x="(x(a) + x(a + b)) / 2" y="180">{{ label(inboardToOutboard) }}</text>
-      <text :x="clampX(tip)" y="180" fill="#E0B04A">{{ label(rimPlane) }}</text>
+      <text :x="(clampX(tip) + x(0)) / 2" y="16" fill="#E0B04A">{{ label(rimPlane) }}</text>
     </g>
     <g fill="#DCE3FF" font-size="15">
       <text :x="x(a)" :y="AXIS + 5">{{ movableName }}</text>

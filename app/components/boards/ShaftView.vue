@@ -25,8 +25,21 @@ const session = useSession()
 const W = 690
 const H = 306
 
-const reach = computed(() => Math.max(reachOf(props.found, props.plane, props.feet, props.state.tolerance), reachOf(props.predicted, props.plane, props.feet, props.state.tolerance)) * 1.08)
-const common = computed(() => ({ plane: props.plane, feet: props.feet, tolerance: props.state.tolerance, width: W, height: H, reach: reach.value }))
+const reach = computed(
+  () =>
+    Math.max(
+      reachOf(props.found, props.plane, props.feet, props.state.tolerance),
+      reachOf(props.predicted, props.plane, props.feet, props.state.tolerance),
+    ) * 1.08,
+)
+const common = computed(() => ({
+  plane: props.plane,
+  feet: props.feet,
+  tolerance: props.state.tolerance,
+  width: W,
+  height: H,
+  reach: reach.value,
+}))
 const now = computed(() => layOutShafts({ ...common.value, line: props.found }))
 const after = computed(() => layOutShafts({ ...common.value, line: props.predicted }))
 const gateWords = computed(() => {
@@ -43,9 +56,15 @@ const inGate = (v: number) => {
   return drawn >= g.top - 1e-6 && drawn <= g.bottom + 1e-6
 }
 const moveOf = (foot: PlannedFoot) => (props.plane === 'v' ? foot.v : foot.h)
-const words = (foot: PlannedFoot) => (props.plane === 'v' ? shimWords(moveOf(foot), session.units) : sideWords(moveOf(foot), session.units))
+const words = (foot: PlannedFoot) =>
+  props.plane === 'v' ? shimWords(moveOf(foot), session.units) : sideWords(moveOf(foot), session.units)
 const footNow = (id: string) => now.value.feet.find((f) => f.id === id)!
 const footAfter = (id: string) => after.value.feet.find((f) => f.id === id)!
+/** Labels near the right edge end there, so that nothing is cut off. */
+const labelAt = (id: string) => {
+  const at = footNow(id).x
+  return at > W - 96 ? { x: W - 2, anchor: 'end' } : { x: at, anchor: 'middle' }
+}
 const below = (id: string) => footAfter(id).y >= footNow(id).y
 
 const svg = useTemplateRef<SVGSVGElement>('svg')
@@ -72,7 +91,10 @@ const key = (foot: PlannedFoot, event: KeyboardEvent) => {
   emit('move', foot.id, props.plane, props.step(foot.id, props.plane, by))
 }
 const title = computed(() => (props.plane === 'v' ? 'Side view' : 'Top view'))
-const drawnNote = computed(() => `drawn ${now.value.exaggeration}× taller than long · ${props.plane === 'v' ? '12 is up' : '3 o’clock is up'}`)
+const drawnNote = computed(
+  () =>
+    `drawn ${now.value.exaggeration}× taller than long · ${props.plane === 'v' ? '12 is up' : '3 o’clock is up'}`,
+)
 </script>
 
 <template>
@@ -82,8 +104,16 @@ const drawnNote = computed(() => `drawn ${now.value.exaggeration}× taller than 
       <p>{{ drawnNote }}</p>
     </div>
     <svg ref="svg" :viewBox="`0 0 ${W} ${H}`" :aria-label="title" role="group">
-      <rect :x="12" :y="now.zero - 44" :width="now.coupling * 0.52" height="88" rx="3" fill="none" stroke="#A3AEE0" />
-      <text :x="24" :y="now.zero - 24" fill="#A3AEE0" font-size="14">{{ stationaryName }}</text>
+      <rect
+        :x="12"
+        :y="now.zero - 44"
+        :width="now.coupling * 0.52"
+        height="88"
+        rx="3"
+        fill="none"
+        stroke="#A3AEE0"
+      />
+      <text :x="12" :y="now.zero - 54" fill="#A3AEE0" font-size="14">{{ stationaryName }}</text>
       <path :d="`M0 ${now.zero}H${now.coupling}`" stroke="#FFFFFF" stroke-width="2.5" />
       <path :d="`M${now.coupling} ${now.zero}H${W}`" stroke="#8F9AD6" stroke-dasharray="7 5" />
       <path v-for="t in now.ticks" :key="t" :d="`M${t} ${now.zero - 4}v8`" stroke="#8F9AD6" />
@@ -91,16 +121,50 @@ const drawnNote = computed(() => `drawn ${now.value.exaggeration}× taller than 
         <path :d="`M${now.coupling - 10} ${now.gate.top}h20m-10 0v-9`" />
         <path :d="`M${now.coupling - 10} ${now.gate.bottom}h20m-10 0v9`" />
       </g>
-      <text :x="now.coupling - 16" :y="(now.gate?.top ?? now.zero) - 14" text-anchor="middle" font-size="14" fill="#58D3BE">{{ gateWords }}</text>
+      <text
+        :x="now.coupling - 16"
+        :y="(now.gate?.top ?? now.zero) - 14"
+        text-anchor="middle"
+        font-size="14"
+        fill="#58D3BE"
+      >
+        {{ gateWords }}
+      </text>
       <!-- as measured, and as it would stand -->
-      <path :d="`M${now.movable.x1} ${now.movable.y1}L${now.movable.x2} ${now.movable.y2}`" stroke="#FFFFFF" stroke-width="2.5" />
-      <path :d="`M${after.movable.x1} ${after.movable.y1}L${after.movable.x2} ${after.movable.y2}`" stroke="#E0B04A" stroke-width="2" stroke-dasharray="10 5" class="after" />
-      <circle :cx="now.coupling" :cy="now.movable.y1" r="5" :fill="inGate(offsetNow) ? '#58D3BE' : '#FF8FA3'" />
+      <path
+        :d="`M${now.movable.x1} ${now.movable.y1}L${now.movable.x2} ${now.movable.y2}`"
+        stroke="#FFFFFF"
+        stroke-width="2.5"
+      />
+      <path
+        :d="`M${after.movable.x1} ${after.movable.y1}L${after.movable.x2} ${after.movable.y2}`"
+        stroke="#E0B04A"
+        stroke-width="2"
+        stroke-dasharray="10 5"
+        class="after"
+      />
+      <circle
+        :cx="now.coupling"
+        :cy="now.movable.y1"
+        r="5"
+        :fill="inGate(offsetNow) ? '#58D3BE' : '#FF8FA3'"
+      />
       <g class="figure" font-size="19" text-anchor="end">
-        <text :x="now.coupling - 18" :y="now.movable.y1 + 6" :fill="inGate(offsetNow) ? '#58D3BE' : '#FF8FA3'">{{ figure(offsetNow, 'displacement', session.units, { sign: true }) }}</text>
+        <text
+          :x="now.coupling - 18"
+          :y="now.movable.y1 + 6"
+          :fill="inGate(offsetNow) ? '#58D3BE' : '#FF8FA3'"
+        >
+          {{ figure(offsetNow, 'displacement', session.units, { sign: true }) }}
+        </text>
       </g>
       <g v-for="foot in feet" :key="foot.id">
-        <path v-if="Math.abs(moveOf(foot)) > 1e-9" :d="`M${footNow(foot.id).x} ${footNow(foot.id).y}V${footAfter(foot.id).y}`" stroke="#E0B04A" stroke-width="2" />
+        <path
+          v-if="Math.abs(moveOf(foot)) > 1e-9"
+          :d="`M${footNow(foot.id).x} ${footNow(foot.id).y}V${footAfter(foot.id).y}`"
+          stroke="#E0B04A"
+          stroke-width="2"
+        />
         <circle :cx="footNow(foot.id).x" :cy="footNow(foot.id).y" r="3.5" fill="#FFFFFF" />
         <g
           class="handle"
@@ -118,21 +182,58 @@ const drawnNote = computed(() => `drawn ${now.value.exaggeration}× taller than 
           @keydown="key(foot, $event)"
         >
           <circle :cx="footAfter(foot.id).x" :cy="footAfter(foot.id).y" r="22" fill="transparent" />
-          <circle :cx="footAfter(foot.id).x" :cy="footAfter(foot.id).y" r="12" fill="#15183F" stroke="#E0B04A" stroke-width="2.5" />
-          <path :d="`M${footAfter(foot.id).x - 4} ${footAfter(foot.id).y - 3}l4 -4 4 4m-8 6l4 4 4 -4`" stroke="#FFFFFF" stroke-width="1.6" fill="none" />
+          <circle
+            :cx="footAfter(foot.id).x"
+            :cy="footAfter(foot.id).y"
+            r="12"
+            fill="#15183F"
+            stroke="#E0B04A"
+            stroke-width="2.5"
+          />
+          <path
+            :d="`M${footAfter(foot.id).x - 4} ${footAfter(foot.id).y - 3}l4 -4 4 4m-8 6l4 4 4 -4`"
+            stroke="#FFFFFF"
+            stroke-width="1.6"
+            fill="none"
+          />
         </g>
-        <g text-anchor="middle">
-          <text class="figure" :x="footNow(foot.id).x" :y="below(foot.id) ? Math.max(footNow(foot.id).y, 40) - 34 : Math.min(footNow(foot.id).y, H - 44) + 34" font-size="22" font-weight="600" fill="#E0B04A">
-            {{ figure(plane === 'v' ? moveOf(foot) : Math.abs(moveOf(foot)), 'displacement', session.units, { sign: plane === 'v' }) }}
+        <g :text-anchor="labelAt(foot.id).anchor">
+          <text
+            class="figure"
+            :x="labelAt(foot.id).x"
+            :y="
+              below(foot.id)
+                ? Math.max(footNow(foot.id).y, 40) - 34
+                : Math.min(footNow(foot.id).y, H - 44) + 34
+            "
+            font-size="22"
+            font-weight="600"
+            fill="#E0B04A"
+          >
+            {{
+              figure(plane === 'v' ? moveOf(foot) : Math.abs(moveOf(foot)), 'displacement', session.units, {
+                sign: plane === 'v',
+              })
+            }}
           </text>
-          <text :x="footNow(foot.id).x" :y="below(foot.id) ? Math.max(footNow(foot.id).y, 40) - 14 : Math.min(footNow(foot.id).y, H - 44) + 52" font-size="14" fill="#DCE3FF">
+          <text
+            :x="labelAt(foot.id).x"
+            :y="
+              below(foot.id)
+                ? Math.max(footNow(foot.id).y, 40) - 14
+                : Math.min(footNow(foot.id).y, H - 44) + 52
+            "
+            font-size="14"
+            fill="#DCE3FF"
+          >
             {{ words(foot).replace(/ [\d.]+/, '') }}, {{ foot.id }}
           </text>
         </g>
       </g>
     </svg>
     <p class="visually-hidden">
-      Now {{ offsetWords(offsetNow, plane, session.units) }}, after the plan {{ offsetWords(offsetAfter, plane, session.units) }}.
+      Now {{ offsetWords(offsetNow, plane, session.units) }}, after the plan
+      {{ offsetWords(offsetAfter, plane, session.units) }}.
     </p>
   </div>
 </template>

@@ -2,20 +2,33 @@
 import { figure } from '~~/shared/wording/figures'
 
 /** Top + bottom against left + right, as a balance: it hangs level when the readings add up. */
-const props = defineProps<{ dial: string; topBottom: number | null; leftRight: number | null; limit: number | null; agrees: boolean | null }>()
+const props = defineProps<{
+  dial: string
+  topBottom: number | null
+  leftRight: number | null
+  limit: number | null
+  agrees: boolean | null
+}>()
 const session = useSession()
 const d = (x: number | null) => (x === null ? '' : figure(x, 'displacement', session.units, { sign: true }))
 const known = computed(() => props.topBottom !== null && props.leftRight !== null)
-const apart = computed(() => (known.value ? Math.abs((props.topBottom as number) - (props.leftRight as number)) : 0))
+const apart = computed(() =>
+  known.value ? Math.abs((props.topBottom as number) - (props.leftRight as number)) : 0,
+)
 const tilt = computed(() => {
   if (!known.value || !props.limit) return 0
   const share = ((props.leftRight as number) - (props.topBottom as number)) / props.limit
   return Math.max(-9, Math.min(9, share * 3.2))
 })
-const tone = computed(() => (!known.value || props.agrees === null ? '#8F9AD6' : props.agrees ? '#58D3BE' : '#FF8FA3'))
+const tone = computed(() =>
+  !known.value || props.agrees === null ? '#8F9AD6' : props.agrees ? '#58D3BE' : '#FF8FA3',
+)
 const words = computed(() => {
   if (!known.value) return 'sum check waits for four readings'
-  if (props.agrees) return apart.value < 1e-9 ? 'balances' : `balances within ${figure(apart.value, 'displacement', session.units)}`
+  if (props.agrees)
+    return apart.value < 1e-9
+      ? 'balances'
+      : `balances within ${figure(apart.value, 'displacement', session.units)}`
   return `${figure(apart.value, 'displacement', session.units)} apart, limit ${figure(props.limit, 'displacement', session.units)}`
 })
 </script>

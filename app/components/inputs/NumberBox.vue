@@ -35,12 +35,22 @@ const touched = ref(false)
 const touchOnly = ref(false)
 
 const unitName = computed(() =>
-  props.measure === 'plain' ? '' : props.measure === 'distance' ? (props.units === 'inch' ? 'in' : 'mm') : props.units === 'inch' ? 'mil' : 'mm',
+  props.measure === 'plain'
+    ? ''
+    : props.measure === 'distance'
+      ? props.units === 'inch'
+        ? 'in'
+        : 'mm'
+      : props.units === 'inch'
+        ? 'mil'
+        : 'mm',
 )
 const read = computed(() => readTypedNumber(props.modelValue, props.measure, props.units))
 const understood = computed(() => {
   const r = read.value
-  return r.ok && !r.plain ? `= ${String(Number(r.value.toPrecision(6))).replace('-', '−')} ${unitName.value}` : ''
+  return r.ok && !r.plain
+    ? `= ${String(Number(r.value.toPrecision(6))).replace('-', '−')} ${unitName.value}`
+    : ''
 })
 const fault = computed(() => {
   const r = read.value
@@ -70,7 +80,9 @@ const onKey = (event: KeyboardEvent) => {
 const atEnd = (way: 1 | -1) => {
   const el = box.value
   if (!el) return true
-  return way === 1 ? el.selectionEnd === el.value.length : el.selectionStart === 0 || el.selectionStart !== el.selectionEnd
+  return way === 1
+    ? el.selectionEnd === el.value.length
+    : el.selectionStart === 0 || el.selectionStart !== el.selectionEnd
 }
 const onPointer = (event: PointerEvent) => {
   touchOnly.value = event.pointerType === 'touch'

@@ -13,18 +13,28 @@ const d = (x: number) => figure(x, 'displacement', session.units, { sign: true }
   <div v-if="planes.length">
     <h3>The last move</h3>
     <table class="figures-table">
-      <thead><tr><th scope="col">feet</th><th scope="col">planned</th><th scope="col">moved</th></tr></thead>
+      <thead>
+        <tr>
+          <th scope="col">feet</th>
+          <th scope="col">planned</th>
+          <th scope="col">moved</th>
+        </tr>
+      </thead>
       <tbody>
         <template v-for="p in planes" :key="p.plane">
           <tr v-for="f in p.feet" :key="f.id">
-            <td>{{ f.id === 'inboard' ? 'Inboard' : 'Outboard' }}, {{ p.plane === 'v' ? 'height' : 'side' }}</td>
+            <td>
+              {{ f.id === 'inboard' ? 'Inboard' : 'Outboard' }}, {{ p.plane === 'v' ? 'height' : 'side' }}
+            </td>
             <td class="figure">{{ d(f.planned) }}</td>
             <td class="figure">{{ d(f.achieved) }}</td>
           </tr>
         </template>
       </tbody>
     </table>
-    <p v-for="p in planes" :key="p.plane" class="muted">{{ p.plane === 'v' ? 'Height' : 'Side' }}: {{ CAUSE_SENTENCES[p.cause] }}</p>
+    <p v-for="p in planes" :key="p.plane" class="muted">
+      {{ p.plane === 'v' ? 'Height' : 'Side' }}: {{ CAUSE_SENTENCES[p.cause] }}
+    </p>
   </div>
 </template>
 

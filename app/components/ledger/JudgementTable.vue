@@ -10,12 +10,17 @@ const session = useSession()
 const job = useJob()
 const limit = (q: Judgement['quantities'][number]) => {
   const f = (x: number | null) => figure(x, q.kind, session.units)
-  if (q.low !== null && q.high !== null) return q.low === -q.high || q.low === 0 ? f(q.high) : `${f(q.low)}…${f(q.high)}`
+  if (q.low !== null && q.high !== null)
+    return q.low === -q.high || q.low === 0 ? f(q.high) : `${f(q.low)}…${f(q.high)}`
   return q.low !== null ? `≥ ${f(q.low)}` : f(q.high)
 }
 const afterOf = (name: string) => props.after?.quantities.find((q) => q.name === name)
-const kinds = computed(() => [...new Set(props.judgement.quantities.map((q) => UNIT_NAMES[session.units][q.kind]))].join(', '))
-const source = computed(() => (job.machine ? toleranceSource(job.machine.tolerance, job.state?.rpm ?? null) : ''))
+const kinds = computed(() =>
+  [...new Set(props.judgement.quantities.map((q) => UNIT_NAMES[session.units][q.kind]))].join(', '),
+)
+const source = computed(() =>
+  job.machine ? toleranceSource(job.machine.tolerance, job.state?.rpm ?? null) : '',
+)
 </script>
 
 <template>
@@ -31,9 +36,14 @@ const source = computed(() => (job.machine ? toleranceSource(job.machine.toleran
       </thead>
       <tbody>
         <tr v-for="q in judgement.quantities" :key="q.name">
-          <td><VerdictMark :mark="(after ? afterOf(q.name)?.verdict : q.verdict) ?? 'unknown'" /> {{ quantityName(q.name) }}</td>
+          <td>
+            <VerdictMark :mark="(after ? afterOf(q.name)?.verdict : q.verdict) ?? 'unknown'" />
+            {{ quantityName(q.name) }}
+          </td>
           <td class="figure">{{ figure(q.value, q.kind, session.units, { sign: q.low !== 0 }) }}</td>
-          <td v-if="after" class="figure">{{ figure(afterOf(q.name)?.value ?? null, q.kind, session.units, { sign: q.low !== 0 }) }}</td>
+          <td v-if="after" class="figure">
+            {{ figure(afterOf(q.name)?.value ?? null, q.kind, session.units, { sign: q.low !== 0 }) }}
+          </td>
           <td class="figure">{{ limit(q) }}</td>
         </tr>
       </tbody>

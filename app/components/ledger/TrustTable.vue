@@ -11,7 +11,11 @@ const rows = computed(() => trustRows(props.measurement, session.units))
 <template>
   <table v-if="rows.length" class="figures-table">
     <thead>
-      <tr><th scope="col">trust, {{ UNIT_NAMES[session.units].displacement }}</th><th scope="col">found</th><th scope="col">limit</th></tr>
+      <tr>
+        <th scope="col">trust, {{ UNIT_NAMES[session.units].displacement }}</th>
+        <th scope="col">found</th>
+        <th scope="col">limit</th>
+      </tr>
     </thead>
     <tbody>
       <tr v-for="row in rows" :key="row.name">

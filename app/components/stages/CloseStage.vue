@@ -15,8 +15,16 @@ const found = computed(() => state.value?.asFound ?? null)
 const left = computed(() => state.value?.asLeft ?? null)
 const closed = computed(() => state.value?.closed ?? null)
 const verdict = computed(() => left.value?.judgement?.verdict ?? 'unknown')
-const unmeasured = computed(() => (state.value?.moves.length ?? 0) > 0 && state.value?.latest.coupling === null)
-const needsException = computed(() => verdict.value === 'out' || verdict.value === 'unknown' || unmeasured.value || left.value?.trust === 'doubtful')
+const unmeasured = computed(
+  () => (state.value?.moves.length ?? 0) > 0 && state.value?.latest.coupling === null,
+)
+const needsException = computed(
+  () =>
+    verdict.value === 'out' ||
+    verdict.value === 'unknown' ||
+    unmeasured.value ||
+    left.value?.trust === 'doubtful',
+)
 const rows = computed(() =>
   (left.value?.judgement?.quantities ?? []).map((q) => {
     const before = found.value?.judgement?.quantities.find((b) => b.name === q.name)
@@ -31,46 +39,79 @@ const headline = computed(() => {
   if (verdict.value === 'edge') return 'Left inside the limit, near its edge. Another move may be worth it.'
   return 'Left out of band. It can be closed only with a reason.'
 })
-const canSign = computed(() => form.value.signedBy.trim() !== '' && (!needsException.value || form.value.exception.trim() !== '') && session.authorId !== '')
+const canSign = computed(
+  () =>
+    form.value.signedBy.trim() !== '' &&
+    (!needsException.value || form.value.exception.trim() !== '') &&
+    session.authorId !== '',
+)
 const sign = () => {
   if (!canSign.value || closed.value) return
   job.log({
     kind: 'job-closed',
-    payload: { signedBy: form.value.signedBy.trim(), remarks: form.value.remarks.trim(), exception: form.value.exception.trim() },
+    payload: {
+      signedBy: form.value.signedBy.trim(),
+      remarks: form.value.remarks.trim(),
+      exception: form.value.exception.trim(),
+    },
   })
   clear()
 }
 useNextKey(() => (closed.value ? null : sign()))
-const report = (paper: 'a4' | 'letter') => `/api/jobs/${job.id}/report.pdf?paper=${paper}&units=${session.units}`
+const report = (paper: 'a4' | 'letter') =>
+  `/api/jobs/${job.id}/report.pdf?paper=${paper}&units=${session.units}`
 const limit = (q: (typeof rows.value)[number]['q']) =>
   q.low !== null && q.high !== null && q.low !== -q.high && q.low !== 0
     ? `${figure(q.low, q.kind, session.units)}…${figure(q.high, q.kind, session.units)}`
     : figure(q.high ?? q.low, q.kind, session.units)
-const working = computed(() => (state.value && left.value ? readingsWorking(state.value, left.value, session.units) : []))
+const working = computed(() =>
+  state.value && left.value ? readingsWorking(state.value, left.value, session.units) : [],
+)
 </script>
 
 <template>
-  <BoardFrame title="As found, as left" :note="`${state?.moves.length ?? 0} ${state?.moves.length === 1 ? 'move' : 'moves'} between them`">
+  <BoardFrame
+    title="As found, as left"
+    :note="`${state?.moves.length ?? 0} ${state?.moves.length === 1 ? 'move' : 'moves'} between them`"
+  >
     <div v-if="left" class="views">
       <div class="sums">
-        <p><span>As found</span><VerdictMark :mark="found?.judgement?.verdict ?? 'unknown'" on-dye /> <strong>{{ VERDICT_NAMES[found?.judgement?.verdict ?? 'unknown'] }}</strong></p>
-        <p class="words">{{ found?.coupling ? misalignmentWords(found.coupling, session.units) : 'not measured' }}</p>
+        <p>
+          <span>As found</span><VerdictMark :mark="found?.judgement?.verdict ?? 'unknown'" on-dye />
+          <strong>{{ VERDICT_NAMES[found?.judgement?.verdict ?? 'unknown'] }}</strong>
+        </p>
+        <p class="words">
+          {{ found?.coupling ? misalignmentWords(found.coupling, session.units) : 'not measured' }}
+        </p>
         <p class="muted-on-dye">{{ found ? TRUST_NAMES[found.trust] : '' }}</p>
       </div>
       <div class="sums">
-        <p><span>As left</span><VerdictMark :mark="verdict" on-dye /> <strong>{{ VERDICT_NAMES[verdict] }}</strong></p>
-        <p class="words">{{ left.coupling ? misalignmentWords(left.coupling, session.units) : 'not measured' }}</p>
+        <p>
+          <span>As left</span><VerdictMark :mark="verdict" on-dye />
+          <strong>{{ VERDICT_NAMES[verdict] }}</strong>
+        </p>
+        <p class="words">
+          {{ left.coupling ? misalignmentWords(left.coupling, session.units) : 'not measured' }}
+        </p>
         <p class="muted-on-dye">{{ TRUST_NAMES[left.trust] }}</p>
       </div>
     </div>
     <table v-if="rows.length" class="compare">
       <thead>
-        <tr><th scope="col">judged at {{ state?.rpm }} rpm</th><th scope="col">as found</th><th scope="col">as left</th><th scope="col">limit</th><th scope="col">unit</th></tr>
+        <tr>
+          <th scope="col">judged at {{ state?.rpm }} rpm</th>
+          <th scope="col">as found</th>
+          <th scope="col">as left</th>
+          <th scope="col">limit</th>
+          <th scope="col">unit</th>
+        </tr>
       </thead>
       <tbody>
         <tr v-for="{ q, before } in rows" :key="q.name">
           <td><VerdictMark :mark="q.verdict" on-dye /> {{ quantityName(q.name) }}</td>
-          <td class="figure">{{ figure(before?.value ?? null, q.kind, session.units, { sign: q.low !== 0 }) }}</td>
+          <td class="figure">
+            {{ figure(before?.value ?? null, q.kind, session.units, { sign: q.low !== 0 }) }}
+          </td>
           <td class="figure big">{{ figure(q.value, q.kind, session.units, { sign: q.low !== 0 }) }}</td>
           <td class="figure">{{ limit(q) }}</td>
           <td>{{ UNIT_NAMES[session.units][q.kind] }}</td>
@@ -78,29 +119,49 @@ const working = computed(() => (state.value && left.value ? readingsWorking(stat
       </tbody>
     </table>
     <p v-else class="empty">No measurement stands in this job yet.</p>
-    <OverlaidShafts v-if="state && left?.coupling" :state="state" :found="found?.coupling ?? null" :left="left.coupling" />
+    <OverlaidShafts
+      v-if="state && left?.coupling"
+      :state="state"
+      :found="found?.coupling ?? null"
+      :left="left.coupling"
+    />
   </BoardFrame>
   <LedgerFrame :mark="closed ? 'done' : verdict" :headline="headline">
     <TurnedDownEntries />
     <template v-if="closed">
-      <p>{{ dayjs(closed.madeAt).format('D MMM YYYY, HH:mm') }}. Written by {{ session.personName(closed.author) }}.</p>
+      <p>
+        {{ dayjs(closed.madeAt).format('D MMM YYYY, HH:mm') }}. Written by
+        {{ session.personName(closed.author) }}.
+      </p>
       <p v-if="closed.payload.remarks">{{ closed.payload.remarks }}</p>
       <p v-if="closed.payload.exception"><strong>Exception:</strong> {{ closed.payload.exception }}</p>
     </template>
     <form v-else class="sign" @submit.prevent="sign">
       <label>Signature name<el-input v-model="form.signedBy" maxlength="120" autocomplete="off" /></label>
       <label>Remarks<el-input v-model="form.remarks" type="textarea" :rows="3" maxlength="4000" /></label>
-      <label v-if="needsException">Reason for closing it like this<el-input v-model="form.exception" type="textarea" :rows="2" maxlength="1000" /></label>
-      <p class="muted">Before you sign: bolts at torque in the numbered order, shafts turn freely, guard on.</p>
+      <label v-if="needsException"
+        >Reason for closing it like this<el-input
+          v-model="form.exception"
+          type="textarea"
+          :rows="2"
+          maxlength="1000"
+      /></label>
+      <p class="muted">
+        Before you sign: bolts at torque in the numbered order, shafts turn freely, guard on.
+      </p>
     </form>
     <ShowWorking :steps="working" />
     <template #next>
       <template v-if="closed">
         <a class="next-button" :href="report('a4')" target="_blank" rel="noopener">Open the report, A4</a>
-        <a class="text-button letter" :href="report('letter')" target="_blank" rel="noopener">Report on Letter paper</a>
+        <a class="text-button letter" :href="report('letter')" target="_blank" rel="noopener"
+          >Report on Letter paper</a
+        >
       </template>
       <template v-else>
-        <a v-if="left" class="text-button letter" :href="report('a4')" target="_blank" rel="noopener">Look at the report so far</a>
+        <a v-if="left" class="text-button letter" :href="report('a4')" target="_blank" rel="noopener"
+          >Look at the report so far</a
+        >
         <button type="button" class="next-button" :disabled="!canSign" @click="sign">Sign and close</button>
       </template>
     </template>

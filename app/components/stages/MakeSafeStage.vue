@@ -25,23 +25,32 @@ useNextKey(() => next.value && !closed.value && confirm(next.value))
 const headline = computed(() => {
   if (safety.value?.powerBack) return 'Power came back. Lock out again before anyone reaches in.'
   if (next.value === null) return 'Locked out, released and tried. Hands may go to the shafts.'
-  return next.value === 'isolated' ? 'Nothing is safe yet. Begin at the isolator.' : `Next: ${SAFETY_NAMES[next.value].name.toLowerCase()}.`
+  return next.value === 'isolated'
+    ? 'Nothing is safe yet. Begin at the isolator.'
+    : `Next: ${SAFETY_NAMES[next.value].name.toLowerCase()}.`
 })
 </script>
 
 <template>
   <BoardFrame title="Make safe" note="confirm each on the machine, not from memory">
     <ol class="points">
-      <li v-for="(point, i) in SAFETY_POINTS" :key="point" :class="{ turn: point === next, done: confirmedBy(point) }">
+      <li
+        v-for="(point, i) in SAFETY_POINTS"
+        :key="point"
+        :class="{ turn: point === next, done: confirmedBy(point) }"
+      >
         <span class="number figure">{{ i + 1 }}</span>
         <div class="what">
           <h3>{{ SAFETY_NAMES[point].name }}</h3>
           <p>{{ SAFETY_NAMES[point].detail }}</p>
         </div>
         <p v-if="confirmedBy(point)" class="by">
-          <VerdictMark mark="done" on-dye /> {{ dayjs(confirmedBy(point)!.at).format('HH:mm') }}, {{ session.personName(confirmedBy(point)!.by) }}
+          <VerdictMark mark="done" on-dye /> {{ dayjs(confirmedBy(point)!.at).format('HH:mm') }},
+          {{ session.personName(confirmedBy(point)!.by) }}
         </p>
-        <button v-else type="button" class="dye-button" :disabled="closed" @click="confirm(point)">Confirm</button>
+        <button v-else type="button" class="dye-button" :disabled="closed" @click="confirm(point)">
+          Confirm
+        </button>
       </li>
     </ol>
     <label class="permit">
@@ -49,16 +58,37 @@ const headline = computed(() => {
       <input v-model="typed.permit" class="figure" maxlength="60" :disabled="closed" />
     </label>
   </BoardFrame>
-  <LedgerFrame :mark="next === null ? 'done' : 'todo'" :headline="headline" :detail="safety?.powerBack ?? undefined">
+  <LedgerFrame
+    :mark="next === null ? 'done' : 'todo'"
+    :headline="headline"
+    :detail="safety?.powerBack ?? undefined"
+  >
     <TurnedDownEntries />
     <p>Each confirmation is logged with your name and the time.</p>
     <p class="muted">{{ SAFETY_NOTE }}</p>
-    <p v-if="safety?.permit">Permit <strong class="figure">{{ safety.permit }}</strong></p>
+    <p v-if="safety?.permit">
+      Permit <strong class="figure">{{ safety.permit }}</strong>
+    </p>
     <p v-if="job.state?.opened?.payload.note" class="muted">Job note: {{ job.state.opened.payload.note }}</p>
-    <button v-if="safety?.confirmed.length && !closed" type="button" class="text-button" @click="asking = true">Power came back on</button>
-    <WhyDialog v-model="asking" title="Power came back on" question="Why? A bump test, a hot run, someone else’s work?" action="Log it; confirm everything again" @say="powerBack" />
+    <button
+      v-if="safety?.confirmed.length && !closed"
+      type="button"
+      class="text-button"
+      @click="asking = true"
+    >
+      Power came back on
+    </button>
+    <WhyDialog
+      v-model="asking"
+      title="Power came back on"
+      question="Why? A bump test, a hot run, someone else’s work?"
+      action="Log it; confirm everything again"
+      @say="powerBack"
+    />
     <template #next>
-      <button v-if="next && !closed" type="button" class="next-button" @click="confirm(next)">Confirm: {{ SAFETY_NAMES[next].name.toLowerCase() }}</button>
+      <button v-if="next && !closed" type="button" class="next-button" @click="confirm(next)">
+        Confirm: {{ SAFETY_NAMES[next].name.toLowerCase() }}
+      </button>
       <button v-else type="button" class="next-button" @click="goOn()">Go on</button>
     </template>
   </LedgerFrame>

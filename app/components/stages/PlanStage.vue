@@ -12,11 +12,15 @@ const { result, choice, predicted, judgement } = plan
 const found = computed(() => plan.input.value?.coupling ?? null)
 const closed = computed(() => job.state?.closed != null)
 const now = computed(() => job.state?.latest.judgement ?? null)
-const moves = computed(() => (choice.value?.feet ?? []).some((f) => Math.abs(f.v) > 1e-9 || Math.abs(f.h) > 1e-9))
+const moves = computed(() =>
+  (choice.value?.feet ?? []).some((f) => Math.abs(f.v) > 1e-9 || Math.abs(f.h) > 1e-9),
+)
 const meaning = computed(() => meaningOfPlan(now.value, judgement.value, moves.value))
 const notAgreed = computed(() => job.state?.latest.trust === 'once' || job.state?.latest.trust === 'unproven')
 const working = computed(() =>
-  found.value && predicted.value ? planWorking(found.value, predicted.value, plan.packedMoves.value, session.units) : [],
+  found.value && predicted.value
+    ? planWorking(found.value, predicted.value, plan.packedMoves.value, session.units)
+    : [],
 )
 
 const takeIt = () => {
@@ -35,9 +39,9 @@ useNextKey(() => (moves.value ? takeIt() : goOn()))
 </script>
 
 <template>
-  <BoardFrame v-if="found && predicted && choice && job.state" title="Plan" note="drag a foot to try · it steps by real shims and graduations">
+  <BoardFrame v-if="found && predicted && choice && job.state" title="Plan" bare>
     <ShaftView
-      v-for="plane in (['v', 'h'] as const)"
+      v-for="plane in ['v', 'h'] as const"
       :key="plane"
       :plane="plane"
       :state="job.state"
@@ -50,6 +54,9 @@ useNextKey(() => (moves.value ? takeIt() : goOn()))
       :locked="closed"
       @move="plan.move"
     />
+    <p class="hint">
+      Drag a foot or step it with ↑ ↓: real shims in height, graduations sideways. White is now, brass after.
+    </p>
   </BoardFrame>
   <BoardFrame v-else title="Plan">
     <p class="empty">The plan is drawn here once the readings can be trusted.</p>
@@ -69,8 +76,13 @@ useNextKey(() => (moves.value ? takeIt() : goOn()))
         :aria-pressed="choice?.option === p.kind"
         @click="plan.take(p)"
       >
-        <span class="name">{{ PLAN_NAMES[p.kind] }}</span><span class="figure lifts">{{ liftWords(p, session.units) }}</span>
-        <span class="muted">{{ handlingWords(p) }}</span><span class="muted verdict"><VerdictMark v-if="p.judgement.verdict !== 'unknown'" :mark="p.judgement.verdict" /> {{ Math.round(Math.max(p.score.v, p.score.h) * 100) }} % of limit</span>
+        <span class="name">{{ PLAN_NAMES[p.kind] }}</span><span class="figure lifts">{{
+          liftWords(p, session.units)
+        }}</span>
+        <span class="muted">{{ handlingWords(p) }}</span><span class="muted verdict"
+          ><VerdictMark v-if="p.judgement.verdict !== 'unknown'" :mark="p.judgement.verdict" />
+          {{ Math.round(Math.max(p.score.v, p.score.h) * 100) }} % of limit</span
+        >
       </button>
       <p v-if="choice?.option === 'own'" class="muted">You dragged a foot: this is your own plan.</p>
     </div>
@@ -78,11 +90,23 @@ useNextKey(() => (moves.value ? takeIt() : goOn()))
       <li v-for="b in result.blocked" :key="`${b.id}${b.plane}`">{{ blockedWords(b, session.units) }}</li>
     </ul>
     <ShowWorking :steps="working" />
-    <WhyDialog v-model="skipping" title="Move without a plan" question="Why?" action="Pass over the plan" @say="skip" />
+    <WhyDialog
+      v-model="skipping"
+      title="Move without a plan"
+      question="Why?"
+      action="Pass over the plan"
+      @say="skip"
+    />
     <template #next>
-      <button v-if="found && !closed" type="button" class="text-button" @click="skipping = true">Move without this plan</button>
-      <button v-if="inBandAlready && !moves" type="button" class="next-button" @click="goOn()">Nothing to move; go on</button>
-      <button v-else type="button" class="next-button" :disabled="!moves || closed" @click="takeIt">Take these shims to the machine</button>
+      <button v-if="found && !closed" type="button" class="text-button" @click="skipping = true">
+        Move without this plan
+      </button>
+      <button v-if="inBandAlready && !moves" type="button" class="next-button" @click="goOn()">
+        Nothing to move; go on
+      </button>
+      <button v-else type="button" class="next-button" :disabled="!moves || closed" @click="takeIt">
+        Take these shims to the machine
+      </button>
     </template>
   </LedgerFrame>
 </template>
@@ -91,6 +115,10 @@ useNextKey(() => (moves.value ? takeIt() : goOn()))
 .empty {
   margin: auto;
   color: var(--scribe-dim);
+}
+.hint {
+  color: var(--scribe-dim);
+  font-size: 14px;
 }
 h3 {
   font-size: 16px;

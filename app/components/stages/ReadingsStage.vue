@@ -18,7 +18,12 @@ const { form } = reading
 const round = computed(() => job.state?.moves.length ?? 0)
 const closed = computed(() => job.state?.closed != null)
 /** Readings taken now belong after the last move; as found is over once something was moved. */
-const taking = computed(() => !closed.value && job.state?.setUp != null && (props.stage === 'as-found' ? round.value === 0 : round.value > 0))
+const taking = computed(
+  () =>
+    !closed.value &&
+    job.state?.setUp != null &&
+    (props.stage === 'as-found' ? round.value === 0 : round.value > 0),
+)
 const logged = computed(() => {
   const all = job.state?.measurements ?? []
   return props.stage === 'as-found' ? all[0] : round.value > 0 ? all[all.length - 1] : undefined
@@ -33,24 +38,45 @@ const liveSet = computed(() => {
   return sets.find((s) => s.entry.id === reading.draftIdNow())
 })
 const meaning = computed(() => {
-  if (!job.state?.setUp) return { mark: 'todo' as const, headline: 'Set up the dials first.', detail: 'Without their distances the readings mean nothing.' }
+  if (!job.state?.setUp)
+    return {
+      mark: 'todo' as const,
+      headline: 'Set up the dials first.',
+      detail: 'Without their distances the readings mean nothing.',
+    }
   if (props.stage === 're-measure' && round.value === 0)
-    return { mark: 'todo' as const, headline: 'Nothing was moved yet.', detail: 'Readings before a move belong to As found.' }
-  return meaningOfReadings(measurement.value!, job.machine?.movableName.toLowerCase() ?? 'machine', session.units)
+    return {
+      mark: 'todo' as const,
+      headline: 'Nothing was moved yet.',
+      detail: 'Readings before a move belong to As found.',
+    }
+  return meaningOfReadings(
+    measurement.value!,
+    job.machine?.movableName.toLowerCase() ?? 'machine',
+    session.units,
+  )
 })
 
 // The board: boxes, ghost of the set before, ringed misfits, balance.
-const before = computed<ReadingSet | undefined>(() => (logged.value?.sets ?? []).filter((s) => s.entry.id !== form.value.correcting).at(-1))
+const before = computed<ReadingSet | undefined>(() =>
+  (logged.value?.sets ?? []).filter((s) => s.entry.id !== form.value.correcting).at(-1),
+)
 const asText = (mm: number) => figure(mm, 'displacement', session.units, { sign: true })
 const ghost = (dial: Dial) =>
   Object.fromEntries((before.value?.readings[dial] ?? []).map((r) => [String(r.clock), asText(r.value)]))
 const ringed = (dial: Dial) =>
   measurement.value?.suspects.length === 1
-    ? measurement.value.suspects.filter((s) => s.dial === dial && s.set === reading.draftIdNow()).map((s) => s.clock)
+    ? measurement.value.suspects
+        .filter((s) => s.dial === dial && s.set === reading.draftIdNow())
+        .map((s) => s.clock)
     : []
-const notes = (dial: Dial) => Object.fromEntries(form.value.positions.map((c) => [String(c), reading.slipNote(dial, c)]))
-const values = (dial: Dial) => Object.fromEntries(form.value.positions.map((c) => [String(c), reading.valueAt(dial, c)]))
-const shownSet = computed(() => liveSet.value ?? (reading.isBlank.value ? measurement.value?.sets.at(-1) : undefined))
+const notes = (dial: Dial) =>
+  Object.fromEntries(form.value.positions.map((c) => [String(c), reading.slipNote(dial, c)]))
+const values = (dial: Dial) =>
+  Object.fromEntries(form.value.positions.map((c) => [String(c), reading.valueAt(dial, c)]))
+const shownSet = computed(
+  () => liveSet.value ?? (reading.isBlank.value ? measurement.value?.sets.at(-1) : undefined),
+)
 const sums = (dial: Dial) => {
   const set = shownSet.value
   const at = (c: number) => set?.readings[dial].find((r) => r.clock === c)?.value
@@ -84,7 +110,9 @@ const walk = (dial: Dial, clock: number, by: 1 | -1) => {
 const enter = (dial: Dial, clock: number) => {
   const order = form.value.positions.flatMap((c) => DIALS.map((d) => ({ dial: d, clock: c })))
   const here = order.findIndex((o) => o.dial === dial && o.clock === clock)
-  const next = order.slice(here + 1).find((o) => reading.valueAt(o.dial, o.clock) === null) ?? (here === order.length - 1 ? undefined : order[here + 1])
+  const next =
+    order.slice(here + 1).find((o) => reading.valueAt(o.dial, o.clock) === null) ??
+    (here === order.length - 1 ? undefined : order[here + 1])
   if (next) focus(next.dial, next.clock)
   else returnedBoxes.value?.[0]?.focus()
 }
@@ -95,7 +123,10 @@ const enterReturned = (dial: Dial) => {
 
 // Logging, correcting, leaving out.
 const asking = ref<null | { about: 'correction' } | { about: 'use' | 'leave'; set: string }>(null)
-const askingShown = computed({ get: () => asking.value !== null, set: (open) => !open && (asking.value = null) })
+const askingShown = computed({
+  get: () => asking.value !== null,
+  set: (open) => !open && (asking.value = null),
+})
 const log = (reason?: string) => {
   const correcting = form.value.correcting
   job.log(reading.body.value, correcting && reason ? { entry: correcting, reason } : null)
@@ -114,11 +145,14 @@ const logOrShow = () => {
 const say = (why: string) => {
   const a = asking.value
   if (a?.about === 'correction') log(why)
-  else if (a) job.log({ kind: a.about === 'use' ? 'set-used-anyway' : 'set-left-out', payload: { set: a.set, why } })
+  else if (a)
+    job.log({ kind: a.about === 'use' ? 'set-used-anyway' : 'set-left-out', payload: { set: a.set, why } })
 }
 const believed = computed(() => logged.value?.trust === 'agreed' || logged.value?.trust === 'overridden')
 const canGoOn = computed(() => reading.isBlank.value && believed.value)
-useNextKey(() => (canGoOn.value || !taking.value ? goOn() : reading.isBlank.value ? focusFirst() : logOrShow()))
+useNextKey(() =>
+  canGoOn.value || !taking.value ? goOn() : reading.isBlank.value ? focusFirst() : logOrShow(),
+)
 onMounted(() => taking.value && !believed.value && matchMedia('(pointer: fine)').matches && focusFirst())
 
 const title = computed(() => {
@@ -128,18 +162,34 @@ const title = computed(() => {
   if (form.value.correcting) return `${name}, correcting a set`
   return `${name}, ${ordinals[logged.value?.sets.length ?? 0] ?? 'next'} set`
 })
-const working = computed(() => (job.live && measurement.value ? readingsWorking(job.live, measurement.value, session.units) : []))
+const working = computed(() =>
+  job.live && measurement.value ? readingsWorking(job.live, measurement.value, session.units) : [],
+)
 const failing = computed(() => logged.value?.trust === 'doubtful' && reading.isBlank.value)
 const gapWords = computed(() => {
   const [gap] = reading.missing.value
-  return gap ? `Next: ${gap.dial} at ${clockName(gap.clock)}` : reading.returnedMissing.value.length > 0 ? 'Next: one full turn, back at the start' : form.value.correcting ? 'Log the correction' : 'Log this set'
+  return gap
+    ? `Next: ${gap.dial} at ${clockName(gap.clock)}`
+    : reading.returnedMissing.value.length > 0
+      ? 'Next: the full turn'
+      : form.value.correcting
+        ? 'Log the correction'
+        : 'Log this set'
 })
 </script>
 
 <template>
   <BoardFrame :title="title" note="seen from behind the motor · turn clockwise only">
     <template #tools>
-      <button v-if="fourClock" type="button" class="dye-button" :aria-pressed="asTable" @click="boardOrTable = !boardOrTable">Table</button>
+      <button
+        v-if="fourClock"
+        type="button"
+        class="dye-button"
+        :aria-pressed="asTable"
+        @click="boardOrTable = !boardOrTable"
+      >
+        Table
+      </button>
     </template>
     <template v-if="taking">
       <div v-if="!asTable" class="pads">
@@ -175,7 +225,7 @@ const gapWords = computed(() => {
       <SumBalance v-for="dial in DIALS" :key="dial" :dial="dial" v-bind="sums(dial)" />
     </div>
     <div v-if="taking" class="returned">
-      <p>Turn on to a full turn. The dials show, back at the start:</p>
+      <p>Turn on until the full turn is done. Back at the start the dials show:</p>
       <NumberBox
         v-for="dial in DIALS"
         :key="dial"
@@ -202,20 +252,40 @@ const gapWords = computed(() => {
     <TurnedDownEntries />
     <TrustTable v-if="measurement" :measurement="measurement" />
     <AchievedNote v-if="stage === 're-measure'" />
-    <JudgementTable v-if="measurement?.judgement" :judgement="measurement.judgement" />
-    <p v-if="taking && reading.isBlank.value && !measurement?.sets.length" class="muted">{{ TURNING_NOTE }}</p>
+    <JudgementTable
+      v-if="measurement?.judgement && measurement.trust !== 'doubtful'"
+      :judgement="measurement.judgement"
+    />
+    <p v-if="taking && reading.isBlank.value && !measurement?.sets.length" class="muted">
+      {{ TURNING_NOTE }}
+    </p>
     <ShowWorking :steps="working" />
     <WhyDialog
       v-model="askingShown"
-      :title="asking?.about === 'correction' ? 'Correct a set' : asking?.about === 'use' ? 'Use it anyway' : 'Leave a set out'"
+      :title="
+        asking?.about === 'correction'
+          ? 'Correct a set'
+          : asking?.about === 'use'
+            ? 'Use it anyway'
+            : 'Leave a set out'
+      "
       :question="asking?.about === 'correction' ? 'What was wrong with it?' : 'Why?'"
       action="Log it"
       @say="say"
     />
     <template #next>
       <template v-if="taking">
-        <button v-if="failing" type="button" class="text-button" @click="asking = { about: 'use', set: logged!.sets.at(-1)!.entry.id }">Use it anyway and say why</button>
-        <button v-if="form.correcting" type="button" class="text-button" @click="reading.reset()">Leave the set as it was</button>
+        <button
+          v-if="failing"
+          type="button"
+          class="text-button"
+          @click="asking = { about: 'use', set: logged!.sets.at(-1)!.entry.id }"
+        >
+          Use it anyway and say why
+        </button>
+        <button v-if="form.correcting" type="button" class="text-button" @click="reading.reset()">
+          Leave the set as it was
+        </button>
         <button v-if="canGoOn" type="button" class="text-button" @click="focusFirst">Read another set</button>
         <button v-if="canGoOn" type="button" class="next-button" @click="goOn()">Go on</button>
         <button v-else type="button" class="next-button" @click="logOrShow">{{ gapWords }}</button>

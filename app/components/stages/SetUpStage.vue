@@ -35,7 +35,9 @@ const form$ = useTemplateRef<HTMLFormElement>('fields')
 const log = () => {
   if (!payload.value) {
     const firstFault = [...(form$.value?.querySelectorAll('input[type=text]') ?? [])].find(
-      (el) => el instanceof HTMLInputElement && (el.value.trim() === '' || el.getAttribute('aria-invalid') === 'true'),
+      (el) =>
+        el instanceof HTMLInputElement &&
+        (el.value.trim() === '' || el.getAttribute('aria-invalid') === 'true'),
     )
     if (firstFault instanceof HTMLInputElement) firstFault.focus()
     return
@@ -46,6 +48,17 @@ const log = () => {
 }
 useNextKey(() => !closed.value && log())
 
+const MISSING_NAMES: Readonly<Record<Field, string>> = {
+  rimPlane: 'the rim dial’s plane',
+  face: 'the face circle',
+  toInboard: 'the inboard feet',
+  inboardToOutboard: 'the outboard feet',
+  sag: 'the bar sag',
+  faceSag: 'the face dial’s sag',
+  graduation: 'one graduation',
+  rimReturned: 'rim after the full turn',
+  faceReturned: 'face after the full turn',
+}
 type Field = Parameters<typeof remark>[0]
 const bind = (name: Field) => ({
   modelValue: form.value[name],
@@ -74,26 +87,95 @@ const bind = (name: Field) => ({
     />
     <form ref="fields" class="fields" @submit.prevent="log">
       <div class="row four">
-        <NumberBox v-bind="bind('rimPlane')" label="Coupling centre to rim dial" measure="distance" />
-        <NumberBox v-bind="bind('toInboard')" label="Coupling centre to inboard feet" measure="distance" />
+        <NumberBox v-bind="bind('rimPlane')" label="Centre to rim dial" measure="distance" />
+        <NumberBox v-bind="bind('toInboard')" label="Centre to inboard feet" measure="distance" />
         <NumberBox v-bind="bind('inboardToOutboard')" label="Inboard to outboard feet" measure="distance" />
         <NumberBox v-bind="bind('face')" :label="`Face circle, ${form.diameterForm}`" measure="distance" />
       </div>
       <div class="row four">
-        <NumberBox v-bind="bind('sag')" :label="form.sagForm === 'hang' ? 'Bar sag: it hangs' : 'Bar sag: at 6 on a pipe'" measure="displacement" :signed="form.sagForm === 'pipe-at-6'" />
+        <NumberBox
+          v-bind="bind('sag')"
+          :label="form.sagForm === 'hang' ? 'Bar sag: it hangs' : 'Bar sag: at 6 on a pipe'"
+          measure="displacement"
+          :signed="form.sagForm === 'pipe-at-6'"
+        />
         <NumberBox v-bind="bind('faceSag')" label="Face dial’s own sag" measure="displacement" signed />
         <NumberBox v-bind="bind('graduation')" label="One graduation" measure="displacement" />
-        <ChoiceRow v-model="form.diameterForm" label="Face circle taped as" show-label on-dye :options="[{ value: 'diameter', name: 'Diameter' }, { value: 'radius', name: 'Radius' }]" />
+        <ChoiceRow
+          v-model="form.diameterForm"
+          label="Face circle taped as"
+          show-label
+          on-dye
+          :options="[
+            { value: 'diameter', name: 'Diameter' },
+            { value: 'radius', name: 'Radius' },
+          ]"
+        />
       </div>
       <div class="row three">
-        <ChoiceRow v-model="form.carriedBy" label="The bracket sits on" show-label on-dye :options="[{ value: 'movable', name: movable }, { value: 'stationary', name: stationary }]" />
-        <ChoiceRow v-model="form.plunger" label="Face plunger points" show-label on-dye :options="[{ value: 'away', name: 'Away' }, { value: 'back', name: 'Back' }]" />
-        <ChoiceRow v-model="form.sagForm" label="Sag told as" show-label on-dye :options="[{ value: 'hang', name: 'Hangs' }, { value: 'pipe-at-6', name: 'Pipe, at 6' }]" />
+        <ChoiceRow
+          v-model="form.carriedBy"
+          label="The bracket sits on"
+          show-label
+          on-dye
+          :options="[
+            { value: 'movable', name: movable },
+            { value: 'stationary', name: stationary },
+          ]"
+        />
+        <ChoiceRow
+          v-model="form.plunger"
+          label="Face plunger points"
+          show-label
+          on-dye
+          :options="[
+            { value: 'away', name: 'Away' },
+            { value: 'back', name: 'Back' },
+          ]"
+        />
+        <ChoiceRow
+          v-model="form.sagForm"
+          label="Sag told as"
+          show-label
+          on-dye
+          :options="[
+            { value: 'hang', name: 'Hangs' },
+            { value: 'pipe-at-6', name: 'Pipe, at 6' },
+          ]"
+        />
       </div>
       <div class="row three">
-        <ChoiceRow v-model="form.turning" label="Shafts that turn" show-label on-dye :options="[{ value: 'both', name: 'Both' }, { value: 'movable', name: movable }, { value: 'stationary', name: 'Other' }]" />
-        <ChoiceRow v-model="form.rises" label="Press the rim plunger" show-label on-dye :options="[{ value: 'rises', name: 'Rises' }, { value: 'falls', name: 'Falls' }]" />
-        <ChoiceRow v-model="form.faceRises" label="Press the face plunger" show-label on-dye :options="[{ value: 'rises', name: 'Rises' }, { value: 'falls', name: 'Falls' }]" />
+        <ChoiceRow
+          v-model="form.turning"
+          label="Shafts that turn"
+          show-label
+          on-dye
+          :options="[
+            { value: 'both', name: 'Both' },
+            { value: 'movable', name: movable },
+            { value: 'stationary', name: 'Other' },
+          ]"
+        />
+        <ChoiceRow
+          v-model="form.rises"
+          label="Press the rim plunger"
+          show-label
+          on-dye
+          :options="[
+            { value: 'rises', name: 'Rises' },
+            { value: 'falls', name: 'Falls' },
+          ]"
+        />
+        <ChoiceRow
+          v-model="form.faceRises"
+          label="Press the face plunger"
+          show-label
+          on-dye
+          :options="[
+            { value: 'rises', name: 'Rises' },
+            { value: 'falls', name: 'Falls' },
+          ]"
+        />
       </div>
       <div class="row turn">
         <p>Zero both dials at the start. Turn one full turn the way you will read. They show now:</p>
@@ -104,13 +186,18 @@ const bind = (name: Field) => ({
   </BoardFrame>
   <LedgerFrame :mark="missing.length > 0 ? 'todo' : preview?.holdsZero ? 'done' : 'out'" :headline="headline">
     <TurnedDownEntries />
-    <p>Bracket tight, dials preloaded to mid-travel, clear for a full sweep. Press a plunger: does the number rise?</p>
+    <p>
+      Bracket tight, dials preloaded to mid-travel, clear for a full sweep. Press a plunger: does the number
+      rise?
+    </p>
     <p class="muted">{{ TURNING_NOTE }}</p>
-    <p v-if="job.state?.setUp" class="muted">Logging again starts a new set-up; sets already read keep theirs.</p>
+    <p v-if="job.state?.setUp" class="muted">
+      Logging again starts a new set-up; sets already read keep theirs.
+    </p>
     <ShowWorking :steps="working" />
     <template #next>
       <button type="button" class="next-button" :disabled="closed" @click="log">
-        {{ missing.length > 0 ? 'Show what is missing' : 'Log the set-up' }}
+        {{ missing[0] ? `Next: ${MISSING_NAMES[missing[0]]}` : 'Log the set-up' }}
       </button>
     </template>
   </LedgerFrame>

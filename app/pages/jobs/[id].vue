@@ -8,15 +8,30 @@ const job = useJob()
 const shown = ref<StageId | null>(null)
 const { stageAsked } = useKeyEvents()
 
-watch(() => String(route.params.id), (id) => void job.open(id), { immediate: true })
+watch(
+  () => String(route.params.id),
+  (id) => void job.open(id),
+  { immediate: true },
+)
 onBeforeUnmount(() => job.leave())
 watch(stageAsked, (asked) => asked && (shown.value = asked.stage))
-useHead({ title: () => (job.machine ? `${job.machine.tag} ${job.machine.name} · Hushed Caliper` : 'Job · Hushed Caliper') })
+useHead({
+  title: () =>
+    job.machine ? `${job.machine.tag} ${job.machine.name} · Hushed Caliper` : 'Job · Hushed Caliper',
+})
 
-/** The stage opened by hand, else the one whose turn it is. */
-const stage = computed<StageId>(() => shown.value ?? job.state?.current ?? 'make-safe')
-const goOn = () => (shown.value = null)
+/** Stays where the person is: a stage changes by opening another or by going on, never under the hands. */
+const stage = computed<StageId>(() => shown.value ?? 'make-safe')
+const goOn = () => (shown.value = job.state?.current ?? null)
 provide(goOnKey, goOn)
+watch(
+  () => [job.id, job.state !== null] as const,
+  ([, loaded], before) => {
+    if (!loaded) shown.value = null
+    else if (shown.value === null || before?.[0] !== job.id) goOn()
+  },
+  { immediate: true },
+)
 </script>
 
 <template>

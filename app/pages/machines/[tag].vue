@@ -11,7 +11,9 @@ import { toleranceSource } from '~~/shared/wording/tolerances'
 const route = useRoute()
 const session = useSession()
 const tag = computed(() => String(route.params.tag))
-const { data, failure, load } = useAnswer<MachineAnswer>(() => `/api/machines/${encodeURIComponent(tag.value)}`)
+const { data, failure, load } = useAnswer<MachineAnswer>(
+  () => `/api/machines/${encodeURIComponent(tag.value)}`,
+)
 useHead({ title: () => `${tag.value} · Hushed Caliper` })
 
 const starting = ref(false)
@@ -27,7 +29,10 @@ const limits = computed(() => {
     const show = (v: number | null) => figure(v, kind, session.units, { sign: true })
     return {
       name: quantityName(q.name),
-      text: low !== null && high !== null && low === -high ? `±${figure(high, kind, session.units)}` : `${show(low)} to ${show(high)}`,
+      text:
+        low !== null && high !== null && low === -high
+          ? `±${figure(high, kind, session.units)}`
+          : `${show(low)} to ${show(high)}`,
       unit: UNIT_NAMES[session.units][kind],
     }
   })
@@ -43,13 +48,17 @@ const mm = (t: number) => toCore(t, 'displacement', data.value?.machine.units ??
           <div>
             <h1>{{ data.machine.tag }} {{ data.machine.name }}</h1>
             <p class="muted">
-              {{ data.machine.area }} · {{ data.machine.movableName.toLowerCase() }} to {{ data.machine.stationaryName.toLowerCase() }} ·
-              {{ data.machine.couplingKind.toLowerCase() }} · {{ data.machine.powerKw }} kW · {{ data.machine.rpm }} rpm
+              {{ data.machine.area }} · {{ data.machine.movableName.toLowerCase() }} to
+              {{ data.machine.stationaryName.toLowerCase() }} ·
+              {{ data.machine.couplingKind.toLowerCase() }} · {{ data.machine.powerKw }} kW ·
+              {{ data.machine.rpm }} rpm
             </p>
           </div>
           <div class="actions">
             <button type="button" class="quiet-button" @click="changing = true">Change the register</button>
-            <NuxtLink v-if="openJob" :to="`/jobs/${openJob.id}`" class="next-button">Go on with the open job</NuxtLink>
+            <NuxtLink v-if="openJob" :to="`/jobs/${openJob.id}`" class="next-button"
+              >Go on with the open job</NuxtLink
+            >
             <button v-else type="button" class="next-button" @click="starting = true">Start a job</button>
           </div>
         </div>
@@ -59,7 +68,11 @@ const mm = (t: number) => toCore(t, 'displacement', data.value?.machine.units ??
             <h2>Under the feet</h2>
             <table class="figures-table">
               <thead>
-                <tr><th>{{ UNIT_NAMES[session.units].displacement }}</th><th>left</th><th>right</th></tr>
+                <tr>
+                  <th>{{ UNIT_NAMES[session.units].displacement }}</th>
+                  <th>left</th>
+                  <th>right</th>
+                </tr>
               </thead>
               <tbody>
                 <tr v-for="f in data.machine.feet" :key="f.id">

@@ -14,7 +14,9 @@ onMounted(() => searchAsked.value > 0 && search.value?.focus())
 const shown = computed(() => {
   const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
   return (data.value ?? []).filter((m) => {
-    const text = [m.tag, m.name, m.area, m.movableName, m.stationaryName, m.couplingKind].join(' ').toLowerCase()
+    const text = [m.tag, m.name, m.area, m.movableName, m.stationaryName, m.couplingKind]
+      .join(' ')
+      .toLowerCase()
     return words.every((w) => text.includes(w))
   })
 })

@@ -1,0 +1,61 @@
+import type { Misalignment, Plane } from '../../core/frame/planes'
+import type { JobState } from '../../core/logbook/foldJob'
+import type { UnitSystem } from '../../core/units/unitSystem'
+import { layOutShafts, reachOf, type ShaftLines } from '../../shared/drawing/shaftLines'
+import { figure } from '../../shared/wording/figures'
+
+const W = 250
+const H = 150
+
+const n = (x: number) => x.toFixed(1)
+const text = (x: number, y: number, words: string, anchor = 'middle') =>
+  `<text x="${n(x)}" y="${n(y)}" font-family="Text" font-size="8" text-anchor="${anchor}">${words}</text>`
+const shaft = (l: ShaftLines, dashed: boolean) =>
+  `<path d="M${n(l.movable.x1)} ${n(l.movable.y1)}L${n(l.movable.x2)} ${n(l.movable.y2)}" stroke="black" stroke-width="${dashed ? 0.8 : 1.6}"${dashed ? ' stroke-dasharray="4 2"' : ''} fill="none"/>`
+
+/** One view of the shaft lines in black on white: as found dashed, as left whole, the gate at the coupling. */
+export const shaftSvg = (
+  state: JobState,
+  plane: Plane,
+  found: Misalignment | null,
+  left: Misalignment,
+  units: UnitSystem,
+): string | null => {
+  const feet = state.setUp?.feet
+  if (!feet) return null
+  const lines = [left, ...(found ? [found] : [])]
+  const reach = Math.max(...lines.map((l) => reachOf(l, plane, feet, state.tolerance))) * 1.06
+  const lay = (line: Misalignment) =>
+    layOutShafts({ plane, line, feet, tolerance: state.tolerance, width: W, height: H, reach })
+  const now = lay(left)
+  const before = found ? lay(found) : null
+  const gate = now.gate
+    ? `<path d="M${n(now.coupling - 5)} ${n(now.gate.top)}h10m-5 0v-5M${n(now.coupling - 5)} ${n(now.gate.bottom)}h10m-5 0v5" stroke="black" fill="none"/>${text(now.coupling - 8, now.gate.top - 8, `gate ${figure(now.displacementAt(now.gate.top), 'displacement', units, { unit: true })}`)}`
+    : ''
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${W} ${H}" width="${W}" height="${H}">`,
+    `<path d="M0 ${n(now.zero)}H${n(now.coupling)}" stroke="black" stroke-width="1.6"/>`,
+    `<path d="M${n(now.coupling)} ${n(now.zero)}H${W}" stroke="black" stroke-width="0.5" stroke-dasharray="2 2"/>`,
+    gate,
+    before ? shaft(before, true) : '',
+    shaft(now, false),
+    ...now.feet.map((f) => `<circle cx="${n(f.x)}" cy="${n(f.y)}" r="2.5" fill="black"/>`),
+    ...now.feet.map((f) => text(Math.min(f.x, W - 22), H - 4, f.id)),
+    text(2, 8, `drawn ${now.exaggeration} times taller than long`, 'start'),
+    '</svg>',
+  ].join('')
+}
+
+/** A verdict's lozenge in black: filled in band, half filled on the edge, barred out. */
+export const verdictSvg = (verdict: string): string => {
+  const outline = '<path d="M5 1l4 4-4 4-4-4z" fill="none" stroke="black"/>'
+  const inside =
+    verdict === 'in'
+      ? '<path d="M5 1l4 4-4 4-4-4z" fill="black"/>'
+      : verdict === 'edge'
+        ? '<path d="M5 1v8l-4-4z" fill="black"/>'
+        : verdict === 'out'
+          ? '<path d="M1 5h8" stroke="black"/>'
+          : ''
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10" width="9" height="9">${outline}${inside}</svg>`
+}

@@ -1,0 +1,24 @@
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  test: {
+    projects: [
+      {
+        test: {
+          name: 'unit',
+          include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'tests/command/**/*.test.ts'],
+          testTimeout: 30_000,
+        },
+      },
+      {
+        test: {
+          name: 'api',
+          include: ['tests/api/**/*.test.ts'],
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+          fileParallelism: false,
+        },
+      },
+    ],
+  },
+})
