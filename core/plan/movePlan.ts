@@ -123,7 +123,7 @@ const withinStock = (lifts: readonly Lift[], stock: readonly StockShim[]): boole
 
 /** Rounds a side move to the step without leaving the room. */
 const toStep = (h: Millimetres, step: Millimetres, foot: PlanFoot): Millimetres => {
-  if (step <= 0) return h
+  if (step <= 0) return h === 0 ? 0 : h
   const rounded = Math.round(h / step) * step
   const inside =
     rounded > foot.sidePlus ? rounded - step : rounded < -foot.sideMinus ? rounded + step : rounded

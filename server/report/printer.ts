@@ -28,28 +28,20 @@ const FACES = [
   },
 ] as const
 
-/** pdfmake's in-memory files; its types leave them out. */
-interface VirtualFiles {
-  writeFileSync(name: string, content: Buffer): void
-}
-
 let ready: Promise<void> | undefined
 
 const loadFonts = async (): Promise<void> => {
-  const files = (pdfmake as unknown as { virtualfs: VirtualFiles }).virtualfs
-  const fonts: Record<string, Record<string, string>> = {}
+  const fonts: Record<string, Record<string, Buffer>> = {}
   for (const face of FACES) {
     const raw = (await useStorage(face.store).getItemRaw(face.file)) as Uint8Array | null
     if (!raw) throw new Error(`The report font ${face.file} is not in the build.`)
-    files.writeFileSync(face.file, Buffer.from(raw))
-    fonts[face.font] = { ...fonts[face.font], [face.style]: face.file }
+    fonts[face.font] = { ...fonts[face.font], [face.style]: Buffer.from(raw) }
   }
-  pdfmake.setFonts(fonts)
+  // Fonts as bytes serve the drawings too; their types know only file names.
+  pdfmake.setFonts(fonts as unknown as Parameters<typeof pdfmake.setFonts>[0])
   // A report draws on nothing but what is handed to it.
   pdfmake.setUrlAccessPolicy(() => false)
-  ;(pdfmake as unknown as { setLocalAccessPolicy(allow: () => boolean): void }).setLocalAccessPolicy(
-    () => false,
-  )
+  ;(pdfmake as unknown as { setLocalAccessPolicy(allow: () => boolean): void }).setLocalAccessPolicy(() => false)
 }
 
 /** Prints a document with the fonts that ship with the program. */

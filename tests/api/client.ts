@@ -1,0 +1,58 @@
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, expect } from 'vitest'
+import type { EntryBody } from '../../core/logbook/entry'
+import { startCluster, type Cluster } from '../support/cluster'
+import { draft, OPENING } from '../support/entries'
+import { startProgram, type Program } from '../support/program'
+
+export interface Answer {
+  readonly status: number
+  readonly body: Record<string, unknown>
+}
+
+/** A running program for one file of tests, and how to talk to it. */
+export const useProgram = (name: string) => {
+  const held: { cluster?: Cluster; program?: Program } = {}
+  beforeAll(async () => {
+    held.cluster = await startCluster()
+    held.program = await startProgram(held.cluster.url, name)
+  }, 120_000)
+  afterAll(async () => {
+    await held.program?.stop()
+    await held.cluster?.stop()
+  }, 60_000)
+
+  const program = () => held.program as Program
+  const ask = async (path: string, init: RequestInit = {}): Promise<Answer> => {
+    const response = await fetch(program().url + path, init)
+    const text = await response.text()
+    return { status: response.status, body: text === '' ? {} : (JSON.parse(text) as Record<string, unknown>) }
+  }
+  const send = (method: 'POST' | 'PUT', path: string, body: unknown) =>
+    ask(path, {
+      method,
+      body: typeof body === 'string' ? body : JSON.stringify(body),
+      headers: { 'content-type': 'application/json' },
+    })
+  const post = (path: string, body: unknown) => send('POST', path, body)
+  const log = (job: string, body: EntryBody, more: object = {}) =>
+    post(`/api/jobs/${job}/entries`, draft(body, more))
+  const openJob = async (machine = 'CP-11') => {
+    const id = randomUUID()
+    const answer = await post('/api/jobs', { id, machine, opening: draft(OPENING) })
+    expect(answer.status).toBe(201)
+    return id
+  }
+  return { program, cluster: () => held.cluster as Cluster, ask, send, post, log, openJob }
+}
+
+/** A refusal has its status, a code and a plain sentence. */
+export const expectRefusal = (answer: Answer, status: number, code?: string) => {
+  expect(answer.status, JSON.stringify(answer.body)).toBe(status)
+  const { error } = answer.body as { error: { code: string; message: string } }
+  expect(error.message).toMatch(/^[A-Z].*[.?]$/)
+  if (code) expect(error.code).toBe(code)
+}
+
+export const issuePaths = (answer: Answer): string[] =>
+  ((answer.body as { error: { issues?: { path: string }[] } }).error.issues ?? []).map((i) => i.path)

@@ -1,0 +1,310 @@
+import { randomUUID } from 'node:crypto'
+import { describe, expect, it } from 'vitest'
+import type { EntryBody } from '../../core/logbook/entry'
+import { demoId } from '../../scripts/demo/works'
+import { draft, lockOut, LOW_MOTOR, OPENING, readings, SET_UP } from '../support/entries'
+import { expectRefusal, issuePaths, useProgram } from './client'
+
+const api = useProgram('logbook')
+const setUp: EntryBody = { kind: 'set-up', payload: SET_UP }
+const remark = (text: string): EntryBody => ({ kind: 'remark', payload: { text } })
+
+const ready = async (machine?: string) => {
+  const job = await api.openJob(machine)
+  for (const body of [...lockOut, setUp]) expect((await api.log(job, body)).status).toBe(201)
+  return job
+}
+const entriesOf = async (job: string) =>
+  (await api.ask(`/api/jobs/${job}`)).body.entries as { id: string; kind: string }[]
+const summaryOf = async (job: string) => {
+  const { open } = (await api.ask('/api/today')).body as {
+    open: { id: string; stage: string; verdict: string }[]
+  }
+  return open.find((j) => j.id === job)
+}
+
+describe('a job from opening to closing', () => {
+  it('keeps every entry in order and derives its columns in the same breath', async () => {
+    const job = await ready()
+    expect(await summaryOf(job)).toMatchObject({ stage: 'as-found', verdict: 'unknown' })
+    await api.log(job, LOW_MOTOR)
+    await api.log(job, LOW_MOTOR)
+    expect(await summaryOf(job)).toMatchObject({ stage: 'plan', verdict: 'out' })
+    const side = [
+      { pair: 'inboard', moved: 11.5 },
+      { pair: 'outboard', moved: 15.5 },
+    ]
+    const changes = (['left', 'right'] as const).flatMap((s) => [
+      { pair: 'inboard', side: s, takenOut: [], putIn: [10, 5] },
+      { pair: 'outboard', side: s, takenOut: [5], putIn: [20, 10] },
+    ])
+    await api.log(job, { kind: 'move-made', payload: { units: 'inch', changes, side, remark: '' } })
+    expect(await summaryOf(job)).toMatchObject({ stage: 're-measure' })
+    const aligned = readings([0, -3, -6, -3], [0, 0, 0, 0])
+    await api.log(job, aligned)
+    await api.log(job, aligned)
+    expect(await summaryOf(job)).toMatchObject({ stage: 'close', verdict: 'in' })
+    expect(
+      (await api.log(job, { kind: 'job-closed', payload: { signedBy: 'Lead', remarks: '', exception: '' } }))
+        .status,
+    ).toBe(201)
+    expect(await summaryOf(job)).toBeUndefined()
+    expect((await entriesOf(job)).map((e) => e.kind)).toEqual([
+      'job-opened',
+      ...lockOut.map((b) => b.kind),
+      'set-up',
+      'readings-taken',
+      'readings-taken',
+      'move-made',
+      'readings-taken',
+      'readings-taken',
+      'job-closed',
+    ])
+  })
+
+  it('leaves the shims it put in under the feet in the register', async () => {
+    const before = (await api.ask('/api/machines/CP-14')).body.machine as {
+      version: number
+      feet: { existing: { left: number[] } }[]
+    }
+    const job = await api.openJob('CP-14')
+    const metric = { units: 'metric' as const, side: [], remark: '' }
+    await api.log(job, {
+      kind: 'set-up',
+      payload: {
+        ...SET_UP,
+        units: 'metric',
+        feet: [
+          { id: 'inboard', x: 360 },
+          { id: 'outboard', x: 1040 },
+        ],
+      },
+    })
+    await api.log(job, {
+      kind: 'move-made',
+      payload: { ...metric, changes: [{ pair: 'inboard', side: 'left', takenOut: [], putIn: [0.05] }] },
+    })
+    await api.log(job, {
+      kind: 'job-closed',
+      payload: { signedBy: 'x', remarks: '', exception: 'not measured' },
+    })
+    const after = (await api.ask('/api/machines/CP-14')).body.machine as typeof before
+    expect(after.feet[0]?.existing.left).toEqual([...(before.feet[0]?.existing.left ?? []), 0.05])
+    expect(after.version).toBe(before.version + 1)
+  })
+
+  it('keeps the machine as it was on the day the job was opened', async () => {
+    const job = await api.openJob('KY-09')
+    const { machine } = (await api.ask('/api/machines/KY-09')).body as { machine: Record<string, unknown> }
+    const { id: _, ...fields } = machine
+    expect((await api.send('PUT', '/api/machines/KY-09', { ...fields, rpm: 1450 })).status).toBe(200)
+    const kept = (await api.ask(`/api/jobs/${job}`)).body.machine as { rpm: number; stock: unknown[] }
+    expect(kept.rpm).toBe(1460)
+    expect(kept.stock.length).toBeGreaterThan(3)
+  })
+})
+
+describe('posting', () => {
+  it('the same entry twice makes one entry, even at the same moment', async () => {
+    const job = await api.openJob()
+    const entry = draft(remark('once'))
+    const answers = await Promise.all(
+      Array.from({ length: 8 }, () => api.post(`/api/jobs/${job}/entries`, entry)),
+    )
+    expect(answers.map((a) => a.status).sort()).toEqual([200, 200, 200, 200, 200, 200, 200, 201])
+    expect((await entriesOf(job)).filter((e) => e.id === entry.id)).toHaveLength(1)
+  })
+
+  it('the same opening twice opens one job', async () => {
+    const opening = { id: randomUUID(), machine: 'CP-11', opening: draft(OPENING) }
+    expect((await api.post('/api/jobs', opening)).status).toBe(201)
+    expect((await api.post('/api/jobs', opening)).status).toBe(200)
+    expect(await entriesOf(opening.id)).toHaveLength(1)
+  })
+
+  it('another entry under a used id is refused, in this job and in any other', async () => {
+    const [job, other] = [await api.openJob(), await api.openJob()]
+    const entry = draft(remark('mine'))
+    await api.post(`/api/jobs/${job}/entries`, entry)
+    expectRefusal(
+      await api.post(`/api/jobs/${job}/entries`, { ...entry, payload: { text: 'changed' } }),
+      409,
+      'id-taken',
+    )
+    expectRefusal(await api.post(`/api/jobs/${other}/entries`, entry), 409, 'id-taken')
+    const racing = draft(remark('raced'))
+    const raced = await Promise.all([job, other].map((j) => api.post(`/api/jobs/${j}/entries`, racing)))
+    expect(raced.map((a) => a.status).sort()).toEqual([201, 409])
+  })
+
+  it('many people at once lose nothing and share no number', async () => {
+    const job = await api.openJob()
+    const answers = await Promise.all(
+      Array.from({ length: 30 }, (_, i) => api.log(job, remark(`remark ${i}`))),
+    )
+    expect(answers.every((a) => a.status === 201)).toBe(true)
+    expect(await entriesOf(job)).toHaveLength(31)
+  })
+
+  it('corrects once; the second correction is told what happened', async () => {
+    const job = await ready()
+    const first = draft(LOW_MOTOR)
+    await api.post(`/api/jobs/${job}/entries`, first)
+    const correction = { supersedes: { entry: first.id, reason: 'misread' } }
+    expect((await api.log(job, LOW_MOTOR, correction)).status).toBe(201)
+    expectRefusal(await api.log(job, LOW_MOTOR, correction), 409, 'already-corrected')
+  })
+
+  it('a closed job takes remarks and nothing else', async () => {
+    const job = await ready()
+    await api.log(job, { kind: 'job-closed', payload: { signedBy: 'x', remarks: '', exception: 'x' } })
+    expectRefusal(await api.log(job, LOW_MOTOR), 409, 'job-closed')
+    expect((await api.log(job, remark('found the missing pin'))).status).toBe(201)
+  })
+})
+
+describe('entries that do not fit', () => {
+  it('are answered with the place and a sentence', async () => {
+    const job = await ready()
+    const set = { ...draft(LOW_MOTOR) } as Record<string, unknown> & { payload: Record<string, unknown> }
+    const spoiled: [object, string][] = [
+      [{ ...set, id: 'seven' }, 'id'],
+      [{ ...set, author: randomUUID() }, 'author'],
+      [{ ...set, madeAt: 'yesterday' }, 'madeAt'],
+      [{ ...set, madeAt: '0000-01-01T00:00:00Z' }, 'madeAt'],
+      [{ ...set, kind: 'guess' }, 'kind'],
+      [{ ...set, payload: {} }, 'payload.units'],
+      [{ ...set, payload: { ...set.payload, units: 'furlong' } }, 'payload.units'],
+      [
+        {
+          ...set,
+          payload: {
+            ...set.payload,
+            rim: [
+              { clock: 0, value: 'low' },
+              { clock: 90, value: 1 },
+            ],
+          },
+        },
+        'payload.rim.0.value',
+      ],
+      [
+        {
+          ...set,
+          payload: {
+            ...set.payload,
+            rim: [
+              { clock: 0, value: 1e300 },
+              { clock: 90, value: 1 },
+            ],
+          },
+        },
+        'payload.rim.0.value',
+      ],
+      [
+        {
+          ...set,
+          payload: {
+            ...set.payload,
+            face: [
+              { clock: 4000, value: 1 },
+              { clock: 90, value: 1 },
+            ],
+          },
+        },
+        'payload.face.0.clock',
+      ],
+      [
+        {
+          ...set,
+          payload: { ...set.payload, face: Array.from({ length: 100 }, (_, i) => ({ clock: i, value: 0 })) },
+        },
+        'payload.face',
+      ],
+      [{ ...set, supersedes: { entry: randomUUID(), reason: 'x' } }, 'supersedes.entry'],
+      [{ ...set, supersedes: { entry: randomUUID(), reason: '' } }, 'supersedes.reason'],
+      [draft({ kind: 'remark', payload: { text: 'zero \u0000 byte' } }), 'payload.text'],
+      [draft({ kind: 'remark', payload: { text: '\ud800' } }), 'payload.text'],
+      [draft({ kind: 'remark', payload: { text: 'x'.repeat(3000) } }), 'payload.text'],
+      [draft({ kind: 'stage-skipped', payload: { stage: 'make-safe', why: 'x' } }), 'payload.stage'],
+      [draft({ kind: 'set-left-out', payload: { set: randomUUID(), why: 'x' } }), 'payload.set'],
+      [
+        draft({ kind: 'set-up', payload: { ...SET_UP, face: { ...SET_UP.face, diameter: 0 } } }),
+        'payload.face.diameter',
+      ],
+      [draft({ kind: 'set-up', payload: { ...SET_UP, rim: { ...SET_UP.rim, sag: -1 } } }), 'payload.rim.sag'],
+      [
+        draft({
+          kind: 'set-up',
+          payload: {
+            ...SET_UP,
+            feet: [
+              { id: 'inboard', x: 12 },
+              { id: 'outboard', x: 12 },
+            ],
+          },
+        }),
+        'payload.feet',
+      ],
+    ]
+    for (const [body, path] of spoiled) {
+      const answer = await api.post(`/api/jobs/${job}/entries`, body)
+      expectRefusal(answer, 422)
+      expect(issuePaths(answer)).toContain(path)
+    }
+    expect(await entriesOf(job)).toHaveLength(7)
+  })
+
+  it('nothing half done is left when an opening fails', async () => {
+    const id = randomUUID()
+    const nobody = { ...draft(OPENING), author: randomUUID() }
+    expectRefusal(await api.post('/api/jobs', { id, machine: 'CP-11', opening: nobody }), 422)
+    expectRefusal(await api.post('/api/jobs', { id, machine: 'XX-99', opening: draft(OPENING) }), 404)
+    expectRefusal(await api.post('/api/jobs', { id, machine: 'CP-11', opening: draft(remark('x')) }), 422)
+    expectRefusal(await api.ask(`/api/jobs/${id}`), 404)
+  })
+
+  it('unknown and odd ids are not found, never a fault of the server', async () => {
+    for (const id of [randomUUID(), 'seven', '%00', '..%2f..', "1' or '1'='1", demoId('day')]) {
+      expectRefusal(await api.ask(`/api/jobs/${id}`), 404)
+      expectRefusal(await api.log(id, remark('x')), 404)
+      expectRefusal(await api.ask(`/api/jobs/${id}/report.pdf`), 404)
+      expectRefusal(await api.ask(`/api/jobs/${id}/stream`), 404)
+    }
+  })
+})
+
+describe('the stream', () => {
+  it('shows other viewers of the job each new entry, and no one else’s', async () => {
+    const [job, other] = [await api.openJob(), await api.openJob()]
+    const response = await fetch(`${api.program().url}/api/jobs/${job}/stream`)
+    expect(response.headers.get('content-type')).toContain('text/event-stream')
+    const reader = (response.body as ReadableStream<Uint8Array>).getReader()
+    await api.log(other, remark('elsewhere'))
+    await api.log(job, remark('here'))
+    let seen = ''
+    const deadline = Date.now() + 5000
+    while (!seen.includes('here') && Date.now() < deadline)
+      seen += new TextDecoder().decode((await reader.read()).value)
+    await reader.cancel()
+    expect(seen).toContain('"text":"here"')
+    expect(seen).not.toContain('elsewhere')
+  })
+})
+
+describe('the report', () => {
+  it('is a PDF on either paper, for open and closed jobs', async () => {
+    const job = await ready()
+    await api.log(job, LOW_MOTOR)
+    for (const paper of ['a4', 'letter']) {
+      const response = await fetch(
+        `${api.program().url}/api/jobs/${job}/report.pdf?paper=${paper}&units=metric`,
+      )
+      expect(response.headers.get('content-type')).toBe('application/pdf')
+      const bytes = Buffer.from(await response.arrayBuffer())
+      expect(bytes.subarray(0, 5).toString()).toBe('%PDF-')
+      expect(bytes.includes(paper === 'a4' ? '595.28' : '612')).toBe(true)
+    }
+    expectRefusal(await api.ask(`/api/jobs/${job}/report.pdf?paper=napkin`), 422)
+  })
+})

@@ -1,0 +1,100 @@
+import { randomUUID } from 'node:crypto'
+import { describe, expect, it } from 'vitest'
+import { MACHINES } from '../../scripts/demo/works'
+import { expectRefusal, issuePaths, useProgram } from './client'
+
+const api = useProgram('register')
+const [CP11] = MACHINES
+const fresh = (tag: string) => ({ ...CP11, tag, id: randomUUID() })
+const machineAt = async (tag: string) =>
+  (await api.ask(`/api/machines/${tag}`)).body.machine as Record<string, unknown> & { version: number }
+
+describe('the register of machines', () => {
+  it('lists every machine with its last verdict and its open job', async () => {
+    const list = (await api.ask('/api/machines')).body as unknown as {
+      tag: string
+      openJob: string | null
+      lastClosed: { verdict: string } | null
+    }[]
+    expect(list.map((m) => m.tag)).toEqual(['CP-11', 'CP-14', 'KY-09'])
+    expect(list[0]).toMatchObject({ openJob: null, lastClosed: { verdict: 'in' } })
+    expect(list[1]?.openJob).toMatch(/-/)
+  })
+
+  it('finds a machine by its tag in any case', async () => {
+    expect((await machineAt('cp-11')).tag).toBe('CP-11')
+    expectRefusal(await api.ask('/api/machines/XX-99'), 404)
+  })
+
+  it('adds a machine once', async () => {
+    expect((await api.post('/api/machines', fresh('PR-02'))).status).toBe(201)
+    expectRefusal(await api.post('/api/machines', fresh('PR-02')), 409, 'tag-taken')
+  })
+
+  it('answers a stale change with the row as it stands', async () => {
+    await api.post('/api/machines', fresh('KY-05'))
+    const { id: _, ...machine } = await machineAt('KY-05')
+    expect((await api.send('PUT', '/api/machines/KY-05', { ...machine, rpm: 1000 })).body).toMatchObject({
+      rpm: 1000,
+      version: 2,
+    })
+    const stale = await api.send('PUT', '/api/machines/KY-05', { ...machine, rpm: 1100 })
+    expectRefusal(stale, 409, 'stale')
+    expect(stale.body).toMatchObject({ error: { current: { rpm: 1000, version: 2 } } })
+  })
+
+  it('lets only one of two changes at the same moment through', async () => {
+    await api.post('/api/machines', fresh('GL-03'))
+    const { id: _, ...machine } = await machineAt('GL-03')
+    const both = await Promise.all(
+      [1001, 1002].map((rpm) => api.send('PUT', '/api/machines/GL-03', { ...machine, rpm })),
+    )
+    expect(both.map((a) => a.status).sort()).toEqual([200, 409])
+  })
+
+  it('says at the field what does not fit', async () => {
+    const [inboard, outboard] = CP11?.feet ?? []
+    const cases: [object, string][] = [
+      [{ tag: '' }, 'tag'],
+      [{ tag: '../etc' }, 'tag'],
+      [{ rpm: 0 }, 'rpm'],
+      [{ rpm: 'fast' }, 'rpm'],
+      [{ units: 'cubit' }, 'units'],
+      [{ name: 'x'.repeat(200) }, 'name'],
+      [{ feet: [inboard] }, 'feet'],
+      [{ feet: [outboard, inboard] }, 'feet'],
+      [{ feet: [inboard, { ...outboard, x: 3 }] }, 'feet.1.x'],
+      [{ feet: [{ ...inboard, existing: { left: [-5], right: [] } }, outboard] }, 'feet.0.existing.left.0'],
+      [{ feet: [{ ...inboard, sidePlus: -1 }, outboard] }, 'feet.0.sidePlus'],
+      [{ tolerance: { form: 'offset-slope', mode: 'plane', offset: -4, slope: 1 } }, 'tolerance.offset'],
+    ]
+    for (const [change, path] of cases) {
+      const answer = await api.post('/api/machines', { ...fresh('NEW-1'), ...change })
+      expectRefusal(answer, 422)
+      expect(issuePaths(answer)).toContain(path)
+    }
+    expectRefusal(await api.ask('/api/machines/NEW-1'), 404)
+  })
+})
+
+describe('the works', () => {
+  it('knows its people, its stock and its pack rule', async () => {
+    expect((await api.ask('/api/works')).body).toMatchObject({ name: 'Orrin Vale Tile Works', packLimit: 4 })
+    const people = (await api.ask('/api/people')).body as unknown as { role: string }[]
+    expect(new Set(people.map((p) => p.role))).toEqual(
+      new Set(['millwright', 'apprentice', 'lead', 'planner']),
+    )
+  })
+
+  it('shows today what needs a wrench', async () => {
+    const today = (await api.ask('/api/today')).body as {
+      open: { tag: string; stage: string }[]
+      recentlyClosed: unknown[]
+    }
+    expect(today.open.map((j) => [j.tag, j.stage])).toEqual([
+      ['CP-14', 'plan'],
+      ['KY-09', 'as-found'],
+    ])
+    expect(today.recentlyClosed).toHaveLength(3)
+  })
+})

@@ -1,0 +1,8 @@
+import { startCluster } from '../support/cluster'
+
+/** One throw-away cluster for all browser tests; each file starts its own program on it. */
+export default async () => {
+  const cluster = await startCluster()
+  process.env.HC_TEST_DATABASE = cluster.url('DATABASE')
+  return () => cluster.stop()
+}

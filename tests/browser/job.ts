@@ -1,0 +1,93 @@
+import { test as base, expect, type Page } from '@playwright/test'
+import { startProgram, type Program } from '../support/program'
+
+const HOURS = ['12', '3', '6', '9'] as const
+
+/** A page on a program of its own, which a test may kill and restart. */
+export const test = base.extend<object, { program: Program }>({
+  program: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use, info) => {
+      const template = process.env.HC_TEST_DATABASE ?? ''
+      const program = await startProgram(
+        (name) => template.replace('DATABASE', name),
+        `browser_${info.workerIndex}`,
+      )
+      await use(program)
+      await program.stop()
+    },
+    { scope: 'worker', timeout: 120_000 },
+  ],
+  baseURL: async ({ program }, use) => use(program.url),
+})
+export { expect }
+
+/** What a millwright does, in the program's own words. */
+export class Job {
+  constructor(readonly page: Page) {}
+
+  async open(tag: string, rpm: string) {
+    await this.page.goto(`/machines/${tag}`)
+    await this.page.getByRole('button', { name: 'Start a job' }).click()
+    await this.page.getByLabel('Nameplate speed, rpm').fill(rpm)
+    await this.page.getByRole('button', { name: 'Open the job' }).click()
+    await this.page.waitForURL(/\/jobs\//)
+  }
+
+  async makeSafe() {
+    for (const point of [
+      'isolated',
+      'locked and tagged',
+      'stored energy released',
+      'tried to start',
+      'guard off, shafts free',
+    ])
+      await this.next(`Confirm: ${point}`)
+  }
+
+  async setUp() {
+    await this.page.getByLabel('Bar sag: it hangs').fill('3')
+    await this.page.getByLabel('Rim after the turn').fill('0')
+    await this.page.getByLabel('Face after the turn').fill('0')
+    await this.next('Log the set-up')
+  }
+
+  reading(dial: 'Rim' | 'Face', hour: (typeof HOURS)[number]) {
+    return this.page.getByLabel(`${dial} at ${hour} o’clock`)
+  }
+
+  async type(rim: readonly number[], face: readonly number[]) {
+    for (const [i, hour] of HOURS.entries()) {
+      if (i === 0) continue
+      await this.reading('Rim', hour).fill(String(rim[i]))
+      await this.reading('Face', hour).fill(String(face[i]))
+    }
+  }
+
+  async read(rim: readonly number[], face: readonly number[]) {
+    await this.type(rim, face)
+    await this.page.getByLabel('Rim', { exact: true }).fill('0')
+    await this.page.getByLabel('Face', { exact: true }).fill('0')
+    await this.next('Log this set')
+  }
+
+  next(name: string | RegExp) {
+    return this.page.getByRole('button', { name }).click()
+  }
+
+  stage(name: string) {
+    return this.page.getByRole('navigation', { name: 'Stages of this job' }).getByRole('button', { name })
+  }
+
+  get meaning() {
+    return this.page.getByRole('complementary', { name: 'What this means' }).getByRole('heading').first()
+  }
+
+  saved() {
+    return expect(this.page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible({ timeout: 20_000 })
+  }
+}
+
+export const LOW = { rim: [0, -2.5, -23, -20.5], face: [0, 1, 3.5, 2.5] } as const
+/** What the dials show on an aligned machine with 3 mil of sag. */
+export const ALIGNED = { rim: [0, -3, -6, -3], face: [0, 0, 0, 0] } as const
