@@ -11,6 +11,7 @@ export default defineConfig({
   forbidOnly: !!process.env.CI,
   use: {
     viewport: { width: 1280, height: 800 },
+    actionTimeout: 8000,
     serviceWorkers: 'block',
     trace: 'retain-on-failure',
     launchOptions: {

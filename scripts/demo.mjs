@@ -1,6 +1,8 @@
 /** `npm run demo`: from a bare clone to the demo works in the browser. */
+import { statSync } from 'node:fs'
 import { join } from 'node:path'
 import { command } from './local/command.mjs'
+import { fingerprint, isFresh, markFresh } from './local/freshness.mjs'
 import { LOCAL, ROOT } from './local/paths.mjs'
 import { requireWritable, startPostgres } from './local/postgres.mjs'
 import { buildProgram, installPackages, requireNode } from './local/prepare.mjs'
@@ -36,12 +38,17 @@ await run(async () => {
     if (!dev) await buildProgram()
     postgres = await startPostgres('demo', { port: 54310 })
     const databaseUrl = postgres.url('postgres')
-    await command(process.execPath, ['--import', 'tsx', join('scripts', 'seed.ts'), '--if-empty'], {
-      cwd: ROOT,
-      quiet: true,
-      env: { ...process.env, DATABASE_URL: databaseUrl },
-      remedy: 'The demo works could not be written; the lines above say why.',
-    })
+    // The same cluster under the same migrations was seeded before: nothing to ask it.
+    const seeded = `${fingerprint('server/database')} ${statSync(join(postgres.data, 'PG_VERSION')).ctimeMs}`
+    if (!isFresh('seed', seeded)) {
+      await command(process.execPath, ['--import', 'tsx', join('scripts', 'seed.ts'), '--if-empty'], {
+        cwd: ROOT,
+        quiet: true,
+        env: { ...process.env, DATABASE_URL: databaseUrl },
+        remedy: 'The demo works could not be written; the lines above say why.',
+      })
+      markFresh('seed', seeded)
+    }
     web = await startWeb({
       port,
       databaseUrl,

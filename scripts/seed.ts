@@ -1,16 +1,17 @@
 /** `npm run seed`: migrates, empties the database at DATABASE_URL and writes the demo works; `-- --if-empty` leaves a filled one alone. */
-import { closeDatabase, database } from '../server/database/connection'
 import { migrateDown, migrateUp } from '../server/database/migrate'
 import { insertMachine } from '../server/machines/machines.repository'
 import { writeHistory } from './demo/history'
 import { demoId, MACHINES, PEOPLE, STOCK, WORKS } from './demo/works'
+import { withDatabase } from './withDatabase'
 
-const knex = database()
-await migrateUp(knex)
-const filled = (await knex('works').first('id')) !== undefined
-if (filled && process.argv.includes('--if-empty')) {
-  process.stdout.write('The database has a works already; nothing written.\n')
-} else {
+await withDatabase(async (knex) => {
+  await migrateUp(knex)
+  const filled = (await knex('works').first('id')) !== undefined
+  if (filled && process.argv.includes('--if-empty')) {
+    process.stdout.write('The database has a works already; nothing written.\n')
+    return
+  }
   if (filled) {
     await migrateDown(knex)
     await migrateUp(knex)
@@ -24,5 +25,4 @@ if (filled && process.argv.includes('--if-empty')) {
     await writeHistory(trx, new Date())
   })
   process.stdout.write(`${WORKS.name}: ${MACHINES.length} machines, with their history.\n`)
-}
-await closeDatabase()
+})

@@ -17,15 +17,13 @@ const session = useSession()
           type="button"
           :class="{ here: s === stage }"
           :aria-current="s === stage ? 'step' : undefined"
+          :aria-label="`${STAGE_NAMES[s]}, ${MARK_NAMES[state.stages[s].mark]}. ${findingOf(state, s, session.units)}`"
           :title="`${STAGE_NAMES[s]} (g ${i + 1})`"
           @click="$emit('open', s)"
         >
           <VerdictMark :mark="state.stages[s].mark" silent />
           <span class="words">
-            <span class="name"
-              >{{ STAGE_NAMES[s]
-              }}<span class="visually-hidden">, {{ MARK_NAMES[state.stages[s].mark] }}</span></span
-            >
+            <span class="name">{{ STAGE_NAMES[s] }}</span>
             <span class="finding">{{ findingOf(state, s, session.units) }}</span>
           </span>
         </button>

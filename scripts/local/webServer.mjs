@@ -24,7 +24,7 @@ export const startWeb = async ({
   databaseUrl,
   dev = false,
   env = {},
-  stdio = ['ignore', 'ignore', 'inherit'],
+  stdio = ['ignore', 'inherit', 'inherit'],
 }) => {
   const [program, args] = dev
     ? [join(ROOT, 'node_modules', '.bin', 'nuxt'), ['dev', '--port', String(port), '--host', '127.0.0.1']]

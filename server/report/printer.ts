@@ -1,3 +1,7 @@
+import { rmSync } from 'node:fs'
+import { mkdtemp, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
 import pdfmake from 'pdfmake'
 import type { TDocumentDefinitions } from 'pdfmake/interfaces'
 
@@ -30,18 +34,26 @@ const FACES = [
 
 let ready: Promise<void> | undefined
 
+/**
+ * Lays the fonts out as files, once a process: text could be printed from memory, but the drawings
+ * take their fonts from files alone.
+ */
 const loadFonts = async (): Promise<void> => {
-  const fonts: Record<string, Record<string, Buffer>> = {}
+  const folder = await mkdtemp(join(tmpdir(), 'hushed-caliper-fonts-'))
+  const fonts: Record<string, Record<string, string>> = {}
   for (const face of FACES) {
     const raw = (await useStorage(face.store).getItemRaw(face.file)) as Uint8Array | null
     if (!raw) throw new Error(`The report font ${face.file} is not in the build.`)
-    fonts[face.font] = { ...fonts[face.font], [face.style]: Buffer.from(raw) }
+    const file = join(folder, face.file)
+    await writeFile(file, raw)
+    fonts[face.font] = { ...fonts[face.font], [face.style]: file }
   }
-  // Fonts as bytes serve the drawings too; their types know only file names.
-  pdfmake.setFonts(fonts as unknown as Parameters<typeof pdfmake.setFonts>[0])
-  // A report draws on nothing but what is handed to it.
+  process.once('exit', () => rmSync(folder, { recursive: true, force: true }))
+  pdfmake.setFonts(fonts)
+  // A report draws on nothing but these fonts and what is handed to it.
   pdfmake.setUrlAccessPolicy(() => false)
-  ;(pdfmake as unknown as { setLocalAccessPolicy(allow: () => boolean): void }).setLocalAccessPolicy(() => false)
+  const files = pdfmake as unknown as { setLocalAccessPolicy(allow: (file: string) => boolean): void }
+  files.setLocalAccessPolicy((file) => dirname(file) === folder)
 }
 
 /** Prints a document with the fonts that ship with the program. */

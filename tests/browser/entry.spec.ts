@@ -2,7 +2,8 @@ import { expect, Job, LOW, test } from './job'
 
 test('keys walk the whole set: sign, arrows, Enter, units, table, the map', async ({ page }) => {
   const job = new Job(page)
-  await job.open('CP-11', '990')
+  await job.open()
+  await expect(job.meaning).toContainText('Nothing is safe yet')
   for (let i = 0; i < 5; i++) await page.keyboard.press('Enter')
   await expect(page.getByLabel('Bar sag: it hangs')).toBeVisible()
   await page.getByLabel('Bar sag: it hangs').fill('3')
@@ -56,7 +57,7 @@ test('keys walk the whole set: sign, arrows, Enter, units, table, the map', asyn
 
 test('boxes say what they understood, what they can’t read, and what looks like a slip', async ({ page }) => {
   const job = new Job(page)
-  await job.open('CP-11', '990')
+  await job.open()
   await job.makeSafe()
   const inboard = page.getByLabel('Centre to inboard feet')
   await inboard.fill('12 5/32')
@@ -81,11 +82,10 @@ test('boxes say what they understood, what they can’t read, and what looks lik
 
 test('a unit switch in the middle of a set loses nothing that was typed', async ({ page }) => {
   const job = new Job(page)
-  await job.open('CP-11', '990')
+  await job.open()
   await job.makeSafe()
   await job.setUp()
   await job.type(LOW.rim, LOW.face)
-  const before = await page.getByText('limit 2.0').count()
   await page.getByText('mm', { exact: true }).click()
   await expect(job.reading('Rim', '6')).toHaveValue('-23 mil')
   await expect(page.getByText('= −0.5842 mm')).toBeVisible()
@@ -95,12 +95,11 @@ test('a unit switch in the middle of a set loses nothing that was typed', async 
   await job.next('Log this set')
   await page.getByText('mil', { exact: true }).first().click()
   await expect(page.getByRole('list', { name: 'Sets logged' })).toContainText('face 0.0 / +1.0 / +3.5 / +2.5')
-  expect(before).toBe(0)
 })
 
 test('any list of positions can be read in the table', async ({ page }) => {
   const job = new Job(page)
-  await job.open('CP-11', '990')
+  await job.open()
   await job.makeSafe()
   await job.setUp()
   await job.next('Table')

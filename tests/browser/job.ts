@@ -1,4 +1,6 @@
 import { test as base, expect, type Page } from '@playwright/test'
+import { randomUUID } from 'node:crypto'
+import { MACHINES } from '../../scripts/demo/works'
 import { startProgram, type Program } from '../support/program'
 
 const HOURS = ['12', '3', '6', '9'] as const
@@ -26,12 +28,18 @@ export { expect }
 export class Job {
   constructor(readonly page: Page) {}
 
-  async open(tag: string, rpm: string) {
+  /** Opens a job on a machine of its own, so that no test meets another's open job. */
+  async open() {
+    const tag = `T-${randomUUID().slice(0, 8)}`
+    const machine = { ...MACHINES.find((m) => m.tag === 'CP-11'), tag, id: randomUUID() }
+    const added = await this.page.request.post('/api/machines', { data: machine })
+    expect(added.status()).toBe(201)
     await this.page.goto(`/machines/${tag}`)
     await this.page.getByRole('button', { name: 'Start a job' }).click()
-    await this.page.getByLabel('Nameplate speed, rpm').fill(rpm)
+    await this.page.getByLabel('Nameplate speed, rpm').fill('990')
     await this.page.getByRole('button', { name: 'Open the job' }).click()
     await this.page.waitForURL(/\/jobs\//)
+    return tag
   }
 
   async makeSafe() {

@@ -27,7 +27,7 @@ for (const bay of ['bright', 'dim'] as const)
       expect(await seriousFaults(page), path).toEqual([])
     }
     const job = new Job(page)
-    await job.open('CP-11', '990')
+    await job.open()
     await job.makeSafe()
     await job.setUp()
     await job.read(LOW.rim, LOW.face)
@@ -50,7 +50,7 @@ for (const [width, height] of [
   test(`working views fit ${width}x${height} without scrolling the page`, async ({ page }) => {
     await page.setViewportSize({ width, height })
     const job = new Job(page)
-    await job.open('CP-11', '990')
+    await job.open()
     await job.makeSafe()
     await job.setUp()
     await job.read(LOW.rim, LOW.face)
@@ -65,7 +65,7 @@ for (const [width, height] of [
 
 test('nothing that is touched in the job is smaller than 44 px', async ({ page }) => {
   const job = new Job(page)
-  await job.open('CP-11', '990')
+  await job.open()
   await job.makeSafe()
   await job.setUp()
   await job.read(ALIGNED.rim, ALIGNED.face)
@@ -89,7 +89,7 @@ test('a touched box opens the big keypad', async ({ browser, program }) => {
   })
   const page = await context.newPage()
   const job = new Job(page)
-  await job.open('CP-11', '990')
+  await job.open()
   await job.makeSafe()
   await page.getByLabel('Bar sag: it hangs').tap()
   const keypad = page.getByRole('region', { name: 'Keypad' })
@@ -112,7 +112,7 @@ test('unknown jobs and machines say so and lead back', async ({ page }) => {
 
 test('a typed digit shows its result within a frame', async ({ page }) => {
   const job = new Job(page)
-  await job.open('CP-11', '990')
+  await job.open()
   await job.makeSafe()
   await job.setUp()
   await job.type(LOW.rim, LOW.face)

@@ -83,11 +83,11 @@ const leaves = (pair: string, side: Side) => {
           Taken out
           <input
             :value="form.out[key(pair, side)] ?? ''"
-            @input="emit('update:shims', 'out', key(pair, side), typed($event))"
             class="figure"
             autocomplete="off"
             placeholder="none"
             :aria-invalid="!!fault(`out.${key(pair, side)}`)"
+            @input="emit('update:shims', 'out', key(pair, side), typed($event))"
             @keydown.enter.prevent="emit('enter')"
           />
         </label>
@@ -95,11 +95,11 @@ const leaves = (pair: string, side: Side) => {
           Put in
           <input
             :value="form.in[key(pair, side)] ?? ''"
-            @input="emit('update:shims', 'in', key(pair, side), typed($event))"
             class="figure"
             autocomplete="off"
             placeholder="none"
             :aria-invalid="!!fault(`in.${key(pair, side)}`)"
+            @input="emit('update:shims', 'in', key(pair, side), typed($event))"
             @keydown.enter.prevent="emit('enter')"
           />
         </label>

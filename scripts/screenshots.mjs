@@ -1,0 +1,42 @@
+/** `npm run screenshots`: takes the pictures of the main views from a running demo (npm run demo). */
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { ROOT } from './local/paths.mjs'
+import { say } from './local/say.mjs'
+
+const base = `http://127.0.0.1:${process.env.HC_PORT ?? 4310}`
+const ask = async (path) => (await fetch(base + path)).json()
+const today = await ask('/api/today')
+const open = (tag) => today.open.find((j) => j.tag === tag)?.id
+const closed = today.recentlyClosed.find((j) => j.tag === 'CP-11')?.id
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu'],
+})
+const shoot = async (name, path, stage, size = { width: 1280, height: 800 }) => {
+  const page = await browser.newPage({ viewport: size })
+  await page.goto(base + path)
+  if (stage)
+    await page
+      .getByRole('navigation', { name: 'Stages of this job' })
+      .getByRole('button', { name: stage })
+      .click()
+  await page.waitForTimeout(900)
+  await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) })
+  await page.close()
+  say(name)
+}
+
+await shoot('today', '/')
+await shoot('machines', '/machines')
+await shoot('machine', '/machines/CP-11')
+await shoot('make-safe', `/jobs/${open('KY-09')}`, 'Make safe')
+await shoot('set-up', `/jobs/${open('KY-09')}`, 'Set up')
+await shoot('as-found', `/jobs/${open('KY-09')}`, 'As found')
+await shoot('plan', `/jobs/${open('CP-14')}`, 'Plan')
+await shoot('move', `/jobs/${open('CP-14')}`, 'Move')
+await shoot('re-measure', `/jobs/${closed}`, 'Re-measure')
+await shoot('close', `/jobs/${closed}`, 'Close')
+await shoot('tablet', `/jobs/${open('CP-14')}`, 'Plan', { width: 820, height: 1180 })
+await browser.close()

@@ -1,0 +1,31 @@
+/** `npm test`: from a bare clone to every check passed, leaving nothing running. */
+import { command } from './local/command.mjs'
+import { requireChromium } from './local/chromium.mjs'
+import { LOCAL, ROOT } from './local/paths.mjs'
+import { requireWritable, startPostgres } from './local/postgres.mjs'
+import { buildProgram, installPackages, requireNode } from './local/prepare.mjs'
+import { run, say, timed } from './local/say.mjs'
+import { lockStart } from './local/startLock.mjs'
+
+await run(async () => {
+  requireNode()
+  requireWritable(LOCAL)
+  const from = Date.now()
+  const unlock = lockStart('test')
+  const npm = (script) => command('npm', ['run', '-s', script], { cwd: ROOT })
+  try {
+    await installPackages()
+    await timed('Lint', () => npm('lint'))
+    await timed('Types', () => npm('typecheck'))
+    await timed('Unit tests', () => npm('test:unit'))
+    await requireChromium()
+    // Laid out and thrown away once, so that a machine without PostgreSQL is told before the long steps.
+    await (await startPostgres('test', { port: 0, throwAway: true })).stop()
+    await buildProgram()
+    await timed('API tests', () => npm('test:api'))
+    await timed('Browser tests', () => npm('test:browser'))
+    say(`Everything passed in ${((Date.now() - from) / 60_000).toFixed(1)} minutes.`)
+  } finally {
+    unlock()
+  }
+})
