@@ -88,17 +88,21 @@ svg {
   color: var(--muted);
 }
 @media (max-width: 1100px) {
-  .words {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
-  }
   button {
-    justify-content: center;
-    padding: 14px 0;
-    border-left-width: 4px;
+    flex-direction: column;
+    align-items: center;
+    gap: 2px;
+    padding: 8px 2px;
+    text-align: center;
+  }
+  svg {
+    margin: 0;
+  }
+  .name {
+    font-size: 13px;
+  }
+  .finding {
+    display: none;
   }
 }
 </style>

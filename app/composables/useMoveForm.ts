@@ -1,10 +1,11 @@
 import type { EntryPayloads, FootChange } from '~~/core/logbook/entry'
 import { SIDES, type Side } from '~~/core/plan/movePlan'
 import { readTypedNumber } from '~~/core/units/typedNumber'
-import { fromCore, toCore } from '~~/core/units/unitSystem'
+import { fromCore, toCore, type UnitSystem } from '~~/core/units/unitSystem'
 import { TYPED_FAULTS } from '~~/shared/wording/names'
 
 export interface MoveForm {
+  units: UnitSystem
   /** Shims by foot as typed: `10 + 5`, by `pair-side`. */
   out: Record<string, string>
   in: Record<string, string>
@@ -13,7 +14,7 @@ export interface MoveForm {
   remark: string
 }
 
-const blank = (): MoveForm => ({ out: {}, in: {}, side: {}, remark: '' })
+const blank = (units: UnitSystem): MoveForm => ({ units, out: {}, in: {}, side: {}, remark: '' })
 
 /** Shims typed as a list: separated by plus signs, spaces or semicolons. */
 const readShims = (text: string | undefined, units: 'inch' | 'metric'): number[] | string => {
@@ -35,7 +36,7 @@ const readShims = (text: string | undefined, units: 'inch' | 'metric'): number[]
 export const useMoveForm = () => {
   const job = useJob()
   const session = useSession()
-  const { draft: form, clear } = useDraft('move', blank)
+  const { draft: form, clear } = useDraft('move', () => blank(session.units))
 
   const pairs = computed(() => job.machine?.feet.map((f) => f.id) ?? [])
   const planned = computed(() => {
@@ -112,20 +113,16 @@ export const useMoveForm = () => {
   const hasShims = computed(() => (payload.value?.changes.length ?? 0) > 0)
   const hasSide = computed(() => (payload.value?.side.length ?? 0) > 0)
 
-  watch(
-    () => session.units,
-    (_, before) => {
-      const unit = before === 'inch' ? 'mil' : 'mm'
-      const named = (text: string) =>
-        text
-          .split('+')
-          .map((p) => (/\d\s*$/.test(p) ? `${p.trim()} ${unit}` : p.trim()))
-          .filter(Boolean)
-          .join(' + ')
-      for (const group of [form.value.out, form.value.in, form.value.side])
-        for (const k of Object.keys(group)) group[k] = named(group[k] ?? '')
-    },
-    { flush: 'sync' },
-  )
+  useUnitsOfDraft(form, (was) => {
+    const unit = was === 'inch' ? 'mil' : 'mm'
+    const named = (text: string) =>
+      text
+        .split('+')
+        .map((part) => withUnit(part, unit).trim())
+        .filter(Boolean)
+        .join(' + ')
+    for (const group of [form.value.out, form.value.in, form.value.side])
+      for (const k of Object.keys(group)) group[k] = named(group[k] ?? '')
+  })
   return { form, clear, planned, plannedSide, asPlanned, sideAsPlanned, fault, payload, hasShims, hasSide }
 }

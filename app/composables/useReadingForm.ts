@@ -3,9 +3,10 @@ import type { Dial, ReadingSet } from '~~/core/logbook/measurement'
 import { DIALS } from '~~/core/logbook/measurement'
 import { readingSlip } from '~~/core/setup/distanceSlip'
 import { readTypedNumber } from '~~/core/units/typedNumber'
-import { fromCore } from '~~/core/units/unitSystem'
+import { fromCore, type UnitSystem } from '~~/core/units/unitSystem'
 
 export interface ReadingForm {
+  units: UnitSystem
   positions: number[]
   rim: Record<string, string>
   face: Record<string, string>
@@ -15,7 +16,8 @@ export interface ReadingForm {
 }
 
 const FOUR = [0, 90, 180, 270]
-const blankSet = (positions: readonly number[]): ReadingForm => ({
+const blankSet = (positions: readonly number[], units: UnitSystem): ReadingForm => ({
+  units,
   positions: [...positions],
   rim: { [String(positions[0] ?? 0)]: '0' },
   face: { [String(positions[0] ?? 0)]: '0' },
@@ -27,7 +29,15 @@ const blankSet = (positions: readonly number[]): ReadingForm => ({
 export const useReadingForm = () => {
   const job = useJob()
   const session = useSession()
-  const { draft: form } = useDraft('readings', () => blankSet(FOUR))
+  const { draft: form } = useDraft('readings', () => blankSet(FOUR, session.units))
+
+  useUnitsOfDraft(form, (was) => {
+    const unit = was === 'inch' ? 'mil' : 'mm'
+    for (const d of DIALS) {
+      for (const c of Object.keys(form.value[d])) form.value[d][c] = withUnit(form.value[d][c] ?? '', unit)
+      form.value.returned[d] = withUnit(form.value.returned[d], unit)
+    }
+  })
 
   const read = (text: string | undefined) => {
     const r = readTypedNumber(text ?? '', 'displacement', session.units)
@@ -66,7 +76,7 @@ export const useReadingForm = () => {
   })
 
   const reset = (positions: readonly number[] = form.value.positions) => {
-    form.value = blankSet(positions)
+    form.value = blankSet(positions, session.units)
   }
   /** Loads a logged set to correct it. */
   const correct = (set: ReadingSet) => {
@@ -74,6 +84,7 @@ export const useReadingForm = () => {
     const boxes = (dial: Dial) =>
       Object.fromEntries(set.readings[dial].map((r) => [String(r.clock), text(r.value)]))
     form.value = {
+      units: session.units,
       positions: set.readings.rim.map((r) => r.clock),
       rim: boxes('rim'),
       face: boxes('face'),
@@ -120,21 +131,6 @@ export const useReadingForm = () => {
   onBeforeUnmount(() => {
     job.draft = null
   })
-  // A unit switch leaves what was typed as it is and says its unit.
-  watch(
-    () => session.units,
-    (_, before) => {
-      const unit = before === 'inch' ? 'mil' : 'mm'
-      const named = (text: string) =>
-        /\d\s*$/.test(text) && Number(text) !== 0 ? `${text.trim()} ${unit}` : text
-      for (const d of DIALS) {
-        for (const c of Object.keys(form.value[d])) form.value[d][c] = named(form.value[d][c] ?? '')
-        form.value.returned[d] = named(form.value.returned[d])
-      }
-    },
-    { flush: 'sync' },
-  )
-
   const draftIdNow = () => draftId
   return {
     form,

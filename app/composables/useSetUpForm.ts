@@ -8,6 +8,7 @@ import { asTyped, figure } from '~~/shared/wording/figures'
 /** What stands in the set-up boxes, as typed. */
 export interface SetUpForm {
   started: boolean
+  units: UnitSystem
   carriedBy: Carrier
   plunger: Plunger
   turning: Turning
@@ -26,8 +27,9 @@ export interface SetUpForm {
   faceReturned: string
 }
 
-export const BLANK_SET_UP = (): SetUpForm => ({
+export const BLANK_SET_UP = (units: UnitSystem): SetUpForm => ({
   started: false,
+  units,
   carriedBy: 'movable',
   plunger: 'away',
   turning: 'both',
@@ -81,7 +83,7 @@ const ABOVE_ZERO: readonly SetUpNumber[] = ['face', 'toInboard', 'inboardToOutbo
 export const useSetUpForm = () => {
   const job = useJob()
   const session = useSession()
-  const { draft: form, clear } = useDraft('set-up', BLANK_SET_UP)
+  const { draft: form, clear } = useDraft('set-up', () => BLANK_SET_UP(session.units))
   const units = computed(() => session.units)
 
   const registered = computed(() => {
@@ -105,7 +107,7 @@ export const useSetUpForm = () => {
     const tape = (mm: number) => asTyped(mm, 'distance', units.value)
     const small = (mm: number) => asTyped(mm, 'displacement', units.value)
     form.value = {
-      ...BLANK_SET_UP(),
+      ...BLANK_SET_UP(session.units),
       started: true,
       carriedBy: last?.given.rim.carriedBy ?? m.usual.carriedBy,
       plunger: last?.given.face.plunger ?? m.usual.plunger,
@@ -206,13 +208,10 @@ export const useSetUpForm = () => {
     }
   })
 
-  // A unit switch leaves what was typed as it is and says its unit.
-  watch(units, (_, before) => {
+  useUnitsOfDraft(form, (was) => {
     for (const name of names) {
-      const text = form.value[name]
-      if (/\d\s*$/.test(text))
-        form.value[name] =
-          `${text.trim()} ${before === 'metric' ? 'mm' : SET_UP_MEASURES[name] === 'distance' ? 'in' : 'mil'}`
+      const inch = SET_UP_MEASURES[name] === 'distance' ? 'in' : 'mil'
+      form.value[name] = withUnit(form.value[name], was === 'metric' ? 'mm' : inch)
     }
   })
 

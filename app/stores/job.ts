@@ -85,6 +85,7 @@ export const useJob = defineStore('job', () => {
   }
 
   const open = async (jobId: string) => {
+    const fresh = id.value !== jobId && !localStorage.getItem(keptUnder(jobId))
     if (id.value !== jobId) {
       id.value = jobId
       machine.value = null
@@ -93,6 +94,8 @@ export const useJob = defineStore('job', () => {
     }
     failure.value = null
     await Promise.all([load(), session.meetPeople().catch(() => null)])
+    // The first time on this device a job opens in the units its machine is kept in; later, as left.
+    if (fresh && machine.value) session.switchUnits((machine.value as MachineSnapshot).units)
     if (machine.value) listen()
   }
 

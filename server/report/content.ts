@@ -5,7 +5,14 @@ import type { LogEntry } from '../../core/logbook/entry'
 import type { Measurement } from '../../core/logbook/measurement'
 import { toCore, type UnitSystem } from '../../core/units/unitSystem'
 import type { MachineSnapshot } from '../../shared/register/machine'
-import { clockName, offsetWords, shimWords, sideWords, slopeWords } from '../../shared/wording/directions'
+import {
+  clockName,
+  offsetWords,
+  shimWords,
+  signWord,
+  sideWords,
+  slopeWords,
+} from '../../shared/wording/directions'
 import { figure, pack, UNIT_NAMES } from '../../shared/wording/figures'
 import {
   CAUSE_SENTENCES,
@@ -38,6 +45,10 @@ const figures = (text: string, bold = false): TableCell => ({
   font: 'Figures',
   alignment: 'right',
   bold,
+})
+/** A figure with the word of its sign under it. */
+const withWord = (shown: TableCell, word: string): TableCell => ({
+  stack: [shown as Content, { text: word, alignment: 'right', fontSize: 8, color: '#444444' }],
 })
 const pairName = (id: string): string => (id === 'inboard' ? 'Inboard' : 'Outboard')
 const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1)
@@ -108,8 +119,8 @@ const result = (input: ReportInput): Content[] => {
         : `${q.low === null ? 'open' : f(q.low)} to ${q.high === null ? 'open' : f(q.high)}`
     return [
       quantityName(q.name),
-      figures(f(before?.value ?? null)),
-      figures(f(q.value), true),
+      withWord(figures(f(before?.value ?? null)), signWord(q, before?.value ?? null, units)),
+      withWord(figures(f(q.value), true), signWord(q, q.value, units)),
       figures(limit),
       { text: UNIT_NAMES[units][q.kind], alignment: 'right' },
       {

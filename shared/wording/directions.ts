@@ -23,6 +23,25 @@ export const slopeWords = (value: number | null, plane: Plane, units: UnitSystem
   return value > 0 ? 'outboard end toward 3, gap open at 9' : 'outboard end toward 9, gap open at 3'
 }
 
+/**
+ * The word that belongs to the sign of a judged quantity, short enough to stand under its figure:
+ * `low`, `toward 9`, `end high`, `open at 6`. Empty when the figure shows as zero or has no sign.
+ */
+export const signWord = (
+  quantity: { readonly name: string; readonly kind: 'displacement' | 'slope' },
+  value: number | null,
+  units: UnitSystem,
+): string => {
+  const [what, ...rest] = quantity.name.split('.')
+  const plane = rest.at(-1)
+  if (value === null || (plane !== 'v' && plane !== 'h')) return ''
+  if (zero(figure(Math.abs(value), quantity.kind, units))) return ''
+  const plus = value > 0
+  if (what === 'offset') return plane === 'v' ? (plus ? 'high' : 'low') : `toward ${plus ? '3' : '9'}`
+  if (what === 'flex') return plane === 'v' ? `open at ${plus ? '6' : '12'}` : `open at ${plus ? '9' : '3'}`
+  return plane === 'v' ? `end ${plus ? 'high' : 'low'}` : `end to ${plus ? '3' : '9'}`
+}
+
 /** `add 12` / `take out 5` / `leave`. */
 export const shimWords = (value: number | null, units: UnitSystem): string => {
   if (value === null) return 'not known'

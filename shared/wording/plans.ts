@@ -1,13 +1,14 @@
 import type { Judgement } from '../../core/judge/judge'
 import type { BlockedFoot, MovePlan } from '../../core/plan/movePlan'
 import type { UnitSystem } from '../../core/units/unitSystem'
+import { shimWords } from './directions'
 import { figure } from './figures'
 import { BLOCK_REASONS } from './names'
 import type { Meaning } from './readings'
 
-/** `+12.0 / +18.0`: what goes under the inboard and the outboard feet. */
+/** `add 12.0 / add 18.0`: what happens under the inboard and the outboard feet. */
 export const liftWords = (plan: Pick<MovePlan, 'moves'>, units: UnitSystem): string =>
-  plan.moves.map((m) => figure(m.v, 'displacement', units, { sign: true })).join(' / ')
+  plan.moves.map((m) => shimWords(m.v, units).replace(' as it is', '')).join(' / ')
 
 /** `both pairs, 6 shims handled`. */
 export const handlingWords = (plan: Pick<MovePlan, 'pairsOpened' | 'shimsHandled' | 'moves'>): string => {

@@ -97,6 +97,20 @@ test('a unit switch in the middle of a set loses nothing that was typed', async 
   await expect(page.getByRole('list', { name: 'Sets logged' })).toContainText('face 0.0 / +1.0 / +3.5 / +2.5')
 })
 
+test('a half-typed set keeps its unit when it is taken up again in another', async ({ page }) => {
+  const job = new Job(page)
+  await job.open()
+  await job.makeSafe()
+  await job.setUp()
+  await job.type(LOW.rim, LOW.face)
+  const address = page.url()
+  await page.goto('/')
+  await page.getByText('mm', { exact: true }).click()
+  await page.goto(address)
+  await expect(job.reading('Rim', '6')).toHaveValue('-23 mil')
+  await expect(page.getByText('= −0.5842 mm')).toBeVisible()
+})
+
 test('any list of positions can be read in the table', async ({ page }) => {
   const job = new Job(page)
   await job.open()

@@ -4,7 +4,12 @@ import type { JobState } from '~~/core/logbook/foldJob'
 import { layOutShafts, reachOf } from '~~/shared/drawing/shaftLines'
 
 /** As found and as left in both views, to one scale, beside the gate. */
-const props = defineProps<{ state: JobState; found: Misalignment | null; left: Misalignment }>()
+const props = defineProps<{
+  state: JobState
+  found: Misalignment | null
+  left: Misalignment
+  name?: string
+}>()
 const W = 336
 const H = 262
 const views = computed(() => {
@@ -69,7 +74,7 @@ const views = computed(() => {
           font-size="13"
           fill="#FFFFFF"
         >
-          as left
+          {{ name ?? 'as left' }}
         </text>
       </svg>
     </figure>

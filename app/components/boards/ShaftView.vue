@@ -107,7 +107,7 @@ const drawnNote = computed(
       <rect
         :x="12"
         :y="now.zero - 44"
-        :width="now.coupling * 0.52"
+        :width="now.coupling * 0.42"
         height="88"
         rx="3"
         fill="none"

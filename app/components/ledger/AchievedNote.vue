@@ -15,7 +15,7 @@ const d = (x: number) => figure(x, 'displacement', session.units, { sign: true }
     <table class="figures-table">
       <thead>
         <tr>
-          <th scope="col">feet</th>
+          <th scope="col">up and toward 3 are plus</th>
           <th scope="col">planned</th>
           <th scope="col">moved</th>
         </tr>

@@ -40,9 +40,9 @@ const source = computed(() =>
             <VerdictMark :mark="(after ? afterOf(q.name)?.verdict : q.verdict) ?? 'unknown'" />
             {{ quantityName(q.name) }}
           </td>
-          <td class="figure">{{ figure(q.value, q.kind, session.units, { sign: q.low !== 0 }) }}</td>
+          <td class="figure"><SignedFigure :quantity="q" :value="q.value" /></td>
           <td v-if="after" class="figure">
-            {{ figure(afterOf(q.name)?.value ?? null, q.kind, session.units, { sign: q.low !== 0 }) }}
+            <SignedFigure :quantity="q" :value="afterOf(q.name)?.value ?? null" />
           </td>
           <td class="figure">{{ limit(q) }}</td>
         </tr>

@@ -109,10 +109,8 @@ const working = computed(() =>
       <tbody>
         <tr v-for="{ q, before } in rows" :key="q.name">
           <td><VerdictMark :mark="q.verdict" on-dye /> {{ quantityName(q.name) }}</td>
-          <td class="figure">
-            {{ figure(before?.value ?? null, q.kind, session.units, { sign: q.low !== 0 }) }}
-          </td>
-          <td class="figure big">{{ figure(q.value, q.kind, session.units, { sign: q.low !== 0 }) }}</td>
+          <td class="figure"><SignedFigure :quantity="q" :value="before?.value ?? null" /></td>
+          <td class="figure big"><SignedFigure :quantity="q" :value="q.value" /></td>
           <td class="figure">{{ limit(q) }}</td>
           <td>{{ UNIT_NAMES[session.units][q.kind] }}</td>
         </tr>

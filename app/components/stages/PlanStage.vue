@@ -125,8 +125,10 @@ h3 {
   margin-bottom: 6px;
 }
 .way {
-  display: grid;
-  grid-template-columns: 1fr auto;
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: baseline;
   gap: 0 8px;
   width: 100%;
   padding: 6px 12px;
@@ -137,7 +139,6 @@ h3 {
   border-radius: 4px;
   background: var(--panel);
   cursor: pointer;
-  align-items: center;
 }
 .way.on {
   border: 2px solid var(--ink);
@@ -150,9 +151,12 @@ h3 {
   font-weight: 700;
 }
 .lifts {
-  font-size: 17px;
+  font-size: 15px;
   text-align: right;
+  flex: 1;
+  white-space: nowrap;
 }
+
 .verdict {
   text-align: right;
   white-space: nowrap;

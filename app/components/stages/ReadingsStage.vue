@@ -179,7 +179,7 @@ const gapWords = computed(() => {
 </script>
 
 <template>
-  <BoardFrame :title="title" note="seen from behind the motor · turn clockwise only">
+  <BoardFrame :title="title" note="seen from behind the motor · turn clockwise · plunger in is plus">
     <template #tools>
       <button
         v-if="fourClock"
@@ -239,6 +239,13 @@ const gapWords = computed(() => {
         @enter="enterReturned(dial)"
       />
     </div>
+    <OverlaidShafts
+      v-if="!taking && job.state && measurement?.coupling"
+      :state="job.state"
+      :found="stage === 're-measure' ? (job.state.asFound?.coupling ?? null) : null"
+      :left="measurement.coupling"
+      :name="stage === 're-measure' ? 'now' : 'as found'"
+    />
     <SetList
       :measurement="logged"
       :taking="taking"

@@ -58,12 +58,12 @@ watch(
 }
 @media (max-width: 1100px) {
   .job {
-    grid-template-columns: 64px minmax(0, 1fr) 320px;
+    grid-template-columns: 86px minmax(0, 1fr) 320px;
   }
 }
 @media (max-width: 860px) {
   .job {
-    grid-template: var(--header) minmax(460px, 1.2fr) minmax(260px, 1fr) / 64px minmax(0, 1fr);
+    grid-template: var(--header) minmax(460px, 1.2fr) minmax(260px, 1fr) / 86px minmax(0, 1fr);
     grid-template-areas: 'header header' 'sheet board' 'sheet ledger';
   }
 }
