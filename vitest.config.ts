@@ -6,7 +6,12 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
-          include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'tests/command/**/*.test.ts'],
+          include: [
+            'core/**/*.test.ts',
+            'shared/**/*.test.ts',
+            'server/**/*.test.ts',
+            'tests/command/**/*.test.ts',
+          ],
           testTimeout: 30_000,
         },
       },
