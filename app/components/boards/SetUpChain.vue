@@ -68,7 +68,7 @@ const label = (v: number | null) => (v === null ? '?' : `${Number(Math.abs(v).to
     </g>
     <g fill="#DCE3FF" font-size="15">
       <text :x="x(a)" :y="AXIS + 5">{{ movableName }}</text>
-      <text x="18" :y="AXIS + 24" font-size="14">{{ stationaryName }}</text>
+      <text x="18" :y="AXIS + 54" font-size="14">{{ stationaryName }}</text>
     </g>
   </svg>
 </template>

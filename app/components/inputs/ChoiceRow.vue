@@ -56,7 +56,8 @@ label {
   justify-content: center;
   min-width: 48px;
   min-height: 42px;
-  padding: 0 12px;
+  padding: 0 11px;
+  white-space: nowrap;
   cursor: pointer;
 }
 label.on {

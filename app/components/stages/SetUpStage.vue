@@ -152,8 +152,8 @@ const bind = (name: Field) => ({
           on-dye
           :options="[
             { value: 'both', name: 'Both' },
-            { value: 'movable', name: movable },
-            { value: 'stationary', name: 'Other' },
+            { value: 'movable', name: 'Moved one' },
+            { value: 'stationary', name: 'Other one' },
           ]"
         />
         <ChoiceRow
@@ -218,7 +218,7 @@ const bind = (name: Field) => ({
   grid-template-columns: repeat(4, minmax(0, 1fr));
 }
 .three {
-  grid-template-columns: repeat(3, minmax(0, 1fr));
+  grid-template-columns: 1.35fr 1fr 1fr;
 }
 .turn {
   grid-template-columns: 1.4fr 1fr 1fr;
