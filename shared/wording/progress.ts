@@ -2,7 +2,7 @@ import type { StageId } from '../../core/logbook/entry'
 import type { JobState } from '../../core/logbook/foldJob'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { figure } from './figures'
-import { SAFETY_NAMES, STAGE_NAMES, TRUST_NAMES, VERDICT_NAMES } from './names'
+import { SAFETY_NAMES, TRUST_NAMES, VERDICT_NAMES } from './names'
 
 /** The next step of an open job as lists show it. */
 export const NEXT_STEPS: Readonly<Record<StageId, string>> = {
@@ -68,6 +68,3 @@ export const findingOf = (state: JobState, stage: StageId, units: UnitSystem): s
       return state.closed ? `Signed by ${state.closed.payload.signedBy}` : ''
   }
 }
-
-/** What a stage is called, for headings and the report. */
-export const stageName = (stage: StageId): string => STAGE_NAMES[stage]
