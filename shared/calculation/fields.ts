@@ -137,7 +137,6 @@ export const tolerance = z.discriminatedUnion(
   ],
   { error: 'Give the tolerance form as offset-slope, flex-plane, window or speed-rule.' },
 )
-export type ContractTolerance = z.infer<typeof tolerance>
 
 export const rpm = positive('the speed').max(200_000, {
   error: 'Give the speed in rpm. That is too fast for a shaft.',

@@ -143,7 +143,6 @@ export const entryDraft = z.intersection(
 
 /** A posted entry; its body is core's, so a schema that drifts from core fails to compile. */
 export type EntryDraft = z.infer<typeof envelope> & EntryBody
-export type EntryDraftInput = Omit<EntryDraft, 'supersedes'> & Partial<Pick<EntryDraft, 'supersedes'>>
 
 /** Proof for the compiler that what the schema lets through is what core folds. */
 export const asDraft = (parsed: z.output<typeof entryDraft>): EntryDraft => parsed

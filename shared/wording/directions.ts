@@ -80,7 +80,3 @@ const CLOCK_NAMES: Readonly<Record<number, string>> = {
 
 /** A clock angle as people call it. */
 export const clockName = (clock: number): string => CLOCK_NAMES[clock] ?? `${clock}°`
-
-/** The number on the clock face at the four quarters, else the angle. */
-export const clockLabel = (clock: number): string =>
-  ({ 0: '12', 90: '3', 180: '6', 270: '9' })[clock] ?? `${clock}°`

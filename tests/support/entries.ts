@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { SAFETY_POINTS, type EntryBody, type SetUpPayload } from '../../core/logbook/entry'
+import { SAFETY_POINTS, type EntryBody } from '../../core/logbook/entry'
+import { SET_UP } from '../../core/logbook/testJob'
 import { demoId } from '../../scripts/demo/works'
 
 export const AUTHOR = demoId('day')
@@ -18,18 +19,7 @@ export const OPENING: EntryBody = {
   payload: { reason: 'planned', rpm: 990, customer: '', note: '' },
 }
 
-export const SET_UP: SetUpPayload = {
-  units: 'inch',
-  method: 'rim-face',
-  turning: 'both',
-  rim: { carriedBy: 'movable', plane: -1.5, sag: 3, sagForm: 'hang', graduation: 0.5, readingSign: 1 },
-  face: { plunger: 'away', diameter: 8, diameterForm: 'diameter', sag: 0, graduation: 0.5, readingSign: 1 },
-  feet: [
-    { id: 'inboard', x: 12 },
-    { id: 'outboard', x: 34.5 },
-  ],
-  returned: { rim: 0, face: 0 },
-}
+export { SET_UP }
 
 const quarters = (values: readonly number[]) => values.map((value, i) => ({ clock: i * 90, value }))
 
