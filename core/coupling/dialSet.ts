@@ -18,6 +18,8 @@ export interface DialSet {
   readonly sag: Millimetres
   readonly turning?: Turning
   readonly readingSign?: ReadingSign
+  /** Run-out of the hub that stood still, read by turning it under a fixed dial. */
+  readonly runout?: readonly Reading[]
 }
 
 /** A face dial's readings, millimetres and degrees. */
@@ -28,6 +30,7 @@ export interface FaceSet {
   readonly readings: readonly Reading[]
   readonly sag?: Millimetres
   readonly readingSign?: ReadingSign
+  readonly runout?: readonly Reading[]
 }
 
 /** k of the rim model: -1 when the movable shaft carries the dial, +1 when the stationary one does. */
@@ -35,9 +38,3 @@ export const rimFactor = (carriedBy: Carrier): 1 | -1 => (carriedBy === 'movable
 
 /** q of the face model: +1 for a plunger pointing away from its bracket, -1 for one pointing back. */
 export const faceFactor = (plunger: Plunger): 1 | -1 => (plunger === 'away' ? 1 : -1)
-
-/** Readings as a plunger-in-is-positive gauge would show them. */
-export const withPlungerInPositive = (
-  readings: readonly Reading[],
-  sign: ReadingSign | undefined,
-): readonly Reading[] => (sign === -1 ? readings.map((r) => ({ ...r, value: -r.value })) : readings)

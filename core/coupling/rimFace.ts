@@ -1,10 +1,9 @@
-import { clockDistance } from '../frame/clock'
-import { eachPlane, lineThrough, type Misalignment, type VH } from '../frame/planes'
-import { fitHarmonic, type HarmonicFit, type Reading } from '../fit/harmonicFit'
-import { done, refused, refusedBelow, type Outcome } from '../outcome'
-import { flagsOfSets, trustOfSet, type TrustLimits, type TrustReport } from '../trust/trustReport'
+import { done, type Outcome } from '../outcome'
+import type { TrustLimits } from '../trust/trustReport'
 import type { Millimetres } from '../units/unitSystem'
-import { faceFactor, rimFactor, withPlungerInPositive, type DialSet, type FaceSet } from './dialSet'
+import { measureArrangement, type CouplingMeasurement, type DialArrangement } from './dialCircle'
+import { faceCircle, opposedFaceCircle, rimCircle, setUpFlags } from './dialCircles'
+import type { DialSet, FaceSet } from './dialSet'
 
 export interface RimFaceInput {
   readonly rim: DialSet
@@ -12,56 +11,24 @@ export interface RimFaceInput {
   readonly faces: readonly [FaceSet] | readonly [FaceSet, FaceSet]
 }
 
-export interface CouplingMeasurement {
-  readonly coupling: Misalignment
-  readonly trust: TrustReport
-  /** Fits by dial name, for showing the working. */
-  readonly fits: Readonly<Record<string, HarmonicFit>>
-  /** With two face dials: how far the shafts crept along the axis, millimetres. */
-  readonly axialFloat: Millimetres | null
-}
-
-interface FaceReadings {
-  readonly readings: readonly Reading[]
-  /** q * D/2: face movement per unit of slope. */
-  readonly lever: Millimetres
-  readonly sag: Millimetres
-  readonly axialFloat: Millimetres | null
-}
-
-/** Half the difference of two opposite dials reads slope alone; half their sum is axial float. */
-const opposedFaces = (a: FaceSet, b: FaceSet): Outcome<FaceReadings> => {
-  if (a.plunger !== b.plunger) return refused('plungers-differ', ['faces', 1, 'plunger'])
-  const readingsA = withPlungerInPositive(a.readings, a.readingSign)
-  const readingsB = withPlungerInPositive(b.readings, b.readingSign)
-  const halves: Reading[] = []
-  const sums: number[] = []
-  for (const [i, ra] of readingsA.entries()) {
-    const rb = readingsB.find((r) => Math.abs(clockDistance(r.clock, ra.clock) - 180) <= 1)
-    if (!rb) return refused('faces-not-opposite', ['faces', 0, 'readings', i], { clock: ra.clock })
-    halves.push({ ...ra, value: (ra.value - rb.value) / 2 })
-    sums.push((ra.value + rb.value) / 2)
+/** Rim and face as circles: a position at the rim plane and a slope, with the float two faces show. */
+export const rimFaceArrangement = (
+  input: RimFaceInput,
+): Outcome<{ readonly arrangement: DialArrangement; readonly axialFloat: Millimetres | null }> => {
+  const rim = rimCircle('rim', input.rim, ['rim'])
+  if (!rim.ok) return rim
+  const join = { kind: 'position-and-slope' } as const
+  const [first, second] = input.faces
+  if (second) {
+    const both = opposedFaceCircle('face', [first, second], ['faces'])
+    if (!both.ok) return both
+    const { circle, axialFloat } = both.value
+    return done({ arrangement: { circles: [rim.value, circle], join }, axialFloat })
   }
-  return done({
-    readings: halves,
-    lever: (faceFactor(a.plunger) * (a.diameter + b.diameter)) / 4,
-    sag: ((a.sag ?? 0) + (b.sag ?? 0)) / 2,
-    axialFloat: Math.max(...sums) - Math.min(...sums),
-  })
+  const face = faceCircle('face', first, ['face'])
+  if (!face.ok) return face
+  return done({ arrangement: { circles: [rim.value, face.value], join }, axialFloat: null })
 }
-
-const oneFace = (face: FaceSet): FaceReadings => ({
-  readings: withPlungerInPositive(face.readings, face.readingSign),
-  lever: (faceFactor(face.plunger) * face.diameter) / 2,
-  sag: face.sag ?? 0,
-  axialFloat: null,
-})
-
-/** (a - s)/k and b/k: a fit's amplitudes as displacement or slope in both planes. */
-const amplitudes = (fit: HarmonicFit, sag: Millimetres, factor: number): VH => ({
-  v: fit.cos === null ? null : (fit.cos - sag) / factor,
-  h: fit.sin === null ? null : fit.sin / factor,
-})
 
 /**
  * Rim and face: offset and slope of the movable axis from one rim dial and one face dial (or two
@@ -69,33 +36,17 @@ const amplitudes = (fit: HarmonicFit, sag: Millimetres, factor: number): VH => (
  * the path below `rim`, `face` or `faces`. Source: chapter 2, What each instrument reads.
  */
 export const rimFace = (input: RimFaceInput, limits: TrustLimits): Outcome<CouplingMeasurement> => {
-  const rimReadings = withPlungerInPositive(input.rim.readings, input.rim.readingSign)
-  const rimFit = fitHarmonic(rimReadings)
-  if (!rimFit.ok) return refusedBelow(['rim', 'readings'], rimFit.refusals)
-
-  const [first, second] = input.faces
-  const face = second ? opposedFaces(first, second) : done(oneFace(first))
-  if (!face.ok) return face
-  const faceFit = fitHarmonic(face.value.readings)
-  if (!faceFit.ok)
-    return refusedBelow(second ? ['faces', 0, 'readings'] : ['face', 'readings'], faceFit.refusals)
-
-  const slope = amplitudes(faceFit.value, face.value.sag, face.value.lever)
-  const atPlane = amplitudes(rimFit.value, input.rim.sag, rimFactor(input.rim.carriedBy))
-  const coupling = lineThrough(atPlane, input.rim.plane, slope)
-  const sets = [
-    trustOfSet('rim', rimReadings, rimFit.value, input.rim.sag, limits),
-    trustOfSet('face', face.value.readings, faceFit.value, face.value.sag, limits),
-  ]
-  const flags = flagsOfSets(sets)
-  if (input.rim.sag === 0) flags.push('no-sag')
-  if ((input.rim.turning ?? 'both') !== 'both') flags.push('one-shaft-turned')
-  const drift = face.value.axialFloat
-  if (drift !== null && drift > (sets[1]?.closureLimit ?? 0)) flags.push('axial-float')
+  const arranged = rimFaceArrangement(input)
+  if (!arranged.ok) return arranged
+  const measured = measureArrangement(arranged.value.arrangement, limits)
+  if (!measured.ok) return measured
+  const { trust } = measured.value
+  const { axialFloat } = arranged.value
+  const crept = axialFloat !== null && axialFloat > (trust.sets[1]?.closureLimit ?? 0)
+  const turned = setUpFlags([input.rim])
   return done({
-    coupling: { offset: eachPlane((p) => coupling.offset[p]), slope },
-    trust: { sets, flags },
-    fits: { rim: rimFit.value, face: faceFit.value },
-    axialFloat: drift,
+    ...measured.value,
+    trust: { ...trust, flags: [...trust.flags, ...turned, ...(crept ? (['axial-float'] as const) : [])] },
+    axialFloat,
   })
 }

@@ -69,6 +69,17 @@ const readableAxes = (readings: readonly Reading[]): Outcome<Axes> => {
   return done(onV > 0 ? 'v' : 'h')
 }
 
+/** Group of each reading as an index, and how many groups there are. */
+const numberGroups = (readings: readonly Reading[]): { names: string[]; of: number[] } => {
+  const names: string[] = []
+  const of = readings.map((r) => {
+    const group = r.group ?? ''
+    const known = names.indexOf(group)
+    return known >= 0 ? known : names.push(group) - 1
+  })
+  return { names, of }
+}
+
 /**
  * Fits one dial's readings. At least three distinct positions, or opposite pairs on 12-6 / 3-9.
  * Refused with a code when the positions can't carry a result: arc under 60 degrees, amplification
@@ -78,42 +89,49 @@ export const fitHarmonic = (readings: readonly Reading[]): Outcome<HarmonicFit> 
   const axes = readableAxes(readings)
   if (!axes.ok) return axes
 
-  interface Sums {
-    n: number
-    c: number
-    s: number
-    r: number
+  const { names, of } = numberGroups(readings)
+  const cosines: number[] = []
+  const sines: number[] = []
+  const count = names.map(() => 0)
+  const meanC = names.map(() => 0)
+  const meanS = names.map(() => 0)
+  const meanR = names.map(() => 0)
+  for (let i = 0; i < readings.length; i++) {
+    const reading = readings[i] as Reading
+    const [c, s] = clockVector(reading.clock)
+    const g = of[i] as number
+    cosines.push(c)
+    sines.push(s)
+    count[g] = (count[g] as number) + 1
+    meanC[g] = (meanC[g] as number) + c
+    meanS[g] = (meanS[g] as number) + s
+    meanR[g] = (meanR[g] as number) + reading.value
   }
-  const groups = new Map<string, Sums>()
-  const vectors = readings.map((r) => clockVector(r.clock))
-  readings.forEach((r, i) => {
-    const [c, s] = vectors[i] as readonly [number, number]
-    const sums = groups.get(r.group ?? '') ?? { n: 0, c: 0, s: 0, r: 0 }
-    sums.n++
-    sums.c += c
-    sums.s += s
-    sums.r += r.value
-    groups.set(r.group ?? '', sums)
-  })
+  for (let g = 0; g < names.length; g++) {
+    const n = count[g] as number
+    meanC[g] = (meanC[g] as number) / n
+    meanS[g] = (meanS[g] as number) / n
+    meanR[g] = (meanR[g] as number) / n
+  }
 
   let cc = 0
   let ss = 0
   let cs = 0
   let cr = 0
   let sr = 0
-  readings.forEach((reading, i) => {
-    const g = groups.get(reading.group ?? '') as Sums
-    const [cosine, sine] = vectors[i] as readonly [number, number]
-    const c = cosine - g.c / g.n
-    const s = sine - g.s / g.n
-    const r = reading.value - g.r / g.n
+  for (let i = 0; i < readings.length; i++) {
+    const g = of[i] as number
+    const c = (cosines[i] as number) - (meanC[g] as number)
+    const s = (sines[i] as number) - (meanS[g] as number)
+    const r = (readings[i] as Reading).value - (meanR[g] as number)
     cc += c * c
     ss += s * s
     cs += c * s
     cr += c * r
     sr += s * r
-  })
+  }
 
+  const arc = coveredArc(readings.map((r) => r.clock))
   let a: number | null
   let b: number | null
   let amplification: number
@@ -121,7 +139,6 @@ export const fitHarmonic = (readings: readonly Reading[]): Outcome<HarmonicFit> 
     const det = cc * ss - cs * cs
     const smallest = (cc + ss - Math.sqrt((cc - ss) ** 2 + 4 * cs * cs)) / 2
     amplification = smallest > 0 ? 1 / Math.sqrt(smallest) : Infinity
-    const arc = coveredArc(readings.map((r) => r.clock))
     if (arc < ARC_REFUSED) return refused('arc-too-short', [], { arc, limit: ARC_REFUSED })
     if (!(amplification <= AMPLIFICATION_REFUSED))
       return refused('amplified-too-much', [], {
@@ -137,20 +154,21 @@ export const fitHarmonic = (readings: readonly Reading[]): Outcome<HarmonicFit> 
   }
 
   const constants: Record<string, number> = {}
-  for (const [group, g] of groups) constants[group] = (g.r - (a ?? 0) * g.c - (b ?? 0) * g.s) / g.n
-
+  names.forEach((name, g) => {
+    constants[name] =
+      (meanR[g] as number) - (a ?? 0) * (meanC[g] as number) - (b ?? 0) * (meanS[g] as number)
+  })
   let squares = 0
   let worst: Residual | undefined
   const residuals = readings.map((r, i): Residual => {
-    const [c, s] = vectors[i] as readonly [number, number]
     const group = r.group ?? ''
-    const residual = r.value - (constants[group] as number) - (a ?? 0) * c - (b ?? 0) * s
-    squares += residual * residual
-    const row = { clock: r.clock, group, residual }
-    if (!worst || Math.abs(residual) > Math.abs(worst.residual)) worst = row
+    const fitted =
+      (constants[group] as number) + (a ?? 0) * (cosines[i] as number) + (b ?? 0) * (sines[i] as number)
+    const row = { clock: r.clock, group, residual: r.value - fitted }
+    squares += row.residual * row.residual
+    if (!worst || Math.abs(row.residual) > Math.abs(worst.residual)) worst = row
     return row
   })
-  const parameters = groups.size + (axes.value === 'both' ? 2 : 1)
   return done({
     constants,
     cos: a,
@@ -158,8 +176,8 @@ export const fitHarmonic = (readings: readonly Reading[]): Outcome<HarmonicFit> 
     residuals,
     residualRms: Math.sqrt(squares / readings.length),
     worst: worst as Residual,
-    spare: readings.length - parameters,
-    arc: coveredArc(readings.map((r) => r.clock)),
+    spare: readings.length - names.length - (axes.value === 'both' ? 2 : 1),
+    arc,
     amplification,
   })
 }

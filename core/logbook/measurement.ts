@@ -1,5 +1,6 @@
 import { feetFor, type FootPlane, type FootResult } from '../coupling/feet'
-import { rimFace, type CouplingMeasurement } from '../coupling/rimFace'
+import type { CouplingMeasurement } from '../coupling/dialCircle'
+import { rimFace } from '../coupling/rimFace'
 import type { DialSet, FaceSet } from '../coupling/dialSet'
 import type { Reading } from '../fit/harmonicFit'
 import { lineDifference, type Misalignment } from '../frame/planes'

@@ -41,6 +41,8 @@ export type TrustFlag =
   | 'no-sag'
   | 'one-shaft-turned'
   | 'axial-float'
+  | 'hub-radii'
+  | 'go-no-go'
 
 export interface TrustReport {
   readonly sets: readonly SetTrust[]

@@ -1,4 +1,4 @@
-import { UNIT_SCALES, type UnitSystem } from './unitSystem'
+import { CONVERSIONS, type UnitSystem } from './unitSystem'
 
 /** What a number box measures; readings and shims are displacements, tapes are distances. */
 export type TypedMeasure = 'displacement' | 'distance' | 'plain'
@@ -114,7 +114,7 @@ export const readTypedNumber = (typed: string, measure: TypedMeasure, units: Uni
   const rest = sign ? text.slice(1).trim() : text
   if (rest === '') return fault('not-a-number')
   if (/^[+-]/.test(rest)) return fault('two-signs')
-  const boxScale = measure === 'plain' ? 1 : UNIT_SCALES[units][measure]
+  const boxScale = measure === 'plain' ? 1 : CONVERSIONS[units][measure].scale
 
   let total = 0
   const parts = rest.split('+').map((p) => p.trim())

@@ -1,13 +1,13 @@
 import type { z } from 'zod'
-import type { Outcome } from '../../core/outcome'
 
-/** One entry of the calculation contract: its input schema and what it computes. */
+/** One entry of the calculation contract: its schemas and what it computes. */
 export interface Operation {
   readonly name: string
   readonly summary: string
   readonly input: z.ZodType
+  readonly result: z.ZodType
   /** Parses and computes; a parse failure or a refusal never throws. */
-  readonly run: (raw: unknown) => CalculationAnswer
+  readonly run: (raw: unknown) => Promise<CalculationAnswer>
 }
 
 export type CalculationAnswer =
@@ -24,5 +24,3 @@ export interface Issue {
   readonly path: string
   readonly message: string
 }
-
-export type Compute<T> = (input: T) => Outcome<unknown>

@@ -1,12 +1,12 @@
-import { fromCore, type Measured, type UnitSystem } from '../../core/units/unitSystem'
+import { fromCore, type LengthMeasure, type UnitSystem } from '../../core/units/unitSystem'
 
-export const UNIT_NAMES: Readonly<Record<UnitSystem, Readonly<Record<Measured, string>>>> = {
+export const UNIT_NAMES: Readonly<Record<UnitSystem, Readonly<Record<LengthMeasure, string>>>> = {
   inch: { displacement: 'mil', distance: 'in', slope: 'mil/in' },
   metric: { displacement: 'mm', distance: 'mm', slope: 'mm/100 mm' },
 }
 
 /** Decimals shown; everything is kept in full behind them. */
-const DECIMALS: Readonly<Record<UnitSystem, Readonly<Record<Measured, number>>>> = {
+const DECIMALS: Readonly<Record<UnitSystem, Readonly<Record<LengthMeasure, number>>>> = {
   inch: { displacement: 1, distance: 2, slope: 2 },
   metric: { displacement: 3, distance: 1, slope: 3 },
 }
@@ -25,7 +25,7 @@ const minusSign = (text: string): string => text.replace('-', '−')
 /** A core figure as people read it: rounded for display, with a true minus. A dash when unknown. */
 export const figure = (
   value: number | null,
-  measured: Measured,
+  measured: LengthMeasure,
   units: UnitSystem,
   options: FigureOptions = {},
 ): string => {
@@ -42,7 +42,7 @@ export const thickness = (value: number, units: UnitSystem): string =>
   minusSign(String(Number(fromCore(value, 'displacement', units).toFixed(units === 'inch' ? 2 : 4))))
 
 /** A figure as a person would type it into a box: plain digits, no rounding that shows. */
-export const asTyped = (value: number, measured: Measured, units: UnitSystem): string =>
+export const asTyped = (value: number, measured: LengthMeasure, units: UnitSystem): string =>
   String(Number(fromCore(value, measured, units).toPrecision(10)))
 
 /** Shims of a pack, `25+10`, or `none`. */

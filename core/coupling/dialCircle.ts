@@ -1,0 +1,156 @@
+import { fitHarmonic, type HarmonicFit, type Reading } from '../fit/harmonicFit'
+import { eachPlane, type Misalignment, type VH } from '../frame/planes'
+import { done, refused, refusedBelow, type Outcome } from '../outcome'
+import { flagsOfSets, trustOfSet, type TrustLimits, type TrustReport } from '../trust/trustReport'
+import type { Millimetres } from '../units/unitSystem'
+import type { ReadingSign } from './dialSet'
+
+/** Readings once round the clock, and what their cosine and sine amplitudes stand for. */
+export interface DialCircle {
+  readonly name: string
+  /** Plunger-in positive, millimetres. */
+  readonly readings: readonly Reading[]
+  readonly sag: Millimetres
+  /** A position of the axis (millimetres) or its slope (mm/mm). */
+  readonly reads: 'position' | 'slope'
+  /** Change of the reading per unit of what it reads: k for a position, q * D/2 for a slope. */
+  readonly lever: number
+  /** x of the plane a position is read at. */
+  readonly plane: Millimetres
+  /** Amplitudes of the run-out of a hub that stood still; already in the readings, taken out again. */
+  readonly stillHub?: { readonly cos: number; readonly sin: number }
+  /** Where in the input its readings lie, for refusals. */
+  readonly path: readonly (string | number)[]
+}
+
+/** How two circles make a line. */
+export type Join =
+  | { readonly kind: 'position-and-slope' }
+  | { readonly kind: 'two-positions' }
+  /** Slope of a spool against the first axis, then of the second axis against the spool. */
+  | { readonly kind: 'two-slopes'; readonly spoolLength: Millimetres }
+
+/** Two circles and their join: every method with dials, feelers or heads comes down to this. */
+export interface DialArrangement {
+  readonly circles: readonly [DialCircle, DialCircle]
+  readonly join: Join
+}
+
+export interface CouplingMeasurement {
+  readonly coupling: Misalignment
+  readonly trust: TrustReport
+  /** Fits by circle name, for showing the working. */
+  readonly fits: Readonly<Record<string, HarmonicFit>>
+  /** With two face dials: how far the shafts crept along the axis, millimetres. */
+  readonly axialFloat: Millimetres | null
+}
+
+/** What a fit says at its circle: `(a - s)/lever` and `b/lever`, still-hub run-out taken out first. */
+export const circleValue = (circle: DialCircle, fit: HarmonicFit): VH => ({
+  v: fit.cos === null ? null : (fit.cos - (circle.stillHub?.cos ?? 0) - circle.sag) / circle.lever,
+  h: fit.sin === null ? null : (fit.sin - (circle.stillHub?.sin ?? 0)) / circle.lever,
+})
+
+/**
+ * Offset and slope of one plane from what two circles read there. Exact for the line model of
+ * chapter 2; `planes` are the x of the circles.
+ */
+export const joinPlane = (
+  join: Join,
+  first: number,
+  second: number,
+  firstPlane: Millimetres,
+  secondPlane: Millimetres,
+): readonly [offset: number, slope: number] => {
+  switch (join.kind) {
+    case 'position-and-slope':
+      return [first - second * firstPlane, second]
+    case 'two-positions': {
+      const slope = (second - first) / (secondPlane - firstPlane)
+      return [first - slope * firstPlane, slope]
+    }
+    case 'two-slopes':
+      return [((first - second) * join.spoolLength) / 2, first + second]
+  }
+}
+
+/** The line two circles make; what one plane lacks stays null. A lone slope or position is kept. */
+export const joinCircles = (arrangement: DialArrangement, first: VH, second: VH): Misalignment => {
+  const { circles, join } = arrangement
+  const [a, b] = circles
+  const line = { offset: { v: null, h: null }, slope: { v: null, h: null } } as {
+    offset: { v: number | null; h: number | null }
+    slope: { v: number | null; h: number | null }
+  }
+  for (const p of ['v', 'h'] as const) {
+    const x = first[p]
+    const y = second[p]
+    if (x !== null && y !== null)
+      [line.offset[p], line.slope[p]] = joinPlane(join, x, y, a.plane, b.plane)
+    else if (join.kind === 'position-and-slope') {
+      line.slope[p] = y
+      if (x !== null && a.plane === 0) line.offset[p] = x
+    }
+  }
+  return line
+}
+
+/** Readings as a plunger-in-is-positive gauge would show them. */
+export const withPlungerInPositive = (
+  readings: readonly Reading[],
+  sign: ReadingSign | undefined,
+): readonly Reading[] => (sign === -1 ? readings.map((r) => ({ ...r, value: -r.value })) : readings)
+
+/** First harmonic of a still hub's measured run-out, or nothing where none was measured. */
+export const stillHubOf = (
+  runout: readonly Reading[] | undefined,
+  path: readonly (string | number)[],
+): Outcome<{ readonly cos: number; readonly sin: number } | undefined> => {
+  if (!runout) return done(undefined)
+  const fit = fitHarmonic(runout)
+  if (!fit.ok) return refusedBelow(path, fit.refusals)
+  return done({ cos: fit.value.cos ?? 0, sin: fit.value.sin ?? 0 })
+}
+
+/**
+ * Fits both circles, joins them and reports how far they may be trusted. Refuses positions that
+ * can't carry a result, below the path of the circle; and two positions read at one plane.
+ */
+export const measureArrangement = (
+  arrangement: DialArrangement,
+  limits: TrustLimits,
+): Outcome<CouplingMeasurement> => {
+  const [a, b] = arrangement.circles
+  if (arrangement.join.kind === 'two-positions' && a.plane === b.plane)
+    return refused('planes-at-one-place', b.path.slice(0, -1).concat('plane'))
+  const fitA = fitHarmonic(a.readings)
+  if (!fitA.ok) return refusedBelow(a.path, fitA.refusals)
+  const fitB = fitHarmonic(b.readings)
+  if (!fitB.ok) return refusedBelow(b.path, fitB.refusals)
+  const sets = [
+    trustOfSet(a.name, a.readings, fitA.value, a.sag, limits),
+    trustOfSet(b.name, b.readings, fitB.value, b.sag, limits),
+  ]
+  return done({
+    coupling: joinCircles(arrangement, circleValue(a, fitA.value), circleValue(b, fitB.value)),
+    trust: { sets, flags: flagsOfSets(sets) },
+    fits: { [a.name]: fitA.value, [b.name]: fitB.value },
+    axialFloat: null,
+  })
+}
+
+/** Both planes of one circle alone, for methods that know only offset or only slope. */
+export const measureCircle = (
+  circle: DialCircle,
+  limits: TrustLimits,
+): Outcome<{ readonly value: VH; readonly trust: TrustReport; readonly fit: HarmonicFit }> => {
+  const fit = fitHarmonic(circle.readings)
+  if (!fit.ok) return refusedBelow(circle.path, fit.refusals)
+  const set = trustOfSet(circle.name, circle.readings, fit.value, circle.sag, limits)
+  const value = circleValue(circle, fit.value)
+  return done({
+    value: eachPlane((p) => value[p]),
+    trust: { sets: [set], flags: flagsOfSets([set]) },
+    fit: fit.value,
+  })
+}

@@ -1,0 +1,156 @@
+import { clockVector, distinctClocks } from '../frame/clock'
+import { eachPlane, type Misalignment, type VH } from '../frame/planes'
+import type { Reading } from '../fit/harmonicFit'
+import { done, refused, type Outcome } from '../outcome'
+import { flagsOfSets, type SetTrust, type TrustFlag, type TrustLimits, type TrustReport } from '../trust/trustReport'
+import { closureLimit } from '../trust/closure'
+import type { Millimetres } from '../units/unitSystem'
+import { measureCircle, type DialCircle } from './dialCircle'
+import { gapBounds, stepBounds, UNBOUNDED, type FeelerReading, type VHBounds } from './feelerBounds'
+
+export interface GapStraightedgeInput {
+  /** Feeler gaps between the faces on a circle of this diameter. */
+  readonly gaps?: { readonly diameter: Millimetres; readonly readings: readonly FeelerReading[] }
+  /** Rim steps under a straightedge, positive when the movable rim is higher. */
+  readonly rises?: {
+    /** Movable hub radius less stationary hub radius. */
+    readonly radiusDifference: Millimetres
+    readonly readings: readonly FeelerReading[]
+  }
+}
+
+export interface GapStraightedgeResult {
+  /** Null where only one of the two was measured, or only bounds are known. */
+  readonly coupling: Misalignment
+  readonly trust: TrustReport
+  /** What is known of each quantity as an interval; both ends null when nothing is. */
+  readonly bounds: { readonly offset: VHBounds; readonly slope: VHBounds }
+}
+
+interface Part {
+  readonly value: VH
+  readonly bounds: VHBounds
+  readonly sets: readonly SetTrust[]
+  readonly flags: readonly TrustFlag[]
+}
+
+const NOTHING: VH = { v: null, h: null }
+const measuredOnly = (readings: readonly FeelerReading[]): readonly Reading[] | null =>
+  readings.every((r) => 'value' in r) ? (readings as readonly Reading[]) : null
+
+const exactly = (value: VH): VHBounds => ({ v: [value.v, value.v], h: [value.h, value.h] })
+
+const byCircle = (circle: DialCircle, limits: TrustLimits): Outcome<Part & { constant: number }> => {
+  const measured = measureCircle(circle, limits)
+  if (!measured.ok) return measured
+  const { value, trust, fit } = measured.value
+  const constant = Object.values(fit.constants)[0] as number
+  return done({ value, bounds: exactly(value), sets: trust.sets, flags: trust.flags, constant })
+}
+
+const fromGaps = (
+  { diameter, readings }: NonNullable<GapStraightedgeInput['gaps']>,
+  limits: TrustLimits,
+): Outcome<Part> => {
+  const values = measuredOnly(readings)
+  if (!values) {
+    const bounds = gapBounds(readings, diameter)
+    return bounds.ok ? done({ value: NOTHING, bounds: bounds.value, sets: [], flags: ['go-no-go'] }) : bounds
+  }
+  return byCircle(
+    {
+      name: 'gaps',
+      readings: values,
+      sag: 0,
+      reads: 'slope',
+      lever: -diameter / 2,
+      plane: 0,
+      path: ['gaps', 'readings'],
+    },
+    limits,
+  )
+}
+
+/** Offset from one or two rim steps when the hub radii are known: least squares without a constant. */
+const withKnownRadii = (readings: readonly Reading[], difference: Millimetres): VH => {
+  let cc = 0
+  let ss = 0
+  let cs = 0
+  let cr = 0
+  let sr = 0
+  for (const { clock, value } of readings) {
+    const [c, s] = clockVector(clock)
+    cc += c * c
+    ss += s * s
+    cs += c * s
+    cr += c * (value - difference)
+    sr += s * (value - difference)
+  }
+  const det = cc * ss - cs * cs
+  if (det > 1e-6) return { v: (cr * ss - sr * cs) / det, h: (sr * cc - cr * cs) / det }
+  return { v: ss < 1e-6 ? cr / cc : null, h: cc < 1e-6 ? sr / ss : null }
+}
+
+const fromRises = (
+  { radiusDifference, readings }: NonNullable<GapStraightedgeInput['rises']>,
+  limits: TrustLimits,
+): Outcome<Part> => {
+  const values = measuredOnly(readings)
+  if (!values) {
+    const bounds = stepBounds(readings, radiusDifference)
+    return bounds.ok ? done({ value: NOTHING, bounds: bounds.value, sets: [], flags: ['go-no-go'] }) : bounds
+  }
+  if (distinctClocks(values.map((r) => r.clock)).length < 3) {
+    const value = withKnownRadii(values, radiusDifference)
+    if (value.v === null && value.h === null)
+      return refused('pair-off-plane', ['rises', 'readings'])
+    return done({ value, bounds: exactly(value), sets: [], flags: ['unproven'] })
+  }
+  const fitted = byCircle(
+    {
+      name: 'rises',
+      readings: values,
+      sag: 0,
+      reads: 'position',
+      lever: 1,
+      plane: 0,
+      path: ['rises', 'readings'],
+    },
+    limits,
+  )
+  if (!fitted.ok) return fitted
+  const limit = closureLimit(limits.units, limits.graduation, limits.offsetLimit)
+  const off = Math.abs(fitted.value.constant - radiusDifference)
+  return done({
+    ...fitted.value,
+    flags: off > limit * (1 + 1e-9) ? [...fitted.value.flags, 'hub-radii'] : fitted.value.flags,
+  })
+}
+
+/**
+ * Feeler gaps and straightedge: slope from the gaps, offset from the rim steps at the coupling
+ * centre. Either may be missing; what it would have told stays null. With three or more step
+ * positions the hub radii are only checked, with fewer their difference is subtracted. Go/no-go
+ * feelers give bounds. Source: chapter 2, What each instrument reads and Partial knowledge.
+ */
+export const gapStraightedge = (
+  input: GapStraightedgeInput,
+  limits: TrustLimits,
+): Outcome<GapStraightedgeResult> => {
+  if (!input.gaps && !input.rises) return refused('nothing-measured', ['gaps'])
+  const none: Part = { value: NOTHING, bounds: UNBOUNDED, sets: [], flags: [] }
+  const gaps = input.gaps ? fromGaps(input.gaps, limits) : done(none)
+  if (!gaps.ok) return gaps
+  const rises = input.rises ? fromRises(input.rises, limits) : done(none)
+  if (!rises.ok) return rises
+  const sets = [...rises.value.sets, ...gaps.value.sets]
+  const flags = new Set([...flagsOfSets(sets), ...rises.value.flags, ...gaps.value.flags])
+  return done({
+    coupling: {
+      offset: eachPlane((p) => rises.value.value[p]),
+      slope: eachPlane((p) => gaps.value.value[p]),
+    },
+    trust: { sets, flags: [...flags] },
+    bounds: { offset: rises.value.bounds, slope: gaps.value.bounds },
+  })
+}

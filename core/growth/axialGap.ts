@@ -1,0 +1,58 @@
+import { marginIn, type Verdict, EDGE_MARGIN } from '../judge/judge'
+import type { Band } from '../judge/tolerance'
+import type { Celsius, Millimetres } from '../units/unitSystem'
+
+/** A shaft from its thrust bearing to its coupling face. */
+export interface GrowingShaft {
+  readonly length: Millimetres
+  readonly alpha: number
+  readonly rise: Celsius
+  /** False when it grows away from the coupling. */
+  readonly closesGap: boolean
+}
+
+export interface AxialGapInput {
+  readonly runningGap: Millimetres
+  readonly shafts: readonly GrowingShaft[]
+  /** Full axial float of the rotor, where it has one. */
+  readonly float?: Millimetres
+  readonly window?: Band
+  /** Gap as measured cold at the marked running position or mid-float. */
+  readonly measured?: Millimetres
+}
+
+export interface AxialGapResult {
+  readonly coldGap: Millimetres
+  /** Growth that closes the gap from cold to running. */
+  readonly growth: Millimetres
+  /** Gap at the two ends of the float, when there is float. */
+  readonly floatEnds: readonly [Millimetres, Millimetres] | null
+  readonly margin: number | null
+  readonly verdict: Verdict | null
+  /** How far the movable machine goes along the shaft: positive opens the gap. */
+  readonly move: Millimetres | null
+}
+
+/**
+ * `gapCold = gapRunning + sum(alpha * length * temperature rise)`, growth that closes the gap
+ * positive. The window is for the cold gap: the measured one is judged by it where given, else the
+ * calculated one. Millimetres, degrees Celsius. Source: chapter 2, Axial gap.
+ */
+export const axialGap = (input: AxialGapInput): AxialGapResult => {
+  const growth = input.shafts.reduce(
+    (sum, s) => sum + (s.closesGap ? 1 : -1) * s.alpha * s.length * s.rise,
+    0,
+  )
+  const coldGap = input.runningGap + growth
+  const judged = input.measured ?? coldGap
+  const margin = input.window ? marginIn(judged, input.window) : null
+  return {
+    coldGap,
+    growth,
+    floatEnds:
+      input.float === undefined ? null : [judged - input.float / 2, judged + input.float / 2],
+    margin,
+    verdict: margin === null ? null : margin < 0 ? 'out' : margin < EDGE_MARGIN ? 'edge' : 'in',
+    move: input.measured === undefined ? null : coldGap - input.measured,
+  }
+}
