@@ -28,7 +28,7 @@ const parseJson = (raw: string): { value: unknown } | null => {
   }
 }
 
-const answerLine = (line: string) => {
+const answerLine = async (line: string) => {
   const parsed = parseJson(line)
   if (!parsed || typeof parsed.value !== 'object' || parsed.value === null || Array.isArray(parsed.value))
     return { id: null, error: badInput('This line is not a JSON object with id, operation and input.') }
@@ -37,7 +37,7 @@ const answerLine = (line: string) => {
     operation,
     input,
   } = parsed.value as { id?: unknown; operation?: unknown; input?: unknown }
-  const answer = calculate(operation, input)
+  const answer = await calculate(operation, input)
   return answer.ok ? { id, result: answer.result } : { id, error: answer.error }
 }
 
@@ -47,18 +47,18 @@ if (first === '--list') {
   for (const o of OPERATIONS) process.stdout.write(`${o.name}\t${o.summary}\n`)
 } else if (first === '--batch') {
   for await (const line of createInterface({ input: process.stdin }))
-    if (line.trim() !== '') print(answerLine(line))
+    if (line.trim() !== '') print(await answerLine(line))
 } else {
   const operation = OPERATIONS.find((o) => o.name === first)
   if (!operation) {
-    const answer = calculate(first ?? '', {})
+    const answer = await calculate(first ?? '', {})
     fail(answer.ok ? badInput('Name an operation.') : answer.error)
   } else if (second === '--schema') {
     process.stdout.write(`${JSON.stringify(inputSchema(operation), null, 2)}\n`)
   } else {
     const parsed = parseJson(await text(process.stdin))
     const answer = parsed
-      ? operation.run(parsed.value)
+      ? await operation.run(parsed.value)
       : { ok: false as const, error: badInput('The input is not JSON. Check quotes, commas and brackets.') }
     if (answer.ok) print(answer.result)
     else fail(answer.error)

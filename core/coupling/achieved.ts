@@ -3,7 +3,16 @@ import type { Millimetres } from '../units/unitSystem'
 import type { FootPlane } from './feet'
 
 export type AchievedCause =
-  'as-planned' | 'nothing-happened' | 'sign-swapped' | 'feet-swapped' | 'part-only' | 'differs'
+  | 'as-planned'
+  | 'nothing-happened'
+  | 'sign-swapped'
+  | 'sides-swapped'
+  | 'feet-swapped'
+  | 'part-only'
+  | 'shift-on-tightening'
+  | 'soft-foot'
+  | 'coupling-strain'
+  | 'differs'
 
 /** Planned against measured in one plane, at each foot pair. */
 export interface AchievedPlane {
@@ -13,23 +22,41 @@ export interface AchievedPlane {
     readonly planned: Millimetres
     readonly achieved: Millimetres
   }[]
+  /** The likeliest. */
   readonly cause: AchievedCause
+  /** All that fit, likeliest first. */
+  readonly causes: readonly AchievedCause[]
+}
+
+/** What else is known when a move is compared with its plan. */
+export interface AchievedEvidence {
+  /** What measuring alone may be off by at a foot, at least. */
+  readonly allowance: Millimetres
+  /** Standard deviations of one measurement; widens the allowance. */
+  readonly sd?: Misalignment | null
+  readonly drifted?: boolean
+  readonly softFoot?: boolean
+  readonly strained?: boolean
 }
 
 /** Part of a move that still counts as part, not as a miss. */
 const PART = [0.2, 0.8] as const
 
+/** 95 % of the difference of two measurements at a foot. */
+const spreadAt = (sd: Misalignment | null | undefined, plane: Plane, x: Millimetres): Millimetres =>
+  sd ? 1.96 * Math.SQRT2 * Math.hypot(sd.offset[plane] ?? 0, (sd.slope[plane] ?? 0) * x) : 0
+
 /**
  * Compares what a move did with what it was meant to do, plane by plane, and names the likeliest
- * cause of a gap. `allowance` is what measuring alone may be off by at the feet, millimetres.
- * Null where either measurement lacks the plane. Source: chapter 2, Planned against achieved.
+ * causes of a gap. Null planes are left out. Millimetres. Source: chapter 2, Planned against
+ * achieved.
  */
 export const compareAchieved = (
   before: Misalignment,
   after: Misalignment,
   planned: Misalignment,
   feet: readonly FootPlane[],
-  allowance: Millimetres,
+  evidence: AchievedEvidence,
 ): readonly AchievedPlane[] =>
   PLANES.flatMap((plane): readonly AchievedPlane[] => {
     const rows = feet.map(({ id, x }) => ({
@@ -44,7 +71,16 @@ export const compareAchieved = (
       planned: r.planned as number,
       achieved: (r.after as number) - (r.before as number),
     }))
-    return [{ plane, feet: known, cause: causeOf(known, allowance) }]
+    const allowance = Math.max(evidence.allowance, ...feet.map((f) => spreadAt(evidence.sd, plane, f.x)))
+    const shape = causeOf(known, allowance)
+    const causes: AchievedCause[] = shape === 'sign-swapped' && plane === 'h' ? ['sides-swapped'] : []
+    if (shape === 'differs') {
+      if (evidence.drifted) causes.push('shift-on-tightening')
+      if (evidence.softFoot && plane === 'v') causes.push('soft-foot')
+      if (evidence.strained) causes.push('coupling-strain')
+    }
+    causes.push(shape)
+    return [{ plane, feet: known, cause: causes[0] as AchievedCause, causes }]
   })
 
 const causeOf = (

@@ -11,6 +11,10 @@ export interface DialCircle {
   /** Plunger-in positive, millimetres. */
   readonly readings: readonly Reading[]
   readonly sag: Millimetres
+  /** A bar carries it, whose sag was measured and may be wrong. */
+  readonly hasBar?: boolean
+  /** Read at the coupling centre itself: no distance was taped. */
+  readonly atCentre?: boolean
   /** A position of the axis (millimetres) or its slope (mm/mm). */
   readonly reads: 'position' | 'slope'
   /** Change of the reading per unit of what it reads: k for a position, q * D/2 for a slope. */

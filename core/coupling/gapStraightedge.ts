@@ -114,6 +114,7 @@ const fromRises = (
       reads: 'position',
       lever: 1,
       plane: 0,
+      atCentre: true,
       path: ['rises', 'readings'],
     },
     limits,

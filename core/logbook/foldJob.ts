@@ -166,7 +166,9 @@ export const foldJob = (machine: CoupledMachine, logbook: readonly LogEntry[]): 
     const planned = move.plan?.footwork.change ?? move.footwork.change
     return {
       ...move,
-      achieved: compareAchieved(before, after, planned, feet(), achievedAllowance(settledSetUp)),
+      achieved: compareAchieved(before, after, planned, feet(), {
+        allowance: achievedAllowance(settledSetUp),
+      }),
     }
   })
   const usable = measurements.filter((m) => m.coupling !== null)

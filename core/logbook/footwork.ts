@@ -1,6 +1,6 @@
 import { lineOfMoves, type FootMove, type FootPlane } from '../coupling/feet'
 import type { Misalignment } from '../frame/planes'
-import { thicknessKey } from '../plan/packs'
+import { thicknessKey } from '../shims/leafKinds'
 import { SIDES, type Side } from '../plan/movePlan'
 import type { PairPacks } from '../register/machine'
 import { toCore, type Millimetres, type UnitSystem } from '../units/unitSystem'

@@ -44,8 +44,8 @@ describe('planning from a job', () => {
     })
     job.read(LOW)
     const input = planInputFor(TEST_MACHINE, job.fold())
-    expect(input?.feet[0].x).toBeCloseTo(12 * 25.4, 9)
-    expect(input?.feet[0].existing.left.map((t) => Math.round(t / 0.0254))).toEqual([25, 20])
+    expect(input?.feet[0]?.x).toBeCloseTo(12 * 25.4, 9)
+    expect(input?.feet[0]?.existing.left.map((t) => Math.round(t / 0.0254))).toEqual([25, 20])
     expect(input?.sideStep).toBeCloseTo(0.5 * 0.0254, 12)
   })
 

@@ -49,7 +49,7 @@ export const planInputFor = (machine: CoupledMachine, state: JobState): PlanInpu
     coupling,
     target: state.target,
     tolerance: state.tolerance,
-    feet: [withRoomLeft(inboard), withRoomLeft(outboard)],
+    feet: feet.map(withRoomLeft),
     stock: machine.stock.map((s) => ({ thickness: thick(s.thickness), count: s.count })),
     packLimit: machine.packLimit,
     sideStep: setUp.graduation.rim,

@@ -1,14 +1,5 @@
 import type { Millimetres } from '../units/unitSystem'
-
-/** A kind of shim on the shelf. Laminated ones peel in whole layers; at least one layer stays. */
-export type StockKind =
-  | { readonly kind: 'plain'; readonly thickness: Millimetres; readonly count: number }
-  | {
-      readonly kind: 'laminated'
-      readonly thickness: Millimetres
-      readonly count: number
-      readonly layer: Millimetres
-    }
+import { layThinBetweenThick, leafKinds, SAME_THICKNESS as SAME, type LeafKind, type StockShim } from './leafKinds'
 
 /** Where a leaf of a pack comes from. */
 export type LeafSource = 'kept' | 'stock' | 'peeled'
@@ -25,7 +16,7 @@ export interface ShimPackInput {
   readonly wanted: Millimetres
   /** Leaves that lie there, bottom up. */
   readonly existing: readonly Millimetres[]
-  readonly stock: readonly StockKind[]
+  readonly stock: readonly StockShim[]
   /** Most leaves a pack may hold. */
   readonly limit: number
   /** Highest pack the foot takes; unlimited when missing. */
@@ -43,62 +34,6 @@ export interface ShimPackResult {
   readonly count: number
 }
 
-/** Two thicknesses nearer than this are the same, a tenth of a micrometre; far below any leaf. */
-const SAME: Millimetres = 1e-4
-
-/** Leaves of one thickness that can go into a pack: those lying there first, then from the shelf. */
-export interface LeafKind {
-  readonly thickness: Millimetres
-  readonly lyingThere: number
-  readonly onShelf: number
-  /** Shelf pieces this kind shares with others peeled from the same piece; -1 for plain ones. */
-  readonly piece: number
-  readonly peeledFrom?: Millimetres
-}
-
-/** Every thickness a leaf can have, thickest first. */
-export const leafKinds = (
-  existing: readonly Millimetres[],
-  stock: readonly StockKind[],
-): { readonly kinds: readonly LeafKind[]; readonly pieceCounts: readonly number[] } => {
-  const plain: { thickness: Millimetres; lyingThere: number; onShelf: number }[] = []
-  const find = (thickness: Millimetres) => {
-    const known = plain.find((k) => Math.abs(k.thickness - thickness) < SAME)
-    if (known) return known
-    const fresh = { thickness, lyingThere: 0, onShelf: 0 }
-    plain.push(fresh)
-    return fresh
-  }
-  for (const t of existing) find(t).lyingThere++
-  const kinds: LeafKind[] = []
-  const pieceCounts: number[] = []
-  for (const s of stock) {
-    if (s.count <= 0) continue
-    if (s.kind === 'plain') find(s.thickness).onShelf += s.count
-    else {
-      const piece = pieceCounts.push(s.count) - 1
-      for (let peeled = 0; ; peeled++) {
-        const thickness = s.thickness - peeled * s.layer
-        if (thickness < s.layer - SAME) break
-        kinds.push({ thickness, lyingThere: 0, onShelf: s.count, piece, peeledFrom: s.thickness })
-      }
-    }
-  }
-  kinds.push(...plain.map((k) => ({ ...k, piece: -1 })))
-  return { kinds: kinds.sort((a, b) => b.thickness - a.thickness), pieceCounts }
-}
-
-/** Thick leaves outside, thin ones in the middle; the thickest lies at the bottom. */
-export const layThinBetweenThick = <T extends { readonly thickness: Millimetres }>(
-  leaves: readonly T[],
-): readonly T[] => {
-  const thickFirst = [...leaves].sort((a, b) => b.thickness - a.thickness)
-  const bottom: T[] = []
-  const top: T[] = []
-  thickFirst.forEach((leaf, i) => (i % 2 === 0 ? bottom : top).push(leaf))
-  return [...bottom, ...top.reverse()]
-}
-
 /**
  * The best pack that can really be laid: smallest error, then fewest leaves handled, then fewest
  * leaves, then the thinner of two equally wrong ones. Exact: every multiset is looked at that
@@ -107,8 +42,8 @@ export const layThinBetweenThick = <T extends { readonly thickness: Millimetres 
  */
 export const shimPack = (input: ShimPackInput): ShimPackResult => {
   const { wanted, existing, limit } = input
-  const { kinds, pieceCounts } = leafKinds(existing, input.stock)
-  const piecesLeft = [...pieceCounts]
+  const kinds = leafKinds(existing, input.stock)
+  const piecesLeft = input.stock.map((s) => s.count)
   const chosen: number[] = []
   const used = kinds.map(() => 0)
   let best: { picks: number[]; total: number; error: number; changes: number } | null = null
@@ -167,7 +102,7 @@ export const shimPack = (input: ShimPackInput): ShimPackResult => {
     return { thickness: kind.thickness, source: nth < kind.lyingThere ? 'kept' : 'stock' }
   })
   return {
-    pack: layThinBetweenThick(leaves),
+    pack: layThinBetweenThick(leaves, (leaf) => leaf.thickness),
     total: found.total,
     error: found.total - wanted,
     changes: found.changes,

@@ -26,14 +26,14 @@ export type Measured =
   | 'temperature'
   | 'torque'
   | 'stress'
+  | 'bendingStiffness'
 
 /** The measures of shafts and shims: what a person sees on boards. */
 export type LengthMeasure = 'distance' | 'displacement' | 'slope'
 
 const POUND_FORCE: Newtons = 4.4482216152605
 const FOOT_IN_METRES = 0.3048
-/** The works' rule divides a belt's pounds by this to get mass, ft/s^2. */
-const POUNDS_TO_MASS = 32.174
+const POUND_IN_KILOGRAMS = 0.45359237
 
 interface Conversion {
   /** Core units in one contract unit. */
@@ -54,10 +54,11 @@ export const CONVERSIONS: Readonly<Record<UnitSystem, Readonly<Record<Measured, 
     slope: by(0.001, 'mil/in'),
     force: by(POUND_FORCE, 'lbf'),
     power: by(550 * FOOT_IN_METRES * POUND_FORCE, 'hp'),
-    massPerLength: by(POUND_FORCE / FOOT_IN_METRES / POUNDS_TO_MASS / FOOT_IN_METRES, 'lb/ft'),
+    massPerLength: by(POUND_IN_KILOGRAMS / FOOT_IN_METRES, 'lb/ft'),
     temperature: by(1 / 1.8, 'degF', 32),
     torque: by(POUND_FORCE * FOOT_IN_METRES, 'lbf ft'),
     stress: by(POUND_FORCE / 25.4 ** 2, 'psi'),
+    bendingStiffness: by(POUND_FORCE * 25.4 ** 2, 'lbf in^2'),
   },
   metric: {
     distance: by(1, 'mm'),
@@ -69,6 +70,7 @@ export const CONVERSIONS: Readonly<Record<UnitSystem, Readonly<Record<Measured, 
     temperature: by(1, 'degC'),
     torque: by(1, 'N m'),
     stress: by(1, 'MPa'),
+    bendingStiffness: by(1, 'N mm^2'),
   },
 }
 

@@ -4,10 +4,13 @@ import type { EntryBody, EntryPayloads, SetUpPayload } from '../../core/logbook/
 import { foldJob, type JobState } from '../../core/logbook/foldJob'
 import { planChanges, plansFor } from '../../core/logbook/planning'
 import { SAFETY_POINTS } from '../../core/logbook/entry'
-import { seededRandom, simulateFace, simulateRim } from '../../core/simulate/dialReadings'
+import { normalFrom, seededRandom, type Random } from '../../core/random/random'
+import { EXACT_DIAL } from '../../core/simulate/dialGauge'
+import { simulateFace, simulateRim } from '../../core/simulate/dialReadings'
 import { fromCore, toCore } from '../../core/units/unitSystem'
 import { addEntry, openJob, readJob } from '../../server/jobs/logbook'
-import { lineToCore } from '../../shared/calculation/conversion'
+import { inputToCore } from '../../shared/calculation/unitConversion'
+import { couplingLine } from '../../shared/calculation/fields'
 import type { MachineFields, MachineSnapshot } from '../../shared/register/machine'
 import { demoId } from './works'
 
@@ -26,7 +29,8 @@ interface Misread {
  * plans from the planner, moves change the simulated machine. Deterministic for a job name.
  */
 export class JobWriter {
-  private readonly random
+  private readonly random: Random
+  private readonly normal: Random
   private clock: number
   private count = 0
   private truth: Misalignment
@@ -43,8 +47,9 @@ export class JobWriter {
   ) {
     this.jobId = demoId(`job/${name}`)
     this.clock = start.getTime()
-    this.truth = lineToCore(truth, fields.units)
+    this.truth = inputToCore(couplingLine, truth, fields.units)
     this.random = seededRandom([...name].reduce((s, c) => (Math.imul(s, 31) + c.charCodeAt(0)) | 0, 7))
+    this.normal = normalFrom(this.random)
   }
 
   private draft(body: EntryBody) {
@@ -114,7 +119,7 @@ export class JobWriter {
     const { units } = this.fields
     const setUp = (await this.state()).setUp
     if (!setUp) throw new Error('The demo job reads before it sets up.')
-    const dial = { graduation: setUp.graduation.rim, noise: setUp.graduation.rim * 0.6, random: this.random }
+    const dial = { ...EXACT_DIAL, graduation: setUp.graduation.rim, noise: setUp.graduation.rim * 0.35 }
     const typed = (which: 'rim' | 'face', list: readonly { clock: number; value: number }[]) =>
       list.map(({ clock, value }) => ({
         clock,
@@ -122,10 +127,10 @@ export class JobWriter {
           Number(fromCore(value, 'displacement', units).toFixed(4)) +
           (misread?.dial === which && misread.clock === clock ? misread.by : 0),
       }))
-    const rim = typed('rim', simulateRim(this.truth, { ...setUp.rim }, CLOCKS, dial))
+    const rim = typed('rim', simulateRim(this.truth, { ...setUp.rim }, CLOCKS, dial, this.normal))
     const face = typed(
       'face',
-      simulateFace(this.truth, { ...setUp.face, sag: setUp.face.sag ?? 0 }, CLOCKS, dial),
+      simulateFace(this.truth, { ...setUp.face, sag: setUp.face.sag ?? 0 }, CLOCKS, dial, this.normal),
     )
     await this.write(
       { kind: 'readings-taken', payload: { units, rim, face, returned: { rim: 0, face: 0 } } },

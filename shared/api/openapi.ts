@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { inputSchema, OPERATIONS } from '../calculation/operations'
+import { inputSchema, OPERATIONS, resultSchema } from '../calculation/operations'
 import { ROUTES, type RouteContract } from './routes'
 
 const errorSchema = z.toJSONSchema(
@@ -56,7 +56,7 @@ export const openApiDocument = () => {
         summary: operation.summary,
         requestBody: { required: true, content: json(inputSchema(operation)) },
         responses: {
-          200: { description: 'The result.', content: json({}) },
+          200: { description: 'The result.', content: json(resultSchema(operation)) },
           422: { description: 'What was wrong with the input.', content: json(errorSchema) },
         },
       },

@@ -15,6 +15,7 @@ interface Definition {
   readonly options?: readonly z.ZodType[]
   readonly innerType?: z.ZodType
   readonly valueType?: z.ZodType
+  readonly catchall?: z.ZodType
 }
 
 const walk = (schema: z.ZodType, value: unknown, convert: ConvertNumber): unknown => {
@@ -26,8 +27,9 @@ const walk = (schema: z.ZodType, value: unknown, convert: ConvertNumber): unknow
       return measured === undefined ? value : convert(value as number, measured)
     }
     case 'object': {
-      const out: Record<string, unknown> = {}
       const given = value as Record<string, unknown>
+      // What a loose object carries beyond its own fields is somebody else's input: it stays as it is.
+      const out: Record<string, unknown> = parts.catchall ? { ...given } : {}
       for (const [key, part] of Object.entries(parts.shape ?? {}))
         if (given[key] !== undefined) out[key] = walk(part, given[key], convert)
       return out

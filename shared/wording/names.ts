@@ -93,6 +93,8 @@ export const FLAG_SENTENCES: Readonly<Record<TrustFlag, string>> = {
   'return-to-zero': 'A dial did not come back to zero after the full turn: something slipped.',
   'no-sag': 'No bar sag was given. Right only when nothing hangs.',
   'one-shaft-turned': 'Only one shaft turned: the other hub’s run-out is in the readings.',
+  'hub-radii': 'The rim steps don’t fit the hub radii that were given. Check both.',
+  'go-no-go': 'Only tried with one blade: bounds, no values. Measure a real gap before cutting shims.',
   'axial-float': 'The shafts crept along their axis between readings.',
 }
 
@@ -115,6 +117,10 @@ export const CAUSE_SENTENCES: Readonly<Record<AchievedCause, string>> = {
   'as-planned': 'It moved as planned.',
   'nothing-happened': 'Nothing moved. Check that the shims went in and that the bolts let the feet go.',
   'sign-swapped': 'It moved the other way. A sign or a direction was swapped.',
+  'sides-swapped': 'It moved to the other side. 3 and 9 were swapped.',
+  'shift-on-tightening': 'It shifted while the bolts were tightened.',
+  'soft-foot': 'A soft foot took part of the move.',
+  'coupling-strain': 'The coupling held the shafts back: strain.',
   'feet-swapped': 'The inboard and outboard moves were swapped.',
   'part-only': 'Only part of the move arrived. Look for feet that spring back or bolts not slackened.',
   differs: 'It moved otherwise than planned. Look for a soft foot, a shift on tightening, or strain.',

@@ -5,7 +5,7 @@ import { answerFailure } from '../../http/route'
 
 export default defineEventHandler(async (event) => {
   try {
-    const answer = calculate(getRouterParam(event, 'operation'), await readJson(event))
+    const answer = await calculate(getRouterParam(event, 'operation'), await readJson(event))
     if (answer.ok) return answer.result
     setResponseStatus(event, answer.error.code === 'unknown-operation' ? 404 : 422)
     return { error: answer.error }

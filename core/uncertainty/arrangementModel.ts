@@ -1,0 +1,128 @@
+import type { DialArrangement } from '../coupling/dialCircle'
+import { fitHarmonic } from '../fit/harmonicFit'
+import { clockVector } from '../frame/clock'
+import { circleWeights, type CircleWeights } from './circleWeights'
+import type { Spread } from './spread'
+
+/** Offset and slope in both planes, as four numbers in this order. */
+export const LINE_PARTS = ['offset.v', 'offset.h', 'slope.v', 'slope.h'] as const
+
+/** One circle prepared for many solutions: amplitudes as found, and how their errors spread. */
+export interface CircleModel {
+  readonly weights: CircleWeights
+  /** Cosine and sine amplitude as found, still-hub run-out taken out; sag still in. */
+  readonly cos: number
+  readonly sin: number
+  readonly sag: number
+  /** 1 where the bar's sag is uncertain, 0 for instruments without a bar. */
+  readonly sagCounts: 0 | 1
+  readonly lever: number
+  /** Change of the lever per millimetre of swing diameter; 0 for a position. */
+  readonly leverPerDiameter: number
+  readonly plane: number
+  /** 1 where the plane was taped, 0 where it is the coupling centre itself or there is none. */
+  readonly planeCounts: 0 | 1
+  /** Change of each reading per radian of clock angle. */
+  readonly perRadian: Float64Array
+  readonly clocks: Float64Array
+}
+
+/** An arrangement prepared for many solutions. */
+export interface ArrangementModel {
+  readonly arrangement: DialArrangement
+  readonly circles: readonly [CircleModel, CircleModel]
+  readonly tellsV: boolean
+  readonly tellsH: boolean
+}
+
+const circleModel = (arrangement: DialArrangement, i: 0 | 1): CircleModel | null => {
+  const circle = arrangement.circles[i]
+  const fit = fitHarmonic(circle.readings)
+  if (!fit.ok) return null
+  const cos = fit.value.cos ?? 0
+  const sin = fit.value.sin ?? 0
+  return {
+    weights: circleWeights(circle.readings),
+    cos: cos - (circle.stillHub?.cos ?? 0),
+    sin: sin - (circle.stillHub?.sin ?? 0),
+    sag: circle.sag,
+    sagCounts: circle.hasBar ? 1 : 0,
+    lever: circle.lever,
+    leverPerDiameter: circle.reads === 'slope' ? Math.sign(circle.lever) / 2 : 0,
+    plane: circle.plane,
+    planeCounts: circle.reads === 'position' && !circle.atCentre ? 1 : 0,
+    perRadian: Float64Array.from(circle.readings, (r) => {
+      const [c, s] = clockVector(r.clock)
+      return -cos * s + sin * c
+    }),
+    clocks: Float64Array.from(circle.readings, (r) => (r.clock * Math.PI) / 180),
+  }
+}
+
+/** Prepares an arrangement; null when a circle can't be fitted. */
+export const arrangementModel = (arrangement: DialArrangement): ArrangementModel | null => {
+  const first = circleModel(arrangement, 0)
+  const second = circleModel(arrangement, 1)
+  if (!first || !second) return null
+  return {
+    arrangement,
+    circles: [first, second],
+    tellsV: first.weights.tellsV && second.weights.tellsV,
+    tellsH: first.weights.tellsH && second.weights.tellsH,
+  }
+}
+
+/**
+ * Errors of one solution: amplitudes and sag of each circle, diameters, planes and spool length.
+ * Order: cos1, sin1, sag1, diameter1, plane1, cos2, sin2, sag2, diameter2, plane2, spool.
+ */
+export const ERROR_COUNT = 11
+
+/** Solves the arrangement with errors added, into `out` (LINE_PARTS order). Allocates nothing. */
+export const solveWithErrors = (
+  model: ArrangementModel,
+  errors: Float64Array,
+  out: Float64Array,
+): void => {
+  const [a, b] = model.circles
+  const leverA = a.lever + a.leverPerDiameter * (errors[3] as number)
+  const leverB = b.lever + b.leverPerDiameter * (errors[8] as number)
+  const va = (a.cos + (errors[0] as number) - a.sag - (errors[2] as number)) / leverA
+  const ha = (a.sin + (errors[1] as number)) / leverA
+  const vb = (b.cos + (errors[5] as number) - b.sag - (errors[7] as number)) / leverB
+  const hb = (b.sin + (errors[6] as number)) / leverB
+  const xa = a.plane + (errors[4] as number)
+  const xb = b.plane + (errors[9] as number)
+  const { join } = model.arrangement
+  if (join.kind === 'two-positions') {
+    const slopeV = (vb - va) / (xb - xa)
+    const slopeH = (hb - ha) / (xb - xa)
+    out[0] = va - slopeV * xa
+    out[1] = ha - slopeH * xa
+    out[2] = slopeV
+    out[3] = slopeH
+  } else if (join.kind === 'position-and-slope') {
+    out[0] = va - vb * xa
+    out[1] = ha - hb * xa
+    out[2] = vb
+    out[3] = hb
+  } else {
+    const half = (join.spoolLength + (errors[10] as number)) / 2
+    out[0] = (va - vb) * half
+    out[1] = (ha - hb) * half
+    out[2] = va + vb
+    out[3] = ha + hb
+  }
+}
+
+/** Standard deviations of the errors other than the amplitudes, in the order of solveWithErrors. */
+export const errorSpread = (model: ArrangementModel, sd: Spread): Float64Array => {
+  const out = new Float64Array(ERROR_COUNT)
+  model.circles.forEach((c, i) => {
+    out[5 * i + 2] = c.sagCounts * sd.sag
+    out[5 * i + 3] = c.leverPerDiameter === 0 ? 0 : sd.distance
+    out[5 * i + 4] = c.planeCounts * sd.distance
+  })
+  out[10] = model.arrangement.join.kind === 'two-slopes' ? sd.distance : 0
+  return out
+}

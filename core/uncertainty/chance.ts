@@ -1,0 +1,138 @@
+import type { Misalignment } from '../frame/planes'
+import { judgedQuantities, type JudgedTerm } from '../judge/quantities'
+import type { SettledTolerance } from '../judge/tolerance'
+import { seededRandom, normalFrom } from '../random/random'
+import { normalBetween, normalDensity } from '../statistics/normal'
+import type { LineCovariance } from './linear'
+
+const STEPS = 200
+const REACH = 7
+const VECTOR_DRAWS = 4000
+
+/** Mean and spread of one judged term. */
+interface Spreading {
+  readonly mean: number
+  readonly term: JudgedTerm
+  readonly low: number
+  readonly high: number
+}
+
+const factorsOf = (term: JudgedTerm): readonly [number, number, number, number] =>
+  term.plane === 'v'
+    ? [term.offsetFactor, 0, term.slopeFactor, 0]
+    : [0, term.offsetFactor, 0, term.slopeFactor]
+
+const covarianceOf = (a: JudgedTerm, b: JudgedTerm, c: LineCovariance): number => {
+  const x = factorsOf(a)
+  const y = factorsOf(b)
+  let sum = 0
+  for (let i = 0; i < 4; i++) for (let j = 0; j < 4; j++) sum += (x[i] as number) * (y[j] as number) * (c[4 * i + j] as number)
+  return sum
+}
+
+/** Chance that two jointly normal values lie in their bands: one integrated, the other given it. */
+const chanceOfTwo = (a: Spreading, b: Spreading, va: number, vb: number, cov: number): number => {
+  const sa = Math.sqrt(va)
+  if (sa < 1e-15) {
+    const inside = a.mean >= a.low - 1e-12 && a.mean <= a.high + 1e-12
+    return inside ? chanceOfOne(b, vb) : 0
+  }
+  const slope = cov / va
+  const left = Math.sqrt(Math.max(0, vb - slope * cov))
+  let sum = 0
+  for (let i = 0; i <= STEPS; i++) {
+    const z = -REACH + (2 * REACH * i) / STEPS
+    const value = a.mean + sa * z
+    // The two ends of the band fall inside a step; its share there is taken by distance.
+    const half = (sa * REACH) / STEPS
+    const covered = Math.max(0, Math.min(a.high, value + half) - Math.max(a.low, value - half)) / (2 * half)
+    if (covered <= 0) continue
+    const mean = b.mean + slope * (value - a.mean)
+    const inside =
+      left < 1e-15
+        ? mean >= b.low - 1e-12 && mean <= b.high + 1e-12
+          ? 1
+          : 0
+        : normalBetween((b.low - mean) / left, (b.high - mean) / left)
+    sum += normalDensity(z) * Math.min(1, covered) * inside * ((2 * REACH) / STEPS)
+  }
+  return Math.min(1, sum)
+}
+
+const chanceOfOne = (a: Spreading, variance: number): number => {
+  const sd = Math.sqrt(variance)
+  if (sd < 1e-15) return a.mean >= a.low - 1e-12 && a.mean <= a.high + 1e-12 ? 1 : 0
+  return normalBetween((a.low - a.mean) / sd, (a.high - a.mean) / sd)
+}
+
+/**
+ * Chance that every judged quantity lies in its band when the line is spread normally about
+ * `line`. Planes are taken as independent in plane mode (integrated), together in vector mode
+ * (a fixed seeded sample). For live display; Monte Carlo says it for large errors.
+ */
+export const chanceInBand = (
+  line: Misalignment,
+  covariance: LineCovariance,
+  tolerance: SettledTolerance,
+  target: Misalignment,
+): number => {
+  const quantities = judgedQuantities(tolerance)
+  const spreading = (term: JudgedTerm): Spreading => {
+    const value = (part: 'offset' | 'slope') =>
+      (line[part][term.plane] ?? 0) - (term.fromTarget ? (target[part][term.plane] ?? 0) : 0)
+    return {
+      term,
+      mean: term.offsetFactor * value('offset') + term.slopeFactor * value('slope'),
+      low: term.band[0] ?? -Infinity,
+      high: term.band[1] ?? Infinity,
+    }
+  }
+  if (quantities.every((q) => q.terms.length === 1)) {
+    let chance = 1
+    for (const plane of ['v', 'h'] as const) {
+      const terms = quantities.map((q) => q.terms[0] as JudgedTerm).filter((t) => t.plane === plane)
+      const [a, b] = terms.map(spreading)
+      if (!a) continue
+      const va = covarianceOf(a.term, a.term, covariance)
+      chance *= b
+        ? chanceOfTwo(a, b, va, covarianceOf(b.term, b.term, covariance), covarianceOf(a.term, b.term, covariance))
+        : chanceOfOne(a, va)
+    }
+    return chance
+  }
+  const root = choleskyRoot(covariance)
+  const normal = normalFrom(seededRandom(20))
+  const z = new Float64Array(4)
+  let inside = 0
+  for (let n = 0; n < VECTOR_DRAWS; n++) {
+    for (let i = 0; i < 4; i++) z[i] = normal()
+    const error = (i: number) => {
+      let sum = 0
+      for (let j = 0; j <= i; j++) sum += (root[4 * i + j] as number) * (z[j] as number)
+      return sum
+    }
+    const e = [error(0), error(1), error(2), error(3)]
+    const all = quantities.every((q) => {
+      const parts = q.terms.map((t) => {
+        const f = factorsOf(t)
+        return spreading(t).mean + f.reduce((s, x, i) => s + x * (e[i] as number), 0)
+      })
+      return Math.hypot(...parts) <= ((q.terms[0] as JudgedTerm).band[1] ?? Infinity)
+    })
+    if (all) inside++
+  }
+  return inside / VECTOR_DRAWS
+}
+
+/** Lower triangular root of a 4 x 4 covariance; a direction without spread gets zeros. */
+export const choleskyRoot = (c: LineCovariance): Float64Array => {
+  const root = new Float64Array(16)
+  for (let i = 0; i < 4; i++)
+    for (let j = 0; j <= i; j++) {
+      let sum = c[4 * i + j] as number
+      for (let k = 0; k < j; k++) sum -= (root[4 * i + k] as number) * (root[4 * j + k] as number)
+      const diagonal = root[5 * j] as number
+      root[4 * i + j] = i === j ? Math.sqrt(Math.max(0, sum)) : diagonal > 1e-15 ? sum / diagonal : 0
+    }
+  return root
+}

@@ -1,0 +1,116 @@
+import { measureArrangement, type DialArrangement } from '../../core/coupling/dialCircle'
+import { rimFaceArrangement, type RimFaceInput } from '../../core/coupling/rimFace'
+import { ALIGNED, type Misalignment } from '../../core/frame/planes'
+import { settleTolerance, offsetLimitOf, type SettledTolerance } from '../../core/judge/tolerance'
+import type { Random } from '../../core/random/random'
+import type { SimulatedJob } from '../../core/simulate/jobPopulation'
+import { takeSet, type SimulatedCouple, type TakenSet } from '../../core/simulate/simulatedCouple'
+import { compareMeasurements } from '../../core/trust/compareMeasurements'
+import { beyondReturnLimit } from '../../core/trust/returnToZero'
+import type { TrustFlag } from '../../core/trust/trustReport'
+
+export const QUARTERS = [0, 90, 180, 270] as const
+export const TARGET = ALIGNED
+
+/** The limits of every simulated job: the starter rule at its speed, standard grade. */
+export const limitsOf = (job: SimulatedJob): SettledTolerance =>
+  settleTolerance({ form: 'speed-rule', mode: 'plane', grade: 'standard' }, job.rpm)
+
+/** A set with what is written on the sheet beside it. */
+export const dialsOf = (job: SimulatedJob, set: Pick<TakenSet, 'rim' | 'face'>): RimFaceInput => ({
+  rim: {
+    carriedBy: job.told.carriedBy,
+    plane: job.told.rimPlane,
+    sag: job.told.rimSag,
+    readings: set.rim,
+  },
+  faces: [
+    {
+      plunger: job.told.plunger,
+      diameter: job.told.faceDiameter,
+      sag: job.told.faceSag,
+      readings: set.face,
+    },
+  ],
+})
+
+/** One set as the program sees it. */
+export interface ReadSet {
+  readonly coupling: Misalignment
+  readonly arrangement: DialArrangement
+  readonly flags: readonly TrustFlag[]
+}
+
+const SERIOUS: readonly TrustFlag[] = ['closure', 'residual', 'return-to-zero']
+
+/** Whether the program would use a set without asking why. */
+export const isSound = (set: ReadSet): boolean => !set.flags.some((f) => SERIOUS.includes(f))
+
+/** Fits a taken set and runs every check that one set allows. Null when it can't be fitted. */
+export const readSet = (job: SimulatedJob, set: TakenSet): ReadSet | null => {
+  const arranged = rimFaceArrangement(dialsOf(job, set))
+  if (!arranged.ok) return null
+  const { arrangement } = arranged.value
+  const limits = { units: 'metric', graduation: job.graduation, offsetLimit: offsetLimitOf(limitsOf(job)) } as const
+  const measured = measureArrangement(arrangement, limits)
+  if (!measured.ok) return null
+  const slipped = [set.returned.rim, set.returned.face].some((x) =>
+    beyondReturnLimit(x, 'metric', Math.max(job.graduation, 0.0127)),
+  )
+  const flags = slipped ? [...measured.value.trust.flags, 'return-to-zero' as const] : measured.value.trust.flags
+  return { coupling: measured.value.coupling, arrangement, flags }
+}
+
+/** Whether two sets repeat, and both together. */
+export const repeatOf = (job: SimulatedJob, first: ReadSet, second: ReadSet) =>
+  compareMeasurements(first, second, {
+    tolerance: limitsOf(job),
+    units: 'metric',
+    graduation: job.graduation,
+    feet: [],
+  })
+
+/** Both sets' readings under one arrangement, each set with its own zero. */
+export const togetherOf = (first: DialArrangement, second: DialArrangement): DialArrangement => {
+  const [a, b] = first.circles.map((circle, i) => ({
+    ...circle,
+    readings: [
+      ...circle.readings.map((r) => ({ ...r, group: '1' })),
+      ...(second.circles[i as 0 | 1] as typeof circle).readings.map((r) => ({ ...r, group: '2' })),
+    ],
+  }))
+  return { ...first, circles: [a as (typeof first.circles)[0], b as (typeof first.circles)[1]] }
+}
+
+const MOST_SETS = 6
+
+/**
+ * Measures as the program asks: sets are taken until two sound ones repeat, and both count.
+ * After six sets the last two count as they are.
+ */
+export const measureWithRepeat = (
+  job: SimulatedJob,
+  couple: SimulatedCouple,
+  normal: Random,
+): { readonly coupling: Misalignment; readonly arrangement: DialArrangement; readonly sets: number } => {
+  let before: ReadSet | null = null
+  let last: { coupling: Misalignment; arrangement: DialArrangement } | null = null
+  for (let n = 1; n <= MOST_SETS; n++) {
+    const set = readSet(job, takeSet(couple, job.real, QUARTERS, normal))
+    if (!set) continue
+    last = set
+    if (!isSound(set)) continue
+    if (before) {
+      const repeat = repeatOf(job, before, set)
+      if (repeat.agrees && repeat.combined)
+        return {
+          coupling: repeat.combined,
+          arrangement: togetherOf(before.arrangement, set.arrangement),
+          sets: n,
+        }
+    }
+    before = set
+  }
+  if (!last) throw new Error('four quarters can always be fitted')
+  return { ...last, sets: MOST_SETS }
+}

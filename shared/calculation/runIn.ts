@@ -1,0 +1,36 @@
+import { z } from 'zod'
+import { forecastRunIn } from '../../core/belt/runIn'
+import { interval } from './beltFields'
+import { defineOperation } from './defineOperation'
+import { notNegative, positive, units } from './fields'
+import { out } from './results'
+import { done } from '../../core/outcome'
+
+/** When a belt's tension will leave its band. */
+export const runInOperation = defineOperation({
+  name: 'run-in',
+  summary: 'When belt tension will leave its band, from dated tensions: a decay where they fall ever more slowly.',
+  input: z.object({
+    units,
+    points: z
+      .array(z.object({ days: notNegative('the days'), tension: positive('the tension', 'force') }), {
+        error: 'Give the points as a list of days and tension.',
+      })
+      .min(2, { error: 'Give at least two dated tensions.' })
+      .max(200, { error: 'Give at most two hundred.' }),
+    band: interval('tension', 'force'),
+  }),
+  result: z.object({
+    model: z.union([
+      z.object({ kind: z.literal('decay'), settles: out('force'), falls: out('force'), tau: out() }),
+      z.object({ kind: z.literal('line'), at0: out('force'), perDay: out('force') }),
+    ]),
+    leavesAt: out().nullable().describe('Day it falls below the band; null when it never does.'),
+    interval: z.tuple([out(), out().nullable()]).nullable(),
+    belowNow: z.boolean(),
+  }),
+  compute: ({ points, band }) => {
+    const forecast = forecastRunIn(points, band[0])
+    return forecast.ok ? done(forecast.value) : forecast
+  },
+})

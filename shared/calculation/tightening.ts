@@ -1,0 +1,45 @@
+import { z } from 'zod'
+import { BOLT_CLASSES, NUT_FACTOR, PROOF_STRESS, tightening } from '../../core/bolts/tightening'
+import { done } from '../../core/outcome'
+import { defineOperation } from './defineOperation'
+import { oneOf, positive, units, whole } from './fields'
+import { out } from './results'
+
+/** Hold-down bolts in three criss-cross passes. */
+export const tighteningOperation = defineOperation({
+  name: 'tightening',
+  summary: 'Torque of hold-down bolts in three passes and the criss-cross order.',
+  input: z
+    .object({
+      units,
+      diameter: positive('the bolt diameter', 'distance'),
+      pitch: positive('the thread pitch', 'distance'),
+      boltClass: oneOf('the bolt class', BOLT_CLASSES).optional(),
+      proofStress: positive('the proof stress', 'stress').optional(),
+      lubrication: oneOf('the lubrication', ['dry', 'oiled']).optional(),
+      nutFactor: positive('the nut factor').max(1, { error: 'A nut factor is below 1.' }).optional(),
+      makerTorque: positive('the maker’s torque', 'torque').optional(),
+      bolts: whole('the number of bolts', 1, 64),
+    })
+    .superRefine((value, context) => {
+      const need = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
+      if (value.boltClass === undefined && value.proofStress === undefined && value.makerTorque === undefined)
+        need('boltClass', 'Give the bolt class, its proof stress, or the maker’s torque.')
+      if (value.pitch >= value.diameter) need('pitch', 'The pitch can’t be larger than the bolt. Check both.')
+    }),
+  result: z.object({
+    tensileArea: out().describe('mm^2'),
+    preload: out('force'),
+    torque: out('torque'),
+    passes: z.array(z.object({ share: out(), torque: out('torque') })),
+    order: z.array(out()),
+  }),
+  compute: (given) =>
+    done(
+      tightening({
+        ...given,
+        proofStress: given.proofStress ?? PROOF_STRESS[given.boltClass ?? '8.8'],
+        nutFactor: given.nutFactor ?? NUT_FACTOR[given.lubrication ?? 'dry'],
+      }),
+    ),
+})

@@ -1,0 +1,148 @@
+import { z } from 'zod'
+import { ALIGNED } from '../../core/frame/planes'
+import { done, refused } from '../../core/outcome'
+import type { PlanFoot } from '../../core/plan/planFoot'
+import type { TrainCoupling } from '../../core/train/train'
+import { planTrain } from '../../core/train/trainPlan'
+import { solveWithHighs } from '../solver/highs'
+import { defineOperation } from './defineOperation'
+import { figure, idText, knownLine, notNegative, oneOf, refuseTwins, rpm, tolerance, units, whole } from './fields'
+import { lineOut, out, verdictOut } from './results'
+import { settled } from './settled'
+import { pack, stock } from './stock'
+
+const foot = z.object({
+  id: idText,
+  x: figure('the place of the feet along the train', 'distance'),
+  existing: pack,
+  maxPack: notNegative('the highest pack', 'displacement'),
+  sidePlus: notNegative('the room toward 3', 'displacement'),
+  sideMinus: notNegative('the room toward 9', 'displacement'),
+  locked: z.boolean().optional(),
+})
+
+const input = z
+  .object({
+    units,
+    machines: z
+      .array(
+        z.object({
+          id: idText,
+          feet: z
+            .array(foot)
+            .length(2, { error: 'Give two foot pairs for each machine of a train.' })
+            .superRefine((list, context) => refuseTwins(list, context, 'foot pairs')),
+        }),
+        { error: 'Give the machines as a list along the train.' },
+      )
+      .min(2, { error: 'A train has two machines or more.' })
+      .max(8, { error: 'Give at most eight machines.' })
+      .superRefine((list, context) => refuseTwins(list, context, 'machines')),
+    couplings: z
+      .array(
+        z.object({
+          id: idText,
+          x: figure('the coupling centre along the train', 'distance'),
+          left: idText,
+          right: idText,
+          stationary: oneOf('which machine the readings call stationary', ['left', 'right']),
+          coupling: knownLine,
+          target: knownLine.optional(),
+          tolerance,
+          rpm: rpm.optional(),
+        }),
+        { error: 'Give the couplings as a list.' },
+      )
+      .min(1, { error: 'Give one coupling or more.' })
+      .max(7, { error: 'Give at most seven couplings.' }),
+    stock,
+    packLimit: whole('the most shims a pack may hold', 1, 6),
+  })
+  .superRefine((value, context) => {
+    value.couplings.forEach((c, i) => {
+      for (const side of ['left', 'right'] as const)
+        if (!value.machines.some((m) => m.id === c[side]))
+          context.addIssue({
+            code: 'custom',
+            path: ['couplings', i, side],
+            message: `There is no machine called ${c[side]}. Name it as in machines.`,
+          })
+      if (c.left === c.right)
+        context.addIssue({
+          code: 'custom',
+          path: ['couplings', i, 'right'],
+          message: 'A coupling joins two different machines.',
+        })
+    })
+  })
+
+/** Moves of a train of three or more machines that bring every coupling in band. */
+export const trainPlanOperation = defineOperation({
+  name: 'train-plan',
+  summary: 'Moves of machines in a train that bring every coupling in band: closest, and with the least work.',
+  input,
+  result: z.object({
+    feasible: z.boolean(),
+    plans: z.array(
+      z.object({
+        kind: z.enum(['closest', 'least-work']),
+        feasible: z.boolean(),
+        shimsHandled: out(),
+        moves: z.array(
+          z.object({
+            machine: z.string(),
+            id: z.string(),
+            v: out('displacement'),
+            h: out('displacement').describe('Toward 3 as seen looking toward lower x.'),
+            takeOut: z.array(out('displacement')),
+            putIn: z.array(out('displacement')),
+          }),
+        ),
+        couplings: z.array(
+          z.object({
+            id: z.string(),
+            predicted: lineOut,
+            verdict: verdictOut,
+            score: z.object({ v: out(), h: out() }),
+          }),
+        ),
+      }),
+    ),
+  }),
+  compute: async (given) => {
+    const couplings: TrainCoupling[] = []
+    for (const [i, c] of given.couplings.entries()) {
+      const limits = settled(c.tolerance, c.rpm)
+      if (!limits.ok) return refused('speed-needed', ['couplings', i, 'rpm'])
+      couplings.push({ ...c, target: c.target ?? ALIGNED, tolerance: limits.value })
+    }
+    const machines = given.machines.map((m) => ({
+      id: m.id,
+      feet: m.feet.map((f): PlanFoot => ({ ...f, existing: { left: f.existing, right: f.existing } })),
+    }))
+    const plans = await planTrain({ machines, couplings }, given.stock, given.packLimit, solveWithHighs)
+    if (plans.length === 0) return refused('no-solution', ['machines'])
+    return done({
+      feasible: plans.some((p) => p.feasible),
+      plans: plans.map((p) => ({
+        kind: p.kind,
+        feasible: p.feasible,
+        shimsHandled: p.shimsHandled,
+        moves: p.moves.map((m) => ({
+          machine: m.machine,
+          id: m.id,
+          v: m.v,
+          h: m.h,
+          takeOut: m.packs.left.takeOut,
+          putIn: m.packs.left.putIn,
+        })),
+        couplings: p.couplings.map((c) => ({
+          id: c.id,
+          predicted: c.predicted,
+          verdict: c.judgement.verdict,
+          score: c.score,
+        })),
+      })),
+    })
+  },
+})

@@ -1,0 +1,109 @@
+import { z } from 'zod'
+import { ALIGNED } from '../../core/frame/planes'
+import { done, refused, refusedBelow } from '../../core/outcome'
+import { seededRandom } from '../../core/random/random'
+import { arrangementModel } from '../../core/uncertainty/arrangementModel'
+import { footMoveSd, lineCovariance } from '../../core/uncertainty/linear'
+import { monteCarlo } from '../../core/uncertainty/monteCarlo'
+import type { Spread } from '../../core/uncertainty/spread'
+import { defineOperation } from './defineOperation'
+import { DIAL_METHODS, parseMethod } from './dialMethods'
+import { notNegative, oneOf, rpm, tolerance, units, whole } from './fields'
+import { out } from './results'
+import { settled } from './settled'
+import type { Measured } from '../../core/units/unitSystem'
+
+const sd = (what: string, measured?: Measured) => notNegative(`the standard deviation of ${what}`, measured)
+
+const input = z
+  .object({
+    units,
+    operation: oneOf('the method', DIAL_METHODS),
+    input: z.looseObject({ units }).describe('Input of that operation, in the same units.'),
+    sd: z.object({
+      reading: sd('readings', 'displacement'),
+      clock: sd('clock angles').max(30, { error: 'A clock angle can’t be that unsure. Give degrees.' }).optional(),
+      distance: sd('distances', 'distance'),
+      sag: sd('sag', 'displacement'),
+      shim: sd('shims', 'displacement'),
+      side: sd('side moves', 'displacement'),
+      settling: sd('settling', 'displacement').optional(),
+    }),
+    draws: whole('the number of draws', 1000, 2_000_000),
+    seed: whole('the seed', 0, 4_294_967_295),
+    tolerance,
+    rpm: rpm.optional(),
+  })
+  .superRefine((value, context) => {
+    if (value.input.units !== value.units)
+      context.addIssue({
+        code: 'custom',
+        path: ['input', 'units'],
+        message: 'Give the readings in the same units as the rest.',
+      })
+    const parsed = parseMethod(value.operation, value.input)
+    if (!parsed.ok)
+      for (const issue of parsed.issues)
+        context.addIssue({
+          code: 'custom',
+          path: ['input', ...issue.path.split('.').filter((p) => p !== '')],
+          message: issue.message,
+        })
+  })
+
+const spread = (measured: 'displacement' | 'slope') =>
+  z.object({ mean: out(measured), sd: out(measured), low: out(measured), high: out(measured) }).nullable()
+const spreads = (measured: 'displacement' | 'slope') => z.object({ v: spread(measured), h: spread(measured) })
+const sds = (measured: 'displacement' | 'slope') => z.object({ v: out(measured), h: out(measured) })
+
+/** How sure a measurement is, and how likely its exact plan ends in band. */
+export const uncertaintyOperation = defineOperation({
+  name: 'uncertainty',
+  summary: 'Spread of offset, slope and moves by Monte Carlo, the chance to end in band, and whether to measure again.',
+  input,
+  result: z.object({
+    coupling: z.object({ offset: spreads('displacement'), slope: spreads('slope') }),
+    feet: z.array(z.object({ id: z.string(), move: spreads('displacement') })),
+    chanceInBand: out().nullable(),
+    wide: z.array(z.string()).describe('Judged quantities whose 95 % interval is wider than their band.'),
+    advice: z.enum(['move', 'measure-again']),
+    linear: z
+      .object({
+        coupling: z.object({ offset: sds('displacement'), slope: sds('slope') }),
+        feet: z.array(z.object({ id: z.string(), v: out('displacement'), h: out('displacement') })),
+      })
+      .describe('Standard deviations by linear propagation, for comparison and live display.'),
+  }),
+  compute: (given) => {
+    const limits = settled(given.tolerance, given.rpm)
+    if (!limits.ok) return limits
+    const parsed = parseMethod(given.operation, given.input)
+    if (!parsed.ok) return refused('unknown-method', ['operation'])
+    const arranged = parsed.method.arrange()
+    if (!arranged.ok) return refusedBelow(['input'], arranged.refusals)
+    const measured = parsed.method.measure()
+    if (!measured.ok) return refusedBelow(['input'], measured.refusals)
+    const model = arrangementModel(arranged.value)
+    if (!model) return refused('not-a-dial-method', ['operation'])
+    const spreadOf: Spread = { clock: 0, settling: 0, ...given.sd }
+    const { feet, target } = parsed.method.given
+    const result = monteCarlo({
+      model,
+      feet,
+      target,
+      tolerance: limits.value,
+      sd: spreadOf,
+      draws: given.draws,
+      random: seededRandom(given.seed),
+    })
+    const covariance = lineCovariance(model, spreadOf)
+    const root = (i: number) => Math.sqrt(Math.max(0, covariance[5 * i] as number))
+    return done({
+      ...result,
+      linear: {
+        coupling: { offset: { v: root(0), h: root(1) }, slope: { v: root(2), h: root(3) } },
+        feet: footMoveSd(covariance, measured.value.coupling, target ?? ALIGNED, feet, spreadOf),
+      },
+    })
+  },
+})

@@ -1,0 +1,98 @@
+import { z } from 'zod'
+import { rimFace } from '../../core/coupling/rimFace'
+import { ALIGNED, lineDifference, positionAt } from '../../core/frame/planes'
+import { flangeShims, sidewaysMove } from '../../core/flange/flangeShims'
+import { done, refused } from '../../core/outcome'
+import { trustLimits } from './couplingMethod'
+import { defineOperation } from './defineOperation'
+import { clock, couplingLine, figure, graduation, idText, notNegative, oneOf, positive, refuseTwins, rpm, tolerance, units } from './fields'
+import { judgementOut, lineOut, maybe, out, trustOut, vhOut } from './results'
+import { requireOneKindOfFace, rimAndFaces, rimFaceDials } from './rimFace'
+import { judged } from './settled'
+
+/** Rock is warned from the soft-foot limit on, by units: 2 mil, 0.05 mm. */
+const ROCK_LIMIT = { inch: 2 * 0.0254, metric: 0.05 } as const
+
+/** Vertical flange-mounted motor: shims under the flange bolts, and what parallel error is left. */
+export const verticalFlangeOperation = defineOperation({
+  name: 'vertical-flange',
+  summary: 'Shims under the bolts of a vertical flange that take the tilt out, and the parallel error left.',
+  input: z
+    .object({
+      units,
+      ...rimAndFaces,
+      flangePlane: figure('the flange plane', 'distance'),
+      bolts: z
+        .array(
+          z.object({
+            id: idText,
+            clock,
+            radius: positive('the bolt circle radius', 'distance'),
+            existing: notNegative('the pack under the bolt', 'displacement').optional(),
+          }),
+          { error: 'Give the bolts as a list of id, clock and radius.' },
+        )
+        .min(3, { error: 'Give three bolts or more.' })
+        .max(48, { error: 'Give at most 48 bolts.' })
+        .superRefine((list, context) => refuseTwins(list, context, 'bolts')),
+      school: oneOf('the shimming school', ['coplanar', 'pairwise']).optional(),
+      spigot: oneOf('the spigot', ['tight', 'loose']),
+      target: couplingLine.optional(),
+      shimStep: notNegative('the smallest shim difference', 'displacement').optional(),
+      graduation,
+      tolerance: tolerance.optional(),
+      rpm: rpm.optional(),
+    })
+    .superRefine(requireOneKindOfFace),
+  result: z.object({
+    coupling: lineOut,
+    shims: z.array(z.object({ id: z.string(), thickness: out('displacement'), pack: out('displacement') })),
+    rock: maybe('displacement'),
+    parallelAfter: vhOut('displacement'),
+    move: z
+      .object({ v: out('displacement'), h: out('displacement'), distance: out('displacement'), toward: out() })
+      .nullable()
+      .describe('Only with a loose spigot: how far and toward which clock position.'),
+    advice: z.array(z.string()),
+    judgement: judgementOut.nullable().describe('The parallel error left, judged where a tolerance was given.'),
+    trust: trustOut,
+  }),
+  compute: (given) => {
+    const measured = rimFace(rimFaceDials(given), trustLimits(given))
+    if (!measured.ok) return measured
+    const { coupling, trust } = measured.value
+    const rest = lineDifference(coupling, given.target ?? ALIGNED)
+    const { v, h } = rest.slope
+    const parallel = positionAt(rest, given.flangePlane)
+    if (v === null || h === null || parallel.v === null || parallel.h === null)
+      return refused('pair-off-plane', ['rim', 'readings'])
+    const shims = flangeShims({
+      slope: { v, h },
+      bolts: given.bolts,
+      school: given.school ?? 'coplanar',
+      step: given.shimStep ?? 0,
+    })
+    if (!shims.ok) return shims
+    const { rock } = shims.value
+    const after = { v: parallel.v, h: parallel.h }
+    const judgement = given.tolerance
+      ? judged({ offset: after, slope: { v: 0, h: 0 } }, given.tolerance, given.rpm)
+      : null
+    if (judgement && !judgement.ok) return judgement
+    const advice: string[] = []
+    if (rock !== null && rock > ROCK_LIMIT[given.units]) advice.push('flange-rocks')
+    const off = judgement?.value.verdict === 'out'
+    if (given.spigot === 'tight' && off) advice.push('frame-or-spigot')
+    if (given.spigot === 'loose') advice.push('move-sideways')
+    return done({
+      coupling,
+      ...shims.value,
+      parallelAfter: after,
+      move: given.spigot === 'loose' ? sidewaysMove(after) : null,
+      advice,
+      judgement: judgement ? judgement.value : null,
+      // A vertical bar does not hang: no sag is right here.
+      trust: { sets: trust.sets, flags: trust.flags.filter((f) => f !== 'no-sag') },
+    })
+  },
+})
