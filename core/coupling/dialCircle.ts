@@ -56,25 +56,29 @@ export const circleValue = (circle: DialCircle, fit: HarmonicFit): VH => ({
 })
 
 /**
- * Offset and slope of one plane from what two circles read there. Exact for the line model of
- * chapter 2; `planes` are the x of the circles.
+ * Offset and slope of one plane from what two circles read there, written into `out` at `at`
+ * (offset) and `at + 2` (slope). Exact for the line model of chapter 2; planes are the x of the
+ * circles. Allocates nothing.
  */
-export const joinPlane = (
+export const joinPlaneInto = (
   join: Join,
   first: number,
   second: number,
   firstPlane: Millimetres,
   secondPlane: Millimetres,
-): readonly [offset: number, slope: number] => {
-  switch (join.kind) {
-    case 'position-and-slope':
-      return [first - second * firstPlane, second]
-    case 'two-positions': {
-      const slope = (second - first) / (secondPlane - firstPlane)
-      return [first - slope * firstPlane, slope]
-    }
-    case 'two-slopes':
-      return [((first - second) * join.spoolLength) / 2, first + second]
+  out: Float64Array,
+  at: number,
+): void => {
+  if (join.kind === 'position-and-slope') {
+    out[at] = first - second * firstPlane
+    out[at + 2] = second
+  } else if (join.kind === 'two-positions') {
+    const slope = (second - first) / (secondPlane - firstPlane)
+    out[at] = first - slope * firstPlane
+    out[at + 2] = slope
+  } else {
+    out[at] = ((first - second) * join.spoolLength) / 2
+    out[at + 2] = first + second
   }
 }
 
@@ -86,12 +90,15 @@ export const joinCircles = (arrangement: DialArrangement, first: VH, second: VH)
     offset: { v: number | null; h: number | null }
     slope: { v: number | null; h: number | null }
   }
+  const out = new Float64Array(4)
   for (const p of ['v', 'h'] as const) {
     const x = first[p]
     const y = second[p]
-    if (x !== null && y !== null)
-      [line.offset[p], line.slope[p]] = joinPlane(join, x, y, a.plane, b.plane)
-    else if (join.kind === 'position-and-slope') {
+    if (x !== null && y !== null) {
+      joinPlaneInto(join, x, y, a.plane, b.plane, out, 0)
+      line.offset[p] = out[0] as number
+      line.slope[p] = out[2] as number
+    } else if (join.kind === 'position-and-slope') {
       line.slope[p] = y
       if (x !== null && a.plane === 0) line.offset[p] = x
     }

@@ -73,18 +73,64 @@ const allSettings = (m: MachineLifts): Setting[] => {
 
 const NO_SETTING: Setting = { near: 0, far: 0, changes: 0, pairs: 0, lift: 0, offset: 0, slope: 0 }
 
+/** A candidate without its packs: enough to rank it. */
+interface Ranked {
+  readonly a: Setting
+  readonly b: Setting
+  readonly share: number
+  readonly changes: number
+  readonly pairs: number
+  readonly lift: Millimetres
+}
+
 /**
- * The best whole-shim lifts by one merit, exactly: for every setting of the second machine (if
- * any) and every lift of the first machine's near pair that the level set of the share allows,
- * the far-pair lifts that stay inside it. The level set is a parallelogram in the two lifts, so
- * both ranges come in closed form, and it shrinks as better plans are found. Stock is checked over
- * all feet before a plan counts. Null when nothing stays within `within`.
+ * The best whole-shim lifts by one merit, exactly. First as if the shelf were full; only when the
+ * shelf can't supply that plan is every candidate checked against it on the way. Null when nothing
+ * stays within `within`.
  */
 export const searchLifts = (
   problem: LiftSearch,
   kind: PlanKind,
   within: number,
 ): LiftChoice | null => {
+  const best = search(problem, kind, within, (c) => c)
+  if (!best) return null
+  return packed(problem, best) ?? search(problem, kind, within, (c) => packed(problem, c))
+}
+
+/** A candidate with packs that the shelf can supply, or null. */
+const packed = (problem: LiftSearch, c: Ranked): LiftChoice | null => {
+  const [first, second] = problem.machines
+  if (!first) return null
+  const innerA = innerLifts(first, c.a.near, c.a.far)
+  const innerB = second ? innerLifts(second, c.b.near, c.b.far) : []
+  if (!innerA || !innerB) return null
+  const wanted = [...ofMachine(first, c.a, innerA), ...(second ? ofMachine(second, c.b, innerB) : [])]
+  const supplied = packsFromShelf(wanted, problem.stock)
+  if (!supplied) return null
+  const lifts = wanted.map((w, i) => ({ ...w, packs: supplied.packs[i] as PairPack }))
+  return {
+    lifts,
+    share: c.share,
+    changes: supplied.changes,
+    pairs: lifts.filter((l) => l.packs.left.changes + l.packs.right.changes > 0).length,
+    lift: lifts.reduce((s, l) => s + Math.abs(l.pair.v[l.lift] as number), 0),
+  }
+}
+
+/**
+ * Branch and bound over all settings: for every setting of the second machine (if any) and every
+ * lift of the first machine's near pair that the level set of the share allows, the far-pair lifts
+ * that stay inside it. The level set is a parallelogram in the two lifts, so both ranges come in
+ * closed form, and it shrinks as better plans are found. `complete` turns a candidate into a plan
+ * or refuses it.
+ */
+const search = <Found extends Readonly<Record<Merit, number>>>(
+  problem: LiftSearch,
+  kind: PlanKind,
+  within: number,
+  complete: (c: Ranked) => Found | null,
+): Found | null => {
   const [first, second] = problem.machines
   if (!first) return null
   const merits = MERITS[kind]
@@ -92,7 +138,7 @@ export const searchLifts = (
   const others = second ? allSettings(second) : [NO_SETTING]
   if (primary !== 'share') others.sort((a, b) => a[primary] - b[primary])
 
-  let best: LiftChoice | null = null
+  let best: Found | null = null
   let level = within
   // Half of a difference in last digits must not decide, so equal shares go on to the next merit.
   const compare = (c: Readonly<Record<Merit, number>>): number => {
@@ -104,48 +150,43 @@ export const searchLifts = (
     return 0
   }
 
-  const accept = (a: Setting, b: Setting, share: number) => {
-    const innerA = innerLifts(first, a.near, a.far)
-    const innerB = second ? innerLifts(second, b.near, b.far) : []
-    if (!innerA || !innerB) return
-    const wanted = [
-      ...ofMachine(first, a, innerA),
-      ...(second ? ofMachine(second, b, innerB) : []),
-    ]
-    const supplied = packsFromShelf(wanted, problem.stock)
-    if (!supplied) return
-    const lifts = wanted.map((w, i) => ({ ...w, packs: supplied.packs[i] as PairPack }))
-    const found: LiftChoice = {
-      lifts,
-      share,
-      changes: supplied.changes,
-      pairs: lifts.filter((l) => l.packs.left.changes + l.packs.right.changes > 0).length,
-      lift: lifts.reduce((s, l) => s + Math.abs(l.pair.v[l.lift] as number), 0),
-    }
-    if (compare(found) < 0) {
-      best = found
-      if (primary === 'share') level = Math.min(level, found.share + EQUAL)
-    }
-  }
-
   const cost = { share: 0, changes: 0, pairs: 0, lift: 0 }
   const consider = (near: number, far: number, b: Setting, offset: number, slope: number) => {
-    const a = settingOf(first, near, far)
-    cost.changes = a.changes + b.changes
-    cost.pairs = a.pairs + b.pairs
-    cost.lift = a.lift + b.lift
+    const { v, changes } = first.near
+    const va = v[near] as number
+    const vb = first.far.v[far] as number
+    const ca = changes[near] as number
+    const cb = first.far.changes[far] as number
+    cost.changes = ca + cb + b.changes
+    cost.pairs = (ca > 0 ? 1 : 0) + (cb > 0 ? 1 : 0) + b.pairs
+    cost.lift = Math.abs(va) + Math.abs(vb) + b.lift
     if (best && primary !== 'share' && cost[primary] > best[primary] + EQUAL) return
-    cost.share = shareAt(problem.forms, offset + a.offset, slope + a.slope)
+    cost.share = shareAt(
+      problem.forms,
+      offset + first.nearOffset * va + first.farOffset * vb,
+      slope + first.nearSlope * va + first.farSlope * vb,
+    )
     if (cost.share > level + EQUAL || compare(cost) >= 0) return
-    accept(a, b, cost.share)
+    if (first.inner.length > 0 && !innerLifts(first, near, far)) return
+    const ranked: Ranked = { a: settingOf(first, near, far), b, ...cost }
+    const found = complete(ranked)
+    if (!found || compare(found) >= 0) return
+    best = found
+    if (primary === 'share') level = Math.min(level, found.share + EQUAL)
   }
 
   const { near, far } = first
   const forms = problem.forms
   for (const b of others) {
-    if (best && primary !== 'share' && b[primary] > (best as LiftChoice)[primary] + EQUAL) break
+    if (best && primary !== 'share' && b[primary] > (best as Found)[primary] + EQUAL) break
     const offset = problem.offset + b.offset
     const slope = problem.slope + b.slope
+    if (!best) {
+      // A first plan near the middle of every band makes the level set small from the start.
+      const [low, high] = nearRange(first, forms, offset, slope, 0)
+      const start = nearestIndex(near.v, middleOf([low, high]))
+      for (let j = 0; j < far.v.length; j++) consider(start, j, b, offset, slope)
+    }
     const range = nearRange(first, forms, offset, slope, level)
     if (range[0] > range[1]) continue
     const from = firstAtLeast(near.v, range[0] - EQUAL)
@@ -154,7 +195,8 @@ export const searchLifts = (
     // From the middle outward: good plans come first and shrink the level set for the rest.
     const middle = Math.min(to, Math.max(from, nearestIndex(near.v, middleOf(range))))
     for (let step = 0; step <= to - from; step++)
-      for (const i of step === 0 ? [middle] : [middle - step, middle + step]) {
+      for (let side = step === 0 ? 1 : 0; side < 2; side++) {
+        const i = side === 0 ? middle - step : middle + step
         if (i < from || i > to) continue
         const v = near.v[i] as number
         const [low, high] = farRange(

@@ -42,11 +42,11 @@ const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(rando
 
 /** Ordinary care: what dials, tapes, shims and side moves come to in good hands. */
 export const ORDINARY_HANDS: Spread = {
-  reading: 0.25 * MIL,
-  clock: 1,
+  reading: 0.15 * MIL,
+  clock: 0.5,
   distance: 1.5,
   // Read twice on a test pipe and halved: the error of one reading, over the root of two.
-  sag: 0.18 * MIL,
+  sag: 0.15 * MIL,
   shim: 0.15 * MIL,
   side: 0.4 * MIL,
   settling: 0.25 * MIL,
@@ -62,14 +62,15 @@ export const drawJob = (random: Random, hands: Spread = ORDINARY_HANDS): Simulat
   const outboardX = inboardX + between(random, 300, 750)
   const width = between(random, 120, 260)
   const shaftHeight = between(random, 150, 400)
-  const foot = (x: number, h: number): SimulatedFoot => ({ x, h, pad: 0, padStiffness: 4e5, bolt: 25_000 })
+  const foot = (x: number, h: number): SimulatedFoot => ({ x, h, pad: 0, padStiffness: 2.5e6, bolt: 25_000 })
   const feet: FourFeet = [
     foot(inboardX, -width),
     foot(inboardX, width),
     foot(outboardX, width),
     foot(outboardX, -width),
   ]
-  const offset = { v: between(random, -0.8, 0.8), h: between(random, -0.8, 0.8) }
+  // As rough-in leaves it: within 15 mil at the coupling.
+  const offset = { v: between(random, -0.4, 0.4), h: between(random, -0.4, 0.4) }
   const slope = { v: between(random, -0.0015, 0.0015), h: between(random, -0.0015, 0.0015) }
   const bend = { offset: { v: 0, h: 0 }, slope: { v: between(random, -0.003, 0.003), h: between(random, -0.003, 0.003) } }
   const start: SimulatedCouple = {
@@ -78,7 +79,7 @@ export const drawJob = (random: Random, hands: Spread = ORDINARY_HANDS): Simulat
       feet,
       shaftHeight,
       weight: between(random, 2000, 12_000),
-      twistStiffness: between(random, 5e4, 2e5),
+      twistStiffness: between(random, 4e5, 1.2e6),
       side: { inboard: 0, outboard: 0 },
       axisError: { inboard: 0, outboard: 0 },
     },

@@ -49,7 +49,10 @@ const TWIST = [1, -1, 1, -1] as const
 const footHeights = (machine: SimulatedMachine): readonly [number, number, number, number] => {
   const { feet } = machine
   const meanX = feet.reduce((s, f) => s + f.x, 0) / 4
-  const rows = feet.map((f, i) => [1, f.x - meanX, f.h, TWIST[i] as number])
+  // Lengths counted in frame sizes keep the balance well scaled beside stiff pads.
+  const long = Math.max(...feet.map((f) => Math.abs(f.x - meanX)))
+  const wide = Math.max(...feet.map((f) => Math.abs(f.h)))
+  const rows = feet.map((f, i) => [1, (f.x - meanX) / long, f.h / wide, TWIST[i] as number])
   let touching = feet.map(() => true)
   let q: readonly number[] = [0, 0, 0, 0]
   for (let round = 0; round < 60; round++) {
@@ -59,13 +62,15 @@ const footHeights = (machine: SimulatedMachine): readonly [number, number, numbe
       row[j] = (row[j] as number) + by
     }
     put(3, 3, machine.twistStiffness)
+    // Weight acts on the frame as a whole: it presses, but it does not untwist.
+    put(0, 4, -machine.weight)
     feet.forEach((f, i) => {
       const row = rows[i] as number[]
       // A faint spring holds feet that hang free, so that the balance stays solvable.
-      const k = touching[i] ? f.padStiffness : 1e-3
+      const k = touching[i] ? f.padStiffness : 1
       for (let a = 0; a < 4; a++) {
         for (let b = 0; b < 4; b++) put(a, b, k * (row[a] as number) * (row[b] as number))
-        put(a, 4, (row[a] as number) * (k * f.pad - f.bolt - machine.weight / 4))
+        put(a, 4, (row[a] as number) * (k * f.pad - f.bolt))
       }
     })
     const solved = eliminate(m)

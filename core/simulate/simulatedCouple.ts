@@ -90,12 +90,14 @@ export const takeSet = (
 ): TakenSet => {
   const shafts = shaftsNow(couple, real.coupled)
   // The last position is the first again, a full turn on: that is where a slip shows.
+  const start = (clocks[0] as number) + real.clockError * normal()
   const positions = [...clocks, clocks[0] as number].map((clock, i) => {
     const atStart = i === 0
     return {
       clock,
       turned: i === clocks.length ? 360 : clock - (clocks[0] as number),
-      stood: clock + real.clockError * normal(),
+      // Back at the start the marks are brought together again, not read off a clock.
+      stood: i === 0 || i === clocks.length ? start : clock + real.clockError * normal(),
       float: atStart ? 0 : real.float * normal(),
     }
   })

@@ -1,10 +1,10 @@
 const ROOT_TWO = Math.SQRT2
 const ROOT_PI = Math.sqrt(Math.PI)
 
-/** Complementary error function: series near zero, continued fraction beyond; good to 1e-13. */
+/** Complementary error function: series near zero, continued fraction beyond; good to 1e-11. */
 const erfc = (x: number): number => {
   if (x < 0) return 2 - erfc(-x)
-  if (x < 2) {
+  if (x < 3) {
     let term = x
     let sum = x
     for (let n = 1; Math.abs(term) > 1e-17 * Math.abs(sum) && n < 200; n++) {
@@ -15,7 +15,7 @@ const erfc = (x: number): number => {
   }
   if (x > 27) return 0
   let fraction = 0
-  for (let n = 60; n >= 1; n--) fraction = n / 2 / (x + fraction)
+  for (let n = 24; n >= 1; n--) fraction = n / 2 / (x + fraction)
   return Math.exp(-x * x) / (ROOT_PI * (x + fraction))
 }
 

@@ -1,11 +1,8 @@
-import type { DialArrangement } from '../coupling/dialCircle'
+import { joinPlaneInto, type DialArrangement, type Join } from '../coupling/dialCircle'
 import { fitHarmonic } from '../fit/harmonicFit'
 import { clockVector } from '../frame/clock'
-import { circleWeights, type CircleWeights } from './circleWeights'
+import { circleWeights, type CircleWeights } from '../fit/circleSolver'
 import type { Spread } from './spread'
-
-/** Offset and slope in both planes, as four numbers in this order. */
-export const LINE_PARTS = ['offset.v', 'offset.h', 'slope.v', 'slope.h'] as const
 
 /** One circle prepared for many solutions: amplitudes as found, and how their errors spread. */
 export interface CircleModel {
@@ -78,7 +75,7 @@ export const arrangementModel = (arrangement: DialArrangement): ArrangementModel
  */
 export const ERROR_COUNT = 11
 
-/** Solves the arrangement with errors added, into `out` (LINE_PARTS order). Allocates nothing. */
+/** Solves the arrangement with errors added, into `out` (offset V, offset H, slope V, slope H). */
 export const solveWithErrors = (
   model: ArrangementModel,
   errors: Float64Array,
@@ -94,25 +91,13 @@ export const solveWithErrors = (
   const xa = a.plane + (errors[4] as number)
   const xb = b.plane + (errors[9] as number)
   const { join } = model.arrangement
-  if (join.kind === 'two-positions') {
-    const slopeV = (vb - va) / (xb - xa)
-    const slopeH = (hb - ha) / (xb - xa)
-    out[0] = va - slopeV * xa
-    out[1] = ha - slopeH * xa
-    out[2] = slopeV
-    out[3] = slopeH
-  } else if (join.kind === 'position-and-slope') {
-    out[0] = va - vb * xa
-    out[1] = ha - hb * xa
-    out[2] = vb
-    out[3] = hb
-  } else {
-    const half = (join.spoolLength + (errors[10] as number)) / 2
-    out[0] = (va - vb) * half
-    out[1] = (ha - hb) * half
-    out[2] = va + vb
-    out[3] = ha + hb
-  }
+  // Only an error of the spool makes another join; the rest share the one that is there.
+  const withError: Join =
+    join.kind === 'two-slopes' && errors[10] !== 0
+      ? { ...join, spoolLength: join.spoolLength + (errors[10] as number) }
+      : join
+  joinPlaneInto(withError, va, vb, xa, xb, out, 0)
+  joinPlaneInto(withError, ha, hb, xa, xb, out, 1)
 }
 
 /** Standard deviations of the errors other than the amplitudes, in the order of solveWithErrors. */

@@ -5,7 +5,8 @@ import { seededRandom, normalFrom } from '../random/random'
 import { normalBetween, normalDensity } from '../statistics/normal'
 import type { LineCovariance } from './linear'
 
-const STEPS = 200
+/** Even, for Simpson's rule. */
+const STEPS = 48
 const REACH = 7
 const VECTOR_DRAWS = 4000
 
@@ -39,24 +40,23 @@ const chanceOfTwo = (a: Spreading, b: Spreading, va: number, vb: number, cov: nu
   }
   const slope = cov / va
   const left = Math.sqrt(Math.max(0, vb - slope * cov))
+  const inside = (z: number): number => {
+    const mean = b.mean + slope * sa * z
+    if (left < 1e-15) return mean >= b.low - 1e-12 && mean <= b.high + 1e-12 ? 1 : 0
+    return normalBetween((b.low - mean) / left, (b.high - mean) / left)
+  }
+  // Only where the first value is inside its own band; smooth there, so that Simpson's rule serves.
+  const from = Math.max(-REACH, (a.low - a.mean) / sa)
+  const to = Math.min(REACH, (a.high - a.mean) / sa)
+  if (from >= to) return 0
+  const step = (to - from) / STEPS
   let sum = 0
   for (let i = 0; i <= STEPS; i++) {
-    const z = -REACH + (2 * REACH * i) / STEPS
-    const value = a.mean + sa * z
-    // The two ends of the band fall inside a step; its share there is taken by distance.
-    const half = (sa * REACH) / STEPS
-    const covered = Math.max(0, Math.min(a.high, value + half) - Math.max(a.low, value - half)) / (2 * half)
-    if (covered <= 0) continue
-    const mean = b.mean + slope * (value - a.mean)
-    const inside =
-      left < 1e-15
-        ? mean >= b.low - 1e-12 && mean <= b.high + 1e-12
-          ? 1
-          : 0
-        : normalBetween((b.low - mean) / left, (b.high - mean) / left)
-    sum += normalDensity(z) * Math.min(1, covered) * inside * ((2 * REACH) / STEPS)
+    const z = from + i * step
+    const weight = i === 0 || i === STEPS ? 1 : i % 2 === 1 ? 4 : 2
+    sum += weight * normalDensity(z) * inside(z)
   }
-  return Math.min(1, sum)
+  return Math.min(1, (sum * step) / 3)
 }
 
 const chanceOfOne = (a: Spreading, variance: number): number => {
