@@ -46,15 +46,13 @@ const input: RimFaceInput = {
     },
   ],
 }
-const planFeet = FEET.map(
-  (f): PlanFoot => ({
-    ...f,
-    existing: { left: [25 * MIL, 10 * MIL], right: [25 * MIL, 10 * MIL] },
-    maxPack: 125 * MIL,
-    sidePlus: 60 * MIL,
-    sideMinus: 60 * MIL,
-  }),
-)
+const planFeet = FEET.map((f): PlanFoot => ({
+  ...f,
+  existing: { left: [25 * MIL, 10 * MIL], right: [25 * MIL, 10 * MIL] },
+  maxPack: 125 * MIL,
+  sidePlus: 60 * MIL,
+  sideMinus: 60 * MIL,
+}))
 const stock = [1, 2, 3, 5, 10, 20, 25, 50].map((t) => ({ thickness: t * MIL, count: 40 }))
 const prepared = prepareFeet(planFeet, stock, 4)
 
@@ -63,7 +61,9 @@ const typed = (step: number): RimFaceInput => ({
   ...input,
   rim: {
     ...input.rim,
-    readings: input.rim.readings.map((r, i) => (i === 3 ? { ...r, value: r.value + (step % 20) * 0.1 * MIL } : r)),
+    readings: input.rim.readings.map((r, i) =>
+      i === 3 ? { ...r, value: r.value + (step % 20) * 0.1 * MIL } : r,
+    ),
   },
 })
 
@@ -91,7 +91,10 @@ const live = (i: number) => {
   if (!measured.ok) throw new Error('bench set refused')
   const { coupling } = measured.value
   const feet = feetFor(coupling, FEET)
-  const plan = planPrepared({ coupling, target: ALIGNED, tolerance: TOLERANCE, sideStep: 0.5 * MIL }, prepared).plans[0]
+  const plan = planPrepared(
+    { coupling, target: ALIGNED, tolerance: TOLERANCE, sideStep: 0.5 * MIL },
+    prepared,
+  ).plans[0]
   const arranged = rimFaceArrangement(set)
   const model = arranged.ok ? arrangementModel(arranged.value.arrangement) : null
   if (!plan || !model) throw new Error('bench set has no plan')
@@ -124,7 +127,9 @@ report('bare solve, prepared: fit, residuals, line, moves', bare)
 
 /** The same solve, written with a general matrix package: design matrix, normal equations, eigenvalues. */
 const generalSolve = (i: number) => {
-  const design = new Matrix(CLOCKS.map((c) => [1, Math.cos((c * Math.PI) / 180), Math.sin((c * Math.PI) / 180)]))
+  const design = new Matrix(
+    CLOCKS.map((c) => [1, Math.cos((c * Math.PI) / 180), Math.sin((c * Math.PI) / 180)]),
+  )
   const fit = (values: readonly number[]) => {
     const r = Matrix.columnVector([...values])
     const normal = inverse(design.transpose().mmul(design))
@@ -144,7 +149,11 @@ const generalSolve = (i: number) => {
   sink += toFeet.mmul(line.transpose()).get(0, 0) + rim.rms + face.rms
 }
 const general = times(3000, 500, generalSolve)
-report('the same solve through a general matrix package', general, `ratio ${(at(general, 0.5) / at(bare, 0.5)).toFixed(0)} x`)
+report(
+  'the same solve through a general matrix package',
+  general,
+  `ratio ${(at(general, 0.5) / at(bare, 0.5)).toFixed(0)} x`,
+)
 
 const withTrust = times(3000, 500, (i) => {
   const set = rimFaceArrangement(typed(i))
@@ -156,11 +165,17 @@ const generalWithTrust = times(3000, 500, (i) => {
   generalSolve(i)
   for (let leave = 0; leave < 4; leave++) {
     const kept = CLOCKS.filter((_, n) => n !== leave)
-    const design = new Matrix(kept.map((c) => [1, Math.cos((c * Math.PI) / 180), Math.sin((c * Math.PI) / 180)]))
+    const design = new Matrix(
+      kept.map((c) => [1, Math.cos((c * Math.PI) / 180), Math.sin((c * Math.PI) / 180)]),
+    )
     sink += new EVD(inverse(design.transpose().mmul(design)).subMatrix(1, 2, 1, 2)).realEigenvalues[0] ?? 0
   }
 })
-report('solve with trust through a general matrix package', generalWithTrust, `ratio ${(at(generalWithTrust, 0.5) / at(withTrust, 0.5)).toFixed(1)} x`)
+report(
+  'solve with trust through a general matrix package',
+  generalWithTrust,
+  `ratio ${(at(generalWithTrust, 0.5) / at(withTrust, 0.5)).toFixed(1)} x`,
+)
 
 const collect = (globalThis as { gc?: () => void }).gc
 if (collect) {
@@ -177,14 +192,15 @@ if (collect) {
 const model = arrangementModel(arrangement)
 if (!model) throw new Error('bench set has no model')
 const draws = times(5, 1, (i) => {
-  sink += monteCarlo({
-    model,
-    feet: FEET,
-    tolerance: TOLERANCE,
-    sd: { ...ORDINARY_HANDS, clock: i % 2 === 0 ? 0 : 0.5 },
-    draws: 200_000,
-    random: seededRandom(i + 1),
-  }).chanceInBand ?? 0
+  sink +=
+    monteCarlo({
+      model,
+      feet: FEET,
+      tolerance: TOLERANCE,
+      sd: { ...ORDINARY_HANDS, clock: i % 2 === 0 ? 0 : 0.5 },
+      draws: 200_000,
+      random: seededRandom(i + 1),
+    }).chanceInBand ?? 0
 })
 report('200 000 Monte Carlo draws', draws)
 
@@ -206,7 +222,8 @@ const bothPrepared = prepareFeet(both, stock, 4)
 report(
   'whole-shim plans for both machines at once, prepared',
   times(5, 1, () => {
-    sink += planPrepared({ coupling: LINE, target: ALIGNED, tolerance: TOLERANCE, sideStep: 0 }, bothPrepared).plans.length
+    sink += planPrepared({ coupling: LINE, target: ALIGNED, tolerance: TOLERANCE, sideStep: 0 }, bothPrepared)
+      .plans.length
   }),
 )
 report(

@@ -84,13 +84,11 @@ export const usePlanChoice = () => {
   const packedMoves = computed((): readonly PlannedMove[] =>
     (choice.value?.feet ?? []).flatMap((f) => {
       const lift = (lifts.value.get(f.id) ?? []).find((l) => Math.abs(l.v - f.v) < 1e-9)
-      return lift ? [{ ...f, packs: lift.packs }] : []
+      return lift ? [{ ...f, machine: 'movable', packs: lift.packs }] : []
     }),
   )
   const changes = (units: 'inch' | 'metric') =>
-    packedMoves.value.length === 2
-      ? planChanges({ moves: packedMoves.value as unknown as MovePlan['moves'] }, units)
-      : null
+    packedMoves.value.length === 2 ? planChanges({ moves: packedMoves.value }, units) : null
 
   return { input, result, choice, predicted, judgement, packedMoves, nearest, step, move, take, changes }
 }

@@ -28,8 +28,7 @@ export const driveAtCentre = (
   large: Millimetres,
   centre: Millimetres,
 ): Outcome<BeltDrive> => {
-  if (!(centre > (small + large) / 2))
-    return refused('sheaves-touch', ['C'], { least: (small + large) / 2 })
+  if (!(centre > (small + large) / 2)) return refused('sheaves-touch', ['C'], { least: (small + large) / 2 })
   const strandAngle = Math.asin((large - small) / (2 * centre))
   return done({
     small,

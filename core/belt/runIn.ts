@@ -42,10 +42,7 @@ const fitForTau = (points: readonly DatedTension[], tau: number) => {
     const ee = e.reduce((s, x) => s + x * x, 0)
     falls = points.reduce((s, p, i) => s + p.tension * (e[i] as number), 0) / ee
   }
-  const squares = points.reduce(
-    (s, p, i) => s + (p.tension - settles - falls * (e[i] as number)) ** 2,
-    0,
-  )
+  const squares = points.reduce((s, p, i) => s + (p.tension - settles - falls * (e[i] as number)) ** 2, 0)
   return { settles, falls, squares }
 }
 
@@ -112,7 +109,12 @@ export const forecastRunIn = (points: readonly DatedTension[], lowest: Newtons):
         const half = studentQuantile(0.975, freedom) * Math.sqrt(squares / freedom)
         interval = [crossing(lowest + half) ?? at, crossing(lowest - half)]
       }
-      return done({ model: { kind: 'decay', settles, falls, tau }, leavesAt: soonest(at), interval, belowNow })
+      return done({
+        model: { kind: 'decay', settles, falls, tau },
+        leavesAt: soonest(at),
+        interval,
+        belowNow,
+      })
     }
   }
   const perDay = (last.tension - previous.tension) / (last.days - previous.days)

@@ -1,6 +1,5 @@
 import { EDGE_MARGIN, marginIn, type Verdict } from '../judge/judge'
 import type { Millimetres } from '../units/unitSystem'
-import type { BeltDrive } from './geometry'
 
 /** Gaps from one straight edge, all >= 0. Near is nearer the other shaft, on both sheaves. */
 export interface EdgeGaps {

@@ -1,7 +1,14 @@
 import { done, type Outcome } from '../outcome'
 import type { Millimetres, Newtons } from '../units/unitSystem'
 import type { BeltDrive } from './geometry'
-import { BAND_FACTORS, designTension, tensionFromForce, type BeltAge, type BeltLoad, type BeltSpring } from './tension'
+import {
+  BAND_FACTORS,
+  designTension,
+  tensionFromForce,
+  type BeltAge,
+  type BeltLoad,
+  type BeltSpring,
+} from './tension'
 
 export type Interval = readonly [low: number, high: number]
 export type BandFactors = Readonly<Record<BeltAge, Interval>>
@@ -40,10 +47,7 @@ export interface TensionBand {
 const within = (x: number, [low, high]: Interval) => x >= low && x <= high
 
 /** The chart row that fits the section, the small sheave and the speed; null when none does. */
-export const chartRow = (
-  chart: NonNullable<BandGiven['chart']>,
-  small: Millimetres,
-): ChartRow | null =>
+export const chartRow = (chart: NonNullable<BandGiven['chart']>, small: Millimetres): ChartRow | null =>
   chart.rows.find(
     (row) =>
       row.section === chart.section &&

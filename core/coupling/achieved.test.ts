@@ -13,7 +13,9 @@ const moves = (inboard: number, outboard: number): Misalignment =>
     { id: 'outboard', x: 900, v: outboard, h: 0 },
   ])
 const cause = (planned: Misalignment, done: Misalignment): AchievedCause | undefined =>
-  compareAchieved(ALIGNED, lineSum(ALIGNED, done), planned, FEET, { allowance: 0.05 }).find((p) => p.plane === 'v')?.cause
+  compareAchieved(ALIGNED, lineSum(ALIGNED, done), planned, FEET, { allowance: 0.05 }).find(
+    (p) => p.plane === 'v',
+  )?.cause
 
 describe('what a move did against its plan', () => {
   it.each([
@@ -30,6 +32,8 @@ describe('what a move did against its plan', () => {
 
   it('says nothing of a plane that was not measured', () => {
     const half: Misalignment = { offset: { v: 0, h: null }, slope: { v: 0, h: null } }
-    expect(compareAchieved(half, half, moves(0.1, 0.1), FEET, { allowance: 0.05 }).map((p) => p.plane)).toEqual(['v'])
+    expect(
+      compareAchieved(half, half, moves(0.1, 0.1), FEET, { allowance: 0.05 }).map((p) => p.plane),
+    ).toEqual(['v'])
   })
 })

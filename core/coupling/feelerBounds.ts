@@ -70,10 +70,7 @@ const both = (a: Bounds, b: Bounds): Bounds => [higher(a[0], b[0]), lower(a[1], 
  * Gaps are never below zero. Millimetres in, mm/mm out. Refuses positions off 12, 3, 6 and 9, and
  * blades that contradict one another.
  */
-export const gapBounds = (
-  readings: readonly FeelerReading[],
-  diameter: Millimetres,
-): Outcome<VHBounds> => {
+export const gapBounds = (readings: readonly FeelerReading[], diameter: Millimetres): Outcome<VHBounds> => {
   const at = quarterBounds(
     readings,
     (r) => ('value' in r ? [r.value, r.value] : 'passes' in r ? [r.passes, null] : [null, r.stops]),

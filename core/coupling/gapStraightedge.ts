@@ -2,7 +2,13 @@ import { clockVector, distinctClocks } from '../frame/clock'
 import { eachPlane, type Misalignment, type VH } from '../frame/planes'
 import type { Reading } from '../fit/harmonicFit'
 import { done, refused, type Outcome } from '../outcome'
-import { flagsOfSets, type SetTrust, type TrustFlag, type TrustLimits, type TrustReport } from '../trust/trustReport'
+import {
+  flagsOfSets,
+  type SetTrust,
+  type TrustFlag,
+  type TrustLimits,
+  type TrustReport,
+} from '../trust/trustReport'
 import { closureLimit } from '../trust/closure'
 import type { Millimetres } from '../units/unitSystem'
 import { measureCircle, type DialCircle } from './dialCircle'
@@ -102,8 +108,7 @@ const fromRises = (
   }
   if (distinctClocks(values.map((r) => r.clock)).length < 3) {
     const value = withKnownRadii(values, radiusDifference)
-    if (value.v === null && value.h === null)
-      return refused('pair-off-plane', ['rises', 'readings'])
+    if (value.v === null && value.h === null) return refused('pair-off-plane', ['rises', 'readings'])
     return done({ value, bounds: exactly(value), sets: [], flags: ['unproven'] })
   }
   const fitted = byCircle(

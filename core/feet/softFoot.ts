@@ -63,10 +63,7 @@ const largestGap = (corners: CornerGaps | undefined): Millimetres | null =>
     : null
 
 /** The foot to fill: the one whose gap shows with all bolts loose, else the larger reading. */
-const footToFill = (
-  pair: readonly [FootName, FootName],
-  input: SoftFootInput,
-): FootName => {
+const footToFill = (pair: readonly [FootName, FootName], input: SoftFootInput): FootName => {
   const [a, b] = pair
   const [gapA, gapB] = [largestGap(input.corners?.[a]), largestGap(input.corners?.[b])]
   if ((gapA ?? 0) !== (gapB ?? 0) && Math.max(gapA ?? 0, gapB ?? 0) > input.limit)

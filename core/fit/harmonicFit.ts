@@ -155,8 +155,7 @@ export const fitHarmonic = (readings: readonly Reading[]): Outcome<HarmonicFit> 
 
   const constants: Record<string, number> = {}
   names.forEach((name, g) => {
-    constants[name] =
-      (meanR[g] as number) - (a ?? 0) * (meanC[g] as number) - (b ?? 0) * (meanS[g] as number)
+    constants[name] = (meanR[g] as number) - (a ?? 0) * (meanC[g] as number) - (b ?? 0) * (meanS[g] as number)
   })
   let squares = 0
   let worst: Residual | undefined

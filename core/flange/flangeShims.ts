@@ -24,7 +24,11 @@ export interface FlangeShimsInput {
 
 export interface FlangeShimsResult {
   /** Thickness to add under each bolt, the smallest of a school's group 0. */
-  readonly shims: readonly { readonly id: string; readonly thickness: Millimetres; readonly pack: Millimetres }[]
+  readonly shims: readonly {
+    readonly id: string
+    readonly thickness: Millimetres
+    readonly pack: Millimetres
+  }[]
   /** Largest less smallest sum of an opposite pair, on the rounded shims; null without opposite pairs. */
   readonly rock: Millimetres | null
 }
@@ -96,4 +100,3 @@ export const sidewaysMove = (parallel: {
   const angle = (Math.atan2(h, v) * 180) / Math.PI
   return { v, h, distance: Math.hypot(v, h), toward: angle < 0 ? angle + 360 : angle }
 }
-

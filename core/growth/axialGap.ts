@@ -49,8 +49,7 @@ export const axialGap = (input: AxialGapInput): AxialGapResult => {
   return {
     coldGap,
     growth,
-    floatEnds:
-      input.float === undefined ? null : [judged - input.float / 2, judged + input.float / 2],
+    floatEnds: input.float === undefined ? null : [judged - input.float / 2, judged + input.float / 2],
     margin,
     verdict: margin === null ? null : margin < 0 ? 'out' : margin < EDGE_MARGIN ? 'edge' : 'in',
     move: input.measured === undefined ? null : coldGap - input.measured,

@@ -12,7 +12,11 @@ export type FootGrowth =
       readonly rise: Celsius
       readonly sideRise: Millimetres
     }
-  | { readonly id: string; readonly x: Millimetres; readonly typed: { readonly v: Millimetres; readonly h: Millimetres } }
+  | {
+      readonly id: string
+      readonly x: Millimetres
+      readonly typed: { readonly v: Millimetres; readonly h: Millimetres }
+    }
 
 export interface MachineGrowth {
   readonly role: 'movable' | 'stationary'
@@ -27,14 +31,16 @@ export interface GrownFoot {
 export interface GrowthResult {
   /** The cold target line: where the movable axis must lie cold to be straight when hot. */
   readonly target: Misalignment
-  readonly machines: readonly { readonly role: 'movable' | 'stationary'; readonly feet: readonly GrownFoot[] }[]
+  readonly machines: readonly {
+    readonly role: 'movable' | 'stationary'
+    readonly feet: readonly GrownFoot[]
+  }[]
 }
 
 /** alpha * height * temperature rise, or what was typed. */
 export const footRise = (foot: FootGrowth): GrownFoot => ({
   id: foot.id,
-  rise:
-    'typed' in foot ? foot.typed : { v: foot.alpha * foot.height * foot.rise, h: foot.sideRise },
+  rise: 'typed' in foot ? foot.typed : { v: foot.alpha * foot.height * foot.rise, h: foot.sideRise },
 })
 
 /**

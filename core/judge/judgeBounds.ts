@@ -34,7 +34,9 @@ const lengthBounds = (parts: readonly Bounds[]): Bounds => {
   const known = parts.every(([low, high]) => low !== null && high !== null)
   return [
     Math.hypot(...nearest),
-    known ? Math.hypot(...parts.map(([low, high]) => Math.max(Math.abs(low ?? 0), Math.abs(high ?? 0)))) : null,
+    known
+      ? Math.hypot(...parts.map(([low, high]) => Math.max(Math.abs(low ?? 0), Math.abs(high ?? 0))))
+      : null,
   ]
 }
 
@@ -50,8 +52,10 @@ export const judgeBounds = (
     const bounds = vector ? lengthBounds(parts) : (parts[0] as Bounds)
     const [low, high] = vector ? ([null, first.band[1]] as const) : first.band
     const [least, most] = bounds
-    const within = (low === null || (least !== null && least >= low)) && (high === null || (most !== null && most <= high))
-    const outside = (low !== null && most !== null && most < low) || (high !== null && least !== null && least > high)
+    const within =
+      (low === null || (least !== null && least >= low)) && (high === null || (most !== null && most <= high))
+    const outside =
+      (low !== null && most !== null && most < low) || (high !== null && least !== null && least > high)
     return {
       name: quantity.name,
       kind: first.kind,

@@ -67,7 +67,8 @@ const settingOf = (m: MachineLifts, near: number, far: number): Setting => {
 /** Every setting of the second machine, once; the search runs over it on the outside. */
 const allSettings = (m: MachineLifts): Setting[] => {
   const out: Setting[] = []
-  for (let a = 0; a < m.near.v.length; a++) for (let b = 0; b < m.far.v.length; b++) out.push(settingOf(m, a, b))
+  for (let a = 0; a < m.near.v.length; a++)
+    for (let b = 0; b < m.far.v.length; b++) out.push(settingOf(m, a, b))
   return out
 }
 
@@ -88,11 +89,7 @@ interface Ranked {
  * shelf can't supply that plan is every candidate checked against it on the way. Null when nothing
  * stays within `within`.
  */
-export const searchLifts = (
-  problem: LiftSearch,
-  kind: PlanKind,
-  within: number,
-): LiftChoice | null => {
+export const searchLifts = (problem: LiftSearch, kind: PlanKind, within: number): LiftChoice | null => {
   const best = search(problem, kind, within, (c) => c)
   if (!best) return null
   return packed(problem, best) ?? search(problem, kind, within, (c) => packed(problem, c))
@@ -214,7 +211,13 @@ const search = <Found extends Readonly<Record<Merit, number>>>(
 }
 
 const middleOf = ([low, high]: readonly [number, number]): number =>
-  Number.isFinite(low) && Number.isFinite(high) ? (low + high) / 2 : Number.isFinite(low) ? low : Number.isFinite(high) ? high : 0
+  Number.isFinite(low) && Number.isFinite(high)
+    ? (low + high) / 2
+    : Number.isFinite(low)
+      ? low
+      : Number.isFinite(high)
+        ? high
+        : 0
 
 const ofMachine = (m: MachineLifts, s: Setting, inner: readonly number[]) => [
   { pair: m.near, lift: s.near },

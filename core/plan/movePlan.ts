@@ -114,8 +114,7 @@ const toStep = (h: Millimetres, step: Millimetres, room: SideFoot): Millimetres 
   return inside > room.sidePlus || inside < -room.sideMinus ? h : inside === 0 ? 0 : inside
 }
 
-const roomOf = (foot: PlanFoot): SideFoot =>
-  foot.locked ? { ...foot, sidePlus: 0, sideMinus: 0 } : foot
+const roomOf = (foot: PlanFoot): SideFoot => (foot.locked ? { ...foot, sidePlus: 0, sideMinus: 0 } : foot)
 
 /** Side moves of every pair: exact at the outer pairs, inner ones on their line; all drawn back alike when an inner one lacks room. */
 const sideMovesFor = (input: PlanInput, prepared: PreparedFeet): ReadonlyMap<PlanFoot, Millimetres> => {
@@ -188,15 +187,14 @@ export const planPrepared = (
     stock: prepared.stock,
   }
   const closest = searchLifts(problem, 'closest', Infinity)
-  const within = !closest || closest.share > WHOLE ? null : closest.share <= SAFE_SHARE + 1e-9 ? SAFE_SHARE : 1
+  const within =
+    !closest || closest.share > WHOLE ? null : closest.share <= SAFE_SHARE + 1e-9 ? SAFE_SHARE : 1
   const picks: [PlanKind, LiftChoice | null][] = [
     ['closest', closest],
-    ...(['fewest-feet', 'fewest-shims', 'least-lift'] as const).map(
-      (kind): [PlanKind, LiftChoice | null] => [
-        kind,
-        within === null ? null : searchLifts(problem, kind, within),
-      ],
-    ),
+    ...(['fewest-feet', 'fewest-shims', 'least-lift'] as const).map((kind): [PlanKind, LiftChoice | null] => [
+      kind,
+      within === null ? null : searchLifts(problem, kind, within),
+    ]),
   ]
   const plans: MovePlan[] = []
   for (const [kind, choice] of picks) {

@@ -41,11 +41,7 @@ export interface PairLifts {
 const total = (list: readonly Millimetres[]) => list.reduce((s, t) => s + t, 0)
 
 /** Every lift that real packs can make; the same under the left and the right foot of a pair. */
-export const pairLifts = (
-  foot: PlanFoot,
-  stock: readonly StockShim[],
-  packLimit: number,
-): PairLifts => {
+export const pairLifts = (foot: PlanFoot, stock: readonly StockShim[], packLimit: number): PairLifts => {
   const choose = (side: Side): PackChoices =>
     foot.locked
       ? untouchedPack(foot.existing[side])
@@ -53,7 +49,10 @@ export const pairLifts = (
   const same = foot.existing.left.join() === foot.existing.right.join()
   const left = choose('left')
   const right = same ? left : choose('right')
-  const asIs = { left: thicknessKey(total(foot.existing.left)), right: thicknessKey(total(foot.existing.right)) }
+  const asIs = {
+    left: thicknessKey(total(foot.existing.left)),
+    right: thicknessKey(total(foot.existing.right)),
+  }
   const between = asIs.right - asIs.left
   const keys = left.keys
     .filter((key) => right.has(key + between) && (!foot.locked || key === asIs.left))

@@ -52,7 +52,11 @@ const outline = (pulls: readonly Pull[], scale: Point): readonly Corner[] => {
   const turning = pulls
     .map((p, i) => {
       const flip = p.slope * scale[1] < 0 || (p.slope === 0 && p.offset < 0)
-      return { i, flip, angle: Math.atan2((flip ? -1 : 1) * p.slope * scale[1], (flip ? -1 : 1) * p.offset * scale[0]) }
+      return {
+        i,
+        flip,
+        angle: Math.atan2((flip ? -1 : 1) * p.slope * scale[1], (flip ? -1 : 1) * p.offset * scale[0]),
+      }
     })
     .sort((a, b) => a.angle - b.angle)
   const moves = pulls.map((p, i) => (turning.find((t) => t.i === i)?.flip ? p.high : p.low))
@@ -87,7 +91,8 @@ const bestAlong = (
     const [low, high] = f.band
     const half =
       low !== null && high !== null && high > low ? (high - low) / 2 : Math.abs(low ?? high ?? 0) || 1
-    const middle = low !== null && high !== null ? (low + high) / 2 : low !== null ? low + half : (high ?? 0) - half
+    const middle =
+      low !== null && high !== null ? (low + high) / 2 : low !== null ? low + half : (high ?? 0) - half
     for (const bend of [middle, low, high]) if (bend !== null && rate !== 0) stops.push((bend - start) / rate)
     return [
       { at0: (start - middle) / half, rate: rate / half },
@@ -149,6 +154,7 @@ export const bestSideMoves = (
   const aim = aimOf(tolerance, target)
   const now: Point = [line.offset.h ?? 0, line.slope.h ?? 0]
   const wish: Point = [(aim.offset.h ?? 0) - now[0], (aim.slope.h ?? 0) - now[1]]
+  if (shareAt(forms, now[0], now[1]) <= 1e-12) return feet.map(() => 0)
   const reach = Math.max(...feet.map((f) => Math.abs(f.x)))
   const scale: Point = [1, reach]
 

@@ -12,8 +12,7 @@ class ShelfBalance {
 
   constructor(stock: readonly StockShim[]) {
     this.pieces = stock.map((s) => (s.kind === 'laminated' ? s.count : 0))
-    for (const s of stock)
-      if (s.kind !== 'laminated') this.change(thicknessKey(s.thickness), s.count)
+    for (const s of stock) if (s.kind !== 'laminated') this.change(thicknessKey(s.thickness), s.count)
   }
 
   private change(key: number, by: number) {

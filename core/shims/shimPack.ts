@@ -1,5 +1,11 @@
 import type { Millimetres } from '../units/unitSystem'
-import { layThinBetweenThick, leafKinds, SAME_THICKNESS as SAME, type LeafKind, type StockShim } from './leafKinds'
+import {
+  layThinBetweenThick,
+  leafKinds,
+  SAME_THICKNESS as SAME,
+  type LeafKind,
+  type StockShim,
+} from './leafKinds'
 
 /** Where a leaf of a pack comes from. */
 export type LeafSource = 'kept' | 'stock' | 'peeled'

@@ -72,7 +72,10 @@ export const drawJob = (random: Random, hands: Spread = ORDINARY_HANDS): Simulat
   // As rough-in leaves it: within 15 mil at the coupling.
   const offset = { v: between(random, -0.4, 0.4), h: between(random, -0.4, 0.4) }
   const slope = { v: between(random, -0.0015, 0.0015), h: between(random, -0.0015, 0.0015) }
-  const bend = { offset: { v: 0, h: 0 }, slope: { v: between(random, -0.003, 0.003), h: between(random, -0.003, 0.003) } }
+  const bend = {
+    offset: { v: 0, h: 0 },
+    slope: { v: between(random, -0.003, 0.003), h: between(random, -0.003, 0.003) },
+  }
   const start: SimulatedCouple = {
     stationary: axisOfLine(bend),
     movable: {
@@ -89,7 +92,8 @@ export const drawJob = (random: Random, hands: Spread = ORDINARY_HANDS): Simulat
   }
   // Bolts and weight settle the frame a little: set the ends so that the wanted line comes out.
   const settled = trueLine(start)
-  const wanted = (x: number, p: 'v' | 'h') => offset[p] + slope[p] * x - ((settled.offset[p] ?? 0) + (settled.slope[p] ?? 0) * x)
+  const wanted = (x: number, p: 'v' | 'h') =>
+    offset[p] + slope[p] * x - ((settled.offset[p] ?? 0) + (settled.slope[p] ?? 0) * x)
   const couple: SimulatedCouple = {
     ...start,
     movable: {

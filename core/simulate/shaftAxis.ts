@@ -25,7 +25,10 @@ export const axisAt = (axis: ShaftAxis, x: Millimetres): Vector =>
 export const lineBetween = (
   movable: ShaftAxis,
   stationary: ShaftAxis,
-): { readonly offset: { readonly v: number; readonly h: number }; readonly slope: { readonly v: number; readonly h: number } } => {
+): {
+  readonly offset: { readonly v: number; readonly h: number }
+  readonly slope: { readonly v: number; readonly h: number }
+} => {
   const at = (x: Millimetres) => subtract(axisAt(movable, x), axisAt(stationary, x))
   const here = at(0)
   const there = at(1)

@@ -42,7 +42,10 @@ export interface RealMove {
 /** The couple after shims and side moves. */
 export const afterMove = (couple: SimulatedCouple, move: RealMove): SimulatedCouple => {
   const { movable } = couple
-  const feet = movable.feet.map((f, i) => ({ ...f, pad: f.pad + (move.lifts[i] as number) })) as unknown as FourFeet
+  const feet = movable.feet.map((f, i) => ({
+    ...f,
+    pad: f.pad + (move.lifts[i] as number),
+  })) as unknown as FourFeet
   return {
     ...couple,
     movable: {

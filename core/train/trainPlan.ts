@@ -111,11 +111,28 @@ const limitConstraints = (
   })
 
 /** |move| as a variable of its own, so that work can be counted. */
-const workVariables = (names: readonly string[], cost: number): { variables: Variable[]; constraints: Constraint[] } => ({
+const workVariables = (
+  names: readonly string[],
+  cost: number,
+): { variables: Variable[]; constraints: Constraint[] } => ({
   variables: names.map((name) => ({ name: `w_${name}`, low: 0, high: 1e4, cost })),
   constraints: names.flatMap((name) => [
-    { terms: [{ name: `w_${name}`, factor: 1 }, { name, factor: -1 }], low: 0, high: Infinity },
-    { terms: [{ name: `w_${name}`, factor: 1 }, { name, factor: 1 }], low: 0, high: Infinity },
+    {
+      terms: [
+        { name: `w_${name}`, factor: 1 },
+        { name, factor: -1 },
+      ],
+      low: 0,
+      high: Infinity,
+    },
+    {
+      terms: [
+        { name: `w_${name}`, factor: 1 },
+        { name, factor: 1 },
+      ],
+      low: 0,
+      high: Infinity,
+    },
   ]),
 })
 
@@ -177,7 +194,13 @@ const solveLifts = async (
       )
       const pick = (i: number) => `b${k}_${pair}_${i}`
       for (const i of picked) {
-        variables.push({ name: pick(i), low: 0, high: 1, cost: (changes[i] as number) * (level === null ? 1e-4 : 1), binary: true })
+        variables.push({
+          name: pick(i),
+          low: 0,
+          high: 1,
+          cost: (changes[i] as number) * (level === null ? 1e-4 : 1),
+          binary: true,
+        })
         for (const side of ['left', 'right'] as const) {
           const pack = packs(i, side)[0]
           pack?.putIn.forEach((t, leaf) => {
@@ -206,8 +229,11 @@ const solveLifts = async (
   }
   const solved = await solve({ variables, constraints })
   if (!solved) return null
-  return machines.map((m, k) =>
-    ([0, 1] as const).map((pair) => nearestIndex(m.pairs[pair].v, solved[nameOf(k, pair)] ?? 0)) as unknown as readonly [number, number],
+  return machines.map(
+    (m, k) =>
+      ([0, 1] as const).map((pair) =>
+        nearestIndex(m.pairs[pair].v, solved[nameOf(k, pair)] ?? 0),
+      ) as unknown as readonly [number, number],
   )
 }
 
@@ -225,9 +251,7 @@ export const planTrain = async (
   solve: SolveLinear,
 ): Promise<readonly TrainPlan[]> => {
   const machines = train.machines.map((machine): Prepared => {
-    const pairs = [...machine.feet]
-      .sort((a, b) => a.x - b.x)
-      .map((foot) => pairLifts(foot, stock, packLimit))
+    const pairs = [...machine.feet].sort((a, b) => a.x - b.x).map((foot) => pairLifts(foot, stock, packLimit))
     return { machine, pairs: [pairs[0] as PairLifts, pairs[pairs.length - 1] as PairLifts] }
   })
   const bestV = await solveContinuous(train, machines, 'v', solve, null)
@@ -287,7 +311,11 @@ const assemble = (
     const shift = lineDifference(lineAt(c.right, c.x), lineAt(c.left, c.x))
     const predicted = turnToTrain(lineSum(turnToTrain(c.coupling, c.stationary), shift), c.stationary)
     const share = (plane: Plane) =>
-      shareAt(limitForms(c.tolerance, c.target, plane), predicted.offset[plane] ?? 0, predicted.slope[plane] ?? 0)
+      shareAt(
+        limitForms(c.tolerance, c.target, plane),
+        predicted.offset[plane] ?? 0,
+        predicted.slope[plane] ?? 0,
+      )
     return {
       id: c.id,
       predicted,

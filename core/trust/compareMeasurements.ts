@@ -86,17 +86,15 @@ export const compareMeasurements = (
         repeatDifferences(
           circle.readings,
           (second.arrangement.circles[i as 0 | 1] as typeof circle).readings,
-        ).map(
-          (d): RepeatRow => ({
-            what: 'position',
-            name: circle.name,
-            clock: d.clock,
-            kind: 'displacement',
-            difference: d.difference,
-            limit,
-            within: Math.abs(d.difference) <= limit * (1 + 1e-9),
-          }),
-        ),
+        ).map((d): RepeatRow => ({
+          what: 'position',
+          name: circle.name,
+          clock: d.clock,
+          kind: 'displacement',
+          difference: d.difference,
+          limit,
+          within: Math.abs(d.difference) <= limit * (1 + 1e-9),
+        })),
       )
     : []
   const change = lineDifference(second.coupling, first.coupling)

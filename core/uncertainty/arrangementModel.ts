@@ -76,11 +76,7 @@ export const arrangementModel = (arrangement: DialArrangement): ArrangementModel
 export const ERROR_COUNT = 11
 
 /** Solves the arrangement with errors added, into `out` (offset V, offset H, slope V, slope H). */
-export const solveWithErrors = (
-  model: ArrangementModel,
-  errors: Float64Array,
-  out: Float64Array,
-): void => {
+export const solveWithErrors = (model: ArrangementModel, errors: Float64Array, out: Float64Array): void => {
   const [a, b] = model.circles
   const leverA = a.lever + a.leverPerDiameter * (errors[3] as number)
   const leverB = b.lever + b.leverPerDiameter * (errors[8] as number)

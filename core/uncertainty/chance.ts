@@ -27,7 +27,8 @@ const covarianceOf = (a: JudgedTerm, b: JudgedTerm, c: LineCovariance): number =
   const x = factorsOf(a)
   const y = factorsOf(b)
   let sum = 0
-  for (let i = 0; i < 4; i++) for (let j = 0; j < 4; j++) sum += (x[i] as number) * (y[j] as number) * (c[4 * i + j] as number)
+  for (let i = 0; i < 4; i++)
+    for (let j = 0; j < 4; j++) sum += (x[i] as number) * (y[j] as number) * (c[4 * i + j] as number)
   return sum
 }
 
@@ -95,7 +96,13 @@ export const chanceInBand = (
       if (!a) continue
       const va = covarianceOf(a.term, a.term, covariance)
       chance *= b
-        ? chanceOfTwo(a, b, va, covarianceOf(b.term, b.term, covariance), covarianceOf(a.term, b.term, covariance))
+        ? chanceOfTwo(
+            a,
+            b,
+            va,
+            covarianceOf(b.term, b.term, covariance),
+            covarianceOf(a.term, b.term, covariance),
+          )
         : chanceOfOne(a, va)
     }
     return chance

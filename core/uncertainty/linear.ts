@@ -1,6 +1,12 @@
 import type { FootPlane } from '../coupling/feet'
 import type { Misalignment } from '../frame/planes'
-import { ERROR_COUNT, errorSpread, solveWithErrors, type ArrangementModel, type CircleModel } from './arrangementModel'
+import {
+  ERROR_COUNT,
+  errorSpread,
+  solveWithErrors,
+  type ArrangementModel,
+  type CircleModel,
+} from './arrangementModel'
 import type { Spread } from './spread'
 
 /** Covariance of (offset.v, offset.h, slope.v, slope.h), 4 x 4, row by row. */
@@ -28,7 +34,12 @@ export const amplitudeCovariance = (
 }
 
 /** Derivatives of the line's four numbers by every error, 4 rows of ERROR_COUNT. */
-const derivatives = (model: ArrangementModel, scratch: Float64Array, low: Float64Array, high: Float64Array) => {
+const derivatives = (
+  model: ArrangementModel,
+  scratch: Float64Array,
+  low: Float64Array,
+  high: Float64Array,
+) => {
   const rows = new Float64Array(4 * ERROR_COUNT)
   for (let e = 0; e < ERROR_COUNT; e++) {
     // Distances move the line in proportion to themselves; amplitudes are linear at any step.

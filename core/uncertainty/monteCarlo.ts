@@ -223,7 +223,10 @@ export const monteCarlo = (input: MonteCarloInput): MonteCarloResult => {
     const spread = spreadOf(own)
     return spread.high - spread.low > high - low ? [q.name] : []
   })
-  const pair = (v: Float64Array, h: Float64Array): SpreadVH => ({ v: of(model.tellsV, v), h: of(model.tellsH, h) })
+  const pair = (v: Float64Array, h: Float64Array): SpreadVH => ({
+    v: of(model.tellsV, v),
+    h: of(model.tellsH, h),
+  })
   return {
     coupling: {
       offset: pair(parts[0] as Float64Array, parts[1] as Float64Array),

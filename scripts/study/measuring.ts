@@ -51,13 +51,19 @@ export const readSet = (job: SimulatedJob, set: TakenSet): ReadSet | null => {
   const arranged = rimFaceArrangement(dialsOf(job, set))
   if (!arranged.ok) return null
   const { arrangement } = arranged.value
-  const limits = { units: 'metric', graduation: job.graduation, offsetLimit: offsetLimitOf(limitsOf(job)) } as const
+  const limits = {
+    units: 'metric',
+    graduation: job.graduation,
+    offsetLimit: offsetLimitOf(limitsOf(job)),
+  } as const
   const measured = measureArrangement(arrangement, limits)
   if (!measured.ok) return null
   const slipped = [set.returned.rim, set.returned.face].some((x) =>
     beyondReturnLimit(x, 'metric', Math.max(job.graduation, 0.0127)),
   )
-  const flags = slipped ? [...measured.value.trust.flags, 'return-to-zero' as const] : measured.value.trust.flags
+  const flags = slipped
+    ? [...measured.value.trust.flags, 'return-to-zero' as const]
+    : measured.value.trust.flags
   return { coupling: measured.value.coupling, arrangement, flags }
 }
 

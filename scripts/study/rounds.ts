@@ -54,10 +54,8 @@ const askedOf = (plan: MovePlan) => {
 }
 
 const planFor = (job: SimulatedJob, coupling: ReturnType<typeof trueLine>) =>
-  planPrepared(
-    { coupling, target: TARGET, tolerance: limitsOf(job), sideStep: job.graduation },
-    placed(job),
-  ).plans[0]
+  planPrepared({ coupling, target: TARGET, tolerance: limitsOf(job), sideStep: job.graduation }, placed(job))
+    .plans[0]
 
 /** In band after each round, by the program: checked sets, whole-shim plans, height before side. */
 const byProgram = (job: SimulatedJob, normal: Random): readonly boolean[] => {

@@ -10,7 +10,13 @@ import { normalFrom, seededRandom, type Random } from '../../core/random/random'
 import { distanceSlip } from '../../core/setup/distanceSlip'
 import { footRises, type FourFeet } from '../../core/simulate/machineOnFeet'
 import { drawJob, ORDINARY_HANDS, type SimulatedJob } from '../../core/simulate/jobPopulation'
-import { takeSet, trueLine, type RealSetUp, type SimulatedCouple, type TakenSet } from '../../core/simulate/simulatedCouple'
+import {
+  takeSet,
+  trueLine,
+  type RealSetUp,
+  type SimulatedCouple,
+  type TakenSet,
+} from '../../core/simulate/simulatedCouple'
 import { couplingStrain } from '../../core/strain/couplingStrain'
 import { arrangementModel } from '../../core/uncertainty/arrangementModel'
 import { lineCovariance } from '../../core/uncertainty/linear'
@@ -97,7 +103,10 @@ const FAULTS: readonly Fault[] = [
     words: 'the two sides are written down the wrong way round, always',
     set: (set) => {
       const swapped = (list: TakenSet['rim']) =>
-        list.map((r) => ({ ...r, value: list.find((o) => o.clock === (360 - r.clock) % 360)?.value ?? r.value }))
+        list.map((r) => ({
+          ...r,
+          value: list.find((o) => o.clock === (360 - r.clock) % 360)?.value ?? r.value,
+        }))
       return { ...set, rim: swapped(set.rim), face: swapped(set.face) }
     },
   },
@@ -114,7 +123,12 @@ const FAULTS: readonly Fault[] = [
       real: { ...job.real, coupled: true },
       couple: {
         ...job.couple,
-        grip: { lateral: between(random, 0.5, 5), bending: between(random, 0.5, 5), shaftLateral: 1, shaftBending: 1 },
+        grip: {
+          lateral: between(random, 0.5, 5),
+          bending: between(random, 0.5, 5),
+          shaftLateral: 1,
+          shaftBending: 1,
+        },
       },
     }),
   },
@@ -125,7 +139,10 @@ const FAULTS: readonly Fault[] = [
       const low = Math.floor(random() * 4)
       const by = between(random, 5, 20) * MIL
       const feet = job.couple.movable.feet.map((f, i) => (i === low ? { ...f, pad: f.pad - by } : f))
-      return { ...job, couple: { ...job.couple, movable: { ...job.couple.movable, feet: feet as unknown as FourFeet } } }
+      return {
+        ...job,
+        couple: { ...job.couple, movable: { ...job.couple.movable, feet: feet as unknown as FourFeet } },
+      }
     },
   },
   {
@@ -157,11 +174,18 @@ const footError = (job: SimulatedJob, couple: SimulatedCouple, found: Misalignme
   const [toldA, toldB] = job.told.feet
   return Math.max(
     ...(['v', 'h'] as const).flatMap((p) =>
-      ([
-        [a, toldA],
-        [b, toldB],
-      ] as const).map(([x, told]) =>
-        Math.abs((truth.offset[p] ?? 0) + (truth.slope[p] ?? 0) * x - (found.offset[p] ?? 0) - (found.slope[p] ?? 0) * told),
+      (
+        [
+          [a, toldA],
+          [b, toldB],
+        ] as const
+      ).map(([x, told]) =>
+        Math.abs(
+          (truth.offset[p] ?? 0) +
+            (truth.slope[p] ?? 0) * x -
+            (found.offset[p] ?? 0) -
+            (found.slope[p] ?? 0) * told,
+        ),
       ),
     ),
   )
@@ -284,11 +308,24 @@ const rows = FAULTS.map((fault, f) => {
       percent(before, outcomes.length),
       percent(before + count('after the move'), outcomes.length),
       material.length > 0 ? percent(material.length - materialMissed.length, material.length) : '-',
-      quantile(outcomes.map((o) => o.error), 0.5),
-      quantile(outcomes.map((o) => o.error), 0.95),
-      quantile(missed.map((o) => o.error), 0.95),
+      quantile(
+        outcomes.map((o) => o.error),
+        0.5,
+      ),
+      quantile(
+        outcomes.map((o) => o.error),
+        0.95,
+      ),
+      quantile(
+        missed.map((o) => o.error),
+        0.95,
+      ),
     ],
-    checks: [fault.name, ...CHECKS.map((c) => percent(count(c), outcomes.length)), percent(missed.length, outcomes.length)],
+    checks: [
+      fault.name,
+      ...CHECKS.map((c) => percent(count(c), outcomes.length)),
+      percent(missed.length, outcomes.length),
+    ],
   }
 })
 
@@ -310,7 +347,11 @@ writeStudy('trust', {
       ],
       rows: rows.map((r) => r.cells),
     },
-    { caption: 'Which check caught it first:', head: ['Fault', ...CHECKS, 'Missed'], rows: rows.map((r) => r.checks) },
+    {
+      caption: 'Which check caught it first:',
+      head: ['Fault', ...CHECKS, 'Missed'],
+      rows: rows.map((r) => r.checks),
+    },
   ],
   notes: [
     'Swapped sides and a wrong sign are the same in every set, so no set can expose them; the first move does, since the machine then goes the other way. The push test at set-up is what prevents the second.',

@@ -11,7 +11,8 @@ const DEGREES = 180 / Math.PI
 /** An open belt drive: lengths and angles, and the range of centres its belt wants. */
 export const beltGeometryOperation = defineOperation({
   name: 'belt-geometry',
-  summary: 'Span, wrap, pitch length and centre distance of a belt drive, exactly; ratio, speed, take-up range.',
+  summary:
+    'Span, wrap, pitch length and centre distance of a belt drive, exactly; ratio, speed, take-up range.',
   input: z
     .object({
       units,

@@ -42,7 +42,8 @@ export const requireOneReading =
     const byForce = value.force !== undefined || value.deflection !== undefined
     const schools = [byForce, value.frequency !== undefined, value.elongation !== undefined].filter(Boolean)
     if (schools.length === 0) need('force', 'Give force and deflection, or the frequency, or the elongation.')
-    if (schools.length > 1) need('force', 'Give one way of measuring at a time: force, frequency or elongation.')
+    if (schools.length > 1)
+      need('force', 'Give one way of measuring at a time: force, frequency or elongation.')
     if (byForce && value.force === undefined) need('force', 'Give the force that made this deflection.')
     if (byForce && value.deflection === undefined) need('deflection', 'Give the deflection this force made.')
     if (value.frequency !== undefined && belt.massPerLength === undefined)

@@ -3,7 +3,16 @@ import { judgeBeltSet, SPREAD_LIMIT } from '../../core/belt/beltSet'
 import { beltDrive } from '../../core/belt/geometry'
 import { tensionBand } from '../../core/belt/tensionBand'
 import { done, refusedBelow } from '../../core/outcome'
-import { age, bandGiven, bandSource, drivePair, massPerLength, requireDrive, sheaves, stiffness } from './beltFields'
+import {
+  age,
+  bandGiven,
+  bandSource,
+  drivePair,
+  massPerLength,
+  requireDrive,
+  sheaves,
+  stiffness,
+} from './beltFields'
 import { readingFields, readingTension, requireOneReading } from './beltReading'
 import { defineOperation } from './defineOperation'
 import { idText, notNegative, refuseTwins, units } from './fields'
@@ -18,7 +27,9 @@ export const beltSetOperation = defineOperation({
       units,
       ...drivePair,
       readings: z
-        .array(z.object({ id: idText, ...readingFields }), { error: 'Give the readings as a list, one a belt.' })
+        .array(z.object({ id: idText, ...readingFields }), {
+          error: 'Give the readings as a list, one a belt.',
+        })
         .min(1, { error: 'Give a reading of each belt.' })
         .max(40, { error: 'Give at most forty belts.' })
         .superRefine((list, context) => refuseTwins(list, context, 'belts')),
@@ -28,7 +39,9 @@ export const beltSetOperation = defineOperation({
       sheaves,
       age,
       band: bandSource,
-      spreadLimit: notNegative('the spread limit').max(1, { error: 'Give the spread limit as a fraction.' }).optional(),
+      spreadLimit: notNegative('the spread limit')
+        .max(1, { error: 'Give the spread limit as a fraction.' })
+        .optional(),
     })
     .superRefine((value, context) => {
       requireDrive(value, context)
@@ -73,6 +86,9 @@ export const beltSetOperation = defineOperation({
     const band = tensionBand(drive.value, spring, given.age, bandGiven(given.band))
     if (!band.ok) return refusedBelow(['band'], band.refusals)
     if (!band.value) return refusedBelow(['band', 'chart'], [{ code: 'no-chart-row', path: [] }])
-    return done({ band: band.value, ...judgeBeltSet(tensions, band.value.tension, given.spreadLimit ?? SPREAD_LIMIT) })
+    return done({
+      band: band.value,
+      ...judgeBeltSet(tensions, band.value.tension, given.spreadLimit ?? SPREAD_LIMIT),
+    })
   },
 })

@@ -13,7 +13,8 @@ const TRAVEL_WARNED = 0.15
 /** How far the motor goes, or how many more turns the screws need. */
 export const beltTakeUpOperation = defineOperation({
   name: 'belt-takeup',
-  summary: 'Change of centre distance from belt stiffness, or turns of the screws learned from the last turns.',
+  summary:
+    'Change of centre distance from belt stiffness, or turns of the screws learned from the last turns.',
   input: z
     .object({
       units,
@@ -41,9 +42,11 @@ export const beltTakeUpOperation = defineOperation({
     })
     .superRefine((value, context) => {
       requireDrive(value, context)
-      const need = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
+      const need = (path: string, message: string) =>
+        context.addIssue({ code: 'custom', path: [path], message })
       if (value.history === undefined) {
-        if (value.stiffness === undefined) need('stiffness', 'Give the belt’s stiffness, or a history of turns and force.')
+        if (value.stiffness === undefined)
+          need('stiffness', 'Give the belt’s stiffness, or a history of turns and force.')
         if (value.now === undefined) need('now', 'Give the tension now.')
       }
     }),

@@ -12,7 +12,16 @@ import {
 } from '../../core/belt/tension'
 import { tensionBand } from '../../core/belt/tensionBand'
 import { done } from '../../core/outcome'
-import { bandFactors, bandGiven, bandSource, drivePair, loadFields, requireDrive, sheaves, stiffness } from './beltFields'
+import {
+  bandFactors,
+  bandGiven,
+  bandSource,
+  drivePair,
+  loadFields,
+  requireDrive,
+  sheaves,
+  stiffness,
+} from './beltFields'
 import { defineOperation } from './defineOperation'
 import { positive, units } from './fields'
 import { maybe, out } from './results'
@@ -28,7 +37,8 @@ const bandOut = z.object({
 /** The tension a drive needs, and what each school of measuring would read. */
 export const beltTensionOperation = defineOperation({
   name: 'belt-tension',
-  summary: 'Static tension a drive needs, with force, deflection and frequency bands for new and run-in belts.',
+  summary:
+    'Static tension a drive needs, with force, deflection and frequency bands for new and run-in belts.',
   input: z
     .object({
       units,
@@ -36,10 +46,14 @@ export const beltTensionOperation = defineOperation({
       ...loadFields,
       stiffness,
       sheaves,
-      deflection: positive('the deflection', 'distance').optional().describe('A sixty-fourth of the span when missing.'),
+      deflection: positive('the deflection', 'distance')
+        .optional()
+        .describe('A sixty-fourth of the span when missing.'),
       factors: bandFactors.optional(),
       band: bandSource.optional().describe('Sticker, chart or given tension; rules over power and speed.'),
-      joinedRibs: positive('the number of joined ribs').optional().describe('Joined belts: force for all ribs together.'),
+      joinedRibs: positive('the number of joined ribs')
+        .optional()
+        .describe('Joined belts: force for all ribs together.'),
       overhang: positive('the overhang', 'distance').optional(),
       bearingSpan: positive('the bearing span', 'distance').optional(),
       shaftLimit: positive('the shaft load limit', 'force').optional(),
@@ -71,7 +85,11 @@ export const beltTensionOperation = defineOperation({
     const design = designTension(drive, load)
     const deflection = given.deflection ?? drive.span * DEFLECTION_SHARE
     const forceAt = (tension: number) => deflectionForce(drive, spring, tension, deflection)
-    const source = bandGiven({ factors: given.factors ?? BAND_FACTORS_MUTABLE, ...given.band, load: undefined })
+    const source = bandGiven({
+      factors: given.factors ?? BAND_FACTORS_MUTABLE,
+      ...given.band,
+      load: undefined,
+    })
     const bands = BELT_AGES.map((age) => {
       const band = tensionBand(drive, spring, age, { ...source, load })
       if (!band.ok) return band
@@ -82,7 +100,10 @@ export const beltTensionOperation = defineOperation({
       return done({
         tension,
         force: [forceAt(tension[0]), forceAt(tension[1])] as const,
-        frequency: [spanFrequency(drive, tension[0], load.mass), spanFrequency(drive, tension[1], load.mass)] as const,
+        frequency: [
+          spanFrequency(drive, tension[0], load.mass),
+          spanFrequency(drive, tension[1], load.mass),
+        ] as const,
         source: from,
       })
     })

@@ -28,7 +28,9 @@ const input = z
       const name = value.operation ?? methodOf(raw)
       const parsed = name ? parseMethod(name, raw) : null
       if (parsed?.ok) continue
-      for (const issue of parsed?.issues ?? [{ path: '', message: 'Name the method: these fields fit none.' }])
+      for (const issue of parsed?.issues ?? [
+        { path: '', message: 'Name the method: these fields fit none.' },
+      ])
         context.addIssue({
           code: 'custom',
           path: [which, ...issue.path.split('.').filter((p) => p !== '')],
@@ -54,7 +56,8 @@ const row = <M extends 'displacement' | 'slope'>(kind: M) =>
 /** Whether a second set repeats a first, and both together by least squares. */
 export const compareSetsOperation = defineOperation({
   name: 'compare-sets',
-  summary: 'Whether a second set repeats a first, position by position and in offset and slope; both combined.',
+  summary:
+    'Whether a second set repeats a first, position by position and in offset and slope; both combined.',
   input,
   result: z.object({
     agrees: z.boolean(),
@@ -72,7 +75,11 @@ export const compareSetsOperation = defineOperation({
       if (!measured.ok) return refusedBelow([which], measured.refusals)
       const arranged = parsed.method.arrange()
       if (!arranged.ok) return refusedBelow([which], arranged.refusals)
-      return done({ given: parsed.method.given, coupling: measured.value.coupling, arrangement: arranged.value })
+      return done({
+        given: parsed.method.given,
+        coupling: measured.value.coupling,
+        arrangement: arranged.value,
+      })
     })
     const [first, second] = parts
     if (!first?.ok) return first ?? refused('unknown-method', ['first'])

@@ -37,7 +37,9 @@ export interface MethodGiven {
 }
 
 /** Limits of the trust checks for what was given. */
-export const trustLimits = (given: Pick<MethodGiven, 'units' | 'graduation' | 'tolerance' | 'rpm'>): TrustLimits => {
+export const trustLimits = (
+  given: Pick<MethodGiven, 'units' | 'graduation' | 'tolerance' | 'rpm'>,
+): TrustLimits => {
   const limits = given.tolerance ? settled(given.tolerance, given.rpm) : null
   return {
     units: given.units,

@@ -15,7 +15,10 @@ export const couplingValuesOperation = defineOperation({
     const { offset, slope } = given.coupling
     const unknown = [offset, slope].some((vh) => vh.v === null || vh.h === null)
     return done(
-      answerLine(given, given.coupling, { sets: [], flags: unknown ? ['unproven', 'single-plane'] : ['unproven'] }),
+      answerLine(given, given.coupling, {
+        sets: [],
+        flags: unknown ? ['unproven', 'single-plane'] : ['unproven'],
+      }),
     )
   },
 })

@@ -17,7 +17,9 @@ export interface ParsedMethod {
   readonly arrange: () => Outcome<DialArrangement>
 }
 
-type Parsed = { readonly ok: true; readonly method: ParsedMethod } | { readonly ok: false; readonly issues: readonly Issue[] }
+type Parsed =
+  | { readonly ok: true; readonly method: ParsedMethod }
+  | { readonly ok: false; readonly issues: readonly Issue[] }
 
 const parser =
   <T extends MethodGiven>(method: DialMethod<T>) =>
@@ -44,7 +46,10 @@ export const DIAL_METHODS = Object.keys(PARSERS) as [string, ...string[]]
 
 /** Parses the input of any method with dials or heads. */
 export const parseMethod = (name: string, raw: unknown): Parsed =>
-  PARSERS[name]?.(raw) ?? { ok: false, issues: [{ path: '', message: `${name} has no readings round the clock.` }] }
+  PARSERS[name]?.(raw) ?? {
+    ok: false,
+    issues: [{ path: '', message: `${name} has no readings round the clock.` }],
+  }
 
 /** Which method an input is for, by the fields that only it has; null when none fits. */
 export const methodOf = (raw: unknown): string | null => {
@@ -55,4 +60,3 @@ export const methodOf = (raw: unknown): string | null => {
   if ('samples' in raw) return 'heads'
   return null
 }
-

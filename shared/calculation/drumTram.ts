@@ -1,6 +1,12 @@
 import { z } from 'zod'
 import { rimFace } from '../../core/coupling/rimFace'
-import { judgeTram, nextTramStep, tramDifferences, type TramCheck, type TramValues } from '../../core/drum/drumTram'
+import {
+  judgeTram,
+  nextTramStep,
+  tramDifferences,
+  type TramCheck,
+  type TramValues,
+} from '../../core/drum/drumTram'
 import { normalClock } from '../../core/frame/clock'
 import type { Reading } from '../../core/fit/harmonicFit'
 import { done, refused } from '../../core/outcome'
@@ -28,14 +34,16 @@ const input = z
     windows: z.object({ side: windowPair.optional(), top: windowPair.optional() }).optional(),
   })
   .superRefine((value, context) => {
-    const need = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
+    const need = (path: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [path], message })
     const sets = value.rim !== undefined || value.face !== undefined
     if (!sets && !value.side && !value.top)
       need('rim', 'Give the rim and face readings, or the side and top differences as read.')
     if (sets && (value.rim === undefined) !== (value.face === undefined))
       need(value.rim === undefined ? 'rim' : 'face', 'Give both the rim and the face readings.')
     if (sets && value.feet === undefined) need('feet', 'Give the feet, so that the moves can be worked out.')
-    if (!sets && value.windows === undefined) need('windows', 'Give the windows that the differences are judged by.')
+    if (!sets && value.windows === undefined)
+      need('windows', 'Give the windows that the differences are judged by.')
   })
 
 const at = (readings: readonly Reading[], clock: number) =>
@@ -51,7 +59,8 @@ const differencesOf = (readings: readonly Reading[] | undefined) => {
 /** Motor trammed to a drum or flywheel with rods from its coupling. */
 export const drumTramOperation = defineOperation({
   name: 'drum-tram',
-  summary: 'A motor trammed to a brake drum: side and top as read against their windows, moves, what comes next.',
+  summary:
+    'A motor trammed to a brake drum: side and top as read against their windows, moves, what comes next.',
   input,
   result: z.object({
     coupling: lineOut.nullable(),
@@ -77,7 +86,11 @@ export const drumTramOperation = defineOperation({
       face: differencesOf(given.face?.readings) ?? { side: given.side?.face, top: given.top?.face },
     }
     const checks: readonly TramCheck[] = judgeTram(values, given.windows ?? {})
-    const inside = (what: 'side' | 'top', plane: 'v' | 'h', quantities: readonly { name: string; verdict: string }[]) =>
+    const inside = (
+      what: 'side' | 'top',
+      plane: 'v' | 'h',
+      quantities: readonly { name: string; verdict: string }[],
+    ) =>
       checks.filter((c) => c.what === what).every((c) => c.verdict !== 'out') &&
       quantities.filter((q) => q.name.endsWith(`.${plane}`)).every((q) => q.verdict !== 'out')
     if (!given.rim || !given.face)
@@ -105,7 +118,9 @@ export const drumTramOperation = defineOperation({
       feet: answer.feet,
       checks,
       judgement: judgement ? judgement.value : null,
-      next: judgedAtAll ? nextTramStep(inside('side', 'h', quantities), inside('top', 'v', quantities)) : null,
+      next: judgedAtAll
+        ? nextTramStep(inside('side', 'h', quantities), inside('top', 'v', quantities))
+        : null,
       trust: answer.trust,
     })
   },

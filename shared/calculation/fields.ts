@@ -78,7 +78,10 @@ export const displacementVH = z.object({
   v: plane('the vertical value', 'displacement'),
   h: plane('the side value', 'displacement'),
 })
-export const slopeVH = z.object({ v: plane('the vertical slope', 'slope'), h: plane('the side slope', 'slope') })
+export const slopeVH = z.object({
+  v: plane('the vertical slope', 'slope'),
+  h: plane('the side slope', 'slope'),
+})
 
 /** Offset at the coupling centre and slope; null where unknown. */
 export const couplingLine = z.object({ offset: displacementVH, slope: slopeVH })
@@ -157,9 +160,12 @@ export const faceSet = z.object({
 /** Lowest and highest allowed, null for an open side. */
 export const band = (what: string, measured?: Measured) =>
   z
-    .tuple([figure(`the lowest ${what}`, measured).nullable(), figure(`the highest ${what}`, measured).nullable()], {
-      error: `Give the window for ${what} as [lowest, highest], null for an open side.`,
-    })
+    .tuple(
+      [figure(`the lowest ${what}`, measured).nullable(), figure(`the highest ${what}`, measured).nullable()],
+      {
+        error: `Give the window for ${what} as [lowest, highest], null for an open side.`,
+      },
+    )
     .refine(([low, high]) => low === null || high === null || low <= high, {
       error: 'The lower bound is above the upper one. Swap them.',
     })

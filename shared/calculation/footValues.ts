@@ -12,7 +12,9 @@ export const footValuesOperation = defineOperation({
   summary: 'Offset and slope from positions or corrections that an instrument shows at the feet.',
   input: z.object({
     ...methodFields,
-    feet: methodFields.feet.optional().describe('Where moves are wanted; the feet of the values when missing.'),
+    feet: methodFields.feet
+      .optional()
+      .describe('Where moves are wanted; the feet of the values when missing.'),
     values: z
       .array(
         z.object({
@@ -31,6 +33,8 @@ export const footValuesOperation = defineOperation({
   result: methodOut,
   compute: (given) => {
     const line = lineOfFootValues(given.values, given.kind)
-    return done(answerLine({ ...given, feet: given.feet ?? given.values }, line, { sets: [], flags: ['unproven'] }))
+    return done(
+      answerLine({ ...given, feet: given.feet ?? given.values }, line, { sets: [], flags: ['unproven'] }),
+    )
   },
 })

@@ -31,7 +31,10 @@ const input = z
   .object({
     ...methodFields,
     gaps: z
-      .object({ diameter: positive('the diameter the gaps are read on', 'distance'), readings: feelers('the gap') })
+      .object({
+        diameter: positive('the diameter the gaps are read on', 'distance'),
+        readings: feelers('the gap'),
+      })
       .optional(),
     rises: z
       .object({

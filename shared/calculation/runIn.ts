@@ -9,7 +9,8 @@ import { done } from '../../core/outcome'
 /** When a belt's tension will leave its band. */
 export const runInOperation = defineOperation({
   name: 'run-in',
-  summary: 'When belt tension will leave its band, from dated tensions: a decay where they fall ever more slowly.',
+  summary:
+    'When belt tension will leave its band, from dated tensions: a decay where they fall ever more slowly.',
   input: z.object({
     units,
     points: z

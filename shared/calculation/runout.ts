@@ -10,22 +10,25 @@ const harmonic = z.object({ amplitude: out('displacement'), highAt: out() })
 /** One turn of a hub under a fixed dial, taken apart. */
 export const runoutOperation = defineOperation({
   name: 'runout',
-  summary: 'Eccentricity or wobble and ovality of a hub from one turn under a fixed dial, with the high spot.',
-  input: z.object({
-    units,
-    readings,
-    rpm: rpm.optional(),
-    surface: oneOf('the surface', ['rim', 'face']),
-    diameter: positive('the diameter the dial runs on', 'distance').optional(),
-    limit: positive('the run-out limit', 'displacement').optional(),
-  }).superRefine((value, context) => {
-    if (value.rpm === undefined && value.limit === undefined)
-      context.addIssue({
-        code: 'custom',
-        path: ['rpm'],
-        message: 'Give the speed in rpm, or a limit of your own.',
-      })
-  }),
+  summary:
+    'Eccentricity or wobble and ovality of a hub from one turn under a fixed dial, with the high spot.',
+  input: z
+    .object({
+      units,
+      readings,
+      rpm: rpm.optional(),
+      surface: oneOf('the surface', ['rim', 'face']),
+      diameter: positive('the diameter the dial runs on', 'distance').optional(),
+      limit: positive('the run-out limit', 'displacement').optional(),
+    })
+    .superRefine((value, context) => {
+      if (value.rpm === undefined && value.limit === undefined)
+        context.addIssue({
+          code: 'custom',
+          path: ['rpm'],
+          message: 'Give the speed in rpm, or a limit of your own.',
+        })
+    }),
   result: z.object({
     tir: out('displacement'),
     first: harmonic,

@@ -1,6 +1,13 @@
 import { z } from 'zod'
 import { beltDrive } from '../../core/belt/geometry'
-import { BELT_KINDS, fleetAngles, judgeSheaves, sheaveCorrections, sheaveErrors, sheaveLimits } from '../../core/belt/sheaveLine'
+import {
+  BELT_KINDS,
+  fleetAngles,
+  judgeSheaves,
+  sheaveCorrections,
+  sheaveErrors,
+  sheaveLimits,
+} from '../../core/belt/sheaveLine'
 import { done } from '../../core/outcome'
 import { drivePair, requireDrive, stiffness } from './beltFields'
 import { defineOperation } from './defineOperation'
@@ -54,12 +61,16 @@ const input = z
   })
   .superRefine((value, context) => {
     requireDrive(value, context)
-    const need = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
+    const need = (path: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [path], message })
     if (((value.r1 ?? 0) > 0 || (value.r2 ?? 0) > 0) && value.wR === undefined)
       need('wR', 'Give how far apart the two gaps at the reference were read (wR).')
     const tilt = [value.g12, value.g6, value.h].filter((x) => x !== undefined).length
     if (tilt > 0 && tilt < 3)
-      need(value.h === undefined ? 'h' : value.g12 === undefined ? 'g12' : 'g6', 'Give g12, g6 and h together.')
+      need(
+        value.h === undefined ? 'h' : value.g12 === undefined ? 'g12' : 'g6',
+        'Give g12, g6 and h together.',
+      )
   })
 
 const tiltOut = z.object({ farFeetShim: out('distance'), offsetChange: out('distance') })

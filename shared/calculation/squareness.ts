@@ -8,7 +8,8 @@ import { maybe, out } from './results'
 /** Whether the motor stands square on its base. */
 export const squarenessOperation = defineOperation({
   name: 'squareness',
-  summary: 'Whether a motor stands square, from distances at both ends of its base, and the screw turns that cure it.',
+  summary:
+    'Whether a motor stands square, from distances at both ends of its base, and the screw turns that cure it.',
   input: z.object({
     units,
     sheaveEnd: figure('the distance at the sheave end', 'distance'),

@@ -9,7 +9,8 @@ import { cornerGaps, footSize } from './softFoot'
 /** Stepped leaves for the wedge under a bent foot. */
 export const stepShimOperation = defineOperation({
   name: 'step-shim',
-  summary: 'Stepped leaves that fill the wedge under a bent foot: how thick, how deep, what mismatch is left.',
+  summary:
+    'Stepped leaves that fill the wedge under a bent foot: how thick, how deep, what mismatch is left.',
   input: z.object({ units, corners: cornerGaps, footSize, leaves: whole('the number of leaves', 1, 12) }),
   result: z.object({
     openEdge: z.enum(['outboard', 'inboard', 'outer', 'inner']),

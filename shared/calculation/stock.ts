@@ -16,7 +16,11 @@ export const stock = z
       .superRefine((s, context) => {
         if (s.kind !== 'laminated') return
         if (s.layer === undefined)
-          context.addIssue({ code: 'custom', path: ['layer'], message: 'Give the layer of the laminated shim.' })
+          context.addIssue({
+            code: 'custom',
+            path: ['layer'],
+            message: 'Give the layer of the laminated shim.',
+          })
         else if (s.layer > s.thickness)
           context.addIssue({
             code: 'custom',

@@ -22,7 +22,8 @@ export const tighteningOperation = defineOperation({
       bolts: whole('the number of bolts', 1, 64),
     })
     .superRefine((value, context) => {
-      const need = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
+      const need = (path: string, message: string) =>
+        context.addIssue({ code: 'custom', path: [path], message })
       if (value.boltClass === undefined && value.proofStress === undefined && value.makerTorque === undefined)
         need('boltClass', 'Give the bolt class, its proof stress, or the maker’s torque.')
       if (value.pitch >= value.diameter) need('pitch', 'The pitch can’t be larger than the bolt. Check both.')

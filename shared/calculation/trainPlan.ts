@@ -6,7 +6,18 @@ import type { TrainCoupling } from '../../core/train/train'
 import { planTrain } from '../../core/train/trainPlan'
 import { solveWithHighs } from '../solver/highs'
 import { defineOperation } from './defineOperation'
-import { figure, idText, knownLine, notNegative, oneOf, refuseTwins, rpm, tolerance, units, whole } from './fields'
+import {
+  figure,
+  idText,
+  knownLine,
+  notNegative,
+  oneOf,
+  refuseTwins,
+  rpm,
+  tolerance,
+  units,
+  whole,
+} from './fields'
 import { lineOut, out, verdictOut } from './results'
 import { settled } from './settled'
 import { pack, stock } from './stock'
@@ -79,7 +90,8 @@ const input = z
 /** Moves of a train of three or more machines that bring every coupling in band. */
 export const trainPlanOperation = defineOperation({
   name: 'train-plan',
-  summary: 'Moves of machines in a train that bring every coupling in band: closest, and with the least work.',
+  summary:
+    'Moves of machines in a train that bring every coupling in band: closest, and with the least work.',
   input,
   result: z.object({
     feasible: z.boolean(),

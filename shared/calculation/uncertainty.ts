@@ -22,7 +22,9 @@ const input = z
     input: z.looseObject({ units }).describe('Input of that operation, in the same units.'),
     sd: z.object({
       reading: sd('readings', 'displacement'),
-      clock: sd('clock angles').max(30, { error: 'A clock angle can’t be that unsure. Give degrees.' }).optional(),
+      clock: sd('clock angles')
+        .max(30, { error: 'A clock angle can’t be that unsure. Give degrees.' })
+        .optional(),
       distance: sd('distances', 'distance'),
       sag: sd('sag', 'displacement'),
       shim: sd('shims', 'displacement'),
@@ -59,7 +61,8 @@ const sds = (measured: 'displacement' | 'slope') => z.object({ v: out(measured),
 /** How sure a measurement is, and how likely its exact plan ends in band. */
 export const uncertaintyOperation = defineOperation({
   name: 'uncertainty',
-  summary: 'Spread of offset, slope and moves by Monte Carlo, the chance to end in band, and whether to measure again.',
+  summary:
+    'Spread of offset, slope and moves by Monte Carlo, the chance to end in band, and whether to measure again.',
   input,
   result: z.object({
     coupling: z.object({ offset: spreads('displacement'), slope: spreads('slope') }),

@@ -24,7 +24,9 @@ export const variableSheaveOperation = defineOperation({
     C: positive('the centre distance', 'distance').optional(),
     motorCurrent: positive('the motor current').optional(),
     plateCurrent: positive('the current on the plate').optional(),
-    table: z.object({ from: figure('the first setting'), to: figure('the last setting') }).optional()
+    table: z
+      .object({ from: figure('the first setting'), to: figure('the last setting') })
+      .optional()
       .describe('Turns from now, for a table per half turn.'),
   }),
   result: z.object({

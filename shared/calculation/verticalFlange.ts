@@ -5,7 +5,20 @@ import { flangeShims, sidewaysMove } from '../../core/flange/flangeShims'
 import { done, refused } from '../../core/outcome'
 import { trustLimits } from './couplingMethod'
 import { defineOperation } from './defineOperation'
-import { clock, couplingLine, figure, graduation, idText, notNegative, oneOf, positive, refuseTwins, rpm, tolerance, units } from './fields'
+import {
+  clock,
+  couplingLine,
+  figure,
+  graduation,
+  idText,
+  notNegative,
+  oneOf,
+  positive,
+  refuseTwins,
+  rpm,
+  tolerance,
+  units,
+} from './fields'
 import { judgementOut, lineOut, maybe, out, trustOut, vhOut } from './results'
 import { requireOneKindOfFace, rimAndFaces, rimFaceDials } from './rimFace'
 import { judged } from './settled'
@@ -50,11 +63,18 @@ export const verticalFlangeOperation = defineOperation({
     rock: maybe('displacement'),
     parallelAfter: vhOut('displacement'),
     move: z
-      .object({ v: out('displacement'), h: out('displacement'), distance: out('displacement'), toward: out() })
+      .object({
+        v: out('displacement'),
+        h: out('displacement'),
+        distance: out('displacement'),
+        toward: out(),
+      })
       .nullable()
       .describe('Only with a loose spigot: how far and toward which clock position.'),
     advice: z.array(z.string()),
-    judgement: judgementOut.nullable().describe('The parallel error left, judged where a tolerance was given.'),
+    judgement: judgementOut
+      .nullable()
+      .describe('The parallel error left, judged where a tolerance was given.'),
     trust: trustOut,
   }),
   compute: (given) => {

@@ -139,12 +139,22 @@ describe('plans in words', () => {
   it('say which foot is blocked, which way and why', () => {
     expect(
       blockedWords(
-        { id: 'outboard', machine: 'movable', plane: 'h', need: 18 * 0.0254, room: 4 * 0.0254, reason: 'bolt-bound' },
+        {
+          id: 'outboard',
+          machine: 'movable',
+          plane: 'h',
+          need: 18 * 0.0254,
+          room: 4 * 0.0254,
+          reason: 'bolt-bound',
+        },
         'inch',
       ),
     ).toBe('Outboard feet should go 18.0 mil toward 3, can go 4.0 mil: no room left in the bolt holes.')
     expect(
-      blockedWords({ id: 'inboard', machine: 'movable', plane: 'v', need: -0.1, room: 0, reason: 'no-shim' }, 'metric'),
+      blockedWords(
+        { id: 'inboard', machine: 'movable', plane: 'v', need: -0.1, room: 0, reason: 'no-shim' },
+        'metric',
+      ),
     ).toContain('0.100 mm down')
   })
 })

@@ -23,8 +23,7 @@ const SENTENCES: Readonly<Record<Refusal['code'], (n: Readonly<Record<string, nu
   'nothing-measured': () => 'Nothing was measured here. Give the values.',
   'bounds-off-quarters': (n) =>
     `A go/no-go blade counts only at 12, 3, 6 or 9; ${round(n.clock)} degrees is none of them.`,
-  'bounds-empty': (n) =>
-    `Two blades at ${round(n.clock)} degrees contradict one another. Try them again.`,
+  'bounds-empty': (n) => `Two blades at ${round(n.clock)} degrees contradict one another. Try them again.`,
   'not-a-dial-method': () => 'This needs readings round the clock from dials or heads.',
   'unknown-method': () => 'Name the method the readings come from.',
   'nothing-in-stock': () => 'There are no shims to use: nothing in stock and nothing under the foot.',

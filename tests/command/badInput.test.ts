@@ -52,7 +52,9 @@ const example = (operation: Operation): Json => {
 
 const hostile = (value: Json, slow: boolean): unknown[] => [
   undefined,
-  ...(typeof value === 'number' ? [NaN, Infinity, 1e300, 'five', [], {}, ...(slow ? [] : [0, -1, 1e6, 1e-12])] : []),
+  ...(typeof value === 'number'
+    ? [NaN, Infinity, 1e300, 'five', [], {}, ...(slow ? [] : [0, -1, 1e6, 1e-12])]
+    : []),
   ...(typeof value === 'string' ? [7, 'furlong', ''] : []),
   ...(Array.isArray(value) ? [[], 'none', {}] : []),
   ...(value && typeof value === 'object' && !Array.isArray(value) ? [[], 'none'] : []),
@@ -98,11 +100,26 @@ describe('bad input', () => {
     },
   )
 
+  it.each(OPERATIONS.map((o) => [o.name, o] as const))(
+    '%s: a unit nobody knows, and none at all, are named at units',
+    async (_, operation) => {
+      for (const to of ['furlong', undefined]) {
+        const answer = await operation.run(changed(example(operation), ['units'], to))
+        expect(answer.ok ? [] : answer.error.issues.map((i) => i.path)).toContain('units')
+      }
+    },
+  )
+
   const spoil = async (name: string, changes: Record<string, unknown>) => {
     const operation = OPERATIONS.find((o) => o.name === name)
     if (!operation) throw new Error(name)
     const input = Object.entries(changes).reduce<Json>(
-      (value, [path, to]) => changed(value, path.split('.').map((p) => (/^\d+$/.test(p) ? Number(p) : p)), to),
+      (value, [path, to]) =>
+        changed(
+          value,
+          path.split('.').map((p) => (/^\d+$/.test(p) ? Number(p) : p)),
+          to,
+        ),
       example(operation),
     )
     const answer = await operation.run(input)
@@ -117,7 +134,16 @@ describe('bad input', () => {
     ['spacer-faces', { spoolLength: -5 }, 'spoolLength'],
     ['gap-straightedge', { 'gaps.diameter': 0 }, 'gaps.diameter'],
     ['fit-readings', { 'readings.1.clock': 0, 'readings.2.clock': 1, 'readings.3.clock': 2 }, 'readings'],
-    ['runout', { readings: [{ clock: 0, value: 1 }, { clock: 0, value: 2 }] }, 'readings'],
+    [
+      'runout',
+      {
+        readings: [
+          { clock: 0, value: 1 },
+          { clock: 0, value: 2 },
+        ],
+      },
+      'readings',
+    ],
     ['coupling-values', { 'feet.1.x': 12 }, 'feet.1.x'],
     ['foot-values', { 'values.1.x': 12 }, 'values.1.x'],
     ['growth', { 'machines.1.feet.1.x': 305 }, 'machines.1.feet.1.x'],

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { expect } from 'vitest'
 
 export interface WorkedCase {
@@ -7,6 +7,10 @@ export interface WorkedCase {
   readonly expect: unknown
   readonly tolerance: number
 }
+
+/** Operations that have worked cases. */
+export const caseOperations = (): readonly string[] =>
+  readdirSync(new URL('./cases/', import.meta.url)).map((file) => file.replace(/\.json$/, ''))
 
 /** The worked cases of an operation. */
 export const readCases = (operation: string): readonly WorkedCase[] =>

@@ -8,10 +8,13 @@ describe('the pages of docs/methods', () => {
     expect(await withResult(page)).toBe(page)
     const drawing = /\]\((drawings\/[\w-]+\.svg)\)/.exec(page)?.[1]
     expect(drawing && existsSync(new URL(drawing, pageOf(name)))).toBe(true)
-    for (const heading of ['## Formula', '## Worked example', "## What it can't see"]) expect(page).toContain(heading)
+    for (const heading of ['## Formula', '## Worked example', "## What it can't see"])
+      expect(page).toContain(heading)
   })
 
   it('are listed with every operation, written from the one table', () => {
-    expect(readFileSync(new URL('../../docs/calculation.md', import.meta.url), 'utf8')).toBe(calculationList())
+    expect(readFileSync(new URL('../../docs/calculation.md', import.meta.url), 'utf8')).toBe(
+      calculationList(),
+    )
   })
 })
