@@ -4,7 +4,7 @@ import { simulateFace, simulateRim } from '../simulate/dialReadings'
 import { fromCore } from '../units/unitSystem'
 import { SAFETY_POINTS, type EntryBody, type LogEntry, type SetUpPayload } from './entry'
 import { foldJob } from './foldJob'
-import { settleSetUp } from './measurement'
+import { settleSetUp } from './setUp'
 
 /** A plain inch machine for the tests of the logbook: 12 and 34.5 in, own limit 5 mil and 1 mil/in. */
 export const TEST_MACHINE: CoupledMachine = {

@@ -1,6 +1,6 @@
 import { joinCircles, circleValue, type DialArrangement } from '../coupling/dialCircle'
 import { feetFor, type FootPlane, type FootResult } from '../coupling/feet'
-import { fitHarmonic } from '../fit/harmonicFit'
+import { fitHarmonic, type Reading } from '../fit/harmonicFit'
 import { lineDifference, type Misalignment } from '../frame/planes'
 import { judgedQuantities } from '../judge/quantities'
 import type { SettledTolerance } from '../judge/tolerance'
@@ -33,6 +33,23 @@ export const repeatOfQuantities = (change: Misalignment, tolerance: SettledToler
       const within = Math.abs(difference) <= limit * (1 + 1e-9)
       return [{ what: 'quantity', name: q.name, clock: null, kind: q.kind, difference, limit, within }]
     })
+
+/** Position by position, each set less its own fitted constant. */
+export const repeatOfPositions = (
+  name: string,
+  first: readonly Reading[],
+  second: readonly Reading[],
+  limit: Millimetres,
+): readonly RepeatRow[] =>
+  repeatDifferences(first, second).map(({ clock, difference }) => ({
+    what: 'position',
+    name,
+    clock,
+    kind: 'displacement',
+    difference,
+    limit,
+    within: Math.abs(difference) <= limit * (1 + 1e-9),
+  }))
 
 interface Measured {
   readonly coupling: Misalignment
@@ -83,18 +100,12 @@ export const compareMeasurements = (
   const alike = setUpOf(first.arrangement) === setUpOf(second.arrangement)
   const positions = alike
     ? first.arrangement.circles.flatMap((circle, i) =>
-        repeatDifferences(
+        repeatOfPositions(
+          circle.name,
           circle.readings,
-          (second.arrangement.circles[i as 0 | 1] as typeof circle).readings,
-        ).map((d): RepeatRow => ({
-          what: 'position',
-          name: circle.name,
-          clock: d.clock,
-          kind: 'displacement',
-          difference: d.difference,
+          second.arrangement.circles[i as 0 | 1].readings,
           limit,
-          within: Math.abs(d.difference) <= limit * (1 + 1e-9),
-        })),
+        ),
       )
     : []
   const change = lineDifference(second.coupling, first.coupling)

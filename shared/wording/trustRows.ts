@@ -1,4 +1,6 @@
-import { DIALS, trustOf, type Measurement } from '../../core/logbook/measurement'
+import { DIALS } from '../../core/logbook/setUp'
+import { trustOf } from '../../core/logbook/readingSet'
+import type { Measurement } from '../../core/logbook/measurement'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { figure } from './figures'
 import { repeatName } from './readings'

@@ -1,6 +1,7 @@
 import { faceFactor, rimFactor } from '../../core/coupling/dialSet'
 import type { JobState } from '../../core/logbook/foldJob'
-import { trustOf, type Measurement, type ReadingSet } from '../../core/logbook/measurement'
+import { trustOf, type ReadingSet } from '../../core/logbook/readingSet'
+import type { Measurement } from '../../core/logbook/measurement'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { figure } from '../wording/figures'
 import { quantityName } from '../wording/quantities'

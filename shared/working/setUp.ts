@@ -1,4 +1,4 @@
-import type { SetUp } from '../../core/logbook/measurement'
+import type { SetUp } from '../../core/logbook/setUp'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { figure } from '../wording/figures'
 import type { WorkingStep } from './step'

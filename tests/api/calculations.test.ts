@@ -1,21 +1,18 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { expectMatches, readCases } from '../command/cases'
+import { caseOperations, expectMatches, readCases } from '../command/cases'
 import { expectRefusal, useProgram } from './client'
 
 const api = useProgram('calculations')
 
 describe('the calculation route', () => {
-  it.each(['rim-face', 'fit-readings', 'judge', 'level'])(
-    'answers the worked cases of %s',
-    async (operation) => {
-      for (const c of readCases(operation)) {
-        const answer = await api.post(`/api/calc/${operation}`, c.input)
-        expect(answer.status).toBe(200)
-        expectMatches(answer.body, c.expect, c.tolerance)
-      }
-    },
-  )
+  it.each(caseOperations())('answers the worked cases of %s', async (operation) => {
+    for (const c of readCases(operation)) {
+      const answer = await api.post(`/api/calc/${operation}`, c.input)
+      expect(answer.status).toBe(200)
+      expectMatches(answer.body, c.expect, c.tolerance)
+    }
+  })
 
   it('lists its operations with their schemas', async () => {
     const list = (await api.ask('/api/calc')).body as unknown as { name: string; input: object }[]

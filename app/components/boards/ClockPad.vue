@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Dial } from '~~/core/logbook/measurement'
+import type { Dial } from '~~/core/logbook/setUp'
 import { clockName } from '~~/shared/wording/directions'
 
 /** One dial at the four quarters: its face, and a box at each position. */

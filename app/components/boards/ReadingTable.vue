@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { DIALS, type Dial } from '~~/core/logbook/measurement'
+import { DIALS, type Dial } from '~~/core/logbook/setUp'
 import { normalClock } from '~~/core/frame/clock'
 import { readTypedNumber } from '~~/core/units/typedNumber'
 import { clockName } from '~~/shared/wording/directions'

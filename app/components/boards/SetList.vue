@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Measurement, ReadingSet } from '~~/core/logbook/measurement'
+import type { Measurement } from '~~/core/logbook/measurement'
+import type { ReadingSet } from '~~/core/logbook/readingSet'
 import { figure } from '~~/shared/wording/figures'
 
 /** The sets logged so far, in words: what they read, whether they are used, what can be done with them. */

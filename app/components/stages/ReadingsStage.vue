@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { DIALS, trustOf, type Dial, type ReadingSet } from '~~/core/logbook/measurement'
+import { DIALS, type Dial } from '~~/core/logbook/setUp'
+import { trustOf, type ReadingSet } from '~~/core/logbook/readingSet'
 import { clockName } from '~~/shared/wording/directions'
 import { figure } from '~~/shared/wording/figures'
 import { TURNING_NOTE } from '~~/shared/wording/names'

@@ -2,7 +2,7 @@
 import { TURNING_NOTE } from '~~/shared/wording/names'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { setUpWorking } from '~~/shared/working/setUp'
-import { settleSetUp } from '~~/core/logbook/measurement'
+import { settleSetUp } from '~~/core/logbook/setUp'
 
 const job = useJob()
 const session = useSession()

@@ -1,0 +1,207 @@
+import type { Plane } from '../frame/planes'
+import { nearestIndex } from '../plan/machineLifts'
+import { limitForms } from '../plan/planeLimits'
+import type { PairLifts, PlanFoot } from '../plan/planFoot'
+import { thicknessKey, type StockShim } from '../shims/leafKinds'
+import type { Constraint, SolveLinear, Variable } from './linearProgram'
+import { turnToTrain, type Train, type TrainCoupling, type TrainMachine } from './train'
+
+/** Lifts looked at on either side of the continuous best for the closest plan. */
+const NEARBY = 10
+
+/** A machine with what its two pairs can do, in order of x. */
+export interface PreparedMachine {
+  readonly machine: TrainMachine
+  readonly pairs: readonly [PairLifts, PairLifts]
+}
+
+/** What one pair's move of one millimetre does to a coupling's line, about the coupling's centre. */
+const effectOf = (
+  machine: PreparedMachine,
+  pair: 0 | 1,
+  coupling: TrainCoupling,
+): { readonly offset: number; readonly slope: number } => {
+  const sign = machine.machine.id === coupling.right ? 1 : machine.machine.id === coupling.left ? -1 : 0
+  const own = machine.pairs[pair].foot.x - coupling.x
+  const other = machine.pairs[pair === 0 ? 1 : 0].foot.x - coupling.x
+  return { offset: (sign * other) / (other - own), slope: -sign / (other - own) }
+}
+
+const nameOf = (machine: number, pair: number) => `m${machine}_${pair}`
+
+/**
+ * Constraints that hold every judged value of a plane within `share` of its limit. `share` names
+ * the variable for it. Forms are divided by their half band, so that all are of like size.
+ */
+const limitConstraints = (
+  train: Train,
+  machines: readonly PreparedMachine[],
+  plane: Plane,
+  share: string,
+): readonly Constraint[] =>
+  train.couplings.flatMap((coupling) => {
+    const forms = limitForms(coupling.tolerance, coupling.target, plane)
+    const line = turnToTrain(coupling.coupling, coupling.stationary)
+    return forms.flatMap((f): readonly Constraint[] => {
+      // The limits are the coupling's own; turning the line turns the signs of offset and slope.
+      const turn = turnToTrain({ offset: { v: 1, h: 1 }, slope: { v: 1, h: 1 } }, coupling.stationary)
+      const fo = f.offsetFactor * (turn.offset[plane] ?? 1)
+      const fs = f.slopeFactor * (turn.slope[plane] ?? 1)
+      const now = fo * (line.offset[plane] ?? 0) + fs * (line.slope[plane] ?? 0) - f.shift
+      const [low, high] = f.band
+      const half =
+        low !== null && high !== null && high > low ? (high - low) / 2 : Math.abs(low ?? high ?? 0) || 1e-3
+      const terms = machines.flatMap((m, k) =>
+        ([0, 1] as const).flatMap((pair) => {
+          const e = effectOf(m, pair, coupling)
+          const factor = (fo * e.offset + fs * e.slope) / half
+          return factor === 0 ? [] : [{ name: nameOf(k, pair), factor }]
+        }),
+      )
+      const out: Constraint[] = []
+      if (low !== null && high !== null) {
+        const middle = ((low + high) / 2 - now) / half
+        out.push({ terms: [...terms, { name: share, factor: 1 }], low: middle, high: Infinity })
+        out.push({ terms: [...terms, { name: share, factor: -1 }], low: -Infinity, high: middle })
+      } else if (low !== null)
+        out.push({
+          terms: [...terms, { name: share, factor: low === 0 ? 0 : 1 }],
+          low: (low - now) / half + (low === 0 ? 0 : 1),
+          high: Infinity,
+        })
+      else if (high !== null)
+        out.push({
+          terms: [...terms, { name: share, factor: high === 0 ? 0 : -1 }],
+          low: -Infinity,
+          high: (high - now) / half - (high === 0 ? 0 : 1),
+        })
+      return out
+    })
+  })
+
+/** |move| as a variable of its own, so that work can be counted. */
+const workVariables = (
+  names: readonly string[],
+  cost: number,
+): { variables: Variable[]; constraints: Constraint[] } => ({
+  variables: names.map((name) => ({ name: `w_${name}`, low: 0, high: 1e4, cost })),
+  constraints: names.flatMap((name) => [
+    {
+      terms: [
+        { name: `w_${name}`, factor: 1 },
+        { name, factor: -1 },
+      ],
+      low: 0,
+      high: Infinity,
+    },
+    {
+      terms: [
+        { name: `w_${name}`, factor: 1 },
+        { name, factor: 1 },
+      ],
+      low: 0,
+      high: Infinity,
+    },
+  ]),
+})
+
+const roomOf = (foot: PlanFoot): readonly [number, number] =>
+  foot.locked ? [0, 0] : [-foot.sideMinus, foot.sidePlus]
+
+/** Continuous moves of one plane: least worst share first, then least work within `level`. */
+export const solveContinuous = async (
+  train: Train,
+  machines: readonly PreparedMachine[],
+  plane: Plane,
+  solve: SolveLinear,
+  level: number | null,
+): Promise<{ readonly moves: readonly (readonly [number, number])[]; readonly share: number } | null> => {
+  const moves = machines.flatMap((m, k) =>
+    ([0, 1] as const).map((pair): Variable => {
+      const { foot, v } = m.pairs[pair]
+      const [low, high] = plane === 'v' ? [v[0] as number, v[v.length - 1] as number] : roomOf(foot)
+      return { name: nameOf(k, pair), low, high, cost: 0 }
+    }),
+  )
+  const names = moves.map((m) => m.name)
+  const work = workVariables(names, level === null ? 1e-6 : 1)
+  const share: Variable = { name: 'share', low: 0, high: level ?? 1e6, cost: level === null ? 1 : 0 }
+  const solved = await solve({
+    variables: [share, ...moves, ...work.variables],
+    constraints: [...limitConstraints(train, machines, plane, 'share'), ...work.constraints],
+  })
+  if (!solved) return null
+  return {
+    moves: machines.map((_, k) => [solved[nameOf(k, 0)] ?? 0, solved[nameOf(k, 1)] ?? 0] as const),
+    share: solved.share ?? 0,
+  }
+}
+
+/** Whole-shim lifts: one of each pair's reachable lifts, chosen by an integer program. */
+export const solveLifts = async (
+  train: Train,
+  machines: readonly PreparedMachine[],
+  stock: readonly StockShim[],
+  solve: SolveLinear,
+  around: readonly (readonly [number, number])[] | null,
+  level: number | null,
+): Promise<readonly (readonly [number, number])[] | null> => {
+  const variables: Variable[] = [
+    { name: 'share', low: 0, high: level ?? 1e6, cost: level === null ? 1000 : 0.01 },
+  ]
+  const constraints: Constraint[] = [...limitConstraints(train, machines, 'v', 'share')]
+  const shelf = new Map<number, { name: string; factor: number }[]>()
+  machines.forEach((m, k) => {
+    for (const pair of [0, 1] as const) {
+      const { v, changes, packs } = m.pairs[pair]
+      const name = nameOf(k, pair)
+      variables.push({ name, low: v[0] as number, high: v[v.length - 1] as number, cost: 0 })
+      const centre = around ? nearestIndex(v, around[k]?.[pair] ?? 0) : 0
+      const still = nearestIndex(v, 0)
+      const picked = Array.from(v, (_, i) => i).filter(
+        (i) => !around || Math.abs(i - centre) <= NEARBY || i === still,
+      )
+      const pick = (i: number) => `b${k}_${pair}_${i}`
+      for (const i of picked) {
+        variables.push({
+          name: pick(i),
+          low: 0,
+          high: 1,
+          cost: (changes[i] as number) * (level === null ? 1e-4 : 1),
+          binary: true,
+        })
+        for (const side of ['left', 'right'] as const) {
+          const pack = packs(i, side)[0]
+          pack?.putIn.forEach((t, leaf) => {
+            if ((pack.pieces[leaf] ?? -1) >= 0) return
+            const key = thicknessKey(t)
+            shelf.set(key, [...(shelf.get(key) ?? []), { name: pick(i), factor: 1 }])
+          })
+        }
+      }
+      constraints.push({ terms: picked.map((i) => ({ name: pick(i), factor: 1 })), low: 1, high: 1 })
+      constraints.push({
+        terms: [{ name, factor: -1 }, ...picked.map((i) => ({ name: pick(i), factor: v[i] as number }))],
+        low: 0,
+        high: 0,
+      })
+    }
+  })
+  for (const [key, terms] of shelf) {
+    const count = stock.reduce(
+      (s, kind) => s + (kind.kind !== 'laminated' && thicknessKey(kind.thickness) === key ? kind.count : 0),
+      0,
+    )
+    const most = new Map<string, number>()
+    for (const t of terms) most.set(t.name, (most.get(t.name) ?? 0) + 1)
+    constraints.push({ terms: [...most].map(([name, factor]) => ({ name, factor })), low: 0, high: count })
+  }
+  const solved = await solve({ variables, constraints })
+  if (!solved) return null
+  return machines.map(
+    (m, k) =>
+      ([0, 1] as const).map((pair) =>
+        nearestIndex(m.pairs[pair].v, solved[nameOf(k, pair)] ?? 0),
+      ) as unknown as readonly [number, number],
+  )
+}
