@@ -1,4 +1,4 @@
-import { EDGE_MARGIN, marginIn, type Verdict } from '../judge/judge'
+import { marginIn, verdictOfMargin, type Verdict } from '../judge/judge'
 import type { Millimetres } from '../units/unitSystem'
 
 /** Gaps from one straight edge, all >= 0. Near is nearer the other shaft, on both sheaves. */
@@ -192,7 +192,7 @@ export const judgeSheaves = (
 ): { readonly verdict: Verdict; readonly quantities: readonly JudgedSheave[] } => {
   const judged = (name: JudgedSheave['name'], value: number, limit: number): JudgedSheave => {
     const margin = marginIn(value, [-limit, limit])
-    return { name, margin, verdict: margin < 0 ? 'out' : margin < EDGE_MARGIN ? 'edge' : 'in' }
+    return { name, margin, verdict: verdictOfMargin(margin) }
   }
   const quantities = [
     judged('fleet', fleet.worst, limits.angle),

@@ -1,4 +1,4 @@
-import { marginIn, EDGE_MARGIN, type Verdict } from '../judge/judge'
+import { marginIn, verdictOfMargin, type Verdict } from '../judge/judge'
 import type { Band } from '../judge/tolerance'
 import type { Millimetres } from '../units/unitSystem'
 
@@ -45,7 +45,7 @@ export const judgeTram = (values: TramValues, windows: TramWindows): readonly Tr
       const window = windows[what]?.[dial]
       if (value === undefined || !window) return []
       const margin = marginIn(value, window)
-      const verdict = margin < 0 ? 'out' : margin < EDGE_MARGIN ? 'edge' : 'in'
+      const verdict = verdictOfMargin(margin)
       return [{ dial, what, value, low: window[0], high: window[1], margin, verdict }]
     }),
   )

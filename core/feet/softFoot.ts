@@ -1,4 +1,4 @@
-import type { Millimetres, Slope } from '../units/unitSystem'
+import type { Millimetres, Slope, UnitSystem } from '../units/unitSystem'
 import { fitCorners, type CornerGaps, type FootSize } from './cornerGaps'
 
 export type FootName = 'f1' | 'f2' | 'f3' | 'f4'
@@ -46,6 +46,9 @@ export interface SoftFootResult {
   readonly pipeStrain: boolean
   readonly advice: readonly SoftFootAdvice[]
 }
+
+/** Limit of a foot's rise, and of a flange's rock, unless the site says otherwise: 2 mil, 0.05 mm. */
+export const SOFT_FOOT_LIMIT: Readonly<Record<UnitSystem, Millimetres>> = { inch: 2 * 0.0254, metric: 0.05 }
 
 /** From this slope under a foot on, it is bent: 1 mil/in, 0.1 mm/100 mm. */
 export const BENT_SLOPE: Slope = 0.001

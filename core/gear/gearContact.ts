@@ -1,4 +1,4 @@
-import { EDGE_MARGIN, marginIn, type Verdict } from '../judge/judge'
+import { marginIn, verdictOfMargin, type Verdict } from '../judge/judge'
 import type { Band } from '../judge/tolerance'
 import type { Degrees, Millimetres } from '../units/unitSystem'
 
@@ -68,7 +68,7 @@ export const gearContact = (input: GearContactInput): GearContactResult => {
     const centreChange = outside
       ? (middle - input.backlash) / (2 * Math.tan((input.pressureAngle * Math.PI) / 180))
       : 0
-    backlash = { margin, verdict: outside ? 'out' : margin < EDGE_MARGIN ? 'edge' : 'in', centreChange }
+    backlash = { margin, verdict: verdictOfMargin(margin), centreChange }
     if (outside) advice.push(centreChange < 0 ? 'centres-closer' : 'centres-further')
   }
   return { off, advice, blocksToward: f === r && f !== 0 ? (f === 1 ? -1 : 1) : 0, backlash }

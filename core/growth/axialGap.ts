@@ -1,4 +1,4 @@
-import { marginIn, type Verdict, EDGE_MARGIN } from '../judge/judge'
+import { marginIn, verdictOfMargin, type Verdict } from '../judge/judge'
 import type { Band } from '../judge/tolerance'
 import type { Celsius, Millimetres } from '../units/unitSystem'
 
@@ -51,7 +51,7 @@ export const axialGap = (input: AxialGapInput): AxialGapResult => {
     growth,
     floatEnds: input.float === undefined ? null : [judged - input.float / 2, judged + input.float / 2],
     margin,
-    verdict: margin === null ? null : margin < 0 ? 'out' : margin < EDGE_MARGIN ? 'edge' : 'in',
+    verdict: margin === null ? null : verdictOfMargin(margin),
     move: input.measured === undefined ? null : coldGap - input.measured,
   }
 }

@@ -39,6 +39,10 @@ export const marginIn = (value: number, [low, high]: Band): number => {
   return bound === 0 ? Math.sign(clear) : clear / Math.abs(bound)
 }
 
+/** The verdict a margin alone gives: in from 0.2, edge down to 0, out below. */
+export const verdictOfMargin = (margin: number): Verdict =>
+  margin < 0 ? 'out' : margin < EDGE_MARGIN ? 'edge' : 'in'
+
 /** Value of one term, from the target unless its band is absolute; null when unknown. */
 export const termValue = (term: JudgedTerm, line: Misalignment, target: Misalignment): number | null => {
   let value = 0

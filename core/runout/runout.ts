@@ -1,7 +1,7 @@
 import { clockVector, distinctClocks, normalClock } from '../frame/clock'
 import type { Reading } from '../fit/harmonicFit'
 import { solveLinear } from '../fit/leastSquares'
-import { EDGE_MARGIN, marginIn, type Verdict } from '../judge/judge'
+import { marginIn, verdictOfMargin, type Verdict } from '../judge/judge'
 import { done, refused, type Outcome } from '../outcome'
 import type { Degrees, Millimetres, Slope } from '../units/unitSystem'
 
@@ -89,6 +89,6 @@ export const runout = (input: RunoutInput): Outcome<RunoutResult> => {
     strikeAt: first.highAt,
     limit: input.limit,
     margin,
-    verdict: margin < 0 ? 'out' : margin < EDGE_MARGIN ? 'edge' : 'in',
+    verdict: verdictOfMargin(margin),
   })
 }

@@ -1,4 +1,4 @@
-import { joinCircles, circleValue, type DialArrangement } from '../coupling/dialCircle'
+import { joinCircles, circleValue, type DialArrangement, type DialCircle } from '../coupling/dialCircle'
 import { feetFor, type FootPlane, type FootResult } from '../coupling/feet'
 import { fitHarmonic, type Reading } from '../fit/harmonicFit'
 import { lineDifference, type Misalignment } from '../frame/planes'
@@ -63,19 +63,25 @@ export interface ComparedMeasurements {
   readonly combined: Misalignment | null
 }
 
-/** Both sets of one circle in one fit, each with constants of its own; null when it can't be done. */
+/** Both sets' readings under one set-up, each set with zeros of its own. */
+export const poolSets = (first: DialArrangement, second: DialArrangement): DialArrangement => {
+  const pooled = (i: 0 | 1): DialCircle => ({
+    ...first.circles[i],
+    readings: [first, second].flatMap((set, n) =>
+      set.circles[i].readings.map((r) => ({ ...r, group: `${n + 1} ${r.group ?? ''}` })),
+    ),
+  })
+  return { ...first, circles: [pooled(0), pooled(1)] }
+}
+
+/** Both sets by least squares; null when the pooled circles can't be fitted. */
 const combine = (first: DialArrangement, second: DialArrangement): Misalignment | null => {
-  const values = first.circles.map((circle, i) => {
-    const other = second.circles[i as 0 | 1]
-    const readings = [
-      ...circle.readings.map((r) => ({ ...r, group: `1 ${r.group ?? ''}` })),
-      ...other.readings.map((r) => ({ ...r, group: `2 ${r.group ?? ''}` })),
-    ]
-    const fit = fitHarmonic(readings)
+  const both = poolSets(first, second)
+  const [a, b] = both.circles.map((circle) => {
+    const fit = fitHarmonic(circle.readings)
     return fit.ok ? circleValue(circle, fit.value) : null
   })
-  const [a, b] = values
-  return a && b ? joinCircles(first, a, b) : null
+  return a && b ? joinCircles(both, a, b) : null
 }
 
 /** Where a circle stands and what it reads by: only circles set up alike share a fit. */

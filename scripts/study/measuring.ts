@@ -5,7 +5,7 @@ import { settleTolerance, offsetLimitOf, type SettledTolerance } from '../../cor
 import type { Random } from '../../core/random/random'
 import type { SimulatedJob } from '../../core/simulate/jobPopulation'
 import { takeSet, type SimulatedCouple, type TakenSet } from '../../core/simulate/simulatedCouple'
-import { compareMeasurements } from '../../core/trust/compareMeasurements'
+import { compareMeasurements, poolSets } from '../../core/trust/compareMeasurements'
 import { beyondReturnLimit } from '../../core/trust/returnToZero'
 import type { TrustFlag } from '../../core/trust/trustReport'
 
@@ -76,18 +76,6 @@ export const repeatOf = (job: SimulatedJob, first: ReadSet, second: ReadSet) =>
     feet: [],
   })
 
-/** Both sets' readings under one arrangement, each set with its own zero. */
-export const togetherOf = (first: DialArrangement, second: DialArrangement): DialArrangement => {
-  const [a, b] = first.circles.map((circle, i) => ({
-    ...circle,
-    readings: [
-      ...circle.readings.map((r) => ({ ...r, group: '1' })),
-      ...(second.circles[i as 0 | 1] as typeof circle).readings.map((r) => ({ ...r, group: '2' })),
-    ],
-  }))
-  return { ...first, circles: [a as (typeof first.circles)[0], b as (typeof first.circles)[1]] }
-}
-
 const MOST_SETS = 6
 
 /**
@@ -111,7 +99,7 @@ export const measureWithRepeat = (
       if (repeat.agrees && repeat.combined)
         return {
           coupling: repeat.combined,
-          arrangement: togetherOf(before.arrangement, set.arrangement),
+          arrangement: poolSets(before.arrangement, set.arrangement),
           sets: n,
         }
     }

@@ -1,16 +1,15 @@
 import { z } from 'zod'
 import { beltDrive } from '../../core/belt/geometry'
 import {
-  BAND_FACTORS,
-  BELT_AGES,
   DEFLECTION_SHARE,
   deflectionForce,
   designTension,
   RATIO_AT_180,
   shaftLoad,
   spanFrequency,
+  type BeltAge,
 } from '../../core/belt/tension'
-import { tensionBand } from '../../core/belt/tensionBand'
+import { tensionBand, type TensionBand } from '../../core/belt/tensionBand'
 import { done } from '../../core/outcome'
 import {
   bandFactors,
@@ -85,18 +84,13 @@ export const beltTensionOperation = defineOperation({
     const design = designTension(drive, load)
     const deflection = given.deflection ?? drive.span * DEFLECTION_SHARE
     const forceAt = (tension: number) => deflectionForce(drive, spring, tension, deflection)
-    const source = bandGiven({
-      factors: given.factors ?? BAND_FACTORS_MUTABLE,
-      ...given.band,
-      load: undefined,
-    })
-    const bands = BELT_AGES.map((age) => {
-      const band = tensionBand(drive, spring, age, { ...source, load })
+    const own = bandGiven(given.band ?? {})
+    const source = { ...own, factors: given.factors ?? own.factors, load }
+    const bandFor = (age: BeltAge) => {
+      const band = tensionBand(drive, spring, age, source)
       if (!band.ok) return band
-      const { tension, source: from } = band.value ?? {
-        tension: [design.staticTension, design.staticTension] as const,
-        source: 'power' as const,
-      }
+      // Power and speed are always there, so that some source always rules.
+      const { tension, source: from } = band.value as TensionBand
       return done({
         tension,
         force: [forceAt(tension[0]), forceAt(tension[1])] as const,
@@ -106,10 +100,11 @@ export const beltTensionOperation = defineOperation({
         ] as const,
         source: from,
       })
-    })
-    const [runIn, fresh] = bands
-    if (!runIn?.ok) return runIn as Extract<typeof runIn, { ok: false }>
-    if (!fresh?.ok) return fresh as Extract<typeof fresh, { ok: false }>
+    }
+    const runIn = bandFor('run-in')
+    if (!runIn.ok) return runIn
+    const fresh = bandFor('new')
+    if (!fresh.ok) return fresh
     const bearing =
       given.overhang !== undefined && given.bearingSpan !== undefined
         ? { overhang: given.overhang, span: given.bearingSpan }
@@ -133,8 +128,3 @@ export const beltTensionOperation = defineOperation({
     })
   },
 })
-
-const BAND_FACTORS_MUTABLE = {
-  'run-in': [...BAND_FACTORS['run-in']] as [number, number],
-  new: [...BAND_FACTORS.new] as [number, number],
-}

@@ -6,8 +6,6 @@ import type { MachineRole } from '../../core/plan/planFoot'
 import { defineOperation } from './defineOperation'
 import {
   couplingLine,
-  figure,
-  idText,
   knownLine,
   notNegative,
   oneOf,
@@ -17,22 +15,14 @@ import {
   units,
   whole,
 } from './fields'
-import { lineOut, maybe, out, verdictOut } from './results'
+import { lineOut, out, verdictOut } from './results'
 import { settled } from './settled'
-import { pack, stock } from './stock'
+import { planFoot } from './planFoot'
+import { stock } from './stock'
 
-const foot = z.object({
-  id: idText,
-  x: figure('the distance to the feet', 'distance'),
-  existing: pack.describe('Under each foot of the pair, bottom up.'),
-  maxPack: notNegative('the highest pack', 'displacement'),
-  sidePlus: notNegative('the room toward 3', 'displacement'),
-  sideMinus: notNegative('the room toward 9', 'displacement'),
-  locked: z.boolean().optional(),
-})
 const machine = z.object({
   feet: z
-    .array(foot, { error: 'Give the feet as a list.' })
+    .array(planFoot, { error: 'Give the feet as a list.' })
     .min(2, { error: 'Give at least two foot pairs.' })
     .max(6, { error: 'Give at most six foot pairs.' })
     .superRefine((list, context) => refuseTwins(list, context, 'foot pairs')),
@@ -137,7 +127,6 @@ export const movePlanOperation = defineOperation({
         }),
       )
       .describe('When the wanted plan is not feasible: what the other choices would reach.'),
-    worstShare: maybe(),
   }),
   compute: (given) => {
     const limits = settled(given.tolerance, given.rpm)
@@ -192,7 +181,6 @@ export const movePlanOperation = defineOperation({
       plans: result.plans.map(planOf),
       blocked: result.blocked,
       alternatives,
-      worstShare: Math.max(result.score.v, result.score.h),
     })
   },
 })

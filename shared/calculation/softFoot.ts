@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { softFoot, type SoftFootResult } from '../../core/feet/softFoot'
+import { SOFT_FOOT_LIMIT, softFoot, type SoftFootResult } from '../../core/feet/softFoot'
 import { done } from '../../core/outcome'
 import { defineOperation } from './defineOperation'
 import { figure, notNegative, positive, units } from './fields'
@@ -19,9 +19,6 @@ export const footSize = z.object({
   along: positive('the foot’s length along the shaft', 'distance'),
   across: positive('the foot’s width across the shaft', 'distance'),
 })
-
-/** Limit for a foot's rise unless the site says otherwise, by units: 2 mil, 0.05 mm. */
-const USUAL_LIMIT = { inch: 2 * 0.0254, metric: 0.05 } as const
 
 const footName = z.enum(['f1', 'f2', 'f3', 'f4'])
 
@@ -49,7 +46,7 @@ export const softFootOperation = defineOperation({
     limit: out('displacement'),
   }),
   compute: (given) => {
-    const limit = given.limit ?? USUAL_LIMIT[given.units]
+    const limit = given.limit ?? SOFT_FOOT_LIMIT[given.units]
     const found: SoftFootResult = softFoot({ ...given, limit })
     return done({ ...found, limit })
   },

@@ -6,31 +6,11 @@ import type { TrainCoupling } from '../../core/train/train'
 import { planTrain } from '../../core/train/trainPlan'
 import { solveWithHighs } from '../solver/highs'
 import { defineOperation } from './defineOperation'
-import {
-  figure,
-  idText,
-  knownLine,
-  notNegative,
-  oneOf,
-  refuseTwins,
-  rpm,
-  tolerance,
-  units,
-  whole,
-} from './fields'
+import { figure, idText, knownLine, oneOf, refuseTwins, rpm, tolerance, units, whole } from './fields'
 import { lineOut, out, verdictOut } from './results'
 import { settled } from './settled'
-import { pack, stock } from './stock'
-
-const foot = z.object({
-  id: idText,
-  x: figure('the place of the feet along the train', 'distance'),
-  existing: pack,
-  maxPack: notNegative('the highest pack', 'displacement'),
-  sidePlus: notNegative('the room toward 3', 'displacement'),
-  sideMinus: notNegative('the room toward 9', 'displacement'),
-  locked: z.boolean().optional(),
-})
+import { planFoot } from './planFoot'
+import { stock } from './stock'
 
 const input = z
   .object({
@@ -40,7 +20,7 @@ const input = z
         z.object({
           id: idText,
           feet: z
-            .array(foot)
+            .array(planFoot)
             .length(2, { error: 'Give two foot pairs for each machine of a train.' })
             .superRefine((list, context) => refuseTwins(list, context, 'foot pairs')),
         }),

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { rimFace } from '../../core/coupling/rimFace'
 import { ALIGNED, lineDifference, positionAt } from '../../core/frame/planes'
+import { SOFT_FOOT_LIMIT } from '../../core/feet/softFoot'
 import { flangeShims, sidewaysMove } from '../../core/flange/flangeShims'
 import { done, refused } from '../../core/outcome'
 import { trustLimits } from './couplingMethod'
@@ -22,9 +23,6 @@ import {
 import { judgementOut, lineOut, maybe, out, trustOut, vhOut } from './results'
 import { requireOneKindOfFace, rimAndFaces, rimFaceDials } from './rimFace'
 import { judged } from './settled'
-
-/** Rock is warned from the soft-foot limit on, by units: 2 mil, 0.05 mm. */
-const ROCK_LIMIT = { inch: 2 * 0.0254, metric: 0.05 } as const
 
 /** Vertical flange-mounted motor: shims under the flange bolts, and what parallel error is left. */
 export const verticalFlangeOperation = defineOperation({
@@ -100,7 +98,7 @@ export const verticalFlangeOperation = defineOperation({
       : null
     if (judgement && !judgement.ok) return judgement
     const advice: string[] = []
-    if (rock !== null && rock > ROCK_LIMIT[given.units]) advice.push('flange-rocks')
+    if (rock !== null && rock > SOFT_FOOT_LIMIT[given.units]) advice.push('flange-rocks')
     const off = judgement?.value.verdict === 'out'
     if (given.spigot === 'tight' && off) advice.push('frame-or-spigot')
     if (given.spigot === 'loose') advice.push('move-sideways')
