@@ -7,7 +7,7 @@ import { EVD, inverse, Matrix } from 'ml-matrix'
 import { measureArrangement } from '../core/coupling/dialCircle'
 import { feetFor } from '../core/coupling/feet'
 import { PreparedSolve } from '../core/coupling/preparedSolve'
-import { rimFace, rimFaceArrangement, type RimFaceInput } from '../core/coupling/rimFace'
+import { arrangeTaken, measureTaken, rimFaceDials } from '../core/methods/dials'
 import { ALIGNED } from '../core/frame/planes'
 import { judge } from '../core/judge/judge'
 import { settleTolerance } from '../core/judge/tolerance'
@@ -31,7 +31,7 @@ const FEET = [
 const TOLERANCE = settleTolerance({ form: 'speed-rule', mode: 'plane', grade: 'standard' }, 1480)
 const LIMITS = { units: 'inch', graduation: 0.5 * MIL, offsetLimit: 3.6 * MIL } as const
 
-const input: RimFaceInput = {
+const input: Parameters<typeof rimFaceDials>[0] = {
   rim: {
     carriedBy: 'movable',
     plane: -38.1,
@@ -57,7 +57,7 @@ const stock = [1, 2, 3, 5, 10, 20, 25, 50].map((t) => ({ thickness: t * MIL, cou
 const prepared = prepareFeet(planFeet, stock, 4)
 
 /** The set with its last rim digit changed by a step of a tenth of a mil. */
-const typed = (step: number): RimFaceInput => ({
+const typed = (step: number): Parameters<typeof rimFaceDials>[0] => ({
   ...input,
   rim: {
     ...input.rim,
@@ -87,7 +87,7 @@ const report = (what: string, sorted: Float64Array, more = '') =>
 let sink = 0
 const live = (i: number) => {
   const set = typed(i)
-  const measured = rimFace(set, LIMITS)
+  const measured = measureTaken(rimFaceDials(set), LIMITS)
   if (!measured.ok) throw new Error('bench set refused')
   const { coupling } = measured.value
   const feet = feetFor(coupling, FEET)
@@ -95,7 +95,7 @@ const live = (i: number) => {
     { coupling, target: ALIGNED, tolerance: TOLERANCE, sideStep: 0.5 * MIL },
     prepared,
   ).plans[0]
-  const arranged = rimFaceArrangement(set)
+  const arranged = arrangeTaken(rimFaceDials(set))
   const model = arranged.ok ? arrangementModel(arranged.value.arrangement) : null
   if (!plan || !model) throw new Error('bench set has no plan')
   const covariance = lineCovariance(model, ORDINARY_HANDS)
@@ -111,7 +111,7 @@ const live = (i: number) => {
 const liveTimes = times(2000, 500, live)
 report('live path: fit, trust, feet, plan, uncertainty, verdict', liveTimes)
 
-const arranged = rimFaceArrangement(input)
+const arranged = arrangeTaken(rimFaceDials(input))
 if (!arranged.ok) throw new Error('bench set refused')
 const { arrangement } = arranged.value
 const ready = new PreparedSolve(arrangement, FEET)
@@ -156,7 +156,7 @@ report(
 )
 
 const withTrust = times(3000, 500, (i) => {
-  const set = rimFaceArrangement(typed(i))
+  const set = arrangeTaken(rimFaceDials(typed(i)))
   if (set.ok) sink += measureArrangement(set.value.arrangement, LIMITS).ok ? 1 : 0
 })
 report('solve with its whole trust report', withTrust)

@@ -49,16 +49,16 @@ export const faceCircle = (name: string, set: FaceSet, path: Path): Outcome<Dial
 export const opposedFaceCircle = (
   name: string,
   [a, b]: readonly [FaceSet, FaceSet],
-  path: Path,
+  [pathA, pathB]: readonly [Path, Path],
 ): Outcome<{ readonly circle: DialCircle; readonly axialFloat: Millimetres }> => {
-  if (a.plunger !== b.plunger) return refused('plungers-differ', [...path, 1, 'plunger'])
+  if (a.plunger !== b.plunger) return refused('plungers-differ', [...pathB, 'plunger'])
   const readingsA = withPlungerInPositive(a.readings, a.readingSign)
   const readingsB = withPlungerInPositive(b.readings, b.readingSign)
   const halves: Reading[] = []
   const sums: number[] = []
   for (const [i, ra] of readingsA.entries()) {
     const rb = readingsB.find((r) => Math.abs(clockDistance(r.clock, ra.clock) - 180) <= 1)
-    if (!rb) return refused('faces-not-opposite', [...path, 0, 'readings', i], { clock: ra.clock })
+    if (!rb) return refused('faces-not-opposite', [...pathA, 'readings', i], { clock: ra.clock })
     halves.push({ ...ra, value: (ra.value - rb.value) / 2 })
     sums.push((ra.value + rb.value) / 2)
   }
@@ -70,14 +70,14 @@ export const opposedFaceCircle = (
       reads: 'slope',
       lever: (faceFactor(a.plunger) * (a.diameter + b.diameter)) / 4,
       plane: 0,
-      path: [...path, 0, 'readings'],
+      path: [...pathA, 'readings'],
     },
     axialFloat: Math.max(...sums) - Math.min(...sums),
   })
 }
 
 /** What a rim dial's set-up leaves open: sag nobody entered, a hub that stood still unmeasured. */
-export const setUpFlags = (sets: readonly DialSet[]): readonly TrustFlag[] => {
+export const setUpFlags = (sets: readonly Omit<DialSet, 'readings'>[]): readonly TrustFlag[] => {
   const flags: TrustFlag[] = []
   if (sets.some((s) => s.sag === 0)) flags.push('no-sag')
   if (sets.some((s) => (s.turning ?? 'both') !== 'both' && !s.runout)) flags.push('one-shaft-turned')

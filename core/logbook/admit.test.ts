@@ -1,52 +1,59 @@
 import { describe, expect, it } from 'vitest'
-import { objectionTo } from './admit'
+import { objectionTo } from '../jobs/jobs'
+import { BELT_MACHINE, TestBelt } from '../jobs/testBelt'
+import { inMil, lift, REVERSE_SET_UP, SET_UP, TEST_MACHINE, TestJob } from '../jobs/testJob'
 import type { EntryBody, LogEntry } from './entry'
-import { standingEntries } from './standing'
-import { inMil, SET_UP, TEST_MACHINE, TestJob } from './testJob'
 
-const OPENING: EntryBody = {
-  kind: 'job-opened',
-  payload: { reason: 'planned', rpm: 990, customer: '', note: '' },
-}
 const REMARK: EntryBody = { kind: 'remark', payload: { text: 'x' } }
-const CLOSING: EntryBody = { kind: 'job-closed', payload: { signedBy: 'x', remarks: '', exception: '' } }
+const closing = (exception = '', verdict: 'in' | 'out' = 'in'): EntryBody => ({
+  kind: 'job-closed',
+  payload: { signedBy: 'x', remarks: '', exception, signed: { verdict, foldVersion: 2 } },
+})
+const LOW = inMil(-8.4, 5.1, -0.36, 0.22)
 
 /** Offers one more entry to a logbook without adding it. */
-const offer = (job: TestJob, body: EntryBody, supersedes: LogEntry['supersedes'] = null) => {
+const offer = (job: TestJob, body: EntryBody, more: Parameters<TestJob['add']>[1] = {}) => {
   const logbook = [...job.entries]
-  const entry = job.add(body, supersedes)
+  const entry = job.add(body, more)
   job.entries.pop()
   return objectionTo(TEST_MACHINE, logbook, entry)
 }
+const move = (pair: string, machine: 'movable' | 'stationary' = 'movable'): EntryBody => ({
+  kind: 'move-made',
+  payload: {
+    units: 'inch',
+    changes: [{ machine, pair, side: 'left', takenOut: [], putIn: [5] }],
+    side: [],
+    remark: '',
+  },
+})
+const readings = (job: TestJob): EntryBody => ({ kind: 'readings-taken', payload: job.readingsOf(LOW) })
 
 describe('what a logbook takes', () => {
   it('begins with its opening, once', () => {
     const job = new TestJob()
     expect(offer(job, REMARK)).toMatchObject({ code: 'not-open', sort: 'conflict' })
-    expect(offer(job, OPENING)).toBeNull()
-    job.add(OPENING)
-    expect(offer(job, OPENING)).toMatchObject({ code: 'already-open' })
+    job.open()
+    const [opening] = job.entries
+    expect(offer(job, opening as EntryBody)).toMatchObject({ code: 'already-open' })
   })
 
   it('takes nothing but remarks once it is closed', () => {
     const job = new TestJob().ready()
-    job.add(CLOSING)
-    expect(offer(job, CLOSING)).toMatchObject({ code: 'job-closed', sort: 'conflict' })
+    job.add(closing('late'))
+    expect(offer(job, closing('late'))).toMatchObject({ code: 'job-closed', sort: 'conflict' })
     expect(offer(job, { kind: 'set-up', payload: SET_UP })).toMatchObject({ code: 'job-closed' })
     expect(offer(job, REMARK)).toBeNull()
   })
 
-  it('wants a set-up before readings', () => {
-    const job = new TestJob()
-    job.add(OPENING)
-    const three = [0, 120, 240].map((clock) => ({ clock, value: 0 }))
-    expect(
-      offer(job, {
-        kind: 'readings-taken',
-        payload: { units: 'inch', rim: three, face: three, returned: null },
-      }),
-    ).toMatchObject({
-      code: 'no-set-up',
+  it('wants a set-up before readings, and the circles of that set-up', () => {
+    const job = new TestJob().ready(REVERSE_SET_UP)
+    const reverse = readings(job)
+    expect(offer(job, reverse)).toBeNull()
+    expect(offer(new TestJob().open().lockOut(), reverse)).toMatchObject({ code: 'no-set-up' })
+    expect(offer(new TestJob().ready(), reverse)).toMatchObject({
+      code: 'other-circles',
+      path: ['payload', 'circles'],
     })
   })
 
@@ -57,26 +64,18 @@ describe('what a logbook takes', () => {
       path: ['payload', 'set'],
     })
     const feet = [
-      { id: 'inboard', x: 12 },
-      { id: 'middle', x: 20 },
-    ]
+      { machine: 'movable', pair: 'inboard', x: 12 },
+      { machine: 'movable', pair: 'middle', x: 20 },
+    ] as const
     expect(offer(job, { kind: 'set-up', payload: { ...SET_UP, feet } })).toMatchObject({
       code: 'no-such-feet',
-      path: ['payload', 'feet', 1, 'id'],
+      path: ['payload', 'feet', 1, 'pair'],
     })
     expect(offer(job, { kind: 'set-up', payload: { ...SET_UP, feet: feet.slice(0, 1) } })).toMatchObject({
       code: 'feet-missing',
     })
-    const move = (pair: string) => ({
-      kind: 'move-made' as const,
-      payload: {
-        units: 'inch' as const,
-        changes: [{ pair, side: 'left' as const, takenOut: [], putIn: [5] }],
-        side: [],
-        remark: '',
-      },
-    })
     expect(offer(job, move('inboard'))).toBeNull()
+    expect(offer(job, move('inboard', 'stationary'))).toMatchObject({ code: 'no-such-feet' })
     expect(offer(job, move('tail'))).toMatchObject({
       code: 'no-such-feet',
       path: ['payload', 'changes', 0, 'pair'],
@@ -84,53 +83,148 @@ describe('what a logbook takes', () => {
   })
 
   it('logs no move that moved nothing', () => {
-    const idle = { units: 'inch' as const, changes: [], side: [{ pair: 'inboard', moved: 0 }], remark: '' }
-    expect(offer(new TestJob().ready(), { kind: 'move-made', payload: idle })).toMatchObject({
-      code: 'nothing-moved',
-      sort: 'invalid',
-    })
+    const side = [{ machine: 'movable', pair: 'inboard', moved: 0 }] as const
+    expect(
+      offer(new TestJob().ready(), {
+        kind: 'move-made',
+        payload: { units: 'inch', changes: [], side, remark: '' },
+      }),
+    ).toMatchObject({ code: 'nothing-moved', sort: 'invalid' })
   })
 
-  it('lets no one pass over the lockout', () => {
+  it('lets no one pass over the lockout, nor a stage of another kind of job', () => {
     const job = new TestJob().ready()
+    const skip = (stage: string): EntryBody => ({ kind: 'stage-skipped', payload: { stage, why: 'hurry' } })
+    expect(offer(job, skip('make-safe'))).toMatchObject({ code: 'not-skippable' })
+    expect(offer(job, skip('line-up'))).toMatchObject({ code: 'not-skippable' })
+    expect(offer(job, skip('plan'))).toBeNull()
+  })
+
+  it('takes no entry of another kind of job', () => {
+    const belt = new TestBelt().ready()
+    const job = new TestJob().ready()
+    const [gaps] = [belt.gaps(0, 0)]
+    expect(offer(job, gaps as EntryBody)).toMatchObject({ code: 'not-this-job' })
+    belt.entries.pop()
+    const set = { ...readings(job), id: 'a', author: 'b', madeAt: '', receivedAt: null, after: null }
     expect(
-      offer(job, { kind: 'stage-skipped', payload: { stage: 'make-safe', why: 'hurry' } }),
-    ).toMatchObject({ code: 'not-skippable' })
-    expect(offer(job, { kind: 'stage-skipped', payload: { stage: 'plan', why: 'by eye' } })).toBeNull()
+      objectionTo(BELT_MACHINE, belt.entries, { ...set, before: null, supersedes: null } as LogEntry),
+    ).toMatchObject({ code: 'not-this-job' })
   })
 
   it('corrects an entry once, by one of its own kind, where that kind can be corrected', () => {
     const job = new TestJob().ready()
     const set = job.read(inMil(1, 1, 0, 0))
-    const again = { kind: set.kind, payload: set.payload } as EntryBody
-    expect(offer(job, again, { entry: set.id, reason: 'x' })).toBeNull()
-    expect(offer(job, again, { entry: 'nowhere', reason: 'x' })).toMatchObject({ code: 'no-such-entry' })
-    expect(offer(job, REMARK, { entry: set.id, reason: 'x' })).toMatchObject({ code: 'other-kind' })
-    const confirmed = job.entries.find((e) => e.kind === 'safety-confirmed') as LogEntry
-    const confirmAgain = { kind: confirmed.kind, payload: confirmed.payload } as EntryBody
-    expect(offer(job, confirmAgain, { entry: confirmed.id, reason: 'x' })).toMatchObject({
+    const again: EntryBody = { kind: set.kind, payload: set.payload }
+    const correcting = (id: string) => ({ supersedes: { entry: id, reason: 'x' } })
+    expect(offer(job, again, correcting(set.id))).toBeNull()
+    expect(offer(job, again, correcting('nowhere'))).toMatchObject({ code: 'no-such-entry' })
+    expect(offer(job, REMARK, correcting(set.id))).toMatchObject({ code: 'other-kind' })
+    const confirmed = job.entries.find((e) => e.kind === 'safety-confirmed')
+    if (!confirmed) throw new Error('not locked out')
+    expect(offer(job, confirmed as EntryBody, correcting(confirmed.id))).toMatchObject({
       code: 'not-correctable',
     })
-    job.add(again, { entry: set.id, reason: 'x' })
-    expect(offer(job, again, { entry: set.id, reason: 'late' })).toMatchObject({
-      code: 'already-corrected',
-      sort: 'conflict',
-    })
+    job.add(again, correcting(set.id))
+    expect(offer(job, again, correcting(set.id))).toMatchObject({ code: 'already-corrected', sort: 'conflict' })
   })
 })
 
-describe('entries that stand', () => {
-  it('keep the order of what they correct', () => {
-    const job = new TestJob()
-    const a = job.add(REMARK)
-    const b = job.add(REMARK)
-    const c = job.add(REMARK, { entry: a.id, reason: 'typo' })
-    expect(standingEntries(job.entries).map((e) => e.id)).toEqual([c.id, b.id])
+describe('while the lockout is missing or broken', () => {
+  it('no set-up, no readings and no move are taken; a plan is desk work', () => {
+    const open = new TestJob().open()
+    expect(offer(open, { kind: 'set-up', payload: SET_UP })).toMatchObject({ code: 'not-safe', sort: 'conflict' })
+    const job = new TestJob().ready()
+    job.read(LOW)
+    job.add({ kind: 'power-restored', payload: { why: 'bump test' } })
+    expect(offer(job, readings(job))).toMatchObject({ code: 'not-safe' })
+    expect(offer(job, move('inboard'))).toMatchObject({ code: 'not-safe' })
+    const plan = { units: 'inch', option: 'own', changes: lift('inboard', [5]), side: [], sets: [] } as const
+    expect(offer(job, { kind: 'plan-chosen', payload: plan })).toBeNull()
+    job.add({ kind: 'lockout-waived', payload: { why: 'cable is disconnected' } })
+    expect(offer(job, readings(job))).toBeNull()
   })
 
-  it('treat a correction of something unknown as an entry of its own', () => {
-    const job = new TestJob()
-    const a = job.add(REMARK, { entry: 'not here', reason: 'typo' })
-    expect(standingEntries(job.entries)).toEqual([a])
+  it('the sheaves of a belt drive are not touched either', () => {
+    const belt = new TestBelt()
+    belt.add({ kind: 'job-opened', payload: { reason: 'wear', rpm: 1465, customer: '', note: '' } })
+    const entry = belt.gaps(0, 0.6)
+    expect(objectionTo(BELT_MACHINE, belt.entries.slice(0, -1), entry)).toMatchObject({ code: 'not-safe' })
+  })
+})
+
+describe('a set-up that missed zero', () => {
+  it('is logged only with why', () => {
+    const job = new TestJob().open().lockOut()
+    const missed = { ...SET_UP, returned: { rim: 3, face: 0 } }
+    expect(offer(job, { kind: 'set-up', payload: missed })).toMatchObject({
+      code: 'missed-zero',
+      path: ['payload', 'why'],
+    })
+    expect(offer(job, { kind: 'set-up', payload: { ...missed, why: 'bearing play, known' } })).toBeNull()
+  })
+})
+
+describe('closing', () => {
+  const inBand = () => {
+    const job = new TestJob().ready()
+    job.read(inMil(1, 0, 0.1, 0))
+    job.read(inMil(1, 0, 0.1, 0))
+    return job
+  }
+
+  it('out of band or with nothing measured needs an exception, wherever it is posted from', () => {
+    expect(offer(new TestJob().ready(), closing())).toMatchObject({
+      code: 'exception-needed',
+      path: ['payload', 'exception'],
+    })
+    const out = new TestJob().ready()
+    out.read(LOW)
+    out.read(LOW)
+    expect(offer(out, closing('  ', 'out'))).toMatchObject({ code: 'exception-needed' })
+    expect(offer(out, closing('spare part is late', 'out'))).toBeNull()
+    expect(offer(inBand(), closing())).toBeNull()
+  })
+
+  it('is refused when the logbook no longer says what was signed', () => {
+    expect(offer(inBand(), closing('', 'out'))).toMatchObject({ code: 'signed-otherwise', sort: 'conflict' })
+  })
+
+  it('works for belts by the same rule', () => {
+    const belt = new TestBelt().ready()
+    const close = belt.add(closing())
+    belt.entries.pop()
+    expect(objectionTo(BELT_MACHINE, belt.entries, close)).toMatchObject({ code: 'exception-needed' })
+    belt.gaps(2.7, 2.7)
+    expect(objectionTo(BELT_MACHINE, belt.entries, close)).toBeNull()
+  })
+})
+
+describe('a reading or a plan from before somebody else’s move', () => {
+  const moved = () => {
+    const job = new TestJob().ready()
+    const seen = job.read(LOW)
+    const by = job.add(move('inboard'), { author: 'mate' })
+    return { job, seen, by }
+  }
+
+  it('is held until a person says where it belongs', () => {
+    const { job, seen, by } = moved()
+    expect(offer(job, readings(job), { after: seen.id })).toMatchObject({
+      code: 'moved-meanwhile',
+      sort: 'conflict',
+    })
+    expect(offer(job, readings(job), { after: by.id })).toBeNull()
+    expect(offer(job, readings(job), { after: seen.id, before: by.id })).toBeNull()
+    expect(offer(job, readings(job), { after: seen.id, before: seen.id })).toMatchObject({ code: 'no-such-move' })
+    expect(offer(job, REMARK, { after: seen.id })).toBeNull()
+  })
+
+  it('placed before the move it counts in that round', () => {
+    const { job, seen, by } = moved()
+    job.add(readings(job), { after: seen.id, before: by.id })
+    const { measurements } = job.state
+    expect(measurements.map((m) => m.sets.length)).toEqual([2, 0])
+    expect(measurements[0]?.trust).toBe('agreed')
   })
 })

@@ -1,54 +1,40 @@
-import type { CoupledMachine } from '../register/machine'
-import { SKIPPABLE, isKind, type LogEntry } from './entry'
-
-/** Why a well-formed entry can't be taken into this logbook. */
-export interface Objection {
-  readonly code:
-    | 'job-closed'
-    | 'already-open'
-    | 'not-open'
-    | 'no-set-up'
-    | 'no-such-set'
-    | 'no-such-feet'
-    | 'feet-missing'
-    | 'not-skippable'
-    | 'nothing-moved'
-    | 'no-such-entry'
-    | 'other-kind'
-    | 'already-corrected'
-    | 'not-correctable'
-  /** conflict: the logbook has moved on. invalid: the entry itself is wrong. */
-  readonly sort: 'conflict' | 'invalid'
-  readonly path: readonly (string | number)[]
-}
-
-const conflict = (code: Objection['code']): Objection => ({ code, sort: 'conflict', path: [] })
-const invalid = (code: Objection['code'], ...path: (string | number)[]): Objection => ({
-  code,
-  sort: 'invalid',
-  path,
-})
+import type { EntryKind, LogEntry } from './entry'
+import { conflict, invalid, type Objection, type Stage } from './stage'
 
 /** Kinds that may be corrected by a later entry of the same kind. */
-const CORRECTABLE: readonly LogEntry['kind'][] = [
+const CORRECTABLE: readonly EntryKind[] = [
   'set-up',
   'readings-taken',
   'plan-chosen',
   'move-made',
+  'sheaves-read',
+  'contacts-checked',
   'remark',
 ]
 
-/** Whether the logbook can take this entry as its next one; null when it can. */
-export const objectionTo = (
-  machine: CoupledMachine,
+/** Kinds that mean the machine as it stood when they were written: a move in between changes that. */
+const OF_A_ROUND: readonly EntryKind[] = ['readings-taken', 'plan-chosen']
+
+/** The first move in the logbook that came after what the writer had seen; null when there is none. */
+export const moveSince = (logbook: readonly LogEntry[], after: string | null): LogEntry | null => {
+  const seen = after === null ? -1 : logbook.findIndex((e) => e.id === after)
+  return logbook.slice(seen + 1).find((e) => e.kind === 'move-made' && e.supersedes === null) ?? null
+}
+
+/**
+ * What any logbook asks of its next entry, whatever the kind of job: an opening first and once,
+ * nothing but remarks after the close, corrections of what can be corrected, once. Null when it has
+ * nothing against it.
+ */
+export const logbookObjection = (
   logbook: readonly LogEntry[],
+  stages: readonly Pick<Stage<string, never>, 'id' | 'skip'>[],
   entry: LogEntry,
 ): Objection | null => {
   const opened = logbook.some((e) => e.kind === 'job-opened')
   if (entry.kind === 'job-opened') return opened ? conflict('already-open') : null
   if (!opened) return conflict('not-open')
-  const closed = logbook.some((e) => e.kind === 'job-closed')
-  if (closed && entry.kind !== 'remark') return conflict('job-closed')
+  if (entry.kind !== 'remark' && logbook.some((e) => e.kind === 'job-closed')) return conflict('job-closed')
 
   if (entry.supersedes) {
     const { entry: id } = entry.supersedes
@@ -57,33 +43,18 @@ export const objectionTo = (
     if (old.kind !== entry.kind) return invalid('other-kind', 'kind')
     if (!CORRECTABLE.includes(old.kind)) return invalid('not-correctable', 'supersedes', 'entry')
     if (logbook.some((e) => e.supersedes?.entry === id)) return conflict('already-corrected')
+    return null
   }
+  if (entry.before !== null) {
+    if (!logbook.some((e) => e.id === entry.before && e.kind === 'move-made'))
+      return invalid('no-such-move', 'before')
+  } else if (OF_A_ROUND.includes(entry.kind) && moveSince(logbook, entry.after))
+    return conflict('moved-meanwhile')
 
-  if (isKind(entry, 'readings-taken') && !logbook.some((e) => e.kind === 'set-up'))
-    return conflict('no-set-up')
-  if (isKind(entry, 'set-used-anyway') || isKind(entry, 'set-left-out')) {
-    const set = entry.payload.set
-    if (!logbook.some((e) => e.id === set && e.kind === 'readings-taken'))
-      return invalid('no-such-set', 'payload', 'set')
-  }
-  if (isKind(entry, 'stage-skipped') && !SKIPPABLE.includes(entry.payload.stage))
-    return invalid('not-skippable', 'payload', 'stage')
-  if (isKind(entry, 'set-up') || isKind(entry, 'plan-chosen') || isKind(entry, 'move-made')) {
-    const known = new Set(machine.feet.map((f) => f.id))
-    if (isKind(entry, 'set-up')) {
-      const wrong = entry.payload.feet.findIndex((f) => !known.has(f.id))
-      if (wrong >= 0) return invalid('no-such-feet', 'payload', 'feet', wrong, 'id')
-      if (entry.payload.feet.length !== known.size) return invalid('feet-missing', 'payload', 'feet')
-    } else {
-      const { changes, side } = entry.payload
-      const wrongChange = changes.findIndex((c) => !known.has(c.pair))
-      if (wrongChange >= 0) return invalid('no-such-feet', 'payload', 'changes', wrongChange, 'pair')
-      const wrongSide = side.findIndex((c) => !known.has(c.pair))
-      if (wrongSide >= 0) return invalid('no-such-feet', 'payload', 'side', wrongSide, 'pair')
-      const idle =
-        changes.every((c) => c.takenOut.length + c.putIn.length === 0) && side.every((c) => c.moved === 0)
-      if (idle && isKind(entry, 'move-made')) return invalid('nothing-moved', 'payload')
-    }
+  if (entry.kind === 'stage-skipped') {
+    const { stage } = entry.payload
+    if (!stages.some((s) => s.id === stage && s.skip !== 'never'))
+      return invalid('not-skippable', 'payload', 'stage')
   }
   return null
 }

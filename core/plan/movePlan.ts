@@ -13,7 +13,7 @@ import { limitForms, shareAt } from './planeLimits'
 import { bestSideMoves, type SideFoot } from './sideMove'
 
 export { SIDES, reachableLifts } from './planFoot'
-export type { Lift, PlanFoot, Side } from './planFoot'
+export type { Lift, MachineRole, PlanFoot, Side } from './planFoot'
 export type { PlanKind } from './liftSearch'
 
 export interface PlanInput {

@@ -1,7 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { rimFaceArrangement } from '../coupling/rimFace'
-import { headsArrangement } from '../coupling/heads'
-import { spacerFacesArrangement } from '../coupling/spacerFaces'
+import { arrangeTaken, headsSamples, rimFaceDials, spacerFacesDials } from '../methods/dials'
 import type { DialArrangement } from '../coupling/dialCircle'
 import { ALIGNED } from '../frame/planes'
 import type { SettledTolerance } from '../judge/tolerance'
@@ -34,7 +32,7 @@ const must = <T>(x: Outcome<T> | T | null): T => {
   return x as T
 }
 const rimFaceModel = must(
-  rimFaceArrangement({
+  arrangeTaken(rimFaceDials({
     rim: {
       carriedBy: 'movable',
       plane: -40,
@@ -48,9 +46,9 @@ const rimFaceModel = must(
         readings: simulateFace(LINE, { plunger: 'away', diameter: 170, sag: 0 }, [0, 60, 150, 200, 300]),
       },
     ],
-  }),
+  })),
 ).arrangement
-const headsModel = headsArrangement({
+const headsModel = must(arrangeTaken(headsSamples({
   stationaryPlane: -80,
   movablePlane: 110,
   samples: [350, 20, 60, 100, 140, 190].map((clock) => ({
@@ -58,9 +56,9 @@ const headsModel = headsArrangement({
     stationary: simulateRim(LINE, { carriedBy: 'movable', plane: -80, sag: 0 }, [0, clock])[1]?.value ?? 0,
     movable: simulateRim(LINE, { carriedBy: 'stationary', plane: 110, sag: 0 }, [0, clock])[1]?.value ?? 0,
   })),
-})
+}))).arrangement
 const spacerModel = must(
-  spacerFacesArrangement({
+  arrangeTaken(spacerFacesDials({
     spoolLength: 500,
     atStationary: {
       plunger: 'away',
@@ -73,8 +71,8 @@ const spacerModel = must(
       diameter: 160,
       readings: simulateFace(LINE, { plunger: 'back', diameter: 160, sag: 0 }, QUARTERS),
     },
-  }),
-)
+  })),
+).arrangement
 const MODELS: readonly (readonly [string, DialArrangement])[] = [
   ['rim and face', rimFaceModel],
   ['heads on an arc', headsModel],

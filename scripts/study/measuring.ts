@@ -1,6 +1,7 @@
-import { measureArrangement, type DialArrangement } from '../../core/coupling/dialCircle'
-import { rimFaceArrangement, type RimFaceInput } from '../../core/coupling/rimFace'
+import type { DialArrangement } from '../../core/coupling/dialCircle'
 import { ALIGNED, type Misalignment } from '../../core/frame/planes'
+import { arrangeTaken, rimFaceDials } from '../../core/methods/dials'
+import { measureArranged } from '../../core/methods/method'
 import { settleTolerance, offsetLimitOf, type SettledTolerance } from '../../core/judge/tolerance'
 import type { Random } from '../../core/random/random'
 import type { SimulatedJob } from '../../core/simulate/jobPopulation'
@@ -17,7 +18,7 @@ export const limitsOf = (job: SimulatedJob): SettledTolerance =>
   settleTolerance({ form: 'speed-rule', mode: 'plane', grade: 'standard' }, job.rpm)
 
 /** A set with what is written on the sheet beside it. */
-export const dialsOf = (job: SimulatedJob, set: Pick<TakenSet, 'rim' | 'face'>): RimFaceInput => ({
+export const dialsOf = (job: SimulatedJob, set: Pick<TakenSet, 'rim' | 'face'>): Parameters<typeof rimFaceDials>[0] => ({
   rim: {
     carriedBy: job.told.carriedBy,
     plane: job.told.rimPlane,
@@ -48,7 +49,7 @@ export const isSound = (set: ReadSet): boolean => !set.flags.some((f) => SERIOUS
 
 /** Fits a taken set and runs every check that one set allows. Null when it can't be fitted. */
 export const readSet = (job: SimulatedJob, set: TakenSet): ReadSet | null => {
-  const arranged = rimFaceArrangement(dialsOf(job, set))
+  const arranged = arrangeTaken(rimFaceDials(dialsOf(job, set)))
   if (!arranged.ok) return null
   const { arrangement } = arranged.value
   const limits = {
@@ -56,7 +57,7 @@ export const readSet = (job: SimulatedJob, set: TakenSet): ReadSet | null => {
     graduation: job.graduation,
     offsetLimit: offsetLimitOf(limitsOf(job)),
   } as const
-  const measured = measureArrangement(arrangement, limits)
+  const measured = measureArranged(arranged.value, limits)
   if (!measured.ok) return null
   const slipped = [set.returned.rim, set.returned.face].some((x) =>
     beyondReturnLimit(x, 'metric', Math.max(job.graduation, 0.0127)),

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { refused, refusedBelow, done } from '../../core/outcome'
 import { compareMeasurements } from '../../core/trust/compareMeasurements'
 import { defineOperation } from './defineOperation'
-import { DIAL_METHODS, methodOf, parseMethod } from './dialMethods'
+import { DIAL_METHODS, methodOf, parseMethod } from '../methods/contracts'
 import { oneOf, rpm, tolerance, units } from './fields'
 import { feetOut, lineOut, out } from './results'
 import { settled } from './settled'
@@ -78,7 +78,7 @@ export const compareSetsOperation = defineOperation({
       return done({
         given: parsed.method.given,
         coupling: measured.value.coupling,
-        arrangement: arranged.value,
+        arrangement: arranged.value.arrangement,
       })
     })
     const [first, second] = parts

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { CouplingMeasurement, DialArrangement } from '../../core/coupling/dialCircle'
+import type { CouplingMeasurement } from '../../core/coupling/dialCircle'
 import { feetFor } from '../../core/coupling/feet'
 import type { Misalignment } from '../../core/frame/planes'
 import { done, type Outcome } from '../../core/outcome'
@@ -75,11 +75,3 @@ export const answerMethod = (given: MethodGiven, measured: Outcome<CouplingMeasu
   measured.ok
     ? done(answerLine(given, measured.value.coupling, measured.value.trust, measured.value.axialFloat))
     : measured
-
-/** A method that reads circles: what it measures, and its circles for uncertainty. */
-export interface DialMethod<T> {
-  readonly name: string
-  readonly input: z.ZodType<T>
-  readonly measure: (given: T) => Outcome<CouplingMeasurement>
-  readonly arrange: (given: T) => Outcome<DialArrangement>
-}

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { rimFace } from '../../core/coupling/rimFace'
+import { measureTaken, rimFaceDials } from '../../core/methods/dials'
 import {
   judgeTram,
   nextTramStep,
@@ -103,7 +103,7 @@ export const drumTramOperation = defineOperation({
         trust: { sets: [], flags: ['unproven'] },
       })
     const rim = { ...given.rim, turning: given.rim.turning ?? ('movable' as const) }
-    const measured = rimFace({ rim, faces: [given.face] }, trustLimits(given))
+    const measured = measureTaken(rimFaceDials({ rim, faces: [given.face] }), trustLimits(given))
     if (!measured.ok) return measured
     const judgement = given.tolerance
       ? judged(measured.value.coupling, given.tolerance, given.rpm, given.target)

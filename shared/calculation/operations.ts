@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { METHOD_OPERATIONS } from '../methods/contracts'
 import { achievedOperation } from './achieved'
 import { axialGapOperation } from './axialGap'
 import { beltGeometryOperation } from './beltGeometry'
@@ -15,20 +16,16 @@ import { fourContactOperation } from './fourContact'
 import { gapStraightedgeOperation } from './gapStraightedge'
 import { gearContactOperation } from './gearContact'
 import { growthOperation } from './growth'
-import { headsOperation } from './heads'
 import { hotCheckOperation } from './hotCheck'
 import { judgeOperation } from './judge'
 import { levelOperation } from './level'
 import { movePlanOperation } from './movePlan'
 import type { CalculationAnswer, Operation } from './operation'
-import { reverseRimOperation } from './reverseRim'
-import { rimFaceOperation } from './rimFace'
 import { runInOperation } from './runIn'
 import { runoutOperation } from './runout'
 import { sheaveLineOperation } from './sheaveLine'
 import { shimPackOperation } from './shimPack'
 import { softFootOperation } from './softFoot'
-import { spacerFacesOperation } from './spacerFaces'
 import { squarenessOperation } from './squareness'
 import { stepShimOperation } from './stepShim'
 import { strainOperation } from './strain'
@@ -40,13 +37,10 @@ import { verticalFlangeOperation } from './verticalFlange'
 
 /** The calculation contract: the one table that the command, the route, OpenAPI and the docs read. */
 export const OPERATIONS: readonly Operation[] = [
-  rimFaceOperation,
-  reverseRimOperation,
-  spacerFacesOperation,
+  ...METHOD_OPERATIONS,
   gapStraightedgeOperation,
   couplingValuesOperation,
   footValuesOperation,
-  headsOperation,
   verticalFlangeOperation,
   drumTramOperation,
   fitReadingsOperation,

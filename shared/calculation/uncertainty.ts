@@ -7,7 +7,7 @@ import { footMoveSd, lineCovariance } from '../../core/uncertainty/linear'
 import { monteCarlo } from '../../core/uncertainty/monteCarlo'
 import type { Spread } from '../../core/uncertainty/spread'
 import { defineOperation } from './defineOperation'
-import { DIAL_METHODS, parseMethod } from './dialMethods'
+import { DIAL_METHODS, parseMethod } from '../methods/contracts'
 import { notNegative, oneOf, rpm, tolerance, units, whole } from './fields'
 import { out } from './results'
 import { settled } from './settled'
@@ -86,7 +86,7 @@ export const uncertaintyOperation = defineOperation({
     if (!arranged.ok) return refusedBelow(['input'], arranged.refusals)
     const measured = parsed.method.measure()
     if (!measured.ok) return refusedBelow(['input'], measured.refusals)
-    const model = arrangementModel(arranged.value)
+    const model = arrangementModel(arranged.value.arrangement)
     if (!model) return refused('not-a-dial-method', ['operation'])
     const spreadOf: Spread = { clock: 0, settling: 0, ...given.sd }
     const { feet, target } = parsed.method.given

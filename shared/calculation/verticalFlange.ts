@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { rimFace } from '../../core/coupling/rimFace'
+import { measureTaken } from '../../core/methods/dials'
 import { ALIGNED, lineDifference, positionAt } from '../../core/frame/planes'
 import { SOFT_FOOT_LIMIT } from '../../core/feet/softFoot'
 import { flangeShims, sidewaysMove } from '../../core/flange/flangeShims'
@@ -21,7 +21,7 @@ import {
   units,
 } from './fields'
 import { judgementOut, lineOut, maybe, out, trustOut, vhOut } from './results'
-import { requireOneKindOfFace, rimAndFaces, rimFaceDials } from './rimFace'
+import { givenDials, requireOneKindOfFace, rimAndFaces } from '../methods/rimFace/contract'
 import { judged } from './settled'
 
 /** Vertical flange-mounted motor: shims under the flange bolts, and what parallel error is left. */
@@ -76,7 +76,7 @@ export const verticalFlangeOperation = defineOperation({
     trust: trustOut,
   }),
   compute: (given) => {
-    const measured = rimFace(rimFaceDials(given), trustLimits(given))
+    const measured = measureTaken(givenDials(given), trustLimits(given))
     if (!measured.ok) return measured
     const { coupling, trust } = measured.value
     const rest = lineDifference(coupling, given.target ?? ALIGNED)

@@ -1,0 +1,192 @@
+import { ALIGNED, type Misalignment } from '../frame/planes'
+import type { SettledTolerance } from '../judge/tolerance'
+import type { LogEntry } from '../logbook/entry'
+import { remember } from '../logbook/remember'
+import { keepSkips, NO_SKIPS } from '../logbook/skips'
+import { sheetOf, type Skips } from '../logbook/stage'
+import { standingEntries } from '../logbook/standing'
+import {
+  limitsOf,
+  movableFeet,
+  registeredLimits,
+  registeredPacks,
+  stationaryFeet,
+  type CoupledMachine,
+} from '../register/coupledMachine'
+import type { PairPacks } from '../register/pair'
+import { keepClosing, type Closing, type ExceptionReason, type Outcome } from '../stages/close/closing'
+import { closeStage } from '../stages/close/stage'
+import { keepSafety, UNSAFE, type Safety } from '../stages/makeSafe/safety'
+import { makeSafe } from '../stages/makeSafe/stage'
+import { measureRound, type Measurement, type NotedSet } from '../stages/measure/measurement'
+import { readSet } from '../stages/measure/readingSet'
+import { keepRounds, NO_ROUNDS, type Round, type Rounds, type TakenSet } from '../stages/measure/rounds'
+import { asFound, reMeasure } from '../stages/measure/stage'
+import { footworkOf, type FeetOf, type Footwork } from '../stages/move/footwork'
+import { recordMove, type MoveRecord } from '../stages/move/moves'
+import { moveStage } from '../stages/move/stage'
+import { keepOpening, keepRemarks, type Opening, type Remarks } from '../stages/open/opening'
+import { recordPlan, type PlanRecord } from '../stages/plan/plans'
+import { planStage } from '../stages/plan/stage'
+import { keepSetUp, settleSetUp, type SetUp } from '../stages/setUp/setUp'
+import { setUpStage } from '../stages/setUp/stage'
+
+interface Facts {
+  readonly skips: Skips
+  readonly opening: Opening
+  readonly safety: Safety
+  readonly setUp: LogEntry<'set-up'> | null
+  readonly rounds: Rounds
+  readonly remarks: Remarks
+  readonly closing: Closing
+}
+const BLANK: Facts = {
+  skips: NO_SKIPS,
+  opening: null,
+  safety: UNSAFE,
+  setUp: null,
+  rounds: NO_ROUNDS,
+  remarks: [],
+  closing: null,
+}
+
+/** What one entry changes. A line may use only what stands above it. */
+const take = (now: Facts, e: LogEntry): Facts => {
+  const skips = keepSkips(now.skips, e)
+  const opening = keepOpening(now.opening, e)
+  const safety = keepSafety(now.safety, e)
+  const setUp = keepSetUp(now.setUp, e)
+  const rounds = keepRounds(now.rounds, e, setUp)
+  const remarks = keepRemarks(now.remarks, e)
+  const closing = keepClosing(now.closing, e)
+  return { skips, opening, safety, setUp, rounds, remarks, closing }
+}
+
+/** Everything a coupled job's logbook says, derived. Core units throughout. */
+export interface CoupledState {
+  readonly machine: CoupledMachine
+  readonly skips: Skips
+  readonly opening: Opening
+  readonly rpm: number
+  readonly tolerance: SettledTolerance
+  readonly target: Misalignment
+  readonly safety: Safety
+  readonly setUp: SetUp | null
+  readonly feet: FeetOf
+  /** Index 0 is as found; index n is after the n-th move. */
+  readonly measurements: readonly Measurement[]
+  readonly latest: Measurement
+  /** The plan that waits to be carried out. */
+  readonly plan: PlanRecord | null
+  readonly moves: readonly MoveRecord[]
+  readonly packs: readonly PairPacks[]
+  readonly asFound: Measurement | null
+  /** The last measurement that could be used; equals as found when nothing was moved. */
+  readonly asLeft: Measurement | null
+  readonly remarks: Remarks
+  readonly closing: Closing
+  readonly outcome: Outcome
+}
+
+const feetOf = remember((setUp: SetUp, machine: CoupledMachine): FeetOf => ({
+  movable: setUp.feet,
+  stationary: setUp.stationaryFeet.length > 0 ? setUp.stationaryFeet : stationaryFeet(machine),
+}))
+const untapedFeet = remember((machine: CoupledMachine): FeetOf => ({
+  movable: movableFeet(machine),
+  stationary: stationaryFeet(machine),
+}))
+const takenNote = remember((taken: TakenSet, tolerance: SettledTolerance): NotedSet => ({
+  set: readSet(taken.entry, settleSetUp(taken.setUp), tolerance),
+  usedAnyway: taken.note?.kind === 'set-used-anyway' ? taken.note.payload.why : null,
+  leftOut: taken.note?.kind === 'set-left-out' ? taken.note.payload.why : null,
+}))
+
+const outcomeOf = (moves: number, latest: Measurement, asLeft: Measurement | null): Outcome => {
+  const verdict = asLeft?.judgement?.verdict ?? 'unknown'
+  const exceptions: ExceptionReason[] = []
+  if (!asLeft) exceptions.push('unmeasured')
+  else if (moves > 0 && latest.coupling === null) exceptions.push('moved-since')
+  if (latest.trust === 'doubtful') exceptions.push('doubtful')
+  if (asLeft && verdict === 'out') exceptions.push('out')
+  if (asLeft && verdict === 'unknown') exceptions.push('unknown')
+  return { verdict, exceptions }
+}
+
+/** What follows from the facts. */
+const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
+  const { opening, rounds } = facts
+  const tolerance = opening ? limitsOf(machine, opening) : registeredLimits(machine)
+  const target = ALIGNED
+  const setUp = facts.setUp && settleSetUp(facts.setUp)
+  const feet = setUp ? feetOf(setUp, machine) : untapedFeet(machine)
+  const measurements = rounds.map((r) =>
+    measureRound(tolerance, target, ...r.sets.map((s) => takenNote(s, tolerance))),
+  )
+  const latest = measurements[measurements.length - 1] as Measurement
+
+  let packs = registeredPacks(machine)
+  let predicted: Misalignment | null = null
+  const moves: MoveRecord[] = []
+  const footworkIn = (entry: LogEntry<'move-made' | 'plan-chosen'>): Footwork => footworkOf(entry, packs, feet)
+  rounds.forEach(({ move, plan }: Round, i) => {
+    if (!move) return
+    const before = measurements[i] as Measurement
+    const footwork = footworkIn(move)
+    const record = recordMove({
+      entry: move,
+      planned: plan && { entry: plan.entry, footwork: footworkIn(plan.entry) },
+      footwork,
+      from: before.coupling ?? predicted,
+      before,
+      after: measurements[i + 1] as Measurement,
+      setUp,
+    })
+    moves.push(record)
+    predicted = record.predicted
+    packs = footwork.packs
+  })
+  const waiting = (rounds[rounds.length - 1] as Round).plan
+  const usable = measurements.filter((m) => m.coupling !== null)
+  const asLeft = usable[usable.length - 1] ?? null
+  return {
+    machine,
+    skips: facts.skips,
+    opening,
+    rpm: opening?.payload.rpm ?? machine.rpm,
+    tolerance,
+    target,
+    safety: facts.safety,
+    setUp,
+    feet,
+    measurements,
+    latest,
+    plan: waiting && recordPlan(waiting, footworkIn(waiting.entry), latest, tolerance, target),
+    moves,
+    packs,
+    asFound: measurements[0]?.coupling ? measurements[0] : null,
+    asLeft,
+    remarks: facts.remarks,
+    closing: facts.closing,
+    outcome: outcomeOf(moves.length, latest, asLeft),
+  }
+}
+
+/** The run sheet of a coupled job, in working order. */
+export const COUPLED_STAGES = [
+  makeSafe,
+  setUpStage,
+  asFound,
+  planStage,
+  moveStage,
+  reMeasure,
+  closeStage,
+] as const
+export type CoupledStageId = (typeof COUPLED_STAGES)[number]['id']
+
+/** Folds a coupled job. Entries in logbook order. */
+export const coupledJob = (machine: CoupledMachine, logbook: readonly LogEntry[]) => {
+  const facts = standingEntries(logbook).reduce(take, BLANK)
+  const state = workOut(machine, facts)
+  return { kind: 'coupled' as const, state, sheet: sheetOf<CoupledStageId, CoupledState>(COUPLED_STAGES, state) }
+}

@@ -1,0 +1,179 @@
+import type { Misalignment } from '../frame/planes'
+import type { EntryBody, LogEntry } from '../logbook/entry'
+import type { CoupledMachine } from '../register/machine'
+import { simulateFace, simulateRim } from '../simulate/dialReadings'
+import { SAFETY_POINTS } from '../stages/makeSafe/entries'
+import type { FootChange } from '../stages/plan/entries'
+import type { SetUpPayload } from '../stages/setUp/entries'
+import { settleSetUp } from '../stages/setUp/setUp'
+import { fromCore } from '../units/unitSystem'
+import { coupledJob } from './coupled'
+
+const pair = (id: string, x: number) => ({
+  id,
+  x,
+  existing: { left: [25, 10], right: [25, 10] },
+  maxPack: 125,
+  sidePlus: 60,
+  sideMinus: 60,
+  locked: false,
+})
+
+/** A plain inch machine for the tests of the logbook: feet at 12 and 34.5 in, own limit 5 mil and 1 mil/in. */
+export const TEST_MACHINE: CoupledMachine = {
+  drive: 'coupled',
+  units: 'inch',
+  rpm: 990,
+  usual: { method: 'rim-face', carriedBy: 'movable', rimPlane: -1.5, plunger: 'away', faceDiameter: 8 },
+  feet: { movable: [pair('inboard', 12), pair('outboard', 34.5)], stationary: [] },
+  tolerance: { form: 'offset-slope', mode: 'plane', offset: 5, slope: 1 },
+  stock: [1, 2, 3, 5, 10, 20, 25].map((thickness) => ({ thickness, count: 40 })),
+  packLimit: 4,
+}
+
+const FEET = [
+  { machine: 'movable', pair: 'inboard', x: 12 },
+  { machine: 'movable', pair: 'outboard', x: 34.5 },
+] as const
+
+export const SET_UP: SetUpPayload = {
+  units: 'inch',
+  how: {
+    method: 'rim-face',
+    given: {
+      rim: { carriedBy: 'movable', plane: -1.5, sag: 3, turning: 'both', readingSign: 1 },
+      faces: [{ plunger: 'away', diameter: 8, sag: 0, readingSign: 1 }],
+    },
+  },
+  told: { sag: 'hang', circle: 'diameter' },
+  feet: FEET,
+  graduation: { rim: 0.5, face: 0.5 },
+  returned: { rim: 0, face: 0 },
+  why: '',
+}
+
+/** The same machine measured by a bracket each way. */
+export const REVERSE_SET_UP: SetUpPayload = {
+  ...SET_UP,
+  how: {
+    method: 'reverse-rim',
+    given: {
+      onStationary: { carriedBy: 'movable', plane: -3, sag: 3, turning: 'both', readingSign: 1 },
+      onMovable: { carriedBy: 'stationary', plane: 4, sag: 2, turning: 'both', readingSign: 1 },
+    },
+  },
+  graduation: { onStationary: 0.5, onMovable: 0.5 },
+  returned: { onStationary: 0, onMovable: 0 },
+}
+
+/** The same shims under both feet of a pair of the movable machine. */
+export const lift = (id: string, putIn: readonly number[], takenOut: readonly number[] = []): FootChange[] =>
+  (['left', 'right'] as const).map((side) => ({ machine: 'movable', pair: id, side, takenOut, putIn }))
+
+const CLOCKS = [0, 90, 180, 270]
+
+/** A logbook under construction, with a simulated machine that its moves can shift. */
+export class TestJob {
+  readonly entries: LogEntry[] = []
+  private next = 1
+
+  constructor(readonly machine: CoupledMachine = TEST_MACHINE) {}
+
+  add(body: EntryBody, more: Partial<Pick<LogEntry, 'supersedes' | 'after' | 'before' | 'author'>> = {}): LogEntry {
+    const entry = {
+      ...body,
+      id: `entry-${this.next++}`,
+      author: 'someone',
+      madeAt: `2026-01-01T08:${String(this.next % 60).padStart(2, '0')}:00Z`,
+      receivedAt: null,
+      after: this.entries[this.entries.length - 1]?.id ?? null,
+      before: null,
+      supersedes: null,
+      ...more,
+    } satisfies LogEntry
+    this.entries.push(entry)
+    return entry
+  }
+
+  open(rpm = 990): this {
+    this.add({ kind: 'job-opened', payload: { reason: 'planned', rpm, customer: '', note: '' } })
+    return this
+  }
+
+  lockOut(permit = ''): this {
+    for (const point of SAFETY_POINTS) this.add({ kind: 'safety-confirmed', payload: { point, permit } })
+    return this
+  }
+
+  /** Opened, made safe and set up. */
+  ready(setUp: SetUpPayload = SET_UP): this {
+    this.open().lockOut()
+    this.add({ kind: 'set-up', payload: setUp })
+    return this
+  }
+
+  /** What the dials of the last set-up read off a machine that stands like `truth` (mil, mil/in). */
+  readingsOf(truth: Misalignment): Extract<EntryBody, { kind: 'readings-taken' }>['payload'] {
+    const last = [...this.entries].reverse().find((e) => e.kind === 'set-up')
+    if (last?.kind !== 'set-up') throw new Error('not set up')
+    const { how, circles } = settleSetUp(last)
+    const line: Misalignment = {
+      offset: { v: (truth.offset.v ?? 0) * 0.0254, h: (truth.offset.h ?? 0) * 0.0254 },
+      slope: { v: (truth.slope.v ?? 0) / 1000, h: (truth.slope.h ?? 0) / 1000 },
+    }
+    const typed = (list: readonly { clock: number; value: number }[]) =>
+      list.map((r) => ({ clock: r.clock, value: fromCore(r.value, 'displacement', 'inch') }))
+    const read: Extract<EntryBody, { kind: 'readings-taken' }>['payload']['circles'] | null =
+      how.method === 'rim-face'
+        ? {
+            rim: typed(simulateRim(line, how.given.rim, CLOCKS)),
+            face: typed(simulateFace(line, { ...how.given.faces[0], sag: 0 }, CLOCKS)),
+          }
+        : how.method === 'reverse-rim'
+          ? {
+              onStationary: typed(simulateRim(line, how.given.onStationary, CLOCKS)),
+              onMovable: typed(simulateRim(line, how.given.onMovable, CLOCKS)),
+            }
+          : null
+    if (!read) throw new Error(`no simulated dials for ${how.method}`)
+    return { units: 'inch', circles: read, returned: Object.fromEntries(circles.map((c) => [c, 0])) }
+  }
+
+  /** One set read off a machine that stands like `truth`; `misread` spoils a reading of the last circle. */
+  read(
+    truth: Misalignment,
+    misread?: { readonly clock: number; readonly by: number },
+    supersedes: LogEntry['supersedes'] = null,
+  ): LogEntry<'readings-taken'> {
+    const payload = this.readingsOf(truth)
+    const names = Object.keys(payload.circles)
+    const last = names[names.length - 1] as string
+    const circles = {
+      ...payload.circles,
+      [last]: (payload.circles[last] ?? []).map((r) =>
+        r.clock === misread?.clock ? { ...r, value: r.value + misread.by } : r,
+      ),
+    }
+    const entry = this.add({ kind: 'readings-taken', payload: { ...payload, circles } }, { supersedes })
+    if (entry.kind !== 'readings-taken') throw new Error(entry.kind)
+    return entry
+  }
+
+  fold() {
+    return coupledJob(this.machine, this.entries)
+  }
+
+  get state() {
+    return this.fold().state
+  }
+
+  mark(id: string) {
+    return this.fold().sheet.rows.find((r) => r.id === id)
+  }
+}
+
+/** Offset in mil and slope in mil/in as a line of the test machine. */
+export const inMil = (ov: number, oh: number, sv: number, sh: number): Misalignment => ({
+  offset: { v: ov, h: oh },
+  slope: { v: sv, h: sh },
+})

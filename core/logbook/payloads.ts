@@ -1,0 +1,26 @@
+import type { BeltEntries } from '../stages/lineUp/entries'
+import type { ClosingEntries } from '../stages/close/entries'
+import type { SafetyEntries } from '../stages/makeSafe/entries'
+import type { ReadingEntries } from '../stages/measure/entries'
+import type { MoveEntries } from '../stages/move/entries'
+import type { OpeningEntries } from '../stages/open/entries'
+import type { PlanEntries } from '../stages/plan/entries'
+import type { SetUpEntries } from '../stages/setUp/entries'
+
+/** Entries that belong to no stage. */
+interface LogbookEntries {
+  'stage-skipped': { readonly stage: string; readonly why: string }
+  remark: { readonly text: string }
+}
+
+/** Every kind of entry. One row a stage folder. */
+export interface EntryPayloads
+  extends LogbookEntries,
+    OpeningEntries,
+    SafetyEntries,
+    SetUpEntries,
+    ReadingEntries,
+    PlanEntries,
+    MoveEntries,
+    BeltEntries,
+    ClosingEntries {}

@@ -1,0 +1,26 @@
+/**
+ * A pure function that answers at once when it is asked again about the very same objects. Entries
+ * never change, so what was worked out from one entry, or from a list of them, holds for good.
+ * Answers go when the objects they are about go.
+ */
+export const remember = <A extends readonly object[], R>(work: (...about: A) => R): ((...about: A) => R) => {
+  interface Node {
+    readonly next: WeakMap<object, Node>
+    known?: { readonly answer: R }
+  }
+  const node = (): Node => ({ next: new WeakMap() })
+  const root = node()
+  return (...about) => {
+    let at = root
+    for (const one of about) {
+      let found = at.next.get(one)
+      if (!found) {
+        found = node()
+        at.next.set(one, found)
+      }
+      at = found
+    }
+    at.known ??= { answer: work(...about) }
+    return at.known.answer
+  }
+}

@@ -1,0 +1,59 @@
+import type { FootPlane } from '../coupling/feet'
+import { settleTolerance, type SettledTolerance, type Tolerance } from '../judge/tolerance'
+import { toleranceToCore } from '../judge/toleranceUnits'
+import type { LogEntry } from '../logbook/entry'
+import { remember } from '../logbook/remember'
+import type { UsualPlaces } from '../methods/methods'
+import type { MachineRole } from '../plan/movePlan'
+import { toCore, type UnitSystem } from '../units/unitSystem'
+import type { PairPacks, RegisteredPair } from './pair'
+
+/** Two machines joined by a coupling, in the record's own units. */
+export interface CoupledMachine {
+  readonly drive: 'coupled'
+  readonly units: UnitSystem
+  readonly rpm: number
+  /** How it is usually measured, and where the dials run then. */
+  readonly usual: UsualPlaces
+  /** Foot pairs of each machine, two or more of the movable one, nearest the coupling first. */
+  readonly feet: Readonly<Record<MachineRole, readonly RegisteredPair[]>>
+  /** Its own limit. */
+  readonly tolerance: Tolerance
+  readonly stock: readonly { readonly thickness: number; readonly count: number }[]
+  readonly packLimit: number
+}
+
+const ROLES: readonly MachineRole[] = ['movable', 'stationary']
+
+/** The registered packs of both machines in millimetres. */
+export const registeredPacks = remember((machine: CoupledMachine): readonly PairPacks[] => {
+  const thick = (t: number) => toCore(t, 'displacement', machine.units)
+  return ROLES.flatMap((role) =>
+    machine.feet[role].map((f) => ({
+      machine: role,
+      id: f.id,
+      packs: { left: f.existing.left.map(thick), right: f.existing.right.map(thick) },
+    })),
+  )
+})
+
+/** Where the register says the feet of one machine stand, millimetres. */
+const registeredFeet = (machine: CoupledMachine, role: MachineRole): readonly FootPlane[] =>
+  machine.feet[role].map((f) => ({ id: f.id, x: toCore(f.x, 'distance', machine.units) }))
+
+/** Registered feet of the movable machine. */
+export const movableFeet = remember((machine: CoupledMachine) => registeredFeet(machine, 'movable'))
+/** Registered feet of the stationary machine. */
+export const stationaryFeet = remember((machine: CoupledMachine) => registeredFeet(machine, 'stationary'))
+
+/** The limits at the speed that was read off at the opening. */
+export const limitsOf = remember(
+  (machine: CoupledMachine, opening: LogEntry<'job-opened'>): SettledTolerance =>
+    settleTolerance(toleranceToCore(machine.tolerance, machine.units), opening.payload.rpm),
+)
+
+/** The limits at the registered speed, for a job that is not open yet. */
+export const registeredLimits = remember(
+  (machine: CoupledMachine): SettledTolerance =>
+    settleTolerance(toleranceToCore(machine.tolerance, machine.units), machine.rpm),
+)

@@ -1,0 +1,12 @@
+import type { VerdictOrUnknown } from '../../judge/judge'
+
+export interface ClosingEntries {
+  'job-closed': {
+    readonly signedBy: string
+    readonly remarks: string
+    /** Why it closes out of band or unmeasured; empty when it does neither. */
+    readonly exception: string
+    /** What was signed: the verdict, and the version of the arithmetic it came from. Null before that was kept. */
+    readonly signed: { readonly verdict: VerdictOrUnknown; readonly foldVersion: number } | null
+  }
+}

@@ -1,0 +1,26 @@
+import { defineStage } from '../../logbook/stage'
+import { lockoutObjection } from '../makeSafe/stage'
+import type { Safety } from '../makeSafe/safety'
+import type { LineReading } from './line'
+
+interface Sees {
+  readonly safety: Safety
+  /** One a round, the last one under way; null where nothing was read. */
+  readonly lines: readonly (LineReading | null)[]
+}
+
+const now = (job: Sees): LineReading | null => job.lines[job.lines.length - 1] ?? null
+const corrected = (job: Sees): boolean => job.lines.length > 1
+
+/** Both sheaves in one line, checked by an edge across their faces. */
+export const lineUpStage = defineStage({
+  id: 'line-up',
+  writes: ['contacts-checked', 'sheaves-read', 'line-corrected'],
+  skip: 'once',
+  mark: (job: Sees) => now(job)?.verdict ?? (corrected(job) ? 'stale' : 'todo'),
+  wants: (job) => {
+    const line = now(job)
+    return line === null || line.verdict === 'out'
+  },
+  objection: (job) => lockoutObjection(job.safety),
+})

@@ -1,0 +1,9 @@
+export const SAFETY_POINTS = ['isolated', 'locked-tagged', 'energy-released', 'tried', 'guard-off'] as const
+export type SafetyPoint = (typeof SAFETY_POINTS)[number]
+
+export interface SafetyEntries {
+  'safety-confirmed': { readonly point: SafetyPoint; readonly permit: string }
+  'power-restored': { readonly why: string }
+  /** Work at the machine without this lockout, and why none is needed. */
+  'lockout-waived': { readonly why: string }
+}

@@ -1,0 +1,62 @@
+import type { LogEntry } from '../../logbook/entry'
+import { SAFETY_POINTS, type SafetyPoint } from './entries'
+
+type SafetyEntry = LogEntry<'safety-confirmed' | 'power-restored' | 'lockout-waived'>
+
+/** How the lockout stands, and all that happened to it. */
+export interface Safety {
+  /** What is confirmed now, latest last. */
+  readonly confirmed: readonly LogEntry<'safety-confirmed'>[]
+  readonly missing: readonly SafetyPoint[]
+  readonly permit: string
+  /** Power came back and the lockout was not made whole again since. */
+  readonly lost: LogEntry<'power-restored'> | null
+  /** Why no lockout is needed, while that holds. */
+  readonly waived: LogEntry<'lockout-waived'> | null
+  /** Every confirmation, return of power and waiver, oldest first. */
+  readonly history: readonly SafetyEntry[]
+}
+
+export const UNSAFE: Safety = {
+  confirmed: [],
+  missing: SAFETY_POINTS,
+  permit: '',
+  lost: null,
+  waived: null,
+  history: [],
+}
+
+export const keepSafety = (now: Safety, e: LogEntry): Safety => {
+  switch (e.kind) {
+    case 'power-restored':
+      return {
+        ...now,
+        confirmed: [],
+        missing: SAFETY_POINTS,
+        lost: e,
+        waived: null,
+        history: [...now.history, e],
+      }
+    case 'lockout-waived':
+      return { ...now, waived: e, history: [...now.history, e] }
+    case 'safety-confirmed': {
+      const { point, permit } = e.payload
+      const confirmed = [...now.confirmed.filter((c) => c.payload.point !== point), e]
+      const missing = SAFETY_POINTS.filter((p) => !confirmed.some((c) => c.payload.point === p))
+      const whole = missing.length === 0
+      return {
+        confirmed,
+        missing,
+        permit: permit === '' ? now.permit : permit,
+        lost: whole ? null : now.lost,
+        waived: whole ? null : now.waived,
+        history: [...now.history, e],
+      }
+    }
+    default:
+      return now
+  }
+}
+
+/** Whether hands may go to the shafts: the lockout is whole, or somebody said why none is needed. */
+export const handsMayGo = (safety: Safety): boolean => safety.missing.length === 0 || safety.waived !== null

@@ -1,0 +1,66 @@
+import type { LogEntry } from '../../logbook/entry'
+import { remember } from '../../logbook/remember'
+
+/** One set as it stands in a round: what was read, with which set-up, and what was said of it. */
+export interface TakenSet {
+  readonly entry: LogEntry<'readings-taken'>
+  readonly setUp: LogEntry<'set-up'>
+  /** The last word on it. */
+  readonly note: LogEntry<'set-used-anyway' | 'set-left-out'> | null
+}
+
+/** A plan as it stands in a round. */
+export interface TakenPlan {
+  readonly entry: LogEntry<'plan-chosen'>
+  /** Sets were read, left out or put back after it. */
+  readonly overtaken: boolean
+}
+
+/** What was written between two moves, and the move that ended it. */
+export interface Round {
+  readonly sets: readonly TakenSet[]
+  readonly plan: TakenPlan | null
+  /** Null in the round that is under way. */
+  readonly move: LogEntry<'move-made'> | null
+}
+
+/** Rounds of a job; the last one is under way. */
+export type Rounds = readonly [...(readonly Round[]), Round]
+
+const EMPTY: Round = { sets: [], plan: null, move: null }
+export const NO_ROUNDS: Rounds = [EMPTY]
+
+// Remembered, so that a set in a later fold is the very object it was in an earlier one.
+const taken = remember((entry: LogEntry<'readings-taken'>, setUp: LogEntry<'set-up'>): TakenSet => ({
+  entry,
+  setUp,
+  note: null,
+}))
+const noted = remember(
+  (set: TakenSet, note: LogEntry<'set-used-anyway' | 'set-left-out'>): TakenSet => ({ ...set, note }),
+)
+const overtaken = (plan: TakenPlan | null): TakenPlan | null => plan && { ...plan, overtaken: true }
+
+/** Links each entry to its round; readings keep the set-up they were read with. */
+export const keepRounds = (now: Rounds, e: LogEntry, setUp: LogEntry<'set-up'> | null): Rounds => {
+  const last = now[now.length - 1] as Round
+  const change = (round: Round): Rounds => [...now.slice(0, -1), round]
+  switch (e.kind) {
+    case 'readings-taken':
+      return setUp
+        ? change({ ...last, sets: [...last.sets, taken(e, setUp)], plan: overtaken(last.plan) })
+        : now
+    case 'set-used-anyway':
+    case 'set-left-out': {
+      if (!last.sets.some((s) => s.entry.id === e.payload.set)) return now
+      const sets = last.sets.map((s) => (s.entry.id === e.payload.set ? noted(s, e) : s))
+      return change({ ...last, sets, plan: overtaken(last.plan) })
+    }
+    case 'plan-chosen':
+      return change({ ...last, plan: { entry: e, overtaken: false } })
+    case 'move-made':
+      return [...now.slice(0, -1), { ...last, move: e }, EMPTY]
+    default:
+      return now
+  }
+}

@@ -1,0 +1,23 @@
+import type { MethodGiven } from '../../methods/methods'
+import type { MachineRole } from '../../plan/movePlan'
+import type { UnitSystem } from '../../units/unitSystem'
+
+/** How the instrument stands, in contract units of `units`. */
+export interface SetUpPayload {
+  readonly units: UnitSystem
+  readonly how: MethodGiven
+  /** The way sag and swing circle were told; what they come to is in `how`. */
+  readonly told: { readonly sag: 'hang' | 'pipe-at-6'; readonly circle: 'diameter' | 'radius' }
+  /** Distance of each foot pair from the coupling centre. */
+  readonly feet: readonly { readonly machine: MachineRole; readonly pair: string; readonly x: number }[]
+  /** One graduation, by circle. */
+  readonly graduation: Readonly<Record<string, number>>
+  /** What each dial showed after one full turn back to the start, by circle. */
+  readonly returned: Readonly<Record<string, number>>
+  /** Why it is used although a dial missed zero; empty when none did. */
+  readonly why: string
+}
+
+export interface SetUpEntries {
+  'set-up': SetUpPayload
+}

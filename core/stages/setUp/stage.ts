@@ -1,0 +1,35 @@
+import { defineStage, invalid } from '../../logbook/stage'
+import type { CoupledMachine } from '../../register/machine'
+import { lockoutObjection } from '../makeSafe/stage'
+import type { Safety } from '../makeSafe/safety'
+import { settleSetUp, type SetUp } from './setUp'
+
+interface Sees {
+  readonly machine: CoupledMachine
+  readonly safety: Safety
+  readonly setUp: SetUp | null
+}
+
+const settled = (setUp: SetUp | null): boolean =>
+  setUp !== null && (setUp.holdsZero || setUp.entry.payload.why !== '')
+
+/** The instrument set up, its distances taped, its zero proved by a full turn. */
+export const setUpStage = defineStage({
+  id: 'set-up',
+  writes: ['set-up'],
+  skip: 'never',
+  mark: ({ setUp }: Sees) => (!setUp ? 'todo' : setUp.holdsZero ? 'done' : 'out'),
+  wants: ({ setUp }) => !settled(setUp),
+  objection: ({ machine, safety }, entry) => {
+    if (entry.kind !== 'set-up') return null
+    const { feet, why } = entry.payload
+    for (const [i, f] of feet.entries()) {
+      if (!machine.feet[f.machine].some((own) => own.id === f.pair))
+        return invalid('no-such-feet', 'payload', 'feet', i, 'pair')
+    }
+    if (machine.feet.movable.some((own) => !feet.some((f) => f.machine === 'movable' && f.pair === own.id)))
+      return invalid('feet-missing', 'payload', 'feet')
+    if (!settleSetUp(entry).holdsZero && why.trim() === '') return invalid('missed-zero', 'payload', 'why')
+    return lockoutObjection(safety)
+  },
+})
