@@ -18,7 +18,12 @@ await withDatabase(async (knex) => {
   }
   // One transaction: a seed that is broken off leaves nothing half written.
   await knex.transaction(async (trx) => {
-    await trx('works').insert({ id: 1, name: WORKS.name, pack_limit: WORKS.packLimit })
+    await trx('works').insert({
+      id: 1,
+      name: WORKS.name,
+      pack_limit: WORKS.packLimit,
+      foot_words: WORKS.footWords,
+    })
     await trx('people').insert([...PEOPLE])
     await trx('shim_stock').insert([...STOCK])
     for (const machine of MACHINES) await insertMachine(trx, demoId(`machine/${machine.tag}`), machine)

@@ -1,3 +1,4 @@
+import { issue, type Thing } from './issue'
 import { z } from 'zod'
 
 // Control characters and broken surrogates can't be stored as text; line breaks and tabs can.
@@ -5,17 +6,20 @@ import { z } from 'zod'
 const UNPRINTABLE = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/
 
 /** A text of a person's, possibly empty. */
-export const text = (what: string, longest = 2000) =>
+export const text = (what: Thing, longest = 2000) =>
   z
-    .string({ error: `Give ${what} as text.` })
-    .max(longest, { error: `Keep ${what} under ${longest} characters.` })
+    .string({ error: issue('text', what) })
+    .max(longest, { error: issue('too-long', what, longest) })
     .refine((s) => !UNPRINTABLE.test(s) && s.isWellFormed(), {
-      error: `There are characters in ${what} that can’t be stored. Type it again.`,
+      error: issue('unprintable', what),
     })
 
 /** A text that must say something. */
-export const words = (what: string, longest = 2000) =>
-  text(what, longest).refine((s) => s.trim() !== '', { error: `Say ${what}.` })
+export const words = (what: Thing, longest = 2000) =>
+  text(what, longest).refine((s) => s.trim() !== '', { error: issue('say', what) })
 
 /** A UUID made by the client. */
-export const uuid = (what: string) => z.uuid({ error: `Give ${what} as a UUID.` })
+export const uuid = (what: Thing) => z.uuid({ error: issue('uuid', what) })
+
+/** A reason, in a few words. */
+export const why = words('why', 500)

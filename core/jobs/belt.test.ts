@@ -54,7 +54,17 @@ describe('a belt job', () => {
     const drive = driveAtCentre(180, 348, 820)
     if (!drive.ok) throw new Error('touches')
     const errors = sheaveErrors(
-      { r1: 0, r2: 0, wR: null, p1: 0.2, p2: 0.83, w: 172, tilt: { g12: 0.15, g6: 0, h: 172 }, eR: 12.7, eA: 10 },
+      {
+        r1: 0,
+        r2: 0,
+        wR: null,
+        p1: 0.2,
+        p2: 0.83,
+        w: 172,
+        tilt: { g12: 0.15, g6: 0, h: 172 },
+        eR: 12.7,
+        eA: 10,
+      },
       820,
     )
     expect(line(belt)?.errors).toEqual(errors)

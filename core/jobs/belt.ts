@@ -1,4 +1,5 @@
 import type { LogEntry } from '../logbook/entry'
+import { remember } from '../logbook/remember'
 import { keepSkips, NO_SKIPS } from '../logbook/skips'
 import { sheetOf, type Skips } from '../logbook/stage'
 import { standingEntries } from '../logbook/standing'
@@ -30,14 +31,14 @@ const BLANK: Facts = {
 }
 
 /** What one entry changes. A line may use only what stands above it. */
-const take = (now: Facts, e: LogEntry): Facts => ({
+const take = remember((now: Facts, e: LogEntry): Facts => ({
   skips: keepSkips(now.skips, e),
   opening: keepOpening(now.opening, e),
   safety: keepSafety(now.safety, e),
   alignment: keepAlignment(now.alignment, e),
   remarks: keepRemarks(now.remarks, e),
   closing: keepClosing(now.closing, e),
-})
+}))
 
 /** Everything a belt job's logbook says, derived. Core units throughout. */
 export interface BeltState extends Facts {
@@ -80,6 +81,6 @@ export type BeltStageId = (typeof BELT_STAGES)[number]['id']
 
 /** Folds a belt job. Entries in logbook order. */
 export const beltJob = (machine: BeltMachine, logbook: readonly LogEntry[]) => {
-  const state = workOut(machine, standingEntries(logbook).reduce(take, BLANK))
+  const state = workOut(machine, standingEntries(logbook).reduce((now, e) => take(now, e), BLANK))
   return { kind: 'belt' as const, state, sheet: sheetOf<BeltStageId, BeltState>(BELT_STAGES, state) }
 }

@@ -9,7 +9,10 @@ import { inMil, lift, REVERSE_SET_UP, SET_UP, TEST_MACHINE, TestJob } from './te
 
 const LOW = inMil(-8.4, 5.1, -0.36, 0.22)
 const mil = (mm: number | null | undefined) => fromCore(mm ?? NaN, 'displacement', 'inch')
-const move = (changes: readonly FootChange[], side: readonly { pair: string; moved: number }[] = []): EntryBody => ({
+const move = (
+  changes: readonly FootChange[],
+  side: readonly { pair: string; moved: number }[] = [],
+): EntryBody => ({
   kind: 'move-made',
   payload: {
     units: 'inch',
@@ -34,12 +37,7 @@ const planOf = (job: TestJob, sets: readonly string[] | null = [...job.state.lat
 }
 /** The line a fold predicts, as mil and mil/in, to read off a machine that did as it was told. */
 const asTruth = (line: ReturnType<typeof inMil> | null | undefined) =>
-  inMil(
-    mil(line?.offset.v),
-    mil(line?.offset.h),
-    (line?.slope.v ?? 0) * 1000,
-    (line?.slope.h ?? 0) * 1000,
-  )
+  inMil(mil(line?.offset.v), mil(line?.offset.h), (line?.slope.v ?? 0) * 1000, (line?.slope.h ?? 0) * 1000)
 
 describe('where a job stands', () => {
   it('walks from lockout to close, one stage after another', () => {
@@ -200,7 +198,10 @@ describe('what sets of readings say together', () => {
     job.add({ kind: 'set-up', payload: twice })
     expect(job.state.latest.coupling?.slope.v).toBeCloseTo(before, 12)
     job.entries.pop()
-    job.add({ kind: 'set-up', payload: twice }, { supersedes: { entry: setUp.id, reason: 'it was the radius' } })
+    job.add(
+      { kind: 'set-up', payload: twice },
+      { supersedes: { entry: setUp.id, reason: 'it was the radius' } },
+    )
     expect(job.state.latest.coupling?.slope.v).toBeCloseTo(before / 2, 12)
   })
 

@@ -50,8 +50,11 @@ const BLANK: Facts = {
   closing: null,
 }
 
-/** What one entry changes. A line may use only what stands above it. */
-const take = (now: Facts, e: LogEntry): Facts => {
+/**
+ * What one entry changes. A line may use only what stands above it. Remembered, so that a digit typed
+ * into a long job takes one entry, and every round before it is the very object it was.
+ */
+const take = remember((now: Facts, e: LogEntry): Facts => {
   const skips = keepSkips(now.skips, e)
   const opening = keepOpening(now.opening, e)
   const safety = keepSafety(now.safety, e)
@@ -60,7 +63,7 @@ const take = (now: Facts, e: LogEntry): Facts => {
   const remarks = keepRemarks(now.remarks, e)
   const closing = keepClosing(now.closing, e)
   return { skips, opening, safety, setUp, rounds, remarks, closing }
-}
+})
 
 /** Everything a coupled job's logbook says, derived. Core units throughout. */
 export interface CoupledState {
@@ -102,6 +105,12 @@ const takenNote = remember((taken: TakenSet, tolerance: SettledTolerance): Noted
   leftOut: taken.note?.kind === 'set-left-out' ? taken.note.payload.why : null,
 }))
 
+/** What the sets of one round say together. */
+const measureTaken = remember(
+  (round: Round, tolerance: SettledTolerance, target: Misalignment): Measurement =>
+    measureRound(tolerance, target, ...round.sets.map((s) => takenNote(s, tolerance))),
+)
+
 const outcomeOf = (moves: number, latest: Measurement, asLeft: Measurement | null): Outcome => {
   const verdict = asLeft?.judgement?.verdict ?? 'unknown'
   const exceptions: ExceptionReason[] = []
@@ -120,15 +129,14 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const target = ALIGNED
   const setUp = facts.setUp && settleSetUp(facts.setUp)
   const feet = setUp ? feetOf(setUp, machine) : untapedFeet(machine)
-  const measurements = rounds.map((r) =>
-    measureRound(tolerance, target, ...r.sets.map((s) => takenNote(s, tolerance))),
-  )
+  const measurements = rounds.map((r) => measureTaken(r, tolerance, target))
   const latest = measurements[measurements.length - 1] as Measurement
 
   let packs = registeredPacks(machine)
   let predicted: Misalignment | null = null
   const moves: MoveRecord[] = []
-  const footworkIn = (entry: LogEntry<'move-made' | 'plan-chosen'>): Footwork => footworkOf(entry, packs, feet)
+  const footworkIn = (entry: LogEntry<'move-made' | 'plan-chosen'>): Footwork =>
+    footworkOf(entry, packs, feet)
   rounds.forEach(({ move, plan }: Round, i) => {
     if (!move) return
     const before = measurements[i] as Measurement
@@ -186,7 +194,11 @@ export type CoupledStageId = (typeof COUPLED_STAGES)[number]['id']
 
 /** Folds a coupled job. Entries in logbook order. */
 export const coupledJob = (machine: CoupledMachine, logbook: readonly LogEntry[]) => {
-  const facts = standingEntries(logbook).reduce(take, BLANK)
+  const facts = standingEntries(logbook).reduce((now, e) => take(now, e), BLANK)
   const state = workOut(machine, facts)
-  return { kind: 'coupled' as const, state, sheet: sheetOf<CoupledStageId, CoupledState>(COUPLED_STAGES, state) }
+  return {
+    kind: 'coupled' as const,
+    state,
+    sheet: sheetOf<CoupledStageId, CoupledState>(COUPLED_STAGES, state),
+  }
 }

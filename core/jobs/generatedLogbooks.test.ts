@@ -9,7 +9,10 @@ import { BELT_MACHINE } from './testBelt'
 /** One thing somebody might do next, however senseless at that point. */
 type Act = (job: TestJob, n: number) => void
 
-const add = (body: EntryBody): Act => (job) => void job.add(body)
+const add =
+  (body: EntryBody): Act =>
+  (job) =>
+    void job.add(body)
 const ofKind = (job: TestJob, kind: LogEntry['kind']) => job.entries.filter((e) => e.kind === kind)
 const pick = <T>(list: readonly T[], n: number): T | undefined => list[n % Math.max(1, list.length)]
 /** A set that was read, or none. */
@@ -71,7 +74,10 @@ const ACTS: readonly Act[] = [
     job.add({ kind: 'readings-taken', payload: job.readingsOf(inMil(2, 0, 0, 0)) }, { before: move.id })
   },
   (job, n) =>
-    job.add({ kind: 'stage-skipped', payload: { stage: pick(['plan', 're-measure', 'move'], n)!, why: 'x' } }),
+    job.add({
+      kind: 'stage-skipped',
+      payload: { stage: pick(['plan', 're-measure', 'move'], n)!, why: 'x' },
+    }),
   add({ kind: 'remark', payload: { text: 'oil on the floor' } }),
   add({
     kind: 'job-closed',

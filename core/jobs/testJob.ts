@@ -79,7 +79,10 @@ export class TestJob {
 
   constructor(readonly machine: CoupledMachine = TEST_MACHINE) {}
 
-  add(body: EntryBody, more: Partial<Pick<LogEntry, 'supersedes' | 'after' | 'before' | 'author'>> = {}): LogEntry {
+  add(
+    body: EntryBody,
+    more: Partial<Pick<LogEntry, 'supersedes' | 'after' | 'before' | 'author'>> = {},
+  ): LogEntry {
     const entry = {
       ...body,
       id: `entry-${this.next++}`,

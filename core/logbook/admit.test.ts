@@ -126,14 +126,20 @@ describe('what a logbook takes', () => {
       code: 'not-correctable',
     })
     job.add(again, correcting(set.id))
-    expect(offer(job, again, correcting(set.id))).toMatchObject({ code: 'already-corrected', sort: 'conflict' })
+    expect(offer(job, again, correcting(set.id))).toMatchObject({
+      code: 'already-corrected',
+      sort: 'conflict',
+    })
   })
 })
 
 describe('while the lockout is missing or broken', () => {
   it('no set-up, no readings and no move are taken; a plan is desk work', () => {
     const open = new TestJob().open()
-    expect(offer(open, { kind: 'set-up', payload: SET_UP })).toMatchObject({ code: 'not-safe', sort: 'conflict' })
+    expect(offer(open, { kind: 'set-up', payload: SET_UP })).toMatchObject({
+      code: 'not-safe',
+      sort: 'conflict',
+    })
     const job = new TestJob().ready()
     job.read(LOW)
     job.add({ kind: 'power-restored', payload: { why: 'bump test' } })
@@ -216,7 +222,9 @@ describe('a reading or a plan from before somebody else’s move', () => {
     })
     expect(offer(job, readings(job), { after: by.id })).toBeNull()
     expect(offer(job, readings(job), { after: seen.id, before: by.id })).toBeNull()
-    expect(offer(job, readings(job), { after: seen.id, before: seen.id })).toMatchObject({ code: 'no-such-move' })
+    expect(offer(job, readings(job), { after: seen.id, before: seen.id })).toMatchObject({
+      code: 'no-such-move',
+    })
     expect(offer(job, REMARK, { after: seen.id })).toBeNull()
   })
 

@@ -15,7 +15,8 @@ interface LogbookEntries {
 
 /** Every kind of entry. One row a stage folder. */
 export interface EntryPayloads
-  extends LogbookEntries,
+  extends
+    LogbookEntries,
     OpeningEntries,
     SafetyEntries,
     SetUpEntries,

@@ -25,6 +25,7 @@ export type ObjectionCode =
   | 'feet-missing'
   | 'not-skippable'
   | 'nothing-moved'
+  | 'too-many-leaves'
   | 'no-such-entry'
   | 'other-kind'
   | 'already-corrected'

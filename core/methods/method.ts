@@ -1,8 +1,4 @@
-import {
-  measureArrangement,
-  type CouplingMeasurement,
-  type DialArrangement,
-} from '../coupling/dialCircle'
+import { measureArrangement, type CouplingMeasurement, type DialArrangement } from '../coupling/dialCircle'
 import type { DialSet, FaceSet } from '../coupling/dialSet'
 import type { Reading } from '../fit/harmonicFit'
 import { done, type Outcome } from '../outcome'

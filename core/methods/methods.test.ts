@@ -51,11 +51,13 @@ describe('every method finds the exact machine’s line', () => {
           const near = { carriedBy: swapped ? 'stationary' : 'movable', plane: -80, sag } as const
           const far = { carriedBy: swapped ? 'movable' : 'stationary', plane: 90, sag: sag / 2 } as const
           const found = value(
-            measureTaken(reverseRimDials(
-              {
+            measureTaken(
+              reverseRimDials({
                 onStationary: { ...near, readings: simulateRim(truth, near, QUARTERS) },
                 onMovable: { ...far, readings: simulateRim(truth, far, [10, 100, 160, 250, 330]) },
-              }), LIMITS),
+              }),
+              LIMITS,
+            ),
           )
           expectLine(found.coupling, truth)
           expect(found.trust.sets.map((s) => s.name)).toEqual(['onStationary', 'onMovable'])
@@ -79,7 +81,8 @@ describe('every method finds the exact machine’s line', () => {
           movable: (two[i]?.value ?? 0) - 1,
         }))
         expectLine(
-          value(measureTaken(headsSamples({ stationaryPlane: -95, movablePlane: 110, samples }), LIMITS)).coupling,
+          value(measureTaken(headsSamples({ stationaryPlane: -95, movablePlane: 110, samples }), LIMITS))
+            .coupling,
           truth,
           4,
         )
@@ -118,12 +121,14 @@ describe('every method finds the exact machine’s line', () => {
           }))
         const still = { offset: { v: 0, h: 0 }, slope: { v: 0, h: 0 } }
         const found = value(
-          measureTaken(spacerFacesDials(
-            {
+          measureTaken(
+            spacerFacesDials({
               spoolLength,
               atStationary: { plunger: 'away', diameter: 150, readings: face(still, spool) },
               atMovable: { plunger: 'away', diameter: 150, readings: face(spool, truth) },
-            }), LIMITS),
+            }),
+            LIMITS,
+          ),
         )
         expectLine(found.coupling, truth)
       }),
@@ -167,11 +172,13 @@ describe('one shaft that stood still', () => {
   const face = simulateFace(line, { plunger: 'away', diameter: 150, sag: 0 }, QUARTERS)
   const read = (runout?: readonly Reading[]) =>
     value(
-      measureTaken(rimFaceDials(
-        {
+      measureTaken(
+        rimFaceDials({
           rim: { carriedBy: 'movable', plane: -40, sag: 0, turning: 'movable', readings: rim, runout },
           faces: [{ plunger: 'away', diameter: 150, readings: face }],
-        }), LIMITS),
+        }),
+        LIMITS,
+      ),
     )
 
   it('leaves the still hub’s run-out in the readings, and says so', () => {

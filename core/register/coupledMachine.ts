@@ -53,7 +53,6 @@ export const limitsOf = remember(
 )
 
 /** The limits at the registered speed, for a job that is not open yet. */
-export const registeredLimits = remember(
-  (machine: CoupledMachine): SettledTolerance =>
-    settleTolerance(toleranceToCore(machine.tolerance, machine.units), machine.rpm),
+export const registeredLimits = remember((machine: CoupledMachine): SettledTolerance =>
+  settleTolerance(toleranceToCore(machine.tolerance, machine.units), machine.rpm),
 )

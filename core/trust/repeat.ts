@@ -1,5 +1,6 @@
 import { clockDistance, DISTINCT_DEGREES } from '../frame/clock'
 import { fitHarmonic, type Reading } from '../fit/harmonicFit'
+import { remember } from '../logbook/remember'
 import type { Degrees, Millimetres, UnitSystem } from '../units/unitSystem'
 
 /** 1 mil, or 0.02 mm for metric dials. */
@@ -19,6 +20,9 @@ export interface RepeatDifference {
   readonly difference: Millimetres
 }
 
+/** Readings are compared with every other set of a round: each is fitted once. */
+const fitOnce = remember((readings: readonly Reading[]) => fitHarmonic(readings))
+
 /**
  * Compares two sets of one dial at the positions they share, after removing each set's fitted
  * constant. Positions that only one set has are left out; empty when nothing can be compared.
@@ -27,8 +31,8 @@ export const repeatDifferences = (
   first: readonly Reading[],
   second: readonly Reading[],
 ): readonly RepeatDifference[] => {
-  const a = fitHarmonic(first)
-  const b = fitHarmonic(second)
+  const a = fitOnce(first)
+  const b = fitOnce(second)
   if (!a.ok || !b.ok) return []
   const rows: RepeatDifference[] = []
   for (const r of second) {

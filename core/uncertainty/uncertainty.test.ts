@@ -32,46 +32,56 @@ const must = <T>(x: Outcome<T> | T | null): T => {
   return x as T
 }
 const rimFaceModel = must(
-  arrangeTaken(rimFaceDials({
-    rim: {
-      carriedBy: 'movable',
-      plane: -40,
-      sag: 0.08,
-      readings: simulateRim(LINE, { carriedBy: 'movable', plane: -40, sag: 0.08 }, QUARTERS),
-    },
-    faces: [
-      {
-        plunger: 'away',
-        diameter: 170,
-        readings: simulateFace(LINE, { plunger: 'away', diameter: 170, sag: 0 }, [0, 60, 150, 200, 300]),
+  arrangeTaken(
+    rimFaceDials({
+      rim: {
+        carriedBy: 'movable',
+        plane: -40,
+        sag: 0.08,
+        readings: simulateRim(LINE, { carriedBy: 'movable', plane: -40, sag: 0.08 }, QUARTERS),
       },
-    ],
-  })),
+      faces: [
+        {
+          plunger: 'away',
+          diameter: 170,
+          readings: simulateFace(LINE, { plunger: 'away', diameter: 170, sag: 0 }, [0, 60, 150, 200, 300]),
+        },
+      ],
+    }),
+  ),
 ).arrangement
-const headsModel = must(arrangeTaken(headsSamples({
-  stationaryPlane: -80,
-  movablePlane: 110,
-  samples: [350, 20, 60, 100, 140, 190].map((clock) => ({
-    clock,
-    stationary: simulateRim(LINE, { carriedBy: 'movable', plane: -80, sag: 0 }, [0, clock])[1]?.value ?? 0,
-    movable: simulateRim(LINE, { carriedBy: 'stationary', plane: 110, sag: 0 }, [0, clock])[1]?.value ?? 0,
-  })),
-}))).arrangement
+const headsModel = must(
+  arrangeTaken(
+    headsSamples({
+      stationaryPlane: -80,
+      movablePlane: 110,
+      samples: [350, 20, 60, 100, 140, 190].map((clock) => ({
+        clock,
+        stationary:
+          simulateRim(LINE, { carriedBy: 'movable', plane: -80, sag: 0 }, [0, clock])[1]?.value ?? 0,
+        movable:
+          simulateRim(LINE, { carriedBy: 'stationary', plane: 110, sag: 0 }, [0, clock])[1]?.value ?? 0,
+      })),
+    }),
+  ),
+).arrangement
 const spacerModel = must(
-  arrangeTaken(spacerFacesDials({
-    spoolLength: 500,
-    atStationary: {
-      plunger: 'away',
-      diameter: 150,
-      sag: 0.01,
-      readings: simulateFace(LINE, { plunger: 'away', diameter: 150, sag: 0.01 }, QUARTERS),
-    },
-    atMovable: {
-      plunger: 'back',
-      diameter: 160,
-      readings: simulateFace(LINE, { plunger: 'back', diameter: 160, sag: 0 }, QUARTERS),
-    },
-  })),
+  arrangeTaken(
+    spacerFacesDials({
+      spoolLength: 500,
+      atStationary: {
+        plunger: 'away',
+        diameter: 150,
+        sag: 0.01,
+        readings: simulateFace(LINE, { plunger: 'away', diameter: 150, sag: 0.01 }, QUARTERS),
+      },
+      atMovable: {
+        plunger: 'back',
+        diameter: 160,
+        readings: simulateFace(LINE, { plunger: 'back', diameter: 160, sag: 0 }, QUARTERS),
+      },
+    }),
+  ),
 ).arrangement
 const MODELS: readonly (readonly [string, DialArrangement])[] = [
   ['rim and face', rimFaceModel],

@@ -1,5 +1,9 @@
 import type { Knex } from 'knex'
+import type { EntryBody } from '../../core/logbook/entry'
+import type { BeltFields } from '../../shared/register/beltMachine'
+import type { CoupledFields } from '../../shared/register/coupledMachine'
 import type { MachineFields } from '../../shared/register/machine'
+import { CoupledWriter } from './coupledWriter'
 import { JobWriter } from './jobWriter'
 import { demoId, MACHINES } from './works'
 
@@ -10,6 +14,16 @@ const machine = (tag: string): MachineFields => {
   if (!found) throw new Error(`The demo works has no machine ${tag}.`)
   return found
 }
+const coupled = (tag: string): CoupledFields => {
+  const found = machine(tag)
+  if (found.drive !== 'coupled') throw new Error(`${tag} has no coupling.`)
+  return found
+}
+const belted = (tag: string): BeltFields => {
+  const found = machine(tag)
+  if (found.drive !== 'belt') throw new Error(`${tag} has no belts.`)
+  return found
+}
 
 /** Past and open jobs of the demo works, dated back from `now`. */
 export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
@@ -18,21 +32,15 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     day.setUTCHours(hour, 10, 0, 0)
     return day
   }
-  const day = demoId('day')
-  const night = demoId('night')
+  const [day, night, lead] = [demoId('day'), demoId('night'), demoId('lead')]
   const line = (ov: number, oh: number, sv: number, sh: number) => ({
     offset: { v: ov, h: oh },
     slope: { v: sv, h: sh },
   })
+  const on = (tag: string, name: string, author: string, start: Date, truth: ReturnType<typeof line>) =>
+    new CoupledWriter(knex, coupled(tag), name, author, start, truth)
 
-  const first = new JobWriter(
-    knex,
-    machine('CP-11'),
-    'CP-11 rebuilt',
-    day,
-    at(431, 6),
-    line(14.2, -22.5, 0.62, -0.88),
-  )
+  const first = on('CP-11', 'CP-11 rebuilt', day, at(431, 6), line(14.2, -22.5, 0.62, -0.88))
   await first.open({
     reason: 'moved',
     rpm: 990,
@@ -40,22 +48,13 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     note: 'Gear unit back from overhaul, motor refitted.',
   })
   await first.makeSafe('W-2107')
-  await first.setUp(3, 0.5)
-  await first.read()
-  await first.read()
+  await first.measure(3, 0.5)
   await first.move()
   await first.read()
   await first.read()
   await first.close('Day-shift millwright', 'Base scraped clean at the two outboard feet.')
 
-  const second = new JobWriter(
-    knex,
-    machine('CP-11'),
-    'CP-11 vibration',
-    night,
-    at(152, 14),
-    line(-6.8, 5.1, -0.36, 0.22),
-  )
+  const second = on('CP-11', 'CP-11 vibration', night, at(152, 14), line(-6.8, 5.1, -0.36, 0.22))
   await second.open({
     reason: 'vibration',
     rpm: 990,
@@ -63,27 +62,19 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     note: 'Rumble at the coupling end since the liner change.',
   })
   await second.makeSafe('W-2511')
-  await second.setUp(3, 0.5)
-  await second.read()
-  await second.read()
+  await second.measure(3, 0.5)
   await second.move()
   await second.read()
+  // Power came back for a bump test between the two sets: the whole lockout is confirmed again.
+  await second.write({ kind: 'power-restored', payload: { why: 'Bump test for rotation after rewiring.' } })
+  await second.makeSafe('W-2511')
   await second.read()
   await second.close('Night-shift millwright', 'Hold-down bolts were not all tight when found.')
 
-  const tight = new JobWriter(
-    knex,
-    machine('KY-09'),
-    'KY-09 bolt-bound',
-    day,
-    at(64, 7),
-    line(3.1, -9.4, 0.12, -0.55),
-  )
+  const tight = on('KY-09', 'KY-09 bolt-bound', day, at(64, 7), line(3.1, -9.4, 0.12, -0.55))
   await tight.open({ reason: 'wear', rpm: 1460, customer: '', note: 'Jaw insert worn on one side.' })
   await tight.makeSafe()
-  await tight.setUp(1.5, 0.5)
-  await tight.read()
-  await tight.read()
+  await tight.measure(1.5, 0.5)
   await tight.move()
   await tight.read()
   await tight.read()
@@ -93,14 +84,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     'Holes to be opened at the next kiln stop. Maintenance lead agrees to run until then.',
   )
 
-  const doubtful = new JobWriter(
-    knex,
-    machine('KY-09'),
-    'KY-09 open',
-    demoId('apprentice'),
-    at(1, 8),
-    line(2.4, -8.8, 0.1, -0.5),
-  )
+  const doubtful = on('KY-09', 'KY-09 open', demoId('apprentice'), at(1, 8), line(2.4, -8.8, 0.1, -0.5))
   await doubtful.open({
     reason: 'planned',
     rpm: 1460,
@@ -110,16 +94,9 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await doubtful.makeSafe('W-2790')
   await doubtful.setUp(1.5, 0.5)
   await doubtful.read()
-  await doubtful.read({ dial: 'face', clock: 270, by: 3 })
+  await doubtful.read({ circle: 'face', clock: 270, by: 3 })
 
-  const planning = new JobWriter(
-    knex,
-    machine('CP-14'),
-    'CP-14 open',
-    night,
-    at(0, 2),
-    line(-0.31, 0.18, -0.052, 0.034),
-  )
+  const planning = on('CP-14', 'CP-14 open', night, at(0, 2), line(-0.31, 0.18, -0.052, 0.034))
   await planning.open({
     reason: 'planned',
     rpm: 1480,
@@ -127,7 +104,60 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     note: 'Yearly check before the winter run.',
   })
   await planning.makeSafe('W-2794')
-  await planning.setUp(0.06, 0.01)
-  await planning.read()
-  await planning.read()
+  await planning.measure(0.06, 0.01)
+
+  await writeBelts(knex, { day, night, lead }, at)
+}
+
+const gaps = (p1: number, p2: number, g12: number, g6: number): EntryBody => ({
+  kind: 'sheaves-read',
+  payload: {
+    edgeOn: 'driven',
+    edgeSide: 'outer',
+    units: 'metric',
+    p1,
+    p2,
+    w: 172,
+    reference: null,
+    tilt: { g12, g6, h: 172 },
+  },
+})
+const contacts = (near: boolean, far: boolean): EntryBody => ({
+  kind: 'contacts-checked',
+  payload: {
+    edgeOn: 'driven',
+    edgeSide: 'outer',
+    reference: { far: true, near: true },
+    other: { near, far },
+  },
+})
+
+/** The glaze mill: lined up last spring, and found turned again today. */
+const writeBelts = async (
+  knex: Knex,
+  people: { readonly day: string; readonly night: string; readonly lead: string },
+  at: (daysAgo: number, hour: number) => Date,
+): Promise<void> => {
+  const spring = new JobWriter(knex, belted('GL-03'), 'GL-03 new belts', people.day, at(203, 9))
+  await spring.open({ reason: 'wear', rpm: 1465, customer: '', note: 'Set of five replaced whole.' })
+  await spring.makeSafe('W-2330')
+  await spring.write(contacts(false, false), 8)
+  await spring.write(gaps(4.85, 4.6, 0.1, 0.05), 12)
+  await spring.write(
+    { kind: 'line-corrected', payload: { steps: ['offset'], remark: 'Motor sheave slid on its bushing.' } },
+    35,
+  )
+  await spring.write(gaps(2.75, 2.6, 0.1, 0.05), 10)
+  await spring.close('Day-shift millwright', 'Guard back on, run for ten minutes.')
+
+  const turned = new JobWriter(knex, belted('GL-03'), 'GL-03 open', people.night, at(0, 4))
+  await turned.open({
+    reason: 'planned',
+    rpm: 1465,
+    customer: '',
+    note: 'Belt dust on one side of the guard.',
+  })
+  await turned.makeSafe('W-2795')
+  await turned.write(contacts(true, false), 8)
+  await turned.write(gaps(0, 0.63, 0.15, 0), 12)
 }

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import type { MachineFields } from '../../shared/register/machine'
-import type { Person, ShimStock } from '../../shared/register/works'
+import type { Person, ShimStock, Works } from '../../shared/register/works'
 
 /** The same name gives the same UUID on every machine and every day. */
 export const demoId = (name: string): string => {
@@ -8,7 +8,22 @@ export const demoId = (name: string): string => {
   return `${h.slice(0, 8)}-${h.slice(8, 12)}-4${h.slice(13, 16)}-a${h.slice(17, 20)}-${h.slice(20, 32)}`
 }
 
-export const WORKS = { name: 'Orrin Vale Tile Works', packLimit: 4 }
+export const WORKS: Omit<Works, 'stock'> = {
+  name: 'Orrin Vale Tile Works',
+  packLimit: 4,
+  footWords: 'inboard-outboard',
+}
+
+/** A pair of feet that is never moved: nothing is known of what lies under it. */
+const fixedPair = (id: string, x: number) => ({
+  id,
+  x,
+  existing: { left: [], right: [] },
+  maxPack: 0,
+  sidePlus: 0,
+  sideMinus: 0,
+  locked: true,
+})
 
 export const PEOPLE: readonly Person[] = [
   { id: demoId('day'), name: 'Day-shift millwright', role: 'millwright' },
@@ -29,6 +44,7 @@ export const STOCK: readonly ShimStock[] = [
 
 export const MACHINES: readonly MachineFields[] = [
   {
+    drive: 'coupled',
     tag: 'CP-11',
     name: 'Clay ball mill',
     area: 'Clay preparation hall',
@@ -38,34 +54,34 @@ export const MACHINES: readonly MachineFields[] = [
     powerKw: 75,
     units: 'inch',
     rpm: 990,
-    usual: { carriedBy: 'movable', rimPlane: -1.5, plunger: 'away', faceDiameter: 8 },
-    feet: [
-      {
-        id: 'inboard',
-        x: 12,
-        existing: { left: [25, 10], right: [25, 10] },
-        maxPack: 125,
-        sidePlus: 60,
-        sideMinus: 60,
-        locked: false,
-      },
-      {
-        id: 'outboard',
-        x: 34.5,
-        existing: { left: [25, 5], right: [25, 5] },
-        maxPack: 125,
-        sidePlus: 60,
-        sideMinus: 60,
-        locked: false,
-      },
-    ],
-    stationaryFeet: [
-      { id: 'inboard', x: -13 },
-      { id: 'outboard', x: -30 },
-    ],
+    usual: { method: 'rim-face', carriedBy: 'movable', rimPlane: -1.5, plunger: 'away', faceDiameter: 8 },
+    feet: {
+      movable: [
+        {
+          id: 'inboard',
+          x: 12,
+          existing: { left: [25, 10], right: [25, 10] },
+          maxPack: 125,
+          sidePlus: 60,
+          sideMinus: 60,
+          locked: false,
+        },
+        {
+          id: 'outboard',
+          x: 34.5,
+          existing: { left: [25, 5], right: [25, 5] },
+          maxPack: 125,
+          sidePlus: 60,
+          sideMinus: 60,
+          locked: false,
+        },
+      ],
+      stationary: [fixedPair('inboard', -13), fixedPair('outboard', -30)],
+    },
     tolerance: { form: 'speed-rule', mode: 'plane', grade: 'standard' },
   },
   {
+    drive: 'coupled',
     tag: 'CP-14',
     name: 'Extruder main drive',
     area: 'Clay preparation hall',
@@ -75,34 +91,34 @@ export const MACHINES: readonly MachineFields[] = [
     powerKw: 132,
     units: 'metric',
     rpm: 1480,
-    usual: { carriedBy: 'movable', rimPlane: -95, plunger: 'away', faceDiameter: 230 },
-    feet: [
-      {
-        id: 'inboard',
-        x: 360,
-        existing: { left: [1, 0.2], right: [1, 0.2] },
-        maxPack: 4,
-        sidePlus: 1.5,
-        sideMinus: 1.5,
-        locked: false,
-      },
-      {
-        id: 'outboard',
-        x: 1040,
-        existing: { left: [1, 0.5], right: [1, 0.5] },
-        maxPack: 4,
-        sidePlus: 1.5,
-        sideMinus: 1.5,
-        locked: false,
-      },
-    ],
-    stationaryFeet: [
-      { id: 'inboard', x: -420 },
-      { id: 'outboard', x: -1100 },
-    ],
+    usual: { method: 'reverse-rim', onStationary: -110, onMovable: 120 },
+    feet: {
+      movable: [
+        {
+          id: 'inboard',
+          x: 360,
+          existing: { left: [1, 0.2], right: [1, 0.2] },
+          maxPack: 4,
+          sidePlus: 1.5,
+          sideMinus: 1.5,
+          locked: false,
+        },
+        {
+          id: 'outboard',
+          x: 1040,
+          existing: { left: [1, 0.5], right: [1, 0.5] },
+          maxPack: 4,
+          sidePlus: 1.5,
+          sideMinus: 1.5,
+          locked: false,
+        },
+      ],
+      stationary: [fixedPair('inboard', -420), fixedPair('outboard', -1100)],
+    },
     tolerance: { form: 'speed-rule', mode: 'plane', grade: 'standard', spoolLength: 180 },
   },
   {
+    drive: 'coupled',
     tag: 'KY-09',
     name: 'Dust-collector screw',
     area: 'Kiln yard',
@@ -112,28 +128,30 @@ export const MACHINES: readonly MachineFields[] = [
     powerKw: 11,
     units: 'inch',
     rpm: 1460,
-    usual: { carriedBy: 'movable', rimPlane: -0.75, plunger: 'away', faceDiameter: 5 },
-    feet: [
-      {
-        id: 'inboard',
-        x: 6.5,
-        existing: { left: [], right: [] },
-        maxPack: 60,
-        sidePlus: 30,
-        sideMinus: 25,
-        locked: false,
-      },
-      {
-        id: 'outboard',
-        x: 16.25,
-        existing: { left: [10], right: [10] },
-        maxPack: 60,
-        sidePlus: 4,
-        sideMinus: 25,
-        locked: false,
-      },
-    ],
-    stationaryFeet: [{ id: 'bearing', x: -9 }],
+    usual: { method: 'rim-face', carriedBy: 'movable', rimPlane: -0.75, plunger: 'away', faceDiameter: 5 },
+    feet: {
+      movable: [
+        {
+          id: 'inboard',
+          x: 6.5,
+          existing: { left: [], right: [] },
+          maxPack: 60,
+          sidePlus: 30,
+          sideMinus: 25,
+          locked: false,
+        },
+        {
+          id: 'outboard',
+          x: 16.25,
+          existing: { left: [10], right: [10] },
+          maxPack: 60,
+          sidePlus: 4,
+          sideMinus: 25,
+          locked: false,
+        },
+      ],
+      stationary: [fixedPair('bearing', -9)],
+    },
     tolerance: {
       form: 'offset-slope',
       mode: 'plane',
@@ -141,5 +159,34 @@ export const MACHINES: readonly MachineFields[] = [
       slope: 0.8,
       source: 'Coupling maker’s sheet, Orrin Vale file 27',
     },
+  },
+  {
+    drive: 'belt',
+    tag: 'GL-03',
+    name: 'Glaze mill',
+    area: 'Glaze house',
+    movableName: 'Motor',
+    stationaryName: 'Glaze mill',
+    powerKw: 22,
+    units: 'metric',
+    rpm: 1465,
+    sheaves: {
+      motor: { pitchDiameter: 180, faceWidth: 101, grooves: 5, depthOuter: 10, depthInner: 10 },
+      driven: { pitchDiameter: 348, faceWidth: 106, grooves: 5, depthOuter: 12.7, depthInner: 12.7 },
+    },
+    centreDistance: 820,
+    belts: { kind: 'v', section: 'B', count: 5 },
+    base: {
+      kind: 'slide-screws',
+      place: 'beside',
+      pull: 'level',
+      footSpacing: 254,
+      sheaveToFeet: 120,
+      shaftHeight: 160,
+      screwPitch: 2.5,
+      hubToShaftEnd: 16,
+      lineAngle: 0,
+    },
+    limits: { angle: null, tilt: null, offset: 1.5, source: 'Site rule for V-belts, Orrin Vale file 12' },
   },
 ]

@@ -1,9 +1,11 @@
 import type { Knex } from 'knex'
 import * as logbook from './migrations/0001-logbook'
+import * as frame from './migrations/0002-frame'
 
 /** Every migration in order; an explicit list, so that the built server carries them. */
 const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Migration }[] = [
   { name: '0001-logbook', migration: logbook },
+  { name: '0002-frame', migration: frame },
 ]
 
 const source: Knex.MigrationSource<(typeof MIGRATIONS)[number]> = {

@@ -25,6 +25,9 @@ const parseBy = (schema: z.ZodType | undefined, raw: unknown): unknown => {
   throw new Refused(422, 'bad-input', issues[0]?.message ?? 'That does not fit.', { issues })
 }
 
+const liftBody = (contract: RouteContract, raw: unknown): unknown =>
+  contract.lift ? contract.lift(raw) : raw
+
 /** Every failure as an answer: a refusal as it is, a lost database as 503, anything else as 500 and a log line. */
 export const answerFailure = (event: H3Event, failure: unknown) => {
   const refusal = failure instanceof Refused ? failure : databaseDown(failure)
@@ -48,7 +51,9 @@ export const route = <C extends RouteContract>(contract: C, call: (c: RouteCall<
   defineEventHandler(async (event) => {
     try {
       const query = parseBy(contract.query, getQuery(event))
-      const body = contract.body ? parseBy(contract.body, await readJson(event)) : undefined
+      const body = contract.body
+        ? parseBy(contract.body, liftBody(contract, await readJson(event)))
+        : undefined
       return await call({
         event,
         body: body as Parsed<C['body']>,

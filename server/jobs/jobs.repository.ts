@@ -1,27 +1,27 @@
 import type { Knex } from 'knex'
-import type { JobState } from '../../core/logbook/foldJob'
-import type { CouplingSummary, JobSummary } from '../../shared/api/answers'
-import type { MachineSnapshot } from '../../shared/register/machine'
+import { figuresOf, summaryOf, type JobFigure, type JobSummaryFigures } from '../../core/jobs/summary'
+import type { Job, JobKind } from '../../core/jobs/jobs'
+import { FOLD_VERSION } from '../../core/stages/close/closing'
+import type { JobSummary, Page } from '../../shared/api/answers'
+import { MACHINE_SCHEMA, readSnapshot, type MachineSnapshot } from '../../shared/register/machine'
+import { cursorOf, readCursor } from '../http/cursor'
 
 /** The columns derived from a logbook, as lists and search need them. */
 export interface JobColumns {
+  readonly kind: JobKind
   readonly stage: string
   readonly verdict: string
-  readonly rounds: number
-  readonly asFound: CouplingSummary | null
-  readonly asLeft: CouplingSummary | null
+  readonly summary: JobSummaryFigures
+  readonly figures: readonly JobFigure[]
 }
 
-const summaryOf = (m: JobState['asFound']): CouplingSummary | null =>
-  m?.coupling ? { coupling: m.coupling, verdict: m.judgement?.verdict ?? 'unknown' } : null
-
-/** What a folded job leaves in its columns. */
-export const columnsOf = (state: JobState): JobColumns => ({
-  stage: state.current,
-  verdict: state.asLeft?.judgement?.verdict ?? 'unknown',
-  rounds: state.moves.length,
-  asFound: summaryOf(state.asFound),
-  asLeft: summaryOf(state.asLeft),
+/** What a folded job leaves in its columns; a closed one keeps the verdict that was signed. */
+export const columnsOf = (job: Job): JobColumns => ({
+  kind: job.kind,
+  stage: job.sheet.current,
+  verdict: job.state.closing?.payload.signed?.verdict ?? job.state.outcome.verdict,
+  summary: summaryOf(job),
+  figures: figuresOf(job),
 })
 
 interface JobRow {
@@ -34,9 +34,9 @@ interface JobRow {
   readonly author: string
   readonly stage: JobSummary['stage']
   readonly verdict: JobSummary['verdict']
-  readonly rounds: number
-  readonly as_found: CouplingSummary | null
-  readonly as_left: CouplingSummary | null
+  readonly provisional: boolean
+  readonly next_due: Date | null
+  readonly summary: JobSummaryFigures
 }
 
 const toSummary = (row: JobRow): JobSummary => ({
@@ -49,42 +49,66 @@ const toSummary = (row: JobRow): JobSummary => ({
   lastAuthor: row.author,
   stage: row.stage,
   verdict: row.verdict,
-  rounds: row.rounds,
-  asFound: row.as_found,
-  asLeft: row.as_left,
+  provisional: row.provisional,
+  nextDue: row.next_due?.toISOString() ?? null,
+  summary: row.summary,
 })
+
+const SUMMARY_COLUMNS = [
+  'jobs.id',
+  'machines.tag',
+  'machines.name as machine_name',
+  'jobs.opened_at',
+  'jobs.closed_at',
+  'jobs.updated_at',
+  'people.name as author',
+  'jobs.stage',
+  'jobs.verdict',
+  'jobs.provisional',
+  'jobs.next_due',
+  'jobs.summary',
+]
 
 const summaries = (knex: Knex) =>
   knex('jobs')
     .join('machines', 'machines.id', 'jobs.machine_id')
     .join('people', 'people.id', 'jobs.last_author')
-    .select(
-      'jobs.id',
-      'machines.tag',
-      'machines.name as machine_name',
-      'jobs.opened_at',
-      'jobs.closed_at',
-      'jobs.updated_at',
-      'people.name as author',
-      'jobs.stage',
-      'jobs.verdict',
-      'jobs.rounds',
-      'jobs.as_found',
-      'jobs.as_left',
-    )
+    .select(SUMMARY_COLUMNS)
 
-/** Jobs, newest first: of one machine, or all that are open or closed. */
-export const listJobs = async (
-  knex: Knex,
-  wanted: { readonly machineId?: string; readonly open?: boolean; readonly most?: number },
-): Promise<readonly JobSummary[]> => {
+interface Wanted {
+  readonly machineId?: string
+  readonly open?: boolean
+  readonly most: number
+  /** Where the page before ended. */
+  readonly after?: string
+}
+
+/** A page of jobs, newest first; closed ones by their closing, others by their opening. */
+export const listJobs = async (knex: Knex, wanted: Wanted): Promise<Page<JobSummary>> => {
+  const by = wanted.open === false ? 'closed_at' : 'opened_at'
   const query = summaries(knex)
-    .orderBy('jobs.opened_at', 'desc')
-    .limit(wanted.most ?? 200)
+    .orderBy([
+      { column: `jobs.${by}`, order: 'desc' },
+      { column: 'jobs.id', order: 'desc' },
+    ])
+    .limit(wanted.most + 1)
   if (wanted.machineId) query.where('jobs.machine_id', wanted.machineId)
   if (wanted.open === true) query.whereNull('jobs.closed_at')
   if (wanted.open === false) query.whereNotNull('jobs.closed_at')
-  return ((await query) as unknown as JobRow[]).map(toSummary)
+  if (wanted.after) {
+    const { at, id } = readCursor(wanted.after)
+    query.whereRaw(`(jobs.${by}, jobs.id) < (?, ?)`, [at, id])
+  }
+  const rows = ((await query) as unknown as JobRow[]).map(toSummary)
+  const page = rows.slice(0, wanted.most)
+  const last = page[page.length - 1]
+  return {
+    rows: page,
+    next:
+      rows.length > wanted.most && last
+        ? cursorOf(last.closedAt && by === 'closed_at' ? last.closedAt : last.openedAt, last.id)
+        : null,
+  }
 }
 
 /** Machine id to the id of its newest open job. */
@@ -100,30 +124,86 @@ export const openJobByMachine = async (knex: Knex): Promise<ReadonlyMap<string, 
   return new Map(rows.map((r) => [r.machine_id, r.id]))
 }
 
-/** Machine id to its last closed job. */
+/** Machine id to its last closed job: one look into the index a machine. */
 export const lastClosedByMachine = async (knex: Knex): Promise<ReadonlyMap<string, JobSummary>> => {
-  const latest = (await summaries(knex)
-    .select('jobs.machine_id')
-    .distinctOn('jobs.machine_id')
-    .whereNotNull('jobs.closed_at')
-    .orderBy([
-      { column: 'jobs.machine_id' },
-      { column: 'jobs.closed_at', order: 'desc' },
-    ])) as unknown as (JobRow & { machine_id: string })[]
-  return new Map(latest.map((r) => [r.machine_id, toSummary(r)]))
+  const { rows } = (await knex.raw(`
+    select m.id as machine_id, last.id from machines m
+    join lateral (
+      select id from jobs where machine_id = m.id and closed_at is not null order by closed_at desc limit 1
+    ) last on true
+  `)) as { rows: { machine_id: string; id: string }[] }
+  const found = (await summaries(knex).whereIn(
+    'jobs.id',
+    rows.map((r) => r.id),
+  )) as unknown as JobRow[]
+  const byJob = new Map(found.map((r) => [r.id, toSummary(r)]))
+  return new Map(
+    rows.flatMap((r) => {
+      const job = byJob.get(r.id)
+      return job ? [[r.machine_id, job]] : []
+    }),
+  )
 }
 
-/** A job's machine as kept with it; null for an unknown job. `lock` holds the row. */
-export const findJob = async (
+/** The last job closed on a machine before a moment, by its id; null when there is none. */
+export const jobClosedBefore = async (
   knex: Knex,
-  id: string,
-  lock = false,
-): Promise<{ readonly id: string; readonly machine: MachineSnapshot } | null> => {
-  const query = knex('jobs').where({ id }).first('id', 'machine')
-  return (
-    ((await (lock ? query.forUpdate() : query)) as { id: string; machine: MachineSnapshot } | undefined) ??
-    null
-  )
+  machineId: string,
+  before: Date,
+): Promise<{ readonly id: string; readonly closedAt: string } | null> => {
+  const row = (await knex('jobs')
+    .where({ machine_id: machineId })
+    .where('closed_at', '<', before)
+    .orderBy('closed_at', 'desc')
+    .first('id', 'closed_at')) as { id: string; closed_at: Date } | undefined
+  return row ? { id: row.id, closedAt: row.closed_at.toISOString() } : null
+}
+
+/** What a job's row says besides its columns for lists. */
+export interface JobHead {
+  readonly id: string
+  readonly machineId: string
+  readonly openedAt: Date
+  readonly entryCount: number
+  /** Reads the snapshot of the machine, lifted to today's schema. */
+  readonly machine: () => MachineSnapshot
+}
+
+/** A job's row; null for an unknown job. `lock` holds it. */
+export const findJob = async (knex: Knex, id: string, lock = false): Promise<JobHead | null> => {
+  const query = knex('jobs')
+    .where({ id })
+    .first('id', 'machine_id', 'machine', 'machine_schema', 'opened_at', 'entry_count')
+  const row = (await (lock ? query.forUpdate() : query)) as
+    | {
+        id: string
+        machine_id: string
+        machine: unknown
+        machine_schema: number
+        opened_at: Date
+        entry_count: number
+      }
+    | undefined
+  return row
+    ? {
+        id: row.id,
+        machineId: row.machine_id,
+        openedAt: row.opened_at,
+        entryCount: row.entry_count,
+        machine: () => readSnapshot(row.machine_schema, row.machine),
+      }
+    : null
+}
+
+/** Ids of all jobs, a batch at a time, in the order of their ids. */
+export const jobIdsAfter = async (
+  knex: Knex,
+  after: string | null,
+  most: number,
+): Promise<readonly string[]> => {
+  const query = knex('jobs').select('id').orderBy('id').limit(most)
+  if (after) query.where('id', '>', after)
+  return ((await query) as { id: string }[]).map((r) => r.id)
 }
 
 /** Adds a job row; false when the id is taken. */
@@ -134,6 +214,7 @@ export const insertJob = async (
     readonly machine: MachineSnapshot
     readonly openedAt: string
     readonly author: string
+    readonly columns: JobColumns
   },
 ): Promise<boolean> => {
   const rows = (await knex('jobs')
@@ -141,13 +222,12 @@ export const insertJob = async (
       id: job.id,
       machine_id: job.machine.id,
       machine: JSON.stringify(job.machine),
+      machine_schema: MACHINE_SCHEMA,
       opened_at: job.openedAt,
       updated_at: job.openedAt,
       last_author: job.author,
-      stage: 'make-safe',
-      verdict: 'unknown',
-      rounds: 0,
       entry_count: 0,
+      ...projected(job.columns),
     })
     .onConflict('id')
     .ignore()
@@ -155,29 +235,28 @@ export const insertJob = async (
   return rows.length > 0
 }
 
-/** Writes the derived columns after an entry. */
-export const updateJob = async (
+const projected = (columns: JobColumns) => ({
+  kind: columns.kind,
+  stage: columns.stage,
+  verdict: columns.verdict,
+  summary: JSON.stringify(columns.summary),
+  fold_version: FOLD_VERSION,
+})
+
+/** Writes the derived columns and figures of a job. */
+export const updateProjections = async (
   knex: Knex,
-  id: string,
+  job: Pick<JobHead, 'id' | 'machineId'>,
   columns: JobColumns,
-  entry: {
-    readonly receivedAt: string
-    readonly author: string
-    readonly count: number
-    readonly closes: boolean
-  },
+  at: string,
+  more: Readonly<Record<string, unknown>> = {},
 ): Promise<void> => {
   await knex('jobs')
-    .where({ id })
-    .update({
-      stage: columns.stage,
-      verdict: columns.verdict,
-      rounds: columns.rounds,
-      as_found: columns.asFound && JSON.stringify(columns.asFound),
-      as_left: columns.asLeft && JSON.stringify(columns.asLeft),
-      updated_at: entry.receivedAt,
-      last_author: entry.author,
-      entry_count: entry.count,
-      ...(entry.closes ? { closed_at: entry.receivedAt } : {}),
-    })
+    .where({ id: job.id })
+    .update({ ...projected(columns), ...more })
+  await knex('job_figures').where({ job_id: job.id }).delete()
+  if (columns.figures.length > 0)
+    await knex('job_figures').insert(
+      columns.figures.map((f) => ({ job_id: job.id, machine_id: job.machineId, at, ...f })),
+    )
 }

@@ -1,11 +1,11 @@
-import type { LogEntry } from '../../core/logbook/entry'
+import type { WireEntry } from '../../shared/logbook/entry'
 
-type Viewer = (entry: LogEntry) => void
+type Viewer = (entry: WireEntry) => void
 
 const viewers = new Map<string, Set<Viewer>>()
 
 /** Tells everyone who looks at this job of a new entry. */
-export const tellViewers = (jobId: string, entry: LogEntry): void => {
+export const tellViewers = (jobId: string, entry: WireEntry): void => {
   for (const viewer of viewers.get(jobId) ?? []) viewer(entry)
 }
 

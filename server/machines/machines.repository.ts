@@ -1,21 +1,33 @@
 import type { Knex } from 'knex'
-import type { MachineFields, MachineRecord } from '../../shared/register/machine'
+import {
+  MACHINE_SCHEMA,
+  readMachineFields,
+  type MachineFields,
+  type MachineRecord,
+} from '../../shared/register/machine'
 
 interface MachineRow {
   readonly id: string
-  readonly record: MachineFields
+  readonly record: unknown
+  readonly record_schema: number
   readonly version: number
 }
 
-const toRecord = (row: MachineRow): MachineRecord => ({ ...row.record, id: row.id, version: row.version })
+const toRecord = (row: MachineRow): MachineRecord => ({
+  ...readMachineFields(row.record_schema, row.record),
+  id: row.id,
+  version: row.version,
+})
+
+const COLUMNS = ['id', 'record', 'record_schema', 'version']
 
 /** All machines by tag. */
 export const listMachines = async (knex: Knex): Promise<readonly MachineRecord[]> =>
-  ((await knex('machines').select('id', 'record', 'version').orderBy('tag')) as MachineRow[]).map(toRecord)
+  ((await knex('machines').select(COLUMNS).orderBy('tag')) as MachineRow[]).map(toRecord)
 
 /** A machine by its tag, or null. `lock` holds the row until the transaction ends. */
 export const findMachine = async (knex: Knex, tag: string, lock = false): Promise<MachineRecord | null> => {
-  const query = knex('machines').whereRaw('lower(tag) = lower(?)', [tag]).first('id', 'record', 'version')
+  const query = knex('machines').whereRaw('lower(tag) = lower(?)', [tag]).first(COLUMNS)
   const row = (await (lock ? query.forUpdate() : query)) as MachineRow | undefined
   return row ? toRecord(row) : null
 }
@@ -23,7 +35,14 @@ export const findMachine = async (knex: Knex, tag: string, lock = false): Promis
 /** Adds a machine; false when its id or tag is taken. */
 export const insertMachine = async (knex: Knex, id: string, record: MachineFields): Promise<boolean> => {
   const rows = (await knex('machines')
-    .insert({ id, tag: record.tag, name: record.name, area: record.area, record: JSON.stringify(record) })
+    .insert({
+      id,
+      tag: record.tag,
+      name: record.name,
+      area: record.area,
+      record: JSON.stringify(record),
+      record_schema: MACHINE_SCHEMA,
+    })
     .onConflict()
     .ignore()
     .returning('id')) as unknown[]
@@ -44,6 +63,7 @@ export const updateMachine = async (
       name: record.name,
       area: record.area,
       record: JSON.stringify(record),
+      record_schema: MACHINE_SCHEMA,
       version: version + 1,
       updated_at: knex.fn.now(),
     })) === 1

@@ -26,7 +26,7 @@ export const machineSummaries = async (knex: Knex): Promise<readonly MachineSumm
 export const machineWithJobs = async (knex: Knex, tag: string): Promise<MachineAnswer> => {
   const machine = await findMachine(knex, tag)
   if (!machine) throw noMachine(tag)
-  return { machine, jobs: await listJobs(knex, { machineId: machine.id }) }
+  return { machine, jobs: await listJobs(knex, { machineId: machine.id, most: 50 }) }
 }
 
 /** Adds a machine; 409 when the tag is taken. */

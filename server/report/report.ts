@@ -1,9 +1,10 @@
 import type { Knex } from 'knex'
-import { foldJob } from '../../core/logbook/foldJob'
+import { foldJob } from '../../core/jobs/jobs'
 import type { UnitSystem } from '../../core/units/unitSystem'
+import { tellingOf } from '../../shared/wording/telling'
 import { readJob } from '../jobs/logbook'
 import { findWorks, listPeople } from '../works/works.repository'
-import { reportDocument } from './content'
+import { reportDocument } from './document'
 import { printPdf } from './printer'
 
 /** The report of a job as PDF, with a name for the file. */
@@ -14,17 +15,17 @@ export const reportFor = async (
 ): Promise<{ readonly pdf: Buffer; readonly name: string }> => {
   const { id, machine, entries } = await readJob(knex, jobId)
   const [works, people] = await Promise.all([findWorks(knex), listPeople(knex)])
+  const job = foldJob(machine, entries)
   const pdf = await printPdf(
-    reportDocument({
+    reportDocument(job, {
       jobId: id,
       works: works.name,
       machine,
-      state: foldJob(machine, entries),
       logbook: entries,
       personName: (person) => people.find((p) => p.id === person)?.name ?? 'Someone',
-      units: wanted.units ?? machine.units,
+      telling: tellingOf(wanted.units ?? machine.units, machine, works.footWords),
       paper: wanted.paper === 'letter' ? 'LETTER' : 'A4',
     }),
   )
-  return { pdf, name: `${machine.tag}-alignment.pdf` }
+  return { pdf, name: `${machine.tag}-${job.kind === 'coupled' ? 'alignment' : 'belts'}.pdf` }
 }

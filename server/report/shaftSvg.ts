@@ -1,8 +1,9 @@
 import type { Misalignment, Plane } from '../../core/frame/planes'
-import type { JobState } from '../../core/logbook/foldJob'
-import type { UnitSystem } from '../../core/units/unitSystem'
-import { layOutShafts, reachOf, type ShaftLines } from '../../shared/drawing/shaftLines'
+import { PLANES } from '../../core/frame/planes'
+import type { CoupledState } from '../../core/jobs/coupled'
+import { fittingExaggeration, layOutShafts, type ShaftLines } from '../../shared/drawing/shaftLines'
 import { figure } from '../../shared/wording/figures'
+import type { Telling } from '../../shared/wording/telling'
 
 const W = 250
 const H = 150
@@ -15,18 +16,18 @@ const shaft = (l: ShaftLines, dashed: boolean) =>
 
 /** One view of the shaft lines in black on white: as found dashed, as left whole, the gate at the coupling. */
 export const shaftSvg = (
-  state: JobState,
+  state: Pick<CoupledState, 'setUp' | 'tolerance'>,
   plane: Plane,
   found: Misalignment | null,
   left: Misalignment,
-  units: UnitSystem,
+  { units, footNames }: Telling,
 ): string | null => {
   const feet = state.setUp?.feet
   if (!feet) return null
   const lines = [left, ...(found ? [found] : [])]
-  const reach = Math.max(...lines.map((l) => reachOf(l, plane, feet, state.tolerance))) * 1.06
-  const lay = (line: Misalignment) =>
-    layOutShafts({ plane, line, feet, tolerance: state.tolerance, width: W, height: H, reach })
+  const sheet = { feet, tolerance: state.tolerance, width: W, height: H }
+  const exaggeration = fittingExaggeration({ ...sheet, lines, planes: PLANES })
+  const lay = (line: Misalignment) => layOutShafts({ ...sheet, plane, line, exaggeration })
   const now = lay(left)
   const before = found ? lay(found) : null
   const gate = now.gate
@@ -40,7 +41,7 @@ export const shaftSvg = (
     before ? shaft(before, true) : '',
     shaft(now, false),
     ...now.feet.map((f) => `<circle cx="${n(f.x)}" cy="${n(f.y)}" r="2.5" fill="black"/>`),
-    ...now.feet.map((f) => text(Math.min(f.x, W - 22), H - 4, f.id)),
+    ...now.feet.map((f) => text(Math.min(f.x, W - 22), H - 4, footNames(f.id))),
     text(2, 8, `drawn ${now.exaggeration} times taller than long`, 'start'),
     '</svg>',
   ].join('')

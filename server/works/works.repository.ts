@@ -3,12 +3,17 @@ import type { Person, ShimStock, Works } from '../../shared/register/works'
 
 /** The works with its shim stock, thinnest first. */
 export const findWorks = async (knex: Knex): Promise<Works> => {
-  const row = (await knex('works').first('name', 'pack_limit')) as
-    { name: string; pack_limit: number } | undefined
+  const row = (await knex('works').first('name', 'pack_limit', 'foot_words')) as
+    { name: string; pack_limit: number; foot_words: Works['footWords'] } | undefined
   const stock = (await knex('shim_stock')
     .select('units', 'thickness', 'count')
     .orderBy(['units', 'thickness'])) as ShimStock[]
-  return { name: row?.name ?? '', packLimit: row?.pack_limit ?? 4, stock }
+  return {
+    name: row?.name ?? '',
+    packLimit: row?.pack_limit ?? 4,
+    footWords: row?.foot_words ?? 'inboard-outboard',
+    stock,
+  }
 }
 
 /** Everyone who may write, by name. */

@@ -1,6 +1,8 @@
-import type { LogEntry, StageId } from '../../core/logbook/entry'
-import type { Misalignment } from '../../core/frame/planes'
+import type { StageId } from '../../core/jobs/jobs'
+import type { JobSummaryFigures } from '../../core/jobs/summary'
 import type { VerdictOrUnknown } from '../../core/judge/judge'
+import type { SetUpPayload } from '../../core/stages/setUp/entries'
+import type { WireEntry } from '../logbook/entry'
 import type { MachineRecord, MachineSnapshot } from '../register/machine'
 
 /** A job as lists show it: columns the server derived from its logbook. */
@@ -13,26 +15,27 @@ export interface JobSummary {
   readonly updatedAt: string
   readonly lastAuthor: string
   readonly stage: StageId
+  /** As left; the signed one once it is closed. */
   readonly verdict: VerdictOrUnknown
-  readonly rounds: number
-  readonly asFound: CouplingSummary | null
-  readonly asLeft: CouplingSummary | null
+  readonly provisional: boolean
+  readonly nextDue: string | null
+  readonly summary: JobSummaryFigures
 }
 
-/** Offset and slope in core units with their verdict. */
-export interface CouplingSummary {
-  readonly coupling: Misalignment
-  readonly verdict: VerdictOrUnknown
+/** One page of a list, and where the next one goes on from; null on the last. */
+export interface Page<T> {
+  readonly rows: readonly T[]
+  readonly next: string | null
 }
 
-export interface MachineSummary extends MachineRecord {
+export type MachineSummary = MachineRecord & {
   readonly openJob: string | null
   readonly lastClosed: JobSummary | null
 }
 
 export interface MachineAnswer {
   readonly machine: MachineRecord
-  readonly jobs: readonly JobSummary[]
+  readonly jobs: Page<JobSummary>
 }
 
 export interface TodayAnswer {
@@ -42,14 +45,23 @@ export interface TodayAnswer {
   readonly recentlyClosed: readonly JobSummary[]
 }
 
+/** How this machine was set up in its last job before this one: what a new set-up is held against. */
+export interface PreviousSetUp {
+  readonly closedAt: string
+  readonly setUp: SetUpPayload
+}
+
 export interface JobAnswer {
   readonly id: string
+  /** Version of the machine record's schema; see shared/register/machine.ts. */
+  readonly machineSchema: number
   readonly machine: MachineSnapshot
-  readonly entries: readonly LogEntry[]
+  readonly entries: readonly WireEntry[]
+  readonly previous: PreviousSetUp | null
 }
 
 export interface EntryAnswer {
-  readonly entry: LogEntry
+  readonly entry: WireEntry
   /** False when this UUID was already in the logbook. */
   readonly added: boolean
 }

@@ -1,6 +1,7 @@
+import { issue } from '../issue'
 import { z } from 'zod'
-import { entryDraft } from '../logbook/entry'
-import { machineChange, newMachine } from '../register/machine'
+import { entryDraft, liftDraft } from '../logbook/entry'
+import { liftPostedMachine, machineChange, newMachine } from '../register/machine'
 import { uuid, words } from '../text'
 
 export interface RouteContract {
@@ -8,19 +9,42 @@ export interface RouteContract {
   readonly path: string
   readonly summary: string
   readonly body?: z.ZodType
+  /** Brings a body of an older version to today's shape before it is parsed. */
+  readonly lift?: (raw: unknown) => unknown
   readonly query?: z.ZodObject
   readonly answers?: string
 }
 
 const jobOpening = z.object({
-  id: uuid('the job’s id'),
-  machine: words('which machine, by its tag', 20),
+  id: uuid('jobs-id'),
+  machine: words('which-machine-by-its-tag', 20),
   opening: entryDraft,
 })
 
+/** An opening of an older version inside its job. */
+const liftOpening = (raw: unknown): unknown =>
+  typeof raw === 'object' && raw !== null && 'opening' in raw
+    ? { ...raw, opening: liftDraft(raw.opening) }
+    : raw
+
+const jobsQuery = z.object({
+  machine: words('which-machine-by-its-tag', 20).optional(),
+  open: z.enum(['yes', 'no'], { error: issue('yes-or-no') }).optional(),
+  after: z
+    .string()
+    .max(200, { error: issue('bad-cursor') })
+    .optional(),
+  most: z.coerce
+    .number({ error: issue('page-size') })
+    .int({ error: issue('page-size') })
+    .min(1, { error: issue('page-size') })
+    .max(200, { error: issue('page-size') })
+    .default(50),
+})
+
 const reportQuery = z.object({
-  paper: z.enum(['a4', 'letter'], { error: 'Choose a4 or letter.' }).default('a4'),
-  units: z.enum(['inch', 'metric'], { error: 'Choose inch or metric.' }).optional(),
+  paper: z.enum(['a4', 'letter'], { error: issue('choose-a4-or-letter') }).default('a4'),
+  units: z.enum(['inch', 'metric'], { error: issue('choose-inch-or-metric') }).optional(),
 })
 
 /** Every route with the schemas it parses by; the OpenAPI document is written from this table. */
@@ -35,19 +59,33 @@ export const ROUTES = {
     summary: 'Open jobs, machines out of band, jobs closed lately.',
   },
   machines: { method: 'get', path: '/api/machines', summary: 'The register of machines.' },
-  addMachine: { method: 'post', path: '/api/machines', summary: 'Adds a machine.', body: newMachine },
+  addMachine: {
+    method: 'post',
+    path: '/api/machines',
+    summary: 'Adds a machine.',
+    body: newMachine,
+    lift: liftPostedMachine,
+  },
   machine: { method: 'get', path: '/api/machines/{tag}', summary: 'One machine with its jobs.' },
   changeMachine: {
     method: 'put',
     path: '/api/machines/{tag}',
     summary: 'Changes a machine; a stale version is answered 409 with the current row.',
     body: machineChange,
+    lift: liftPostedMachine,
+  },
+  jobs: {
+    method: 'get',
+    path: '/api/jobs',
+    summary: 'Jobs, newest first, a page at a time: of one machine, open or closed.',
+    query: jobsQuery,
   },
   openJob: {
     method: 'post',
     path: '/api/jobs',
     summary: 'Opens a job with its first entry.',
     body: jobOpening,
+    lift: liftOpening,
   },
   job: {
     method: 'get',
@@ -59,6 +97,7 @@ export const ROUTES = {
     path: '/api/jobs/{id}/entries',
     summary: 'Adds one entry to the logbook. Posting the same UUID twice is harmless.',
     body: entryDraft,
+    lift: liftDraft,
   },
   stream: {
     method: 'get',

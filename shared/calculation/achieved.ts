@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { compareAchieved } from '../../core/coupling/achieved'
 import { lineOfMoves } from '../../core/coupling/feet'
@@ -17,12 +18,12 @@ const input = z
       .array(
         z.object({
           id: idText,
-          v: figure('the planned lift', 'displacement'),
-          h: figure('the planned side move', 'displacement'),
+          v: figure('planned-lift', 'displacement'),
+          h: figure('planned-side-move', 'displacement'),
         }),
-        { error: 'Give the planned moves as a list of id, v and h.' },
+        { error: issue('give-the-planned-moves-as-a') },
       )
-      .min(2, { error: 'Give the planned move at two foot pairs or more.' }),
+      .min(2, { error: issue('give-the-planned-move-at-two') }),
     feet,
     sd: lineSd.optional().describe('Standard deviations of one measurement.'),
     drifted: z.boolean().optional().describe('A shift was logged while tightening.'),
@@ -35,7 +36,7 @@ const input = z
         context.addIssue({
           code: 'custom',
           path: ['planned', i, 'id'],
-          message: `There is no foot pair called ${move.id}. Name it as in feet.`,
+          message: issue('no-foot-pair-called', move.id),
         })
     })
   })

@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { axialGap } from '../../core/growth/axialGap'
 import { EXPANSION } from '../../core/growth/materials'
@@ -9,11 +10,11 @@ import { maybe, out } from './results'
 
 const shaft = z
   .object({
-    length: positive('the length from thrust bearing to coupling face', 'distance'),
+    length: positive('length-from-thrust-bearing-to-coupling-face', 'distance'),
     material: material.optional(),
     alpha: alpha.optional(),
-    coldTemp: temperature('the cold temperature'),
-    runTemp: temperature('the running temperature'),
+    coldTemp: temperature('cold-temperature'),
+    runTemp: temperature('running-temperature'),
     closesGap: z.boolean().optional().describe('False when this shaft grows away from the coupling.'),
   })
   .superRefine((value, context) => {
@@ -21,7 +22,7 @@ const shaft = z
       context.addIssue({
         code: 'custom',
         path: ['material'],
-        message: 'Give the shaft’s material, or its expansion (alpha).',
+        message: issue('give-the-shafts-material-or-its'),
       })
   })
 
@@ -31,11 +32,14 @@ export const axialGapOperation = defineOperation({
   summary: 'The cold gap between the hubs from the wanted running gap and how the shafts grow.',
   input: z.object({
     units,
-    runningGap: notNegative('the running gap', 'distance'),
-    shafts: z.array(shaft, { error: 'Give the shafts as a list.' }).min(1).max(2),
-    float: notNegative('the axial float', 'distance').optional(),
-    window: band('cold gap', 'distance').optional(),
-    measured: notNegative('the measured gap', 'distance').optional(),
+    runningGap: notNegative('running-gap', 'distance'),
+    shafts: z
+      .array(shaft, { error: issue('give-the-shafts-as-a-list') })
+      .min(1)
+      .max(2),
+    float: notNegative('axial-float', 'distance').optional(),
+    window: band('cold-gap', 'distance').optional(),
+    measured: notNegative('measured-gap', 'distance').optional(),
   }),
   result: z.object({
     coldGap: out('distance'),

@@ -1,3 +1,4 @@
+import { issue, type Thing } from '../issue'
 import { z } from 'zod'
 import { BELT_AGES, RATIO_AT_180, type BeltAge } from '../../core/belt/tension'
 import type { BandGiven } from '../../core/belt/tensionBand'
@@ -6,10 +7,10 @@ import type { Measured } from '../../core/units/unitSystem'
 
 /** Sheaves of a drive; either the centre distance or the belt's pitch length. */
 export const drivePair = {
-  d: positive('the small sheave’s pitch diameter', 'distance'),
-  D: positive('the large sheave’s pitch diameter', 'distance'),
-  C: positive('the centre distance', 'distance').optional(),
-  L: positive('the belt’s pitch length', 'distance').optional(),
+  d: positive('small-sheaves-pitch-diameter', 'distance'),
+  D: positive('large-sheaves-pitch-diameter', 'distance'),
+  C: positive('centre-distance', 'distance').optional(),
+  L: positive('belts-pitch-length', 'distance').optional(),
 }
 
 interface Sheaves {
@@ -22,46 +23,44 @@ interface Sheaves {
 /** Refuses both or neither of C and L, and sheaves the wrong way round. */
 export const requireDrive = (value: Sheaves, context: z.RefinementCtx) => {
   const need = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
-  if (value.C === undefined && value.L === undefined)
-    need('C', 'Give the centre distance (C) or the belt’s pitch length (L).')
-  if (value.C !== undefined && value.L !== undefined)
-    need('L', 'Give either the centre distance (C) or the pitch length (L), not both.')
-  if (value.d > value.D) need('d', 'The small sheave (d) is larger than the large one (D). Swap them.')
+  if (value.C === undefined && value.L === undefined) need('C', issue('give-the-centre-distance-c-or'))
+  if (value.C !== undefined && value.L !== undefined) need('L', issue('give-either-the-centre-distance-c'))
+  if (value.d > value.D) need('d', issue('the-small-sheave-d-is-larger'))
 }
 
-export const stiffness = positive('the belt’s axial stiffness', 'force', 1e-3).max(1e9).optional()
-export const massPerLength = positive('the belt’s mass per length', 'massPerLength', 1e-6)
-export const sheaves = oneOf('whether the sheaves are free or held', ['free', 'held']).optional()
-export const age = oneOf('the belt age', BELT_AGES as [BeltAge, ...BeltAge[]])
+export const stiffness = positive('belts-axial-stiffness', 'force', 1e-3).max(1e9).optional()
+export const massPerLength = positive('belts-mass-per-length', 'massPerLength', 1e-6)
+export const sheaves = oneOf('whether-the-sheaves-are-free-or-held', ['free', 'held']).optional()
+export const age = oneOf('belt-age', BELT_AGES as [BeltAge, ...BeltAge[]])
 
 /** What the drive carries. */
 export const loadFields = {
-  power: positive('the power', 'power'),
+  power: positive('power', 'power'),
   rpm,
-  serviceFactor: positive('the service factor').max(10, { error: 'That service factor is far too large.' }),
-  belts: whole('the number of belts', 1, 40),
+  serviceFactor: positive('service-factor').max(10, { error: issue('that-service-factor-is-far-too') }),
+  belts: whole('number-of-belts', 1, 40),
   massPerLength,
-  ratioAt180: positive('the strand ratio at half a turn')
-    .min(1.01, { error: 'The strand ratio must be above 1.' })
+  ratioAt180: positive('strand-ratio-at-half-a-turn')
+    .min(1.01, { error: issue('the-strand-ratio-must-be-above') })
     .optional()
     .describe('5 for V-belts; flat and toothed belts have others.'),
 }
 
 /** An interval of forces, tensions or plain numbers, low end first. */
-export const interval = (what: string, measured?: Measured) =>
+export const interval = (what: Thing, measured?: Measured) =>
   z
-    .tuple([notNegative(`the lowest ${what}`, measured), notNegative(`the highest ${what}`, measured)], {
-      error: `Give ${what} as [lowest, highest].`,
+    .tuple([notNegative(what, measured), notNegative(what, measured)], {
+      error: issue('two-ends', what),
     })
-    .refine(([low, high]) => low <= high, { error: 'The lower end is above the upper one. Swap them.' })
+    .refine(([low, high]) => low <= high, { error: issue('the-lower-end-is-above-the') })
 
-const factors = interval('tension factor')
+const factors = interval('tension-factor')
 export const bandFactors = z.object({ 'run-in': factors, new: factors })
 
 const chartRow = z.object({
   section: z.string().min(1).max(40),
   construction: z.string().max(40).optional(),
-  smallSheave: interval('small sheave diameter', 'distance'),
+  smallSheave: interval('small-sheave-diameter', 'distance'),
   speed: interval('speed').optional(),
   force: z.object({ 'run-in': interval('force', 'force'), new: interval('force', 'force') }),
 })
@@ -70,15 +69,15 @@ const chartRow = z.object({
 export const bandSource = z.object({
   tension: interval('tension', 'force').optional(),
   sticker: z
-    .object({ force: interval('force', 'force'), deflection: positive('the deflection', 'distance') })
+    .object({ force: interval('force', 'force'), deflection: positive('deflection', 'distance') })
     .optional(),
   chart: z
     .object({
       rows: z.array(chartRow).min(1).max(400),
       section: z.string().min(1).max(40),
       construction: z.string().max(40).optional(),
-      speed: positive('the speed').optional(),
-      deflection: positive('the deflection', 'distance'),
+      speed: positive('speed').optional(),
+      deflection: positive('deflection', 'distance'),
     })
     .optional(),
   load: z.object(loadFields).optional(),

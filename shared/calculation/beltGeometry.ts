@@ -18,8 +18,8 @@ export const beltGeometryOperation = defineOperation({
       units,
       ...drivePair,
       rpm: rpm.optional().describe('Of the small sheave.'),
-      installAllowance: notNegative('the installation allowance', 'distance').optional(),
-      takeUpAllowance: notNegative('the take-up allowance', 'distance').optional(),
+      installAllowance: notNegative('installation-allowance', 'distance').optional(),
+      takeUpAllowance: notNegative('take-up-allowance', 'distance').optional(),
     })
     .superRefine(requireDrive),
   result: z.object({

@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { beltDrive, type BeltDrive } from '../../core/belt/geometry'
 import { tensionFromForce, tensionFromFrequency, type BeltSpring } from '../../core/belt/tension'
@@ -9,13 +10,13 @@ import { out } from './results'
 
 /** One reading of a belt by any school: force and deflection, frequency, or elongation. */
 export const readingFields = {
-  force: positive('the force', 'force').optional(),
-  deflection: positive('the deflection', 'distance').optional(),
-  frequency: positive('the frequency').optional(),
+  force: positive('force', 'force').optional(),
+  deflection: positive('deflection', 'distance').optional(),
+  frequency: positive('frequency').optional(),
   elongation: z
     .object({
-      slack: positive('the distance of the marks when slack', 'distance'),
-      tight: positive('the distance of the marks when tight', 'distance'),
+      slack: positive('distance-of-the-marks-when-slack', 'distance'),
+      tight: positive('distance-of-the-marks-when-tight', 'distance'),
     })
     .optional(),
 }
@@ -41,17 +42,17 @@ export const requireOneReading =
       context.addIssue({ code: 'custom', path: [...at, field], message })
     const byForce = value.force !== undefined || value.deflection !== undefined
     const schools = [byForce, value.frequency !== undefined, value.elongation !== undefined].filter(Boolean)
-    if (schools.length === 0) need('force', 'Give force and deflection, or the frequency, or the elongation.')
-    if (schools.length > 1)
-      need('force', 'Give one way of measuring at a time: force, frequency or elongation.')
-    if (byForce && value.force === undefined) need('force', 'Give the force that made this deflection.')
-    if (byForce && value.deflection === undefined) need('deflection', 'Give the deflection this force made.')
+    if (schools.length === 0) need('force', issue('give-force-and-deflection-or-the'))
+    if (schools.length > 1) need('force', issue('give-one-way-of-measuring-at'))
+    if (byForce && value.force === undefined) need('force', issue('give-the-force-that-made-this'))
+    if (byForce && value.deflection === undefined)
+      need('deflection', issue('give-the-deflection-this-force-made'))
     if (value.frequency !== undefined && belt.massPerLength === undefined)
-      need('massPerLength', 'Give the belt’s mass per length: frequency needs it.', [])
+      need('massPerLength', issue('give-the-belts-mass-per-length'), [])
     if (value.elongation !== undefined && belt.stiffness === undefined)
-      need('stiffness', 'Give the belt’s axial stiffness: elongation needs it.', [])
+      need('stiffness', issue('give-the-belts-axial-stiffness-elongation'), [])
     if (value.elongation && value.elongation.tight < value.elongation.slack)
-      need('elongation', 'The marks stand closer when tight than when slack. Check both.')
+      need('elongation', issue('the-marks-stand-closer-when-tight'))
   }
 
 /** Static tension from one reading. */
@@ -83,7 +84,7 @@ export const beltReadingOperation = defineOperation({
       ...readingFields,
       massPerLength: massPerLength.optional(),
       stiffness,
-      bendingStiffness: notNegative('the bending stiffness', 'bendingStiffness').optional(),
+      bendingStiffness: notNegative('bending-stiffness', 'bendingStiffness').optional(),
       sheaves,
     })
     .superRefine((value, context) => {

@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { judgeBeltSet, SPREAD_LIMIT } from '../../core/belt/beltSet'
 import { beltDrive } from '../../core/belt/geometry'
@@ -28,19 +29,19 @@ export const beltSetOperation = defineOperation({
       ...drivePair,
       readings: z
         .array(z.object({ id: idText, ...readingFields }), {
-          error: 'Give the readings as a list, one a belt.',
+          error: issue('give-the-readings-as-a-list-2'),
         })
-        .min(1, { error: 'Give a reading of each belt.' })
-        .max(40, { error: 'Give at most forty belts.' })
+        .min(1, { error: issue('give-a-reading-of-each-belt') })
+        .max(40, { error: issue('give-at-most-forty-belts') })
         .superRefine((list, context) => refuseTwins(list, context, 'belts')),
       massPerLength: massPerLength.optional(),
       stiffness,
-      bendingStiffness: notNegative('the bending stiffness', 'bendingStiffness').optional(),
+      bendingStiffness: notNegative('bending-stiffness', 'bendingStiffness').optional(),
       sheaves,
       age,
       band: bandSource,
-      spreadLimit: notNegative('the spread limit')
-        .max(1, { error: 'Give the spread limit as a fraction.' })
+      spreadLimit: notNegative('spread-limit')
+        .max(1, { error: issue('give-the-spread-limit-as-a') })
         .optional(),
     })
     .superRefine((value, context) => {
@@ -51,7 +52,7 @@ export const beltSetOperation = defineOperation({
         context.addIssue({
           code: 'custom',
           path: ['band'],
-          message: 'Give where the band comes from: tension, sticker, chart, or load.',
+          message: issue('give-where-the-band-comes-from'),
         })
     }),
   result: z.object({

@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { beltDrive } from '../../core/belt/geometry'
 import { centreChange, learnTurns, toEighths } from '../../core/belt/takeUp'
@@ -20,34 +21,33 @@ export const beltTakeUpOperation = defineOperation({
       units,
       ...drivePair,
       stiffness,
-      now: notNegative('the tension now', 'force').optional(),
-      target: positive('the target', 'force').describe('Tension with stiffness, force with a history.'),
+      now: notNegative('tension-now', 'force').optional(),
+      target: positive('target', 'force').describe('Tension with stiffness, force with a history.'),
       history: z
         .array(
           z.object({
-            turns: figure('the turns').describe('Cumulative tightening turns of each screw.'),
-            force: notNegative('the force', 'force'),
+            turns: figure('turns').describe('Cumulative tightening turns of each screw.'),
+            force: notNegative('force', 'force'),
           }),
-          { error: 'Give the history as a list of turns and force.' },
+          { error: issue('give-the-history-as-a-list') },
         )
-        .min(2, { error: 'Give the force before and after at least one turn.' })
-        .max(100, { error: 'Give at most a hundred points.' })
+        .min(2, { error: issue('give-the-force-before-and-after') })
+        .max(100, { error: issue('give-at-most-a-hundred-points') })
         .optional(),
-      screwPitch: positive('the screw pitch', 'distance').optional(),
-      slideAngle: figure('the slide angle')
-        .min(-80, { error: 'Give the slide angle to the line of centres, under 80 degrees.' })
-        .max(80, { error: 'Give the slide angle to the line of centres, under 80 degrees.' })
+      screwPitch: positive('screw-pitch', 'distance').optional(),
+      slideAngle: figure('slide-angle')
+        .min(-80, { error: issue('give-the-slide-angle-to-the') })
+        .max(80, { error: issue('give-the-slide-angle-to-the') })
         .optional(),
-      travelLeft: notNegative('the travel left', 'distance').optional(),
+      travelLeft: notNegative('travel-left', 'distance').optional(),
     })
     .superRefine((value, context) => {
       requireDrive(value, context)
       const need = (path: string, message: string) =>
         context.addIssue({ code: 'custom', path: [path], message })
       if (value.history === undefined) {
-        if (value.stiffness === undefined)
-          need('stiffness', 'Give the belt’s stiffness, or a history of turns and force.')
-        if (value.now === undefined) need('now', 'Give the tension now.')
+        if (value.stiffness === undefined) need('stiffness', issue('give-the-belts-stiffness-or-a'))
+        if (value.now === undefined) need('now', issue('give-the-tension-now'))
       }
     }),
   result: z.object({

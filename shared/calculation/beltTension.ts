@@ -45,17 +45,17 @@ export const beltTensionOperation = defineOperation({
       ...loadFields,
       stiffness,
       sheaves,
-      deflection: positive('the deflection', 'distance')
+      deflection: positive('deflection', 'distance')
         .optional()
         .describe('A sixty-fourth of the span when missing.'),
       factors: bandFactors.optional(),
       band: bandSource.optional().describe('Sticker, chart or given tension; rules over power and speed.'),
-      joinedRibs: positive('the number of joined ribs')
+      joinedRibs: positive('number-of-joined-ribs')
         .optional()
         .describe('Joined belts: force for all ribs together.'),
-      overhang: positive('the overhang', 'distance').optional(),
-      bearingSpan: positive('the bearing span', 'distance').optional(),
-      shaftLimit: positive('the shaft load limit', 'force').optional(),
+      overhang: positive('overhang', 'distance').optional(),
+      bearingSpan: positive('bearing-span', 'distance').optional(),
+      shaftLimit: positive('shaft-load-limit', 'force').optional(),
     })
     .superRefine(requireDrive),
   result: z.object({

@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { refused, refusedBelow, done } from '../../core/outcome'
 import { compareMeasurements } from '../../core/trust/compareMeasurements'
@@ -10,7 +11,7 @@ import { settled } from './settled'
 const input = z
   .object({
     units,
-    operation: oneOf('the method', DIAL_METHODS).optional().describe('Told by the fields when missing.'),
+    operation: oneOf('method', DIAL_METHODS).optional().describe('Told by the fields when missing.'),
     first: z.looseObject({ units }).describe('Input of any method with dials or heads.'),
     second: z.looseObject({ units }),
     tolerance,
@@ -23,23 +24,23 @@ const input = z
         context.addIssue({
           code: 'custom',
           path: [which, 'units'],
-          message: 'Give both sets in the same units as the rest.',
+          message: issue('give-both-sets-in-the-same'),
         })
       const name = value.operation ?? methodOf(raw)
       const parsed = name ? parseMethod(name, raw) : null
       if (parsed?.ok) continue
-      for (const issue of parsed?.issues ?? [
-        { path: '', message: 'Name the method: these fields fit none.' },
+      for (const found of parsed?.issues ?? [
+        { path: '', message: issue('name-the-method-these-fields-fit') },
       ])
         context.addIssue({
           code: 'custom',
-          path: [which, ...issue.path.split('.').filter((p) => p !== '')],
-          message: issue.message,
+          path: [which, ...found.path.split('.').filter((p) => p !== '')],
+          message: found.message,
         })
     }
     const names = [value.first, value.second].map((raw) => value.operation ?? methodOf(raw))
     if (names[0] !== names[1])
-      context.addIssue({ code: 'custom', path: ['second'], message: 'Both sets must be of one method.' })
+      context.addIssue({ code: 'custom', path: ['second'], message: issue('both-sets-must-be-of-one') })
   })
 
 const row = <M extends 'displacement' | 'slope'>(kind: M) =>

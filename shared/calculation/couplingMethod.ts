@@ -10,7 +10,7 @@ import type { UnitSystem } from '../../core/units/unitSystem'
 import { couplingLine, feet, figure, graduation, rpm, tolerance, units } from './fields'
 import { settled } from './settled'
 
-const returned = figure('what the dial shows after the full turn', 'displacement')
+const returned = figure('what-the-dial-shows-after-the-full', 'displacement')
 
 /** What every coupling method takes besides its readings. */
 export const methodFields = {

@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { measureTaken, rimFaceDials } from '../../core/methods/dials'
 import {
@@ -16,11 +17,11 @@ import { band, dialSet, faceSet, figure } from './fields'
 import { feetOut, judgementOut, lineOut, maybe, out, trustOut } from './results'
 import { judged } from './settled'
 
-const raw = figure('the difference as read', 'displacement')
+const raw = figure('difference-as-read', 'displacement')
 const pair = z.object({ rim: raw.optional(), face: raw.optional() })
 const windowPair = z.object({
-  rim: band('the rim', 'displacement').optional(),
-  face: band('the face', 'displacement').optional(),
+  rim: band('rim', 'displacement').optional(),
+  face: band('face', 'displacement').optional(),
 })
 
 const input = z
@@ -37,13 +38,11 @@ const input = z
     const need = (path: string, message: string) =>
       context.addIssue({ code: 'custom', path: [path], message })
     const sets = value.rim !== undefined || value.face !== undefined
-    if (!sets && !value.side && !value.top)
-      need('rim', 'Give the rim and face readings, or the side and top differences as read.')
+    if (!sets && !value.side && !value.top) need('rim', issue('give-the-rim-and-face-readings'))
     if (sets && (value.rim === undefined) !== (value.face === undefined))
       need(value.rim === undefined ? 'rim' : 'face', 'Give both the rim and the face readings.')
-    if (sets && value.feet === undefined) need('feet', 'Give the feet, so that the moves can be worked out.')
-    if (!sets && value.windows === undefined)
-      need('windows', 'Give the windows that the differences are judged by.')
+    if (sets && value.feet === undefined) need('feet', issue('give-the-feet-so-that-the'))
+    if (!sets && value.windows === undefined) need('windows', issue('give-the-windows-that-the-differences'))
   })
 
 const at = (readings: readonly Reading[], clock: number) =>

@@ -1,3 +1,4 @@
+import { issue, type Thing } from '../issue'
 import { z } from 'zod'
 import type { Measured } from '../../core/units/unitSystem'
 
@@ -8,12 +9,12 @@ const tagged = <T extends z.ZodType>(schema: T, measured: Measured | undefined):
   measured === undefined ? schema : (schema.meta({ measured }) as T)
 
 /** A finite number of sane size. `measured` says which unit it carries. */
-export const figure = (what: string, measured?: Measured) =>
+export const figure = (what: Thing, measured?: Measured) =>
   tagged(
     z
-      .number({ error: `Give ${what} as a number.` })
-      .min(-LARGEST, { error: `That is far too large for ${what}. Check the digits.` })
-      .max(LARGEST, { error: `That is far too large for ${what}. Check the digits.` }),
+      .number({ error: issue('number', what) })
+      .min(-LARGEST, { error: issue('too-large', what) })
+      .max(LARGEST, { error: issue('too-large', what) }),
     measured,
   )
 
@@ -21,66 +22,69 @@ export const figure = (what: string, measured?: Measured) =>
 const SMALLEST = 1e-9
 
 /** A number above zero. */
-export const positive = (what: string, measured?: Measured, smallest = SMALLEST) =>
+export const positive = (what: Thing, measured?: Measured, smallest = SMALLEST) =>
   tagged(
     z
-      .number({ error: `Give ${what} as a number.` })
-      .gt(0, { error: `Give ${what} as a number above zero.` })
-      .min(smallest, { error: `That is far too small for ${what}. Check the decimal point.` })
-      .max(LARGEST, { error: `That is far too large for ${what}. Check the digits.` }),
+      .number({ error: issue('number', what) })
+      .gt(0, { error: issue('above-zero', what) })
+      .min(smallest, { error: issue('too-small', what) })
+      .max(LARGEST, { error: issue('too-large', what) }),
     measured,
   )
 
 /** A number not below zero. */
-export const notNegative = (what: string, measured?: Measured) =>
+export const notNegative = (what: Thing, measured?: Measured) =>
   tagged(
     z
-      .number({ error: `Give ${what} as a number.` })
-      .min(0, { error: `Give ${what} as zero or more.` })
-      .max(LARGEST, { error: `That is far too large for ${what}. Check the digits.` }),
+      .number({ error: issue('number', what) })
+      .min(0, { error: issue('zero-or-more', what) })
+      .max(LARGEST, { error: issue('too-large', what) }),
     measured,
   )
 
 /** A whole number between two bounds. */
-export const whole = (what: string, least: number, most: number) =>
+export const whole = (what: Thing, least: number, most: number) =>
   z
-    .int({ error: `Give ${what} as a whole number.` })
-    .min(least, { error: `Give ${what} as ${least} or more.` })
-    .max(most, { error: `Give ${what} as ${most} or less.` })
+    .int({ error: issue('whole-number', what) })
+    .min(least, { error: issue('at-least', what, least) })
+    .max(most, { error: issue('at-most', what, most) })
 
 /** One of a few words. */
-export const oneOf = <const T extends readonly [string, ...string[]]>(what: string, list: T) =>
-  z.enum(list, { error: `Give ${what} as one of: ${list.join(', ')}.` })
+export const oneOf = <const T extends readonly [string, ...string[]]>(what: Thing, list: T) =>
+  z.enum(list, { error: issue('one-of', what, list.join(', ')) })
 
-export const units = oneOf('the units', ['inch', 'metric'])
+export const units = oneOf('units', ['inch', 'metric'])
 
 /** A name that a person gave to a foot, bolt, belt or machine. */
-export const idText = z.string({ error: 'Give it a name.' }).min(1).max(40)
+export const idText = z
+  .string({ error: issue('give-it-a-name') })
+  .min(1)
+  .max(40)
 
 export const clock = z
-  .number({ error: 'Give the clock angle in degrees.' })
-  .min(-360, { error: 'Give the clock angle between 0 and 360 degrees.' })
-  .max(720, { error: 'Give the clock angle between 0 and 360 degrees.' })
+  .number({ error: issue('give-the-clock-angle-in-degrees') })
+  .min(-360, { error: issue('give-the-clock-angle-between-0') })
+  .max(720, { error: issue('give-the-clock-angle-between-0') })
 
 export const reading = z.object({
   clock,
-  value: figure('the reading', 'displacement'),
+  value: figure('reading', 'displacement'),
   group: z.string().max(40).optional().describe('Zero group; readings zeroed together share it.'),
 })
 
 export const readings = z
-  .array(reading, { error: 'Give the readings as a list of clock and value.' })
-  .min(2, { error: 'Give at least two readings.' })
-  .max(4000, { error: 'Give at most 4000 readings in one set.' })
+  .array(reading, { error: issue('give-the-readings-as-a-list') })
+  .min(2, { error: issue('give-at-least-two-readings') })
+  .max(4000, { error: issue('give-at-most-4000-readings-in') })
 
-const plane = (what: string, measured: Measured) => figure(what, measured).nullable()
+const plane = (what: Thing, measured: Measured) => figure(what, measured).nullable()
 export const displacementVH = z.object({
-  v: plane('the vertical value', 'displacement'),
-  h: plane('the side value', 'displacement'),
+  v: plane('vertical-value', 'displacement'),
+  h: plane('side-value', 'displacement'),
 })
 export const slopeVH = z.object({
-  v: plane('the vertical slope', 'slope'),
-  h: plane('the side slope', 'slope'),
+  v: plane('vertical-slope', 'slope'),
+  h: plane('side-slope', 'slope'),
 })
 
 /** Offset at the coupling centre and slope; null where unknown. */
@@ -89,49 +93,55 @@ export const couplingLine = z.object({ offset: displacementVH, slope: slopeVH })
 /** Offset and slope with nothing unknown. */
 export const knownLine = z.object({
   offset: z.object({
-    v: figure('the vertical offset', 'displacement'),
-    h: figure('the side offset', 'displacement'),
+    v: figure('vertical-offset', 'displacement'),
+    h: figure('side-offset', 'displacement'),
   }),
-  slope: z.object({ v: figure('the vertical slope', 'slope'), h: figure('the side slope', 'slope') }),
+  slope: z.object({ v: figure('vertical-slope', 'slope'), h: figure('side-slope', 'slope') }),
 })
 
-const sd = (what: string, measured: Measured) => notNegative(`the standard deviation of ${what}`, measured)
+const sd = (what: Thing, measured: Measured) => notNegative(what, measured)
 export const lineSd = z.object({
-  offset: z.object({ v: sd('offset', 'displacement'), h: sd('offset', 'displacement') }),
-  slope: z.object({ v: sd('slope', 'slope'), h: sd('slope', 'slope') }),
+  offset: z.object({
+    v: sd('standard-deviation-of-offset', 'displacement'),
+    h: sd('standard-deviation-of-offset', 'displacement'),
+  }),
+  slope: z.object({
+    v: sd('standard-deviation-of-slope', 'slope'),
+    h: sd('standard-deviation-of-slope', 'slope'),
+  }),
 })
 
 /** Refuses two entries of one list that carry the same id or stand at the same x. */
 export const refuseTwins = (
   list: readonly { readonly id: string; readonly x?: number }[],
   context: { addIssue: (issue: { code: 'custom'; path: PropertyKey[]; message: string }) => void },
-  what: string,
+  what: Thing,
 ) =>
   list.forEach((item, i) => {
     if (list.findIndex((other) => other.id === item.id) < i)
       context.addIssue({
         code: 'custom',
         path: [i, 'id'],
-        message: `Two ${what} have the same id. Name them apart.`,
+        message: issue('same-id', what),
       })
     if (item.x !== undefined && list.some((other, j) => j < i && other.x === item.x))
       context.addIssue({
         code: 'custom',
         path: [i, 'x'],
-        message: `Two ${what} stand at the same place. Check the distances.`,
+        message: issue('same-place', what),
       })
   })
 
 export const feet = z
-  .array(z.object({ id: idText, x: figure('the distance to the feet', 'distance') }), {
-    error: 'Give the feet as a list of id and x.',
+  .array(z.object({ id: idText, x: figure('distance-to-the-feet', 'distance') }), {
+    error: issue('give-the-feet-as-a-list-2'),
   })
-  .min(2, { error: 'Give at least two foot pairs.' })
-  .max(12, { error: 'Give at most twelve foot pairs.' })
-  .superRefine((list, context) => refuseTwins(list, context, 'foot pairs'))
+  .min(2, { error: issue('give-at-least-two-foot-pairs') })
+  .max(12, { error: issue('give-at-most-twelve-foot-pairs') })
+  .superRefine((list, context) => refuseTwins(list, context, 'foot-pairs'))
 
 const readingSign = z.union([z.literal(1), z.literal(-1)], {
-  error: 'Give the reading sign as 1 (press raises the number) or -1.',
+  error: issue('give-the-reading-sign-as-1'),
 })
 
 const stillHub = readings
@@ -139,42 +149,39 @@ const stillHub = readings
   .describe('Run-out of the hub that stood still, read by turning it under a fixed dial.')
 
 export const dialSet = z.object({
-  carriedBy: oneOf('the machine that carries the dial', ['movable', 'stationary']),
-  plane: figure('the dial plane', 'distance'),
+  carriedBy: oneOf('machine-that-carries-the-dial', ['movable', 'stationary']),
+  plane: figure('dial-plane', 'distance'),
   readings,
-  sag: notNegative('the bar sag', 'displacement'),
-  turning: oneOf('the shaft that turned', ['both', 'movable', 'stationary']).optional(),
+  sag: notNegative('bar-sag', 'displacement'),
+  turning: oneOf('shaft-that-turned', ['both', 'movable', 'stationary']).optional(),
   readingSign: readingSign.optional(),
   runout: stillHub,
 })
 
 export const faceSet = z.object({
-  plunger: oneOf('the way the face plunger points', ['away', 'back']),
-  diameter: positive('the face swing diameter', 'distance'),
+  plunger: oneOf('way-the-face-plunger-points', ['away', 'back']),
+  diameter: positive('face-swing-diameter', 'distance'),
   readings,
-  sag: figure('the face sag', 'displacement').optional(),
+  sag: figure('face-sag', 'displacement').optional(),
   readingSign: readingSign.optional(),
   runout: stillHub,
 })
 
 /** Lowest and highest allowed, null for an open side. */
-export const band = (what: string, measured?: Measured) =>
+export const band = (what: Thing, measured?: Measured) =>
   z
-    .tuple(
-      [figure(`the lowest ${what}`, measured).nullable(), figure(`the highest ${what}`, measured).nullable()],
-      {
-        error: `Give the window for ${what} as [lowest, highest], null for an open side.`,
-      },
-    )
+    .tuple([figure(what, measured).nullable(), figure(what, measured).nullable()], {
+      error: issue('window', what),
+    })
     .refine(([low, high]) => low === null || high === null || low <= high, {
-      error: 'The lower bound is above the upper one. Swap them.',
+      error: issue('the-lower-bound-is-above-the'),
     })
 
-const bands = (what: string, measured: Measured) =>
+const bands = (what: Thing, measured: Measured) =>
   z.object({ v: band(what, measured), h: band(what, measured) })
-const mode = oneOf('the judging mode', ['plane', 'vector'])
+const mode = oneOf('judging-mode', ['plane', 'vector'])
 const source = z.string().max(200).optional().describe('Where the limit comes from.')
-const spoolLength = positive('the spool length', 'distance')
+const spoolLength = positive('spool-length', 'distance')
 
 export const tolerance = z.discriminatedUnion(
   'form',
@@ -182,14 +189,14 @@ export const tolerance = z.discriminatedUnion(
     z.object({
       form: z.literal('offset-slope'),
       mode,
-      offset: positive('the offset limit', 'displacement'),
-      slope: positive('the slope limit', 'slope'),
+      offset: positive('offset-limit', 'displacement'),
+      slope: positive('slope-limit', 'slope'),
       source,
     }),
     z.object({
       form: z.literal('flex-plane'),
       mode,
-      slope: positive('the slope limit', 'slope'),
+      slope: positive('slope-limit', 'slope'),
       spoolLength,
       source,
     }),
@@ -202,16 +209,16 @@ export const tolerance = z.discriminatedUnion(
     z.object({
       form: z.literal('speed-rule'),
       mode,
-      grade: oneOf('the grade', ['fine', 'standard']),
+      grade: oneOf('grade', ['fine', 'standard']),
       spoolLength: spoolLength.optional(),
       source,
     }),
   ],
-  { error: 'Give the tolerance form as offset-slope, flex-plane, window or speed-rule.' },
+  { error: issue('give-the-tolerance-form-as-offset') },
 )
 
-export const rpm = positive('the speed').max(200_000, {
-  error: 'Give the speed in rpm. That is too fast for a shaft.',
+export const rpm = positive('speed').max(200_000, {
+  error: issue('give-the-speed-in-rpm-that'),
 })
 
-export const graduation = notNegative('the dial graduation', 'displacement').optional()
+export const graduation = notNegative('dial-graduation', 'displacement').optional()

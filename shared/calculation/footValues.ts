@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { lineOfFootValues } from '../../core/coupling/footValues'
 import { done } from '../../core/outcome'
@@ -19,16 +20,16 @@ export const footValuesOperation = defineOperation({
       .array(
         z.object({
           id: idText,
-          x: figure('the distance to the feet', 'distance'),
-          v: figure('the vertical value', 'displacement'),
-          h: figure('the side value', 'displacement'),
+          x: figure('distance-to-the-feet', 'distance'),
+          v: figure('vertical-value', 'displacement'),
+          h: figure('side-value', 'displacement'),
         }),
-        { error: 'Give the values as a list of id, x, v and h.' },
+        { error: issue('give-the-values-as-a-list') },
       )
-      .min(2, { error: 'Give the values at two foot pairs or more.' })
-      .max(12, { error: 'Give at most twelve foot pairs.' })
-      .superRefine((list, context) => refuseTwins(list, context, 'foot pairs')),
-    kind: oneOf('what the values are', ['position', 'correction']),
+      .min(2, { error: issue('give-the-values-at-two-foot') })
+      .max(12, { error: issue('give-at-most-twelve-foot-pairs') })
+      .superRefine((list, context) => refuseTwins(list, context, 'foot-pairs')),
+    kind: oneOf('what-the-values-are', ['position', 'correction']),
   }),
   result: methodOut,
   compute: (given) => {

@@ -1,10 +1,11 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { fourContact } from '../../core/belt/fourContact'
 import { done } from '../../core/outcome'
 import { defineOperation } from './defineOperation'
 import { units } from './fields'
 
-const touches = z.boolean({ error: 'Say whether the edge touches there: true or false.' })
+const touches = z.boolean({ error: issue('say-whether-the-edge-touches-there') })
 
 /** The quick check with a straight edge or a taut string. */
 export const fourContactOperation = defineOperation({

@@ -1,3 +1,4 @@
+import { issue, type Thing } from '../issue'
 import { z } from 'zod'
 import { gapStraightedge } from '../../core/coupling/gapStraightedge'
 import { judgeBounds } from '../../core/judge/judgeBounds'
@@ -9,40 +10,40 @@ import { methodOut, maybe } from './results'
 import { settled } from './settled'
 import type { Measured } from '../../core/units/unitSystem'
 
-const feelers = (what: string) =>
+const feelers = (what: Thing) =>
   z
     .array(
       z.union(
         [
           z.object({ clock, value: figure(what, 'displacement'), group: z.string().max(40).optional() }),
-          z.object({ clock, passes: figure('the blade that passes', 'displacement') }),
-          z.object({ clock, stops: notNegative('the blade that stops', 'displacement') }),
+          z.object({ clock, passes: figure('blade-that-passes', 'displacement') }),
+          z.object({ clock, stops: notNegative('blade-that-stops', 'displacement') }),
         ],
-        { error: `Give ${what} as clock and value, or clock and the blade that passes or stops.` },
+        { error: issue('value-or-blade', what) },
       ),
-      { error: 'Give the readings as a list.' },
+      { error: issue('give-the-readings-as-a-list-3') },
     )
-    .min(1, { error: 'Give at least one reading.' })
-    .max(400, { error: 'Give at most 400 readings.' })
+    .min(1, { error: issue('give-at-least-one-reading') })
+    .max(400, { error: issue('give-at-most-400-readings') })
 
-const radius = (what: string) => positive(what, 'distance')
+const radius = (what: Thing) => positive(what, 'distance')
 
 const input = z
   .object({
     ...methodFields,
     gaps: z
       .object({
-        diameter: positive('the diameter the gaps are read on', 'distance'),
-        readings: feelers('the gap'),
+        diameter: positive('diameter-the-gaps-are-read-on', 'distance'),
+        readings: feelers('gap'),
       })
       .optional(),
     rises: z
       .object({
         hubRadius: z.object({
-          stationary: radius('the stationary hub’s radius'),
-          movable: radius('the movable hub’s radius'),
+          stationary: radius('stationary-hubs-radius'),
+          movable: radius('movable-hubs-radius'),
         }),
-        readings: feelers('the rim step'),
+        readings: feelers('rim-step'),
       })
       .optional(),
   })
@@ -51,7 +52,7 @@ const input = z
       context.addIssue({
         code: 'custom',
         path: ['gaps'],
-        message: 'Give feeler gaps (gaps), rim steps under a straightedge (rises), or both.',
+        message: issue('give-feeler-gaps-gaps-rim-steps'),
       })
   })
 

@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { gearContact } from '../../core/gear/gearContact'
 import { done } from '../../core/outcome'
@@ -6,10 +7,10 @@ import { band, notNegative, positive, units } from './fields'
 import { out } from './results'
 
 const end = z
-  .number({ error: 'Give the contact zone from -1 (one end of the tooth) to 1 (the other).' })
-  .min(-1, { error: 'Give the contact zone from -1 to 1.' })
-  .max(1, { error: 'Give the contact zone from -1 to 1.' })
-const zone = z.tuple([end, end], { error: 'Give the zone as [from, to], each from -1 to 1.' })
+  .number({ error: issue('give-the-contact-zone-from-1') })
+  .min(-1, { error: issue('give-the-contact-zone-from-1-2') })
+  .max(1, { error: issue('give-the-contact-zone-from-1-2') })
+const zone = z.tuple([end, end], { error: issue('give-the-zone-as-from-to') })
 
 /** Contact pattern and backlash of a disturbed gearset. */
 export const gearContactOperation = defineOperation({
@@ -20,11 +21,11 @@ export const gearContactOperation = defineOperation({
     forward: zone,
     reverse: zone,
     wanted: zone,
-    backlash: notNegative('the backlash', 'displacement').optional(),
+    backlash: notNegative('backlash', 'displacement').optional(),
     window: band('backlash', 'displacement').optional(),
-    pressureAngle: positive('the pressure angle')
-      .min(5, { error: 'Give the pressure angle between 5 and 45 degrees.' })
-      .max(45, { error: 'Give the pressure angle between 5 and 45 degrees.' })
+    pressureAngle: positive('pressure-angle')
+      .min(5, { error: issue('give-the-pressure-angle-between-5') })
+      .max(45, { error: issue('give-the-pressure-angle-between-5') })
       .optional(),
   }),
   result: z.object({

@@ -1,3 +1,4 @@
+import { issue, type Thing } from '../issue'
 import { z } from 'zod'
 import { growthTarget, type FootGrowth } from '../../core/growth/growth'
 import { EXPANSION, MATERIALS } from '../../core/growth/materials'
@@ -6,29 +7,29 @@ import { defineOperation } from './defineOperation'
 import { figure, idText, oneOf, positive, refuseTwins, units } from './fields'
 import { lineOut, out } from './results'
 
-export const temperature = (what: string) =>
+export const temperature = (what: Thing) =>
   figure(what)
-    .min(-460, { error: 'That is colder than anything can be. Check the temperature.' })
+    .min(-460, { error: issue('that-is-colder-than-anything-can') })
     .meta({ measured: 'temperature' })
-export const material = oneOf('the material', MATERIALS)
-export const alpha = positive('the expansion per degree Celsius', undefined, 1e-8).max(1e-3, {
-  error: 'Give the expansion per degree Celsius, for example 0.0000117 for steel.',
+export const material = oneOf('material', MATERIALS)
+export const alpha = positive('expansion-per-degree-celsius', undefined, 1e-8).max(1e-3, {
+  error: issue('give-the-expansion-per-degree-celsius'),
 })
 
 const foot = z
   .object({
     id: idText,
-    x: figure('the distance to the feet', 'distance'),
+    x: figure('distance-to-the-feet', 'distance'),
     material: material.optional(),
     alpha: alpha.optional(),
-    height: positive('the height from base to shaft centre', 'distance').optional(),
-    coldTemp: temperature('the cold temperature').optional(),
-    runTemp: temperature('the running temperature').optional(),
-    sideRise: figure('the side growth', 'displacement').optional(),
+    height: positive('height-from-base-to-shaft-centre', 'distance').optional(),
+    coldTemp: temperature('cold-temperature').optional(),
+    runTemp: temperature('running-temperature').optional(),
+    sideRise: figure('side-growth', 'displacement').optional(),
     rise: z
       .object({
-        v: figure('the rise', 'displacement'),
-        h: figure('the side growth', 'displacement'),
+        v: figure('rise', 'displacement'),
+        h: figure('side-growth', 'displacement'),
       })
       .optional(),
   })
@@ -37,10 +38,10 @@ const foot = z
     const need = (path: string, message: string) =>
       context.addIssue({ code: 'custom', path: [path], message })
     if (value.material === undefined && value.alpha === undefined)
-      need('material', 'Give the material, or its expansion (alpha), or the rise itself.')
-    if (value.height === undefined) need('height', 'Give the height from the base to the shaft centre.')
-    if (value.coldTemp === undefined) need('coldTemp', 'Give the temperature when cold.')
-    if (value.runTemp === undefined) need('runTemp', 'Give the temperature when running.')
+      need('material', issue('give-the-material-or-its-expansion'))
+    if (value.height === undefined) need('height', issue('give-the-height-from-the-base'))
+    if (value.coldTemp === undefined) need('coldTemp', issue('give-the-temperature-when-cold'))
+    if (value.runTemp === undefined) need('runTemp', issue('give-the-temperature-when-running'))
   })
 
 const input = z.object({
@@ -48,20 +49,24 @@ const input = z.object({
   machines: z
     .array(
       z.object({
-        role: oneOf('which machine it is', ['stationary', 'movable']),
+        role: oneOf('which-machine-it-is', ['stationary', 'movable']),
         feet: z
-          .array(foot, { error: 'Give the feet as a list.' })
-          .min(2, { error: 'Give at least two foot pairs.' })
-          .max(12, { error: 'Give at most twelve foot pairs.' })
-          .superRefine((list, context) => refuseTwins(list, context, 'foot pairs')),
+          .array(foot, { error: issue('give-the-feet-as-a-list') })
+          .min(2, { error: issue('give-at-least-two-foot-pairs') })
+          .max(12, { error: issue('give-at-most-twelve-foot-pairs') })
+          .superRefine((list, context) => refuseTwins(list, context, 'foot-pairs')),
       }),
-      { error: 'Give the machines as a list.' },
+      { error: issue('give-the-machines-as-a-list-2') },
     )
-    .min(1, { error: 'Give one machine or both.' })
-    .max(2, { error: 'Give one machine or both.' })
+    .min(1, { error: issue('give-one-machine-or-both') })
+    .max(2, { error: issue('give-one-machine-or-both') })
     .superRefine((list, context) => {
       if (list.length === 2 && list[0]?.role === list[1]?.role)
-        context.addIssue({ code: 'custom', path: [1, 'role'], message: 'Both machines have the same role.' })
+        context.addIssue({
+          code: 'custom',
+          path: [1, 'role'],
+          message: issue('both-machines-have-the-same-role'),
+        })
     }),
 })
 

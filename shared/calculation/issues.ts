@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { wordIssue } from '../wording/wordIssue'
 import type { Issue } from './operation'
 
 type ZodIssue = z.ZodError['issues'][number]
@@ -28,7 +29,7 @@ const flatten = (issue: ZodIssue, above: readonly PropertyKey[] = []): readonly 
     const closest = issue.errors.reduce((least, branch) => (branch.length < least.length ? branch : least))
     return closest.flatMap((inner) => flatten(inner as ZodIssue, path))
   }
-  return [{ path: path.map(String).join('.'), message: sentence(issue) }]
+  return [{ path: path.map(String).join('.'), message: wordIssue(sentence(issue)) }]
 }
 
 /** Every issue of a failed parse, in input order, as path and plain sentence. */

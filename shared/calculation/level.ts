@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { baseLevel, levelShimFromDivisions, levelShimFromFeeler } from '../../core/level/levelShim'
 import { done, refused } from '../../core/outcome'
@@ -5,37 +6,34 @@ import { defineOperation } from './defineOperation'
 import { figure, idText, notNegative, positive, refuseTwins, units } from './fields'
 import { maybe, out } from './results'
 
-const spacing = positive('the bolt spacing', 'distance')
+const spacing = positive('bolt-spacing', 'distance')
 const corner = z.object({
   id: idText,
-  along: figure('the distance along the base', 'distance'),
-  across: figure('the distance across the base', 'distance'),
+  along: figure('distance-along-the-base', 'distance'),
+  across: figure('distance-across-the-base', 'distance'),
 })
 
 const input = z
   .object({
     units,
     boltSpacing: spacing.optional(),
-    feeler: notNegative('the feeler', 'displacement').optional(),
-    supportedLength: positive('the supported length', 'distance').optional(),
-    divisions: figure('the divisions off centre').optional(),
-    reversedDivisions: figure('the divisions with the level turned end for end').optional(),
-    sensitivity: positive('the level’s sensitivity', 'slope').optional(),
+    feeler: notNegative('feeler', 'displacement').optional(),
+    supportedLength: positive('supported-length', 'distance').optional(),
+    divisions: figure('divisions-off-centre').optional(),
+    reversedDivisions: figure('divisions-with-the-level-turned-end-for').optional(),
+    sensitivity: positive('levels-sensitivity', 'slope').optional(),
     headings: z
-      .array(
-        z.object({ heading: figure('the heading in degrees'), slope: figure('the slope read', 'slope') }),
-        {
-          error: 'Give the headings as a list of heading and slope.',
-        },
-      )
-      .min(2, { error: 'Read the base along two headings or more.' })
-      .max(16, { error: 'Give at most sixteen headings.' })
+      .array(z.object({ heading: figure('heading-in-degrees'), slope: figure('slope-read', 'slope') }), {
+        error: issue('give-the-headings-as-a-list'),
+      })
+      .min(2, { error: issue('read-the-base-along-two-headings') })
+      .max(16, { error: issue('give-at-most-sixteen-headings') })
       .optional()
       .describe('Base plate: slope read along headings in degrees from along the shaft, rising positive.'),
     corners: z
       .array(corner)
-      .min(3, { error: 'Give three corners or more.' })
-      .max(12, { error: 'Give at most twelve corners.' })
+      .min(3, { error: issue('give-three-corners-or-more') })
+      .max(12, { error: issue('give-at-most-twelve-corners') })
       .superRefine((list, context) => refuseTwins(list, context, 'corners'))
       .optional(),
   })
@@ -45,21 +43,18 @@ const input = z
     const byFeeler = value.feeler !== undefined || value.supportedLength !== undefined
     const byDivisions = value.divisions !== undefined || value.sensitivity !== undefined
     if (value.headings !== undefined) {
-      if (value.corners === undefined) need('corners', 'Give the corners that may get a shim.')
+      if (value.corners === undefined) need('corners', issue('give-the-corners-that-may-get'))
       return
     }
-    if (value.boltSpacing === undefined) need('boltSpacing', 'Give the bolt spacing.')
-    if (byFeeler && byDivisions)
-      need('divisions', 'Give either feeler and supported length, or divisions and sensitivity, not both.')
+    if (value.boltSpacing === undefined) need('boltSpacing', issue('give-the-bolt-spacing'))
+    if (byFeeler && byDivisions) need('divisions', issue('give-either-feeler-and-supported-length'))
     else if (byDivisions) {
-      if (value.divisions === undefined)
-        need('divisions', 'Give how many divisions the bubble stands off centre.')
-      if (value.sensitivity === undefined)
-        need('sensitivity', 'Give the level’s sensitivity, slope per division.')
+      if (value.divisions === undefined) need('divisions', issue('give-how-many-divisions-the-bubble'))
+      if (value.sensitivity === undefined) need('sensitivity', issue('give-the-levels-sensitivity-slope-per'))
     } else {
-      if (value.feeler === undefined) need('feeler', 'Give the feeler under the level’s low end.')
+      if (value.feeler === undefined) need('feeler', issue('give-the-feeler-under-the-levels'))
       if (value.supportedLength === undefined)
-        need('supportedLength', 'Give the length from the feeler to the level’s other end.')
+        need('supportedLength', issue('give-the-length-from-the-feeler'))
     }
   })
 

@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { ALIGNED } from '../../core/frame/planes'
 import { done, refused } from '../../core/outcome'
@@ -22,10 +23,10 @@ import { stock } from './stock'
 
 const machine = z.object({
   feet: z
-    .array(planFoot, { error: 'Give the feet as a list.' })
-    .min(2, { error: 'Give at least two foot pairs.' })
-    .max(6, { error: 'Give at most six foot pairs.' })
-    .superRefine((list, context) => refuseTwins(list, context, 'foot pairs')),
+    .array(planFoot, { error: issue('give-the-feet-as-a-list') })
+    .min(2, { error: issue('give-at-least-two-foot-pairs') })
+    .max(6, { error: issue('give-at-most-six-foot-pairs') })
+    .superRefine((list, context) => refuseTwins(list, context, 'foot-pairs')),
 })
 
 const WHICH = ['movable', 'stationary', 'both'] as const
@@ -40,9 +41,9 @@ const input = z
     rpm: rpm.optional(),
     machines: z.object({ movable: machine.optional(), stationary: machine.optional() }),
     stock,
-    packLimit: whole('the most shims a pack may hold', 1, 6),
-    movable: oneOf('which machine moves', WHICH),
-    sideStep: notNegative('the side step', 'displacement')
+    packLimit: whole('most-shims-a-pack-may-hold', 1, 6),
+    movable: oneOf('which-machine-moves', WHICH),
+    sideStep: notNegative('side-step', 'displacement')
       .optional()
       .describe('Rounds side moves; exact when missing.'),
   })
@@ -52,7 +53,7 @@ const input = z
         context.addIssue({
           code: 'custom',
           path: ['machines', role],
-          message: `Give the feet of the ${role} machine: it is to move.`,
+          message: issue('feet-of-the-moving-machine', role),
         })
   })
 

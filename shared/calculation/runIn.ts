@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { forecastRunIn } from '../../core/belt/runIn'
 import { interval } from './beltFields'
@@ -14,11 +15,11 @@ export const runInOperation = defineOperation({
   input: z.object({
     units,
     points: z
-      .array(z.object({ days: notNegative('the days'), tension: positive('the tension', 'force') }), {
-        error: 'Give the points as a list of days and tension.',
+      .array(z.object({ days: notNegative('days'), tension: positive('tension', 'force') }), {
+        error: issue('give-the-points-as-a-list'),
       })
-      .min(2, { error: 'Give at least two dated tensions.' })
-      .max(200, { error: 'Give at most two hundred.' }),
+      .min(2, { error: issue('give-at-least-two-dated-tensions') })
+      .max(200, { error: issue('give-at-most-two-hundred') }),
     band: interval('tension', 'force'),
   }),
   result: z.object({

@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { runout, starterRunoutLimit } from '../../core/runout/runout'
 import { done } from '../../core/outcome'
@@ -17,16 +18,16 @@ export const runoutOperation = defineOperation({
       units,
       readings,
       rpm: rpm.optional(),
-      surface: oneOf('the surface', ['rim', 'face']),
-      diameter: positive('the diameter the dial runs on', 'distance').optional(),
-      limit: positive('the run-out limit', 'displacement').optional(),
+      surface: oneOf('surface', ['rim', 'face']),
+      diameter: positive('diameter-the-dial-runs-on', 'distance').optional(),
+      limit: positive('run-out-limit', 'displacement').optional(),
     })
     .superRefine((value, context) => {
       if (value.rpm === undefined && value.limit === undefined)
         context.addIssue({
           code: 'custom',
           path: ['rpm'],
-          message: 'Give the speed in rpm, or a limit of your own.',
+          message: issue('give-the-speed-in-rpm-or'),
         })
     }),
   result: z.object({

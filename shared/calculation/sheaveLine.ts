@@ -1,3 +1,4 @@
+import { issue, type Thing } from '../issue'
 import { z } from 'zod'
 import { beltDrive } from '../../core/belt/geometry'
 import {
@@ -15,47 +16,47 @@ import { figure, notNegative, oneOf, positive, units } from './fields'
 import { maybe, out } from './results'
 
 const DEGREE = Math.PI / 180
-const gap = (what: string) => notNegative(what, 'distance')
-const angleLimit = positive('the angle limit').max(45, { error: 'Give the angle limit in degrees.' })
+const gap = (what: Thing) => notNegative(what, 'distance')
+const angleLimit = positive('angle-limit').max(45, { error: issue('give-the-angle-limit-in-degrees') })
 
 const input = z
   .object({
     units,
     ...drivePair,
-    r1: gap('the gap at the reference’s far rim').optional(),
-    r2: gap('the gap at the reference’s near rim').optional(),
-    wR: positive('the distance between r1 and r2', 'distance').optional(),
-    p1: gap('the gap at the other sheave’s near rim'),
-    p2: gap('the gap at the other sheave’s far rim'),
-    w: positive('the distance between p1 and p2', 'distance'),
+    r1: gap('gap-at-the-references-far-rim').optional(),
+    r2: gap('gap-at-the-references-near-rim').optional(),
+    wR: positive('distance-between-r1-and-r2', 'distance').optional(),
+    p1: gap('gap-at-the-other-sheaves-near-rim'),
+    p2: gap('gap-at-the-other-sheaves-far-rim'),
+    w: positive('distance-between-p1-and-p2', 'distance'),
     // Shifted up or down, the edge may have to come nearer than it lay: these two may be negative.
-    g12: figure('the upper gap', 'distance').optional(),
-    g6: figure('the lower gap', 'distance').optional(),
-    h: positive('the distance between g12 and g6', 'distance').optional(),
-    eR: figure('the reference’s depth from face to groove centre', 'distance'),
-    eA: figure('the other sheave’s depth from face to groove centre', 'distance'),
-    edgeSide: oneOf('the side the edge lies on', ['outer', 'inner']),
-    otherOn: oneOf('the machine that carries the other sheave', ['motor', 'driven']),
+    g12: figure('upper-gap', 'distance').optional(),
+    g6: figure('lower-gap', 'distance').optional(),
+    h: positive('distance-between-g12-and-g6', 'distance').optional(),
+    eR: figure('references-depth-from-face-to-groove-centre', 'distance'),
+    eA: figure('other-sheaves-depth-from-face-to-groove', 'distance'),
+    edgeSide: oneOf('side-the-edge-lies-on', ['outer', 'inner']),
+    otherOn: oneOf('machine-that-carries-the-other-sheave', ['motor', 'driven']),
     base: z
       .object({
-        footSpacing: positive('the foot spacing along the shaft', 'distance'),
-        sheaveToFeet: figure('the distance from sheave plane to sheave-end feet', 'distance'),
-        shaftHeight: notNegative('the shaft height above the feet', 'distance'),
-        screwPitch: positive('the screw pitch', 'distance').optional(),
-        hubToShaftEnd: figure('the distance from hub face to shaft end', 'distance').optional(),
+        footSpacing: positive('foot-spacing-along-the-shaft', 'distance'),
+        sheaveToFeet: figure('distance-from-sheave-plane-to-sheave-end', 'distance'),
+        shaftHeight: notNegative('shaft-height-above-the-feet', 'distance'),
+        screwPitch: positive('screw-pitch', 'distance').optional(),
+        hubToShaftEnd: figure('distance-from-hub-face-to-shaft-end', 'distance').optional(),
       })
       .optional(),
-    lineAngle: figure('the line angle')
-      .min(-180, { error: 'Give the line angle between -180 and 180 degrees.' })
-      .max(180, { error: 'Give the line angle between -180 and 180 degrees.' })
+    lineAngle: figure('line-angle')
+      .min(-180, { error: issue('give-the-line-angle-between-180') })
+      .max(180, { error: issue('give-the-line-angle-between-180') })
       .optional(),
-    beltKind: oneOf('the kind of belt', BELT_KINDS).optional(),
+    beltKind: oneOf('kind-of-belt', BELT_KINDS).optional(),
     stiffness,
     limits: z
       .object({
         angle: angleLimit.optional(),
         tilt: angleLimit.optional(),
-        offset: positive('the offset limit', 'distance').optional(),
+        offset: positive('offset-limit', 'distance').optional(),
       })
       .optional(),
   })
@@ -64,7 +65,7 @@ const input = z
     const need = (path: string, message: string) =>
       context.addIssue({ code: 'custom', path: [path], message })
     if (((value.r1 ?? 0) > 0 || (value.r2 ?? 0) > 0) && value.wR === undefined)
-      need('wR', 'Give how far apart the two gaps at the reference were read (wR).')
+      need('wR', issue('give-how-far-apart-the-two'))
     const tilt = [value.g12, value.g6, value.h].filter((x) => x !== undefined).length
     if (tilt > 0 && tilt < 3)
       need(

@@ -12,10 +12,10 @@ export const shimPackOperation = defineOperation({
   summary: 'The pack nearest to a wanted thickness from real shims: smallest error, then fewest handled.',
   input: z.object({
     units,
-    thickness: notNegative('the wanted thickness', 'displacement'),
+    thickness: notNegative('wanted-thickness', 'displacement'),
     existing: pack,
     stock,
-    limit: whole('the most shims a pack may hold', 1, 8),
+    limit: whole('most-shims-a-pack-may-hold', 1, 8),
   }),
   result: z.object({
     pack: z.array(

@@ -5,9 +5,9 @@ import { defineOperation } from './defineOperation'
 import { figure, notNegative, positive, units } from './fields'
 import { out } from './results'
 
-const rise = figure('the rise of the foot', 'displacement')
+const rise = figure('rise-of-the-foot', 'displacement')
 const rises = z.object({ f1: rise, f2: rise, f3: rise, f4: rise })
-const gap = notNegative('the corner gap', 'displacement')
+const gap = notNegative('corner-gap', 'displacement')
 /** Feeler gaps at a foot's four corners. */
 export const cornerGaps = z.object({
   outboardOuter: gap,
@@ -16,8 +16,8 @@ export const cornerGaps = z.object({
   inboardInner: gap,
 })
 export const footSize = z.object({
-  along: positive('the foot’s length along the shaft', 'distance'),
-  across: positive('the foot’s width across the shaft', 'distance'),
+  along: positive('foots-length-along-the-shaft', 'distance'),
+  across: positive('foots-width-across-the-shaft', 'distance'),
 })
 
 const footName = z.enum(['f1', 'f2', 'f3', 'f4'])
@@ -29,7 +29,7 @@ export const softFootOperation = defineOperation({
   input: z.object({
     units,
     rises,
-    limit: positive('the soft-foot limit', 'displacement').optional(),
+    limit: positive('soft-foot-limit', 'displacement').optional(),
     corners: z.partialRecord(footName, cornerGaps).optional(),
     footSize: footSize.optional(),
     pipeLoosened: rises.optional().describe('Rises read again with the pipe bolts slack.'),

@@ -12,10 +12,10 @@ export const squarenessOperation = defineOperation({
     'Whether a motor stands square, from distances at both ends of its base, and the screw turns that cure it.',
   input: z.object({
     units,
-    sheaveEnd: figure('the distance at the sheave end', 'distance'),
-    farEnd: figure('the distance at the far end', 'distance'),
-    spacing: positive('the spacing of the two places', 'distance'),
-    screwPitch: positive('the screw pitch', 'distance').optional(),
+    sheaveEnd: figure('distance-at-the-sheave-end', 'distance'),
+    farEnd: figure('distance-at-the-far-end', 'distance'),
+    spacing: positive('spacing-of-the-two-places', 'distance'),
+    screwPitch: positive('screw-pitch', 'distance').optional(),
   }),
   result: z.object({
     turn: out().describe('Degrees; positive when the far end stands further from the edge.'),

@@ -11,7 +11,7 @@ export const stepShimOperation = defineOperation({
   name: 'step-shim',
   summary:
     'Stepped leaves that fill the wedge under a bent foot: how thick, how deep, what mismatch is left.',
-  input: z.object({ units, corners: cornerGaps, footSize, leaves: whole('the number of leaves', 1, 12) }),
+  input: z.object({ units, corners: cornerGaps, footSize, leaves: whole('number-of-leaves', 1, 12) }),
   result: z.object({
     openEdge: z.enum(['outboard', 'inboard', 'outer', 'inner']),
     largestGap: out('displacement'),

@@ -1,7 +1,8 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { oneOf, positive, whole } from './fields'
 
-const thickness = positive('the shim thickness', 'displacement', 1e-4)
+const thickness = positive('shim-thickness', 'displacement', 1e-4)
 
 /** Shims on the shelf, plain or laminated. */
 export const stock = z
@@ -9,9 +10,9 @@ export const stock = z
     z
       .object({
         thickness,
-        count: whole('how many there are', 0, 100_000),
-        kind: oneOf('the kind of shim', ['plain', 'laminated']),
-        layer: positive('the layer thickness', 'displacement', 1e-4).optional(),
+        count: whole('how-many-there-are', 0, 100_000),
+        kind: oneOf('kind-of-shim', ['plain', 'laminated']),
+        layer: positive('layer-thickness', 'displacement', 1e-4).optional(),
       })
       .superRefine((s, context) => {
         if (s.kind !== 'laminated') return
@@ -19,26 +20,26 @@ export const stock = z
           context.addIssue({
             code: 'custom',
             path: ['layer'],
-            message: 'Give the layer of the laminated shim.',
+            message: issue('give-the-layer-of-the-laminated'),
           })
         else if (s.layer > s.thickness)
           context.addIssue({
             code: 'custom',
             path: ['layer'],
-            message: 'A layer can’t be thicker than the whole shim. Check both.',
+            message: issue('a-layer-cant-be-thicker-than'),
           })
         else if (s.thickness / s.layer > 200)
           context.addIssue({
             code: 'custom',
             path: ['layer'],
-            message: 'That would be more than 200 layers. Check the layer.',
+            message: issue('that-would-be-more-than-200'),
           })
       }),
-    { error: 'Give the stock as a list of thickness, count and kind.' },
+    { error: issue('give-the-stock-as-a-list') },
   )
-  .max(60, { error: 'Give at most sixty kinds of shim.' })
+  .max(60, { error: issue('give-at-most-sixty-kinds-of') })
 
 /** Shims under a foot, bottom up. */
 export const pack = z
-  .array(thickness, { error: 'Give the shims as a list of thicknesses, bottom up.' })
-  .max(20, { error: 'That is more than twenty shims under one foot. Check the list.' })
+  .array(thickness, { error: issue('give-the-shims-as-a-list') })
+  .max(20, { error: issue('that-is-more-than-twenty-shims') })

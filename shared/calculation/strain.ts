@@ -28,8 +28,8 @@ export const strainOperation = defineOperation({
     rpm: rpm.optional(),
     repeat: z
       .object({
-        offset: notNegative('the repeat of offset', 'displacement'),
-        slope: notNegative('the repeat of slope', 'slope'),
+        offset: notNegative('repeat-of-offset', 'displacement'),
+        slope: notNegative('repeat-of-slope', 'slope'),
       })
       .optional(),
   }),

@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { BOLT_CLASSES, NUT_FACTOR, PROOF_STRESS, tightening } from '../../core/bolts/tightening'
 import { done } from '../../core/outcome'
@@ -12,21 +13,23 @@ export const tighteningOperation = defineOperation({
   input: z
     .object({
       units,
-      diameter: positive('the bolt diameter', 'distance'),
-      pitch: positive('the thread pitch', 'distance'),
-      boltClass: oneOf('the bolt class', BOLT_CLASSES).optional(),
-      proofStress: positive('the proof stress', 'stress').optional(),
-      lubrication: oneOf('the lubrication', ['dry', 'oiled']).optional(),
-      nutFactor: positive('the nut factor').max(1, { error: 'A nut factor is below 1.' }).optional(),
-      makerTorque: positive('the maker’s torque', 'torque').optional(),
-      bolts: whole('the number of bolts', 1, 64),
+      diameter: positive('bolt-diameter', 'distance'),
+      pitch: positive('thread-pitch', 'distance'),
+      boltClass: oneOf('bolt-class', BOLT_CLASSES).optional(),
+      proofStress: positive('proof-stress', 'stress').optional(),
+      lubrication: oneOf('lubrication', ['dry', 'oiled']).optional(),
+      nutFactor: positive('nut-factor')
+        .max(1, { error: issue('a-nut-factor-is-below-1') })
+        .optional(),
+      makerTorque: positive('makers-torque', 'torque').optional(),
+      bolts: whole('number-of-bolts', 1, 64),
     })
     .superRefine((value, context) => {
       const need = (path: string, message: string) =>
         context.addIssue({ code: 'custom', path: [path], message })
       if (value.boltClass === undefined && value.proofStress === undefined && value.makerTorque === undefined)
-        need('boltClass', 'Give the bolt class, its proof stress, or the maker’s torque.')
-      if (value.pitch >= value.diameter) need('pitch', 'The pitch can’t be larger than the bolt. Check both.')
+        need('boltClass', issue('give-the-bolt-class-its-proof'))
+      if (value.pitch >= value.diameter) need('pitch', issue('the-pitch-cant-be-larger-than'))
     }),
   result: z.object({
     tensileArea: out().describe('mm^2'),

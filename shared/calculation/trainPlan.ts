@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { ALIGNED } from '../../core/frame/planes'
 import { done, refused } from '../../core/outcome'
@@ -21,33 +22,33 @@ const input = z
           id: idText,
           feet: z
             .array(planFoot)
-            .length(2, { error: 'Give two foot pairs for each machine of a train.' })
-            .superRefine((list, context) => refuseTwins(list, context, 'foot pairs')),
+            .length(2, { error: issue('give-two-foot-pairs-for-each') })
+            .superRefine((list, context) => refuseTwins(list, context, 'foot-pairs')),
         }),
-        { error: 'Give the machines as a list along the train.' },
+        { error: issue('give-the-machines-as-a-list') },
       )
-      .min(2, { error: 'A train has two machines or more.' })
-      .max(8, { error: 'Give at most eight machines.' })
+      .min(2, { error: issue('a-train-has-two-machines-or') })
+      .max(8, { error: issue('give-at-most-eight-machines') })
       .superRefine((list, context) => refuseTwins(list, context, 'machines')),
     couplings: z
       .array(
         z.object({
           id: idText,
-          x: figure('the coupling centre along the train', 'distance'),
+          x: figure('coupling-centre-along-the-train', 'distance'),
           left: idText,
           right: idText,
-          stationary: oneOf('which machine the readings call stationary', ['left', 'right']),
+          stationary: oneOf('which-machine-the-readings-call-stationary', ['left', 'right']),
           coupling: knownLine,
           target: knownLine.optional(),
           tolerance,
           rpm: rpm.optional(),
         }),
-        { error: 'Give the couplings as a list.' },
+        { error: issue('give-the-couplings-as-a-list') },
       )
-      .min(1, { error: 'Give one coupling or more.' })
-      .max(7, { error: 'Give at most seven couplings.' }),
+      .min(1, { error: issue('give-one-coupling-or-more') })
+      .max(7, { error: issue('give-at-most-seven-couplings') }),
     stock,
-    packLimit: whole('the most shims a pack may hold', 1, 6),
+    packLimit: whole('most-shims-a-pack-may-hold', 1, 6),
   })
   .superRefine((value, context) => {
     value.couplings.forEach((c, i) => {
@@ -56,13 +57,13 @@ const input = z
           context.addIssue({
             code: 'custom',
             path: ['couplings', i, side],
-            message: `There is no machine called ${c[side]}. Name it as in machines.`,
+            message: issue('no-machine-called', c[side]),
           })
       if (c.left === c.right)
         context.addIssue({
           code: 'custom',
           path: ['couplings', i, 'right'],
-          message: 'A coupling joins two different machines.',
+          message: issue('a-coupling-joins-two-different-machines'),
         })
     })
   })

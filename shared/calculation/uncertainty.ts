@@ -1,3 +1,4 @@
+import { issue, type Thing } from '../issue'
 import { z } from 'zod'
 import { ALIGNED } from '../../core/frame/planes'
 import { done, refused, refusedBelow } from '../../core/outcome'
@@ -13,26 +14,26 @@ import { out } from './results'
 import { settled } from './settled'
 import type { Measured } from '../../core/units/unitSystem'
 
-const sd = (what: string, measured?: Measured) => notNegative(`the standard deviation of ${what}`, measured)
+const sd = (what: Thing, measured?: Measured) => notNegative(what, measured)
 
 const input = z
   .object({
     units,
-    operation: oneOf('the method', DIAL_METHODS),
+    operation: oneOf('method', DIAL_METHODS),
     input: z.looseObject({ units }).describe('Input of that operation, in the same units.'),
     sd: z.object({
-      reading: sd('readings', 'displacement'),
-      clock: sd('clock angles')
-        .max(30, { error: 'A clock angle can’t be that unsure. Give degrees.' })
+      reading: sd('standard-deviation-of-readings', 'displacement'),
+      clock: sd('standard-deviation-of-clock-angles')
+        .max(30, { error: issue('a-clock-angle-cant-be-that') })
         .optional(),
-      distance: sd('distances', 'distance'),
-      sag: sd('sag', 'displacement'),
-      shim: sd('shims', 'displacement'),
-      side: sd('side moves', 'displacement'),
-      settling: sd('settling', 'displacement').optional(),
+      distance: sd('standard-deviation-of-distances', 'distance'),
+      sag: sd('standard-deviation-of-sag', 'displacement'),
+      shim: sd('standard-deviation-of-shims', 'displacement'),
+      side: sd('standard-deviation-of-side-moves', 'displacement'),
+      settling: sd('standard-deviation-of-settling', 'displacement').optional(),
     }),
-    draws: whole('the number of draws', 1000, 2_000_000),
-    seed: whole('the seed', 0, 4_294_967_295),
+    draws: whole('number-of-draws', 1000, 2_000_000),
+    seed: whole('seed', 0, 4_294_967_295),
     tolerance,
     rpm: rpm.optional(),
   })
@@ -41,15 +42,15 @@ const input = z
       context.addIssue({
         code: 'custom',
         path: ['input', 'units'],
-        message: 'Give the readings in the same units as the rest.',
+        message: issue('give-the-readings-in-the-same'),
       })
     const parsed = parseMethod(value.operation, value.input)
     if (!parsed.ok)
-      for (const issue of parsed.issues)
+      for (const found of parsed.issues)
         context.addIssue({
           code: 'custom',
-          path: ['input', ...issue.path.split('.').filter((p) => p !== '')],
-          message: issue.message,
+          path: ['input', ...found.path.split('.').filter((p) => p !== '')],
+          message: found.message,
         })
   })
 

@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { driveAtCentre } from '../../core/belt/geometry'
 import { variableSheave } from '../../core/belt/variableSheave'
@@ -12,20 +13,20 @@ export const variableSheaveOperation = defineOperation({
   summary: 'Pitch diameter, groove shift, driven speed and power after turning a variable-pitch sheave.',
   input: z.object({
     units,
-    grooveAngle: positive('the groove angle')
-      .min(5, { error: 'Give the groove angle between 5 and 120 degrees.' })
-      .max(120, { error: 'Give the groove angle between 5 and 120 degrees.' }),
-    threadPitch: positive('the thread pitch', 'distance'),
-    turns: figure('the turns').describe('Positive opens: the belt rides lower.'),
-    pitchDiameter: positive('the pitch diameter now', 'distance'),
+    grooveAngle: positive('groove-angle')
+      .min(5, { error: issue('give-the-groove-angle-between-5') })
+      .max(120, { error: issue('give-the-groove-angle-between-5') }),
+    threadPitch: positive('thread-pitch', 'distance'),
+    turns: figure('turns').describe('Positive opens: the belt rides lower.'),
+    pitchDiameter: positive('pitch-diameter-now', 'distance'),
     rpm: rpm.describe('Of this sheave.'),
-    drivenDiameter: positive('the driven sheave’s pitch diameter', 'distance'),
-    flanges: oneOf('how many flanges move', ['one', 'both']).optional(),
-    C: positive('the centre distance', 'distance').optional(),
-    motorCurrent: positive('the motor current').optional(),
-    plateCurrent: positive('the current on the plate').optional(),
+    drivenDiameter: positive('driven-sheaves-pitch-diameter', 'distance'),
+    flanges: oneOf('how-many-flanges-move', ['one', 'both']).optional(),
+    C: positive('centre-distance', 'distance').optional(),
+    motorCurrent: positive('motor-current').optional(),
+    plateCurrent: positive('current-on-the-plate').optional(),
     table: z
-      .object({ from: figure('the first setting'), to: figure('the last setting') })
+      .object({ from: figure('first-setting'), to: figure('last-setting') })
       .optional()
       .describe('Turns from now, for a table per half turn.'),
   }),

@@ -1,3 +1,4 @@
+import { issue } from '../issue'
 import { z } from 'zod'
 import { measureTaken } from '../../core/methods/dials'
 import { ALIGNED, lineDifference, positionAt } from '../../core/frame/planes'
@@ -32,24 +33,24 @@ export const verticalFlangeOperation = defineOperation({
     .object({
       units,
       ...rimAndFaces,
-      flangePlane: figure('the flange plane', 'distance'),
+      flangePlane: figure('flange-plane', 'distance'),
       bolts: z
         .array(
           z.object({
             id: idText,
             clock,
-            radius: positive('the bolt circle radius', 'distance'),
-            existing: notNegative('the pack under the bolt', 'displacement').optional(),
+            radius: positive('bolt-circle-radius', 'distance'),
+            existing: notNegative('pack-under-the-bolt', 'displacement').optional(),
           }),
-          { error: 'Give the bolts as a list of id, clock and radius.' },
+          { error: issue('give-the-bolts-as-a-list') },
         )
-        .min(3, { error: 'Give three bolts or more.' })
-        .max(48, { error: 'Give at most 48 bolts.' })
+        .min(3, { error: issue('give-three-bolts-or-more') })
+        .max(48, { error: issue('give-at-most-48-bolts') })
         .superRefine((list, context) => refuseTwins(list, context, 'bolts')),
-      school: oneOf('the shimming school', ['coplanar', 'pairwise']).optional(),
-      spigot: oneOf('the spigot', ['tight', 'loose']),
+      school: oneOf('shimming-school', ['coplanar', 'pairwise']).optional(),
+      spigot: oneOf('spigot', ['tight', 'loose']),
       target: couplingLine.optional(),
-      shimStep: notNegative('the smallest shim difference', 'displacement').optional(),
+      shimStep: notNegative('smallest-shim-difference', 'displacement').optional(),
       graduation,
       tolerance: tolerance.optional(),
       rpm: rpm.optional(),

@@ -49,8 +49,8 @@ export const layOutShafts = (input: {
   readonly tolerance: SettledTolerance
   readonly width: number
   readonly height: number
-  /** Keeps the scale while a foot is dragged. */
-  readonly reach?: Millimetres
+  /** The exaggeration both views share; the largest that fits this one when missing. */
+  readonly exaggeration?: number
 }): ShaftLines => {
   const { plane, line, feet, width, height } = input
   const far = Math.max(...feet.map((f) => f.x))
@@ -60,9 +60,9 @@ export const layOutShafts = (input: {
   const x = (at: Millimetres) => (at - left) * scale
   const at = (place: Millimetres) => positionAt(line, place)[plane] ?? 0
   const gateLimit = gateOf(input.tolerance, plane)
-  const reach = input.reach ?? reachOf(line, plane, feet, input.tolerance)
-  const room = height / 2 - 34
-  const exaggeration = roundDown(room / (reach * scale))
+  const exaggeration =
+    input.exaggeration ??
+    fittingExaggeration({ lines: [line], planes: [plane], feet, tolerance: input.tolerance, width, height })
   const zero = height / 2
   const across = scale * exaggeration
   const y = (displacement: Millimetres) => zero - displacement * across
@@ -81,6 +81,27 @@ export const layOutShafts = (input: {
     gate: gateLimit === null ? null : { top: y(gateLimit[1]), bottom: y(gateLimit[0]) },
     ticks: feet.flatMap((f) => [x(f.x), x(-f.x * 0.35)]),
   }
+}
+
+/**
+ * The largest round exaggeration at which all these lines fit all these views, so that side view and
+ * top view of one machine can be compared by eye.
+ */
+export const fittingExaggeration = (input: {
+  readonly lines: readonly Misalignment[]
+  readonly planes: readonly Plane[]
+  readonly feet: readonly { readonly x: Millimetres }[]
+  readonly tolerance: SettledTolerance
+  readonly width: number
+  readonly height: number
+}): number => {
+  const { lines, planes, feet, tolerance, width, height } = input
+  const far = Math.max(...feet.map((f) => f.x))
+  const scale = width / (far * 1.13 + 0.5 * far)
+  const reach = Math.max(
+    ...planes.flatMap((plane) => lines.map((line) => reachOf(line, plane, feet, tolerance))),
+  )
+  return roundDown((height / 2 - 34) / (reach * scale))
 }
 
 /** The offset band as a gate at the coupling; for flex planes, what the offset alone may be. */

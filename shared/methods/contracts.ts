@@ -6,6 +6,8 @@ import type { Outcome } from '../../core/outcome'
 import type { MethodGiven } from '../calculation/couplingMethod'
 import { issuesOf } from '../calculation/issues'
 import type { Issue, Operation } from '../calculation/operation'
+import { issue } from '../issue'
+import { wordIssue } from '../wording/wordIssue'
 import { inputToCore } from '../calculation/unitConversion'
 import { arrangeContract, measureContract, methodOperation, type MethodContract } from './contract'
 import { headsContract } from './heads/contract'
@@ -73,7 +75,7 @@ const isMethod = (name: string): name is MethodId => Object.hasOwn(CONTRACTS, na
 export const parseMethod = (name: string, raw: unknown): Parsed =>
   isMethod(name)
     ? CONTRACTS[name].parse(raw)
-    : { ok: false, issues: [{ path: '', message: `${name} has no readings round the clock.` }] }
+    : { ok: false, issues: [{ path: '', message: wordIssue(issue('no-clock', name)) }] }
 
 /** Which method an input is for, by the fields that only it has; null when none fits. */
 export const methodOf = (raw: unknown): MethodId | null => {

@@ -1,6 +1,8 @@
+import type { Role } from '../../core/logbook/may'
 import type { UnitSystem } from '../../core/units/unitSystem'
+import type { FootWords } from '../wording/telling'
 
-export type Role = 'apprentice' | 'millwright' | 'lead' | 'planner'
+export type { Role }
 
 export interface Person {
   readonly id: string
@@ -18,5 +20,7 @@ export interface Works {
   readonly name: string
   /** Most shims under one foot. */
   readonly packLimit: number
+  /** The pair of words used for feet here. */
+  readonly footWords: FootWords
   readonly stock: readonly ShimStock[]
 }

@@ -1,26 +1,34 @@
-import type { Plane, VH } from '../../core/frame/planes'
-import type { UnitSystem } from '../../core/units/unitSystem'
+import type { Misalignment, Plane } from '../../core/frame/planes'
 import { figure } from './figures'
+import type { Telling } from './telling'
 
 const zero = (shown: string) => !/[1-9]/.test(shown)
+const hour = (value: number): '3' | '9' => (value > 0 ? '3' : '9')
 
 /** `3.6 mil low`: an offset never stands with a bare sign. */
-export const offsetWords = (value: number | null, plane: Plane, units: UnitSystem): string => {
-  if (value === null) return 'not known'
+export const offsetWords = (value: number | null, plane: Plane, { words, units }: Telling): string => {
+  const d = words.directions
+  if (value === null) return d.unknown
+  if (zero(figure(Math.abs(value), 'displacement', units))) return plane === 'v' ? d.levelWith : d.inLineWith
   const size = figure(Math.abs(value), 'displacement', units, { unit: true })
-  if (zero(figure(Math.abs(value), 'displacement', units)))
-    return plane === 'v' ? 'level with it' : 'in line with it'
-  if (plane === 'v') return `${size} ${value > 0 ? 'high' : 'low'}`
-  return `${size} toward ${value > 0 ? '3' : '9'}`
+  return `${size} ${plane === 'v' ? (value > 0 ? d.high : d.low) : d.toward(hour(value))}`
+}
+
+/** `outboard end low`: the angle by its far end; empty size says there is none. `far` names the far feet. */
+export const slopeEndWords = (value: number | null, plane: Plane, far: string, telling: Telling): string => {
+  const d = telling.words.directions
+  if (value === null) return d.unknown
+  if (zero(figure(Math.abs(value), 'slope', telling.units))) return d.noAngle[plane]
+  return d.end(far, plane === 'v' ? (value > 0 ? d.high : d.low) : d.toward(hour(value)))
 }
 
 /** `outboard end low, gap open at top`. */
-export const slopeWords = (value: number | null, plane: Plane, units: UnitSystem): string => {
-  if (value === null) return 'not known'
-  if (zero(figure(Math.abs(value), 'slope', units))) return 'parallel'
-  if (plane === 'v')
-    return value > 0 ? 'outboard end high, gap open at bottom' : 'outboard end low, gap open at top'
-  return value > 0 ? 'outboard end toward 3, gap open at 9' : 'outboard end toward 9, gap open at 3'
+export const slopeWords = (value: number | null, plane: Plane, far: string, telling: Telling): string => {
+  const end = slopeEndWords(value, plane, far, telling)
+  const d = telling.words.directions
+  if (value === null || zero(figure(Math.abs(value), 'slope', telling.units))) return end
+  const where = plane === 'v' ? (value > 0 ? d.bottom : d.top) : value > 0 ? '9' : '3'
+  return `${end}, ${d.gapOpenAt(where)}`
 }
 
 /**
@@ -30,53 +38,49 @@ export const slopeWords = (value: number | null, plane: Plane, units: UnitSystem
 export const signWord = (
   quantity: { readonly name: string; readonly kind: 'displacement' | 'slope' },
   value: number | null,
-  units: UnitSystem,
+  { words, units }: Telling,
 ): string => {
+  const d = words.directions
   const [what, ...rest] = quantity.name.split('.')
   const plane = rest.at(-1)
   if (value === null || (plane !== 'v' && plane !== 'h')) return ''
   if (zero(figure(Math.abs(value), quantity.kind, units))) return ''
   const plus = value > 0
-  if (what === 'offset') return plane === 'v' ? (plus ? 'high' : 'low') : `toward ${plus ? '3' : '9'}`
-  if (what === 'flex') return plane === 'v' ? `open at ${plus ? '6' : '12'}` : `open at ${plus ? '9' : '3'}`
-  return plane === 'v' ? `end ${plus ? 'high' : 'low'}` : `end to ${plus ? '3' : '9'}`
+  if (what === 'offset') return plane === 'v' ? (plus ? d.high : d.low) : d.toward(hour(value))
+  if (what === 'flex') return d.under.openAt(plane === 'v' ? (plus ? '6' : '12') : plus ? '9' : '3')
+  return plane === 'v' ? (plus ? d.under.endHigh : d.under.endLow) : d.under.endTo(hour(value))
 }
 
-/** `add 12` / `take out 5` / `leave`. */
-export const shimWords = (value: number | null, units: UnitSystem): string => {
-  if (value === null) return 'not known'
+/** `add 12` / `take out 5` / `leave as it is`. */
+export const shimWords = (value: number | null, { words, units }: Telling): string => {
+  const d = words.directions
+  if (value === null) return d.unknown
   const size = figure(Math.abs(value), 'displacement', units)
-  if (zero(size)) return 'leave as it is'
-  return `${value > 0 ? 'add' : 'take out'} ${size}`
+  if (zero(size)) return d.shim.leave
+  return `${value > 0 ? d.shim.add : d.shim.takeOut} ${size}`
 }
 
 /** `push 7.0 toward 9`. */
-export const sideWords = (value: number | null, units: UnitSystem): string => {
-  if (value === null) return 'not known'
+export const sideWords = (value: number | null, { words, units }: Telling): string => {
+  const d = words.directions
+  if (value === null) return d.unknown
   const size = figure(Math.abs(value), 'displacement', units)
-  if (zero(size)) return 'leave as it is'
-  return `push ${size} toward ${value > 0 ? '3' : '9'}`
+  return zero(size) ? d.shim.leave : d.push(size, hour(value))
 }
 
-/** The whole misalignment in one clause, the bigger fault first. */
-export const misalignmentWords = (
-  line: { readonly offset: VH; readonly slope: VH },
-  units: UnitSystem,
-): string => {
-  const { offset, slope } = line
-  const parts: string[] = []
-  if (offset.v !== null) parts.push(offsetWords(offset.v, 'v', units))
-  if (offset.h !== null) parts.push(offsetWords(offset.h, 'h', units))
-  if (slope.v !== null) parts.push(slopeWords(slope.v, 'v', units).split(',')[0] as string)
-  return parts.join(', ')
-}
-
-const CLOCK_NAMES: Readonly<Record<number, string>> = {
-  0: '12 o’clock',
-  90: '3 o’clock',
-  180: '6 o’clock',
-  270: '9 o’clock',
-}
+/** Where an axis stands, in one clause: both offsets, and `parallel` where the caller says it is. */
+export const misalignmentWords = (line: Misalignment, parallel: boolean, telling: Telling): string =>
+  [
+    ...(['v', 'h'] as const).flatMap((p) =>
+      line.offset[p] === null ? [] : [offsetWords(line.offset[p], p, telling)],
+    ),
+    ...(parallel ? [telling.words.directions.parallel] : []),
+  ].join(', ')
 
 /** A clock angle as people call it. */
-export const clockName = (clock: number): string => CLOCK_NAMES[clock] ?? `${clock}°`
+export const clockName = (clock: number, { words }: Pick<Telling, 'words'>): string =>
+  words.directions.hours[clock] ?? words.directions.degrees(clock)
+
+/** `9` for 9 o’clock: where there is little room. */
+export const hourName = (clock: number, telling: Pick<Telling, 'words'>): string =>
+  clockName(clock, telling).replace(' o’clock', '')

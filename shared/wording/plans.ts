@@ -1,58 +1,70 @@
 import type { Judgement } from '../../core/judge/judge'
 import type { BlockedFoot, MovePlan } from '../../core/plan/movePlan'
-import type { UnitSystem } from '../../core/units/unitSystem'
 import { shimWords } from './directions'
 import { figure } from './figures'
-import { BLOCK_REASONS } from './names'
+import { namedQuantities } from './quantities'
 import type { Meaning } from './readings'
+import { capital, type Telling } from './telling'
 
-/** `add 12.0 / add 18.0`: what happens under the inboard and the outboard feet. */
-export const liftWords = (plan: Pick<MovePlan, 'moves'>, units: UnitSystem): string =>
-  plan.moves.map((m) => shimWords(m.v, units).replace(' as it is', '')).join(' / ')
+/** `add 12.0 / add 18.0`: what happens under each pair, nearest the coupling first. */
+export const liftWords = (plan: Pick<MovePlan, 'moves'>, telling: Telling): string =>
+  plan.moves.map((m) => shimWords(m.v, telling).replace(/ as it is$/, '')).join(' / ')
 
-/** `both pairs, 6 shims handled`. */
-export const handlingWords = (plan: Pick<MovePlan, 'pairsOpened' | 'shimsHandled' | 'moves'>): string => {
+/** `both pairs, 6 shims`. */
+export const handlingWords = (
+  plan: Pick<MovePlan, 'pairsOpened' | 'shimsHandled' | 'moves'>,
+  { words, footNames }: Telling,
+): string => {
+  const w = words.plans
+  if (plan.pairsOpened === 0) return w.noShims
+  const opened = plan.moves.filter((m) => m.packs.left.changes + m.packs.right.changes > 0)
   const pairs =
-    plan.pairsOpened === 0
-      ? 'no shims'
-      : plan.pairsOpened === 2
-        ? 'both pairs'
-        : `${plan.moves.find((m) => m.packs.left.changes + m.packs.right.changes > 0)?.id ?? 'one'} only`
-  return plan.shimsHandled === 0 ? pairs : `${pairs}, ${plan.shimsHandled} shims`
+    plan.pairsOpened === plan.moves.length
+      ? w.allPairs(plan.pairsOpened)
+      : opened.length === 1 && opened[0]
+        ? w.onlyPair(footNames(opened[0].id, opened[0].machine))
+        : w.somePairs(plan.pairsOpened)
+  return `${pairs}, ${w.shims(plan.shimsHandled)}`
 }
 
 /** A foot that can't do what is asked of it. */
-export const blockedWords = (b: BlockedFoot, units: UnitSystem): string => {
+export const blockedWords = (b: BlockedFoot, { words, units, footNames }: Telling): string => {
   const d = (x: number) => figure(Math.abs(x), 'displacement', units, { unit: true })
-  const way = b.plane === 'v' ? (b.need > 0 ? 'up' : 'down') : `toward ${b.need > 0 ? '3' : '9'}`
-  const pair = b.id === 'inboard' ? 'Inboard' : 'Outboard'
-  return `${pair} feet should go ${d(b.need)} ${way}, can go ${d(b.room)}: ${BLOCK_REASONS[b.reason]}.`
+  const w = words.plans
+  const way = b.plane === 'v' ? (b.need > 0 ? w.up : w.down) : words.directions.toward(b.need > 0 ? '3' : '9')
+  const feet = capital(words.feet.feet(footNames(b.id, b.machine)))
+  return w.blockedFoot(feet, d(b.need), way, d(b.room), w.blocked[b.reason])
 }
 
-/** What the plan in hand means. */
-export const meaningOfPlan = (now: Judgement | null, after: Judgement | null, moves: boolean): Meaning => {
-  if (!now || !after)
-    return {
-      mark: 'todo',
-      headline: 'There is nothing to plan from yet.',
-      detail: 'Read as found until two sets agree.',
-    }
-  const verdict = after.verdict === 'unknown' ? 'todo' : after.verdict
-  if (!moves) {
-    if (now.verdict === 'in')
-      return { mark: 'in', headline: 'It is in band as it stands. Nothing needs to move.', detail: '' }
-    return {
-      mark: verdict,
-      headline: 'This plan moves nothing.',
-      detail: 'Take one of the plans below, or drag a foot.',
-    }
-  }
-  if (after.verdict === 'in') return { mark: 'in', headline: 'This move brings it in band.', detail: '' }
+/** What the plan in hand means. `stale`: one was taken that the readings have overtaken since. */
+export const meaningOfPlan = (
+  given: {
+    readonly now: Judgement | null
+    readonly after: Judgement | null
+    readonly moves: boolean
+    readonly stale: boolean
+    readonly far: string
+  },
+  telling: Telling,
+): Meaning => {
+  const w = telling.words.plans
+  const { now, after } = given
+  if (!now || !after) return { mark: 'todo', headline: w.nothingYet, detail: w.nothingYetDetail }
+  if (given.stale) return { mark: 'stale', headline: w.stale, detail: w.staleDetail }
+  if (!given.moves)
+    return now.verdict === 'in'
+      ? { mark: 'in', headline: w.inBandAlready, detail: w.nothingIsAPlan }
+      : {
+          mark: after.verdict === 'unknown' ? 'todo' : after.verdict,
+          headline: w.movesNothing,
+          detail: w.movesNothingDetail,
+        }
+  if (after.verdict === 'in') return { mark: 'in', headline: w.bringsIn, detail: '' }
   if (after.verdict === 'edge')
-    return {
-      mark: 'edge',
-      headline: 'This move brings it inside the limit, near its edge.',
-      detail: 'Ordinary scatter in the move may leave it out. Look for a closer plan.',
-    }
-  return { mark: 'out', headline: 'This move leaves it out of band.', detail: '' }
+    return { mark: 'edge', headline: w.bringsToEdge, detail: w.bringsToEdgeDetail }
+  return {
+    mark: 'out',
+    headline: w.leavesOut(namedQuantities(after, 'out', given.far, telling)),
+    detail: '',
+  }
 }

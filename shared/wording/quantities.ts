@@ -1,17 +1,49 @@
-const NAMES: Readonly<Record<string, string>> = {
-  'offset.v': 'Offset, side',
-  'offset.h': 'Offset, top',
-  'slope.v': 'Angle, side',
-  'slope.h': 'Angle, top',
-  offset: 'Offset',
-  slope: 'Angle',
-  'flex.stationary.v': 'Driven flex, side',
-  'flex.stationary.h': 'Driven flex, top',
-  'flex.movable.v': 'Motor flex, side',
-  'flex.movable.h': 'Motor flex, top',
-  'flex.stationary': 'Driven flex',
-  'flex.movable': 'Motor flex',
+import type { JudgedValue, Judgement } from '../../core/judge/judge'
+import { signWord, slopeEndWords, offsetWords } from './directions'
+import { figure } from './figures'
+import type { Telling } from './telling'
+
+/** A judged quantity in words: vertical is up and down, horizontal is toward 3 and 9. */
+export const quantityName = (name: string, { words }: Pick<Telling, 'words'>): string =>
+  words.quantities[name] ?? name
+
+/** A judged value with its sign in words: `8.4 mil low`, `angle, vertical: outboard end low`. */
+const valueWords = (q: JudgedValue, far: string, telling: Telling): string => {
+  const plane = q.name.endsWith('.v') ? 'v' : q.name.endsWith('.h') ? 'h' : null
+  const name = quantityName(q.name, telling).toLowerCase()
+  if (plane && q.name.startsWith('offset.')) return offsetWords(q.value, plane, telling)
+  if (plane && q.name.startsWith('slope.'))
+    return `${name} ${figure(q.value, 'slope', telling.units)}, ${slopeEndWords(q.value, plane, far, telling)}`
+  const shown = figure(q.value, q.kind, telling.units, { unit: true })
+  const word = signWord(q, q.value, telling)
+  return word ? `${name} ${shown}, ${word}` : `${name} ${shown}`
 }
 
-/** A judged quantity in words: side view is up and down, top view is toward 3 and 9. */
-export const quantityName = (name: string): string => NAMES[name] ?? name
+/** Every quantity of a judgement that has this verdict, in words, for a headline. */
+export const namedQuantities = (
+  judgement: Judgement,
+  verdict: JudgedValue['verdict'],
+  far: string,
+  telling: Telling,
+): string =>
+  judgement.quantities
+    .filter((q) => q.verdict === verdict)
+    .map((q) => valueWords(q, far, telling))
+    .join('; ')
+
+/** Both angles within a fifth of their limits: only then is a pair of shafts called parallel. */
+export const isParallel = (judgement: Judgement): boolean => {
+  const angles = judgement.quantities.filter((q) => q.name.startsWith('slope') || q.name.startsWith('flex'))
+  return angles.length > 0 && angles.every((q) => q.margin !== null && q.margin >= 0.8)
+}
+
+/** `±5.5`, `−2.0 to 6.0`, `2.0 or more`: the band a quantity is judged by. */
+export const limitWords = (
+  q: Pick<JudgedValue, 'low' | 'high' | 'kind'>,
+  telling: Pick<Telling, 'units'>,
+): string => {
+  const f = (x: number | null) => figure(x, q.kind, telling.units)
+  if (q.low !== null && q.high !== null)
+    return q.low === -q.high || q.low === 0 ? f(q.high) : `${f(q.low)}…${f(q.high)}`
+  return q.low !== null ? `≥ ${f(q.low)}` : f(q.high)
+}

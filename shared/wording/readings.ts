@@ -1,100 +1,119 @@
-import type { StageMark } from '../../core/logbook/stages'
-import type { Measurement } from '../../core/logbook/measurement'
-import type { ReadingSet } from '../../core/logbook/readingSet'
-import type { RepeatRow } from '../../core/trust/compareMeasurements'
-import { trustOf } from '../../core/logbook/readingSet'
-import type { UnitSystem } from '../../core/units/unitSystem'
+import type { Mark } from '../../core/logbook/stage'
+import type { Measurement, NotedSet } from '../../core/stages/measure/measurement'
+import { trustOf } from '../../core/stages/measure/readingSet'
 import { clockName, misalignmentWords } from './directions'
 import { figure } from './figures'
-import { FLAG_SENTENCES } from './names'
-import { quantityName } from './quantities'
+import { isParallel, namedQuantities } from './quantities'
 import { refusalSentence } from './refusals'
+import { capital, type Telling } from './telling'
 
+/** What a ledger says on top: a lozenge, a sentence, and what stands behind it. */
 export interface Meaning {
-  readonly mark: StageMark
+  readonly mark: Mark
   readonly headline: string
   readonly detail: string
 }
 
-const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1)
+/** A circle by its word, as it stands in a sentence. */
+export const circleName = (circle: string, { words }: Pick<Telling, 'words'>): string =>
+  words.measuring.circles[circle] ?? circle
 
-/** What the readings taken between two moves mean, in one sentence and what stands behind it. */
-export const meaningOfReadings = (m: Measurement, movable: string, units: UnitSystem): Meaning => {
-  const last = m.sets[m.sets.length - 1]
-  if (!last)
-    return {
-      mark: 'todo',
-      headline: 'Read rim and face at each position.',
-      detail:
-        'Zero both dials at the first position. Always turn the same way, and stop on the mark without turning back.',
-    }
-  if (last.refusals.length > 0)
-    return {
-      mark: 'todo',
-      headline: 'Not enough to go by yet.',
-      detail: last.refusals.map(refusalSentence).join(' '),
-    }
-  if (m.trust === 'doubtful') return doubt(m, last, units)
-  const line = m.coupling
-  const where = line ? `${movable} ${misalignmentWords(line, units)}` : ''
-  if (m.trust === 'unproven')
-    return {
-      mark: 'todo',
-      headline: 'Nothing could expose a bad reading here.',
-      detail: `${FLAG_SENTENCES.unproven} So far: ${where}.`,
-    }
-  if (m.trust === 'once')
-    return {
-      mark: 'todo',
-      headline: 'This set balances. Repeat it before you move anything.',
-      detail: `So far: ${where}.`,
-    }
-  const verdict = m.judgement?.verdict ?? 'unknown'
-  const because =
-    m.trust === 'overridden'
-      ? 'Used against a failed check; the reason is in the record.'
-      : `${m.used.length === 2 ? 'Two' : m.used.length} sets agree and are taken together.`
-  if (verdict === 'in') return { mark: 'in', headline: `In band. ${capital(where)}.`, detail: because }
-  if (verdict === 'edge')
-    return {
-      mark: 'edge',
-      headline: `Inside the limit, but near its edge. ${capital(where)}.`,
-      detail: because,
-    }
-  return { mark: 'out', headline: `${capital(where)}. Out of band.`, detail: because }
+/** `First set`: a set by its place in the round. */
+export const setName = (m: Pick<Measurement, 'sets'>, id: string, { words }: Telling): string => {
+  const at = m.sets.findIndex((s) => s.set.entry.id === id)
+  const ordinal = words.measuring.ordinals[at]
+  return ordinal ? `${ordinal} set` : capital(words.measuring.setName(at + 1))
 }
 
-const doubt = (m: Measurement, last: ReadingSet, units: UnitSystem): Meaning => {
-  const detail = wouldMislead(m, units)
+/** The far end of the movable machine, by the works' word: angles are told by it. */
+export const farEnd = (feet: readonly { readonly id: string }[], telling: Telling): string =>
+  telling.footNames(feet[feet.length - 1]?.id ?? '')
+
+/** What the readings taken between two moves mean, in one sentence and what stands behind it. */
+export const meaningOfReadings = (
+  m: Measurement,
+  movable: string,
+  circles: readonly string[],
+  telling: Telling,
+): Meaning => {
+  const w = telling.words.measuring
+  const last = m.sets[m.sets.length - 1]
+  if (!last) {
+    const names = circles.map((c) => circleName(c, telling).toLowerCase())
+    return { mark: 'todo', headline: w.begin(names.join(' and ')), detail: w.beginDetail }
+  }
+  if (last.set.refusals.length > 0)
+    return {
+      mark: 'todo',
+      headline: w.notEnough,
+      detail: last.set.refusals.map((r) => refusalSentence(r)).join(' '),
+    }
+  if (m.trust === 'doubtful') return doubt(m, last, telling)
+  const far = farEnd(last.set.setUp.feet, telling)
+  const parallel = m.judgement !== null && isParallel(m.judgement)
+  const where = m.coupling ? `${movable} ${misalignmentWords(m.coupling, parallel, telling)}` : ''
+  if (m.trust === 'unproven')
+    return { mark: 'todo', headline: w.nothingExposes, detail: `${w.flags.unproven} ${w.soFar(where)}` }
+  if (m.trust === 'once') return { mark: 'todo', headline: w.repeatIt, detail: w.soFar(where) }
+  const because =
+    m.trust === 'overridden'
+      ? w.usedAgainst(m.used.map((id) => setName(m, id, telling)).join(', '))
+      : w.agreeAndCombined(m.used.length)
+  const named = (verdict: 'out' | 'edge') =>
+    m.judgement ? namedQuantities(m.judgement, verdict, far, telling) : ''
+  switch (m.judgement?.verdict) {
+    case 'in':
+      return { mark: 'in', headline: w.inBand(capital(where)), detail: because }
+    case 'edge':
+      return { mark: 'edge', headline: w.onEdge(named('edge')), detail: because }
+    case 'out':
+      return { mark: 'out', headline: w.outOfBand(`${movable} ${named('out')}`), detail: because }
+    default:
+      return { mark: 'out', headline: w.notJudged(capital(where)), detail: because }
+  }
+}
+
+const doubt = (m: Measurement, last: NotedSet, telling: Telling): Meaning => {
+  const w = telling.words.measuring
+  const detail = wouldMislead(m, telling)
   const [only] = m.suspects
-  if (m.suspects.length === 1 && only)
+  if (m.suspects.length === 1 && only) {
+    const hour = clockName(only.clock, telling)
+    const circle = circleName(only.circle, telling).toLowerCase()
     return {
       mark: 'out',
-      headline: `The ${clockName(only.clock)} ${only.dial} reading ${m.sets.length > 1 ? 'does not repeat' : 'does not fit'}. Take it again.`,
+      headline: m.sets.length > 1 ? w.doesNotRepeat(hour, circle) : w.doesNotFit(hour, circle),
       detail,
     }
-  for (const dial of ['rim', 'face'] as const) {
-    const t = trustOf(last, dial)
+  }
+  if (m.disputed) {
+    const { first, second, mirrored } = m.disputed
+    return {
+      mark: 'out',
+      headline: w.disagree(setName(m, first, telling), setName(m, second, telling).toLowerCase()),
+      detail: mirrored ? `${w.swapped} ${detail}` : detail,
+    }
+  }
+  for (const circle of last.set.setUp.circles) {
+    const t = trustOf(last.set, circle)
     if (t && t.agrees === false && t.closure !== null)
       return {
         mark: 'out',
-        headline: `The ${dial} does not balance: ${figure(Math.abs(t.closure), 'displacement', units)} apart, limit ${figure(t.closureLimit, 'displacement', units)}.`,
-        detail:
-          m.sets.length > 1 ? detail : 'Four readings can’t tell which of them is wrong. Read the set again.',
+        headline: w.doesNotBalance(
+          circleName(circle, telling).toLowerCase(),
+          figure(Math.abs(t.closure), 'displacement', telling.units),
+          figure(t.closureLimit, 'displacement', telling.units),
+        ),
+        detail: m.sets.length > 1 ? detail : w.whichOfFour,
       }
   }
-  const flag = last.flags.find((f) => f === 'return-to-zero' || f === 'residual')
-  if (flag)
-    return {
-      mark: 'out',
-      headline: FLAG_SENTENCES[flag],
-      detail: 'Find what moved, then read the set again.',
-    }
-  return { mark: 'out', headline: 'The sets don’t agree. Read a third one.', detail }
+  const flag = last.set.flags.find((f) => f === 'return-to-zero' || f === 'residual')
+  return { mark: 'out', headline: w.flags[flag ?? 'residual'], detail: w.whatMoved }
 }
 
-/** What trusting the doubtful set would have done at the feet. */
-const wouldMislead = (m: Measurement, units: UnitSystem): string => {
+/** What trusting one of two doubtful sets would have done at the feet. */
+const wouldMislead = (m: Measurement, telling: Telling): string => {
+  const { words, units, footNames } = telling
   const feet = m.repeat?.feet ?? []
   const worst = feet
     .flatMap((f) => (['v', 'h'] as const).map((plane) => ({ id: f.id, plane, off: f.move[plane] ?? 0 })))
@@ -103,12 +122,18 @@ const wouldMislead = (m: Measurement, units: UnitSystem): string => {
       null,
     )
   if (!worst || Math.abs(worst.off) < 1e-6) return ''
-  const apart = figure(Math.abs(worst.off), 'displacement', units, { unit: true })
-  return `The two sets would send the ${worst.id} feet to places ${apart} apart, ${worst.plane === 'v' ? 'in height' : 'sideways'}.`
+  return words.measuring.apartAtFeet(
+    words.feet.feet(footNames(worst.id)),
+    figure(Math.abs(worst.off), 'displacement', units, { unit: true }),
+    words.directions.planes[worst.plane],
+  )
 }
 
-/** A row of the repeat check in words. */
-export const repeatName = (row: RepeatRow): string =>
-  row.what === 'position'
-    ? `Repeat, ${row.name} at ${clockName(row.clock ?? 0).replace(' o’clock', '')}`
-    : `Repeat, ${quantityName(row.name).toLowerCase()}`
+/** How a set stands in its measurement. */
+export const standingWords = (m: Measurement, noted: NotedSet, { words }: Telling): string => {
+  const w = words.measuring.standing
+  if (noted.leftOut !== null) return w.leftOut(noted.leftOut)
+  if (noted.usedAnyway !== null) return w.usedAnyway(noted.usedAnyway)
+  if (m.used.includes(noted.set.entry.id)) return w.used
+  return noted.set.sound ? w.disagrees : w.fails
+}

@@ -1,3 +1,5 @@
+import { en } from './en'
+
 /** What the source sentence needs to know of a tolerance, contract or core. */
 interface SourcedTolerance {
   readonly form: 'offset-slope' | 'flex-plane' | 'window' | 'speed-rule'
@@ -7,9 +9,13 @@ interface SourcedTolerance {
 }
 
 /** Where a limit comes from, in words that print beside every verdict. */
-export const toleranceSource = (tolerance: SourcedTolerance, rpm: number | null): string => {
+export const toleranceSource = (
+  tolerance: SourcedTolerance,
+  rpm: number | null,
+  words = en.limits,
+): string => {
   if (tolerance.source) return tolerance.source
   if (tolerance.form === 'speed-rule')
-    return `Starting point by speed, ${tolerance.grade ?? 'standard'} grade at ${rpm ?? '?'} rpm. The maker’s or the site’s value overrides it.`
-  return tolerance.form === 'window' ? 'Window given with the job' : 'Limit given with the job'
+    return words.bySpeed(tolerance.grade ?? 'standard', rpm === null ? '?' : String(rpm))
+  return tolerance.form === 'window' ? words.window : words.given
 }

@@ -1,9 +1,11 @@
-import { DIALS } from '../../core/logbook/setUp'
-import { trustOf } from '../../core/logbook/readingSet'
-import type { Measurement } from '../../core/logbook/measurement'
-import type { UnitSystem } from '../../core/units/unitSystem'
+import { isBelieved, type Measurement } from '../../core/stages/measure/measurement'
+import { trustOf } from '../../core/stages/measure/readingSet'
+import type { RepeatRow } from '../../core/trust/compareMeasurements'
+import { hourName } from './directions'
 import { figure } from './figures'
-import { repeatName } from './readings'
+import { quantityName } from './quantities'
+import { circleName } from './readings'
+import type { Telling } from './telling'
 
 /** One check as a line: what was found against its limit. */
 export interface TrustRow {
@@ -13,68 +15,84 @@ export interface TrustRow {
   readonly passes: boolean
 }
 
-const DIAL_NAMES = { rim: 'Rim', face: 'Face' } as const
+/** A row of the repeat check in words. */
+export const repeatName = (row: RepeatRow, telling: Telling): string =>
+  row.what === 'position'
+    ? telling.words.measuring.checks.repeatAt(
+        circleName(row.name, telling),
+        hourName(row.clock ?? 0, telling),
+      )
+    : telling.words.measuring.checks.repeatOf(quantityName(row.name, telling))
 
-/** The checks of the latest set, and of its repeat where there is one: for the ledger and the report. */
-export const trustRows = (m: Measurement, units: UnitSystem): readonly TrustRow[] => {
-  const last = m.sets[m.sets.length - 1]
+const larger = (a: RepeatRow | null, b: RepeatRow): RepeatRow =>
+  !a || Math.abs(b.difference) > Math.abs(a.difference) ? b : a
+
+/**
+ * The checks of the set that speaks, and of its repeat: for the ledger and the report. Once sets
+ * agree, the set that speaks is the last of those in use, so that a failed one left aside no longer
+ * shows its red rows under "two sets agree".
+ */
+export const trustRows = (m: Measurement, telling: Telling): readonly TrustRow[] => {
+  const { words, units } = telling
+  const w = words.measuring.checks
+  const believed = isBelieved(m)
+  const spoken = believed ? m.sets.filter((s) => m.used.includes(s.set.entry.id)) : m.sets
+  const last = spoken[spoken.length - 1]?.set
   if (!last) return []
   const d = (x: number) => figure(x, 'displacement', units)
   const rows: TrustRow[] = []
-  for (const dial of DIALS) {
-    const t = trustOf(last, dial)
+  for (const circle of last.setUp.circles) {
+    const t = trustOf(last, circle)
     if (!t) continue
+    const name = circleName(circle, telling)
     if (t.closure !== null)
       rows.push({
-        name: `${DIAL_NAMES[dial]}, sum check`,
+        name: w.sum(name),
         found: d(Math.abs(t.closure)),
         limit: d(t.closureLimit),
         passes: t.agrees !== false,
       })
     else if (t.agrees !== null)
       rows.push({
-        name: `${DIAL_NAMES[dial]}, worst misfit`,
+        name: w.misfit(name),
         found: d(Math.abs(t.worst.residual)),
         limit: d(t.closureLimit / 2),
         passes: t.agrees,
       })
-    else rows.push({ name: `${DIAL_NAMES[dial]}, spare readings`, found: 'none', limit: '1', passes: false })
+    else rows.push({ name: w.spare(name), found: w.none, limit: '1', passes: false })
   }
-  if (last.returned) {
-    const worst = DIALS.reduce(
-      (w, x) => (Math.abs(last.returned?.[x] ?? 0) > Math.abs(last.returned?.[w] ?? 0) ? x : w),
-      'rim' as 'rim' | 'face',
+  const { returned } = last
+  if (returned) {
+    const worst = last.setUp.circles.reduce((a, b) =>
+      Math.abs(returned[b] ?? 0) > Math.abs(returned[a] ?? 0) ? b : a,
     )
     rows.push({
-      name: 'Return to zero',
-      found: d(Math.abs(last.returned[worst])),
-      limit: d(last.returnLimits[worst]),
+      name: w.returned,
+      found: d(Math.abs(returned[worst] ?? 0)),
+      limit: d(last.setUp.returnLimits[worst] ?? 0),
       passes: !last.flags.includes('return-to-zero'),
     })
   }
-  if (m.repeat) {
-    for (const dial of DIALS) {
-      const worst = m.repeat.rows
-        .filter((r) => r.what === 'position' && r.name === dial)
-        .reduce<(typeof m.repeat.rows)[number] | null>(
-          (w, r) => (!w || Math.abs(r.difference) > Math.abs(w.difference) ? r : w),
-          null,
-        )
-      if (worst)
-        rows.push({
-          name: repeatName(worst),
-          found: d(Math.abs(worst.difference)),
-          limit: d(worst.limit),
-          passes: worst.within,
-        })
-    }
-    for (const r of m.repeat.rows.filter((x) => x.what === 'quantity' && !x.within))
+  const { repeat } = m
+  if (!repeat || (believed && !(m.used.includes(repeat.first) && m.used.includes(repeat.second)))) return rows
+  for (const circle of last.setUp.circles) {
+    const worst = repeat.rows
+      .filter((r) => r.what === 'position' && r.name === circle)
+      .reduce<RepeatRow | null>(larger, null)
+    if (worst)
       rows.push({
-        name: repeatName(r),
-        found: figure(Math.abs(r.difference), r.kind, units),
-        limit: figure(r.limit, r.kind, units),
-        passes: false,
+        name: repeatName(worst, telling),
+        found: d(Math.abs(worst.difference)),
+        limit: d(worst.limit),
+        passes: worst.within,
       })
   }
+  for (const r of repeat.rows.filter((x) => x.what === 'quantity' && !x.within))
+    rows.push({
+      name: repeatName(r, telling),
+      found: figure(Math.abs(r.difference), r.kind, units),
+      limit: figure(r.limit, r.kind, units),
+      passes: false,
+    })
   return rows
 }

@@ -13,7 +13,8 @@ export type Closing = LogEntry<'job-closed'> | null
 export const keepClosing = (now: Closing, e: LogEntry): Closing => (e.kind === 'job-closed' ? e : now)
 
 /** Why a job can only be closed with an exception; empty when it needs none. */
-export type ExceptionReason = 'unmeasured' | 'moved-since' | 'doubtful' | 'out' | 'unknown' | 'corrected-since'
+export type ExceptionReason =
+  'unmeasured' | 'moved-since' | 'doubtful' | 'out' | 'unknown' | 'corrected-since'
 
 /** What a job comes to when it is closed now. */
 export interface Outcome {

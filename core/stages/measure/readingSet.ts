@@ -27,7 +27,9 @@ export interface ReadingSet {
   readonly flags: readonly TrustFlag[]
   readonly returned: Readonly<Record<string, Millimetres>> | null
   /** 12 + 6 against 3 + 9 of each circle that holds exactly those four. */
-  readonly sums: Readonly<Record<string, { readonly topBottom: Millimetres; readonly leftRight: Millimetres }>>
+  readonly sums: Readonly<
+    Record<string, { readonly topBottom: Millimetres; readonly leftRight: Millimetres }>
+  >
   /** Balances, returned to zero and could be calculated. */
   readonly sound: boolean
 }

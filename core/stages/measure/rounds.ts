@@ -36,9 +36,10 @@ const taken = remember((entry: LogEntry<'readings-taken'>, setUp: LogEntry<'set-
   setUp,
   note: null,
 }))
-const noted = remember(
-  (set: TakenSet, note: LogEntry<'set-used-anyway' | 'set-left-out'>): TakenSet => ({ ...set, note }),
-)
+const noted = remember((set: TakenSet, note: LogEntry<'set-used-anyway' | 'set-left-out'>): TakenSet => ({
+  ...set,
+  note,
+}))
 const overtaken = (plan: TakenPlan | null): TakenPlan | null => plan && { ...plan, overtaken: true }
 
 /** Links each entry to its round; readings keep the set-up they were read with. */

@@ -85,9 +85,7 @@ export const doFootwork = (
         id,
         x,
         v: (left + right) / 2,
-        h: side
-          .filter((s) => s.machine === machine && s.pair === id)
-          .reduce((s, c) => s + thick(c.moved), 0),
+        h: side.filter((s) => s.machine === machine && s.pair === id).reduce((s, c) => s + thick(c.moved), 0),
       }
     })
   const moves = [...movesOf('movable'), ...movesOf('stationary')]

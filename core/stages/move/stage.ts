@@ -1,11 +1,17 @@
 import type { LogEntry } from '../../logbook/entry'
 import { defineStage, invalid, type Objection } from '../../logbook/stage'
+import { SIDES } from '../../plan/movePlan'
 import type { CoupledMachine } from '../../register/machine'
+import type { PairPacks } from '../../register/pair'
 import { lockoutObjection } from '../makeSafe/stage'
 import type { Safety } from '../makeSafe/safety'
 import { isBelieved, isInBand, type Measurement } from '../measure/measurement'
 import type { PlanRecord } from '../plan/plans'
+import { footworkOf, type FeetOf } from './footwork'
 import type { MoveRecord } from './moves'
+
+/** More leaves than any register keeps under a foot. */
+const MOST_LEAVES = 20
 
 interface Sees {
   readonly machine: CoupledMachine
@@ -13,6 +19,8 @@ interface Sees {
   readonly measurements: readonly Measurement[]
   readonly moves: readonly MoveRecord[]
   readonly plan: PlanRecord | null
+  readonly packs: readonly PairPacks[]
+  readonly feet: FeetOf
 }
 
 /** Whether every foot that an entry names is this machine's. */
@@ -37,13 +45,18 @@ export const moveStage = defineStage({
   mark: (job: Sees) => (job.moves.length > 0 && !job.plan ? 'done' : 'todo'),
   wants: (job) =>
     (job.plan !== null && !job.plan.stale) || (isBelieved(latest(job)) && !isInBand(latest(job))),
-  objection: ({ machine, safety }, entry) => {
+  objection: ({ machine, safety, packs, feet }, entry) => {
     if (entry.kind !== 'move-made') return null
     const wrong = footObjection(machine, entry)
     if (wrong) return wrong
     const { changes, side } = entry.payload
     const idle =
       changes.every((c) => c.takenOut.length + c.putIn.length === 0) && side.every((c) => c.moved === 0)
-    return idle ? invalid('nothing-moved', 'payload') : lockoutObjection(safety)
+    if (idle) return invalid('nothing-moved', 'payload')
+    // A correction takes the place of a move already counted: what lies under the feet is folded anew.
+    const after = entry.supersedes ? [] : footworkOf(entry, packs, feet).packs
+    if (after.some((p) => SIDES.some((side) => p.packs[side].length > MOST_LEAVES)))
+      return invalid('too-many-leaves', 'payload', 'changes')
+    return lockoutObjection(safety)
   },
 })

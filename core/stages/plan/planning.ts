@@ -54,8 +54,7 @@ export const planFeet = (state: Planned): readonly PlanFoot[] => {
 }
 
 const isWhole = (m: Measurement): boolean =>
-  m.coupling !== null &&
-  [m.coupling.offset, m.coupling.slope].every((vh) => vh.v !== null && vh.h !== null)
+  m.coupling !== null && [m.coupling.offset, m.coupling.slope].every((vh) => vh.v !== null && vh.h !== null)
 
 /** What a plan starts from: the latest usable measurement, the packs under the feet, the room left, the stock. Null until both planes are measured. */
 export const planInputFor = (state: Planned): PlanInput | null => {
@@ -95,8 +94,7 @@ export const worthwhilePlan = (plans: readonly MovePlan[]): MovePlan | null => {
   for (const most of [COMFORTABLE_SHARE, SAFE_SHARE, 1]) {
     const enough = plans.filter((p) => share(p) <= most + 1e-9)
     const [best] = [...enough].sort(
-      (a, b) =>
-        a.shimsHandled - b.shimsHandled || a.pairsOpened - b.pairsOpened || share(a) - share(b),
+      (a, b) => a.shimsHandled - b.shimsHandled || a.pairsOpened - b.pairsOpened || share(a) - share(b),
     )
     if (best) return best
   }

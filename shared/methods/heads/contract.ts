@@ -1,3 +1,4 @@
+import { issue } from '../../issue'
 import { z } from 'zod'
 import { headsSamples } from '../../../core/methods/dials'
 import { methodFields } from '../../calculation/couplingMethod'
@@ -6,20 +7,20 @@ import type { MethodContract } from '../contract'
 
 const input = z.object({
   ...methodFields,
-  stationaryPlane: figure('the plane of the stationary head', 'distance'),
-  movablePlane: figure('the plane of the movable head', 'distance'),
+  stationaryPlane: figure('plane-of-the-stationary-head', 'distance'),
+  movablePlane: figure('plane-of-the-movable-head', 'distance'),
   samples: z
     .array(
       z.object({
         clock,
         movableClock: clock.optional(),
-        stationary: figure('what the stationary head shows', 'displacement'),
-        movable: figure('what the movable head shows', 'displacement'),
+        stationary: figure('what-the-stationary-head-shows', 'displacement'),
+        movable: figure('what-the-movable-head-shows', 'displacement'),
       }),
-      { error: 'Give the samples as a list of clock, stationary and movable.' },
+      { error: issue('give-the-samples-as-a-list') },
     )
-    .min(3, { error: 'Give samples at three clock positions or more.' })
-    .max(4000, { error: 'Give at most 4000 samples.' }),
+    .min(3, { error: issue('give-samples-at-three-clock-positions') })
+    .max(4000, { error: issue('give-at-most-4000-samples') }),
 })
 
 /** Electronic heads on both shafts through the contract. */

@@ -1,3 +1,4 @@
+import { issue } from '../../issue'
 import { z } from 'zod'
 import { rimFaceDials } from '../../../core/methods/dials'
 import { methodFields } from '../../calculation/couplingMethod'
@@ -8,7 +9,7 @@ import type { MethodContract } from '../contract'
 export const rimAndFaces = {
   rim: dialSet,
   face: faceSet.optional(),
-  faces: z.tuple([faceSet, faceSet], { error: 'Give exactly two face dials.' }).optional(),
+  faces: z.tuple([faceSet, faceSet], { error: issue('give-exactly-two-face-dials') }).optional(),
 }
 
 type FaceFields = { readonly face?: unknown; readonly faces?: unknown }
@@ -19,7 +20,7 @@ export const requireOneKindOfFace = (value: FaceFields, context: z.RefinementCtx
     context.addIssue({
       code: 'custom',
       path: ['face'],
-      message: 'Give either one face dial (face) or two (faces).',
+      message: issue('give-either-one-face-dial-face'),
     })
 }
 

@@ -8,7 +8,7 @@ const input = z.object({
   ...methodFields,
   atStationary: faceSet.describe('Slope of the spool against the stationary shaft.'),
   atMovable: faceSet.describe('Slope of the movable shaft against the spool.'),
-  spoolLength: positive('the spool length', 'distance'),
+  spoolLength: positive('spool-length', 'distance'),
 })
 
 /** Face and face across a spacer through the contract. */

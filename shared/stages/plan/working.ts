@@ -1,50 +1,52 @@
-import type { Misalignment } from '../../core/frame/planes'
-import type { PlannedMove } from '../../core/plan/movePlan'
-import type { UnitSystem } from '../../core/units/unitSystem'
-import { figure, pack } from '../wording/figures'
-import type { WorkingStep } from './step'
+import type { Misalignment } from '../../../core/frame/planes'
+import { SIDES, type PlannedMove } from '../../../core/plan/movePlan'
+import { figure, pack } from '../../wording/figures'
+import type { Telling } from '../../wording/telling'
+import type { WorkingStep } from '../../working/step'
 
 /** How the predicted result follows from the moves, and each pack from what lies there. */
 export const planWorking = (
   found: Misalignment,
   predicted: Misalignment,
   moves: readonly PlannedMove[],
-  units: UnitSystem,
+  { words, units, footNames }: Telling,
 ): readonly WorkingStep[] => {
   const d = (x: number | null) => figure(x, 'displacement', units, { sign: true, extra: 1 })
   const s = (x: number | null) => figure(x, 'slope', units, { sign: true, extra: 1 })
   const l = (x: number) => figure(x, 'distance', units)
-  const [a, b] = moves
   const steps: WorkingStep[] = []
   for (const m of moves)
-    for (const side of ['left', 'right'] as const) {
+    for (const side of SIDES) {
       const p = m.packs[side]
       if (p.changes === 0) continue
       steps.push({
-        name: `Pack, ${m.id} ${side}`,
+        name: `Pack, ${footNames(m.id, m.machine)} ${words.feet.sides[side]}`,
         formula: 'take out, put in; thin shims between thick ones',
         substituted: `out ${pack(p.takeOut, units)}, in ${pack(p.putIn, units)}`,
         result: pack(p.shims, units),
       })
     }
-  if (!a || !b) return steps
-  for (const [plane, name] of [
-    ['v', 'side view'],
-    ['h', 'top view'],
-  ] as const) {
+  const a = moves[0]
+  const b = moves[moves.length - 1]
+  if (!a || !b || a === b) return steps
+  const [near, far] = [footNames(a.id, a.machine), footNames(b.id, b.machine)]
+  const more = moves.length > 2 ? 'Least squares over all pairs; the outer two are shown.' : undefined
+  for (const plane of ['v', 'h'] as const) {
     const ds = (b[plane] - a[plane]) / (b.x - a.x)
     steps.push(
       {
-        name: `Angle after, ${name}`,
-        formula: 'slope + (move outboard − move inboard) / (x outboard − x inboard)',
+        name: `Angle after, ${words.directions.planes[plane]}`,
+        formula: `slope + (move ${far} − move ${near}) / (x ${far} − x ${near})`,
         substituted: `${s(found.slope[plane])} + (${d(b[plane])} − ${d(a[plane])}) / (${l(b.x)} − ${l(a.x)})${units === 'metric' ? ' × 100' : ''}`,
         result: s(predicted.slope[plane]),
+        note: more,
       },
       {
-        name: `Offset after, ${name}`,
-        formula: 'offset + move inboard − (change of slope) × x inboard',
+        name: `Offset after, ${words.directions.planes[plane]}`,
+        formula: `offset + move ${near} − (change of slope) × x ${near}`,
         substituted: `${d(found.offset[plane])} + ${d(a[plane])} − ${s(ds)} × ${l(a.x)}${units === 'metric' ? ' / 100' : ''}`,
         result: d(predicted.offset[plane]),
+        note: more,
       },
     )
   }

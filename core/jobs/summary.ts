@@ -1,0 +1,87 @@
+import type { Misalignment } from '../frame/planes'
+import type { VerdictOrUnknown } from '../judge/judge'
+import type { Measurement } from '../stages/measure/measurement'
+import type { LineReading } from '../stages/lineUp/line'
+import type { Job } from './jobs'
+
+/** Offset and slope in core units with their verdict. */
+export interface CouplingSummary {
+  readonly coupling: Misalignment
+  readonly verdict: VerdictOrUnknown
+}
+
+/** Offset in millimetres, turn and tilt in radians, with their verdict. */
+export interface LineSummary {
+  readonly offset: number
+  readonly turn: number
+  readonly tilt: number | null
+  readonly verdict: VerdictOrUnknown
+}
+
+/** What lists show of a job, by its kind. */
+export type JobSummaryFigures =
+  | {
+      readonly kind: 'coupled'
+      readonly rounds: number
+      readonly asFound: CouplingSummary | null
+      readonly asLeft: CouplingSummary | null
+    }
+  | {
+      readonly kind: 'belt'
+      readonly rounds: number
+      readonly asFound: LineSummary | null
+      readonly asLeft: LineSummary | null
+    }
+
+/** One judged figure of a job for trends and search, core units. */
+export interface JobFigure {
+  readonly moment: 'as-found' | 'as-left'
+  readonly name: string
+  readonly value: number
+  readonly low: number | null
+  readonly high: number | null
+  readonly verdict: VerdictOrUnknown
+}
+
+const couplingSummary = (m: Measurement | null): CouplingSummary | null =>
+  m?.coupling ? { coupling: m.coupling, verdict: m.judgement?.verdict ?? 'unknown' } : null
+
+const lineSummary = (l: LineReading | null): LineSummary | null =>
+  l && { offset: l.errors.offset, turn: l.errors.turn, tilt: l.errors.tilt, verdict: l.verdict }
+
+/** What lists show of a folded job. */
+export const summaryOf = (job: Job): JobSummaryFigures =>
+  job.kind === 'coupled'
+    ? {
+        kind: 'coupled',
+        rounds: job.state.moves.length,
+        asFound: couplingSummary(job.state.asFound),
+        asLeft: couplingSummary(job.state.asLeft),
+      }
+    : {
+        kind: 'belt',
+        rounds: job.state.lines.length - 1,
+        asFound: lineSummary(job.state.asFound),
+        asLeft: lineSummary(job.state.asLeft),
+      }
+
+const ofMeasurement = (moment: JobFigure['moment'], m: Measurement | null): readonly JobFigure[] =>
+  (m?.judgement?.quantities ?? []).flatMap(({ name, value, low, high, verdict }) =>
+    value === null ? [] : [{ moment, name, value, low, high, verdict }],
+  )
+
+const ofLine = (moment: JobFigure['moment'], l: LineReading | null): readonly JobFigure[] =>
+  (l?.quantities ?? []).map(({ name, value, limit, verdict }) => ({
+    moment,
+    name: `sheaves.${name}`,
+    value,
+    low: limit === null ? null : -limit,
+    high: limit,
+    verdict: verdict ?? 'unknown',
+  }))
+
+/** The judged figures of a folded job, as found and as left. */
+export const figuresOf = (job: Job): readonly JobFigure[] =>
+  job.kind === 'coupled'
+    ? [...ofMeasurement('as-found', job.state.asFound), ...ofMeasurement('as-left', job.state.asLeft)]
+    : [...ofLine('as-found', job.state.asFound), ...ofLine('as-left', job.state.asLeft)]

@@ -1,0 +1,35 @@
+import type { EntryKind } from './entry'
+
+export const ROLES = ['apprentice', 'millwright', 'lead', 'planner'] as const
+export type Role = (typeof ROLES)[number]
+
+/** Work at the machine that anyone learning the trade does under somebody’s eye. */
+const AT_THE_MACHINE: readonly EntryKind[] = [
+  'job-opened',
+  'safety-confirmed',
+  'power-restored',
+  'set-up',
+  'readings-taken',
+  'set-left-out',
+  'plan-chosen',
+  'move-made',
+  'contacts-checked',
+  'sheaves-read',
+  'line-corrected',
+  'remark',
+]
+/** Judgement calls and the signature. */
+const ANSWERED_FOR: readonly EntryKind[] = [
+  'lockout-waived',
+  'set-used-anyway',
+  'stage-skipped',
+  'job-closed',
+]
+
+/** Which kinds of entry each role may write. Joined with what a job admits; the server asks it again. */
+export const MAY: Readonly<Record<Role, readonly EntryKind[]>> = {
+  apprentice: AT_THE_MACHINE,
+  millwright: [...AT_THE_MACHINE, ...ANSWERED_FOR],
+  lead: [...AT_THE_MACHINE, ...ANSWERED_FOR],
+  planner: ['job-opened', 'plan-chosen', 'remark'],
+}

@@ -1,0 +1,169 @@
+import type { Knex } from 'knex'
+import { ALIGNED, lineSum, type Misalignment } from '../../core/frame/planes'
+import type { CoupledState } from '../../core/jobs/coupled'
+import type { MethodGiven, UsualPlaces } from '../../core/methods/methods'
+import { normalFrom, seededRandom, type Random } from '../../core/random/random'
+import { EXACT_DIAL } from '../../core/simulate/dialGauge'
+import { simulateFace, simulateRim } from '../../core/simulate/dialReadings'
+import { planChanges, plansFor } from '../../core/stages/plan/planning'
+import { fromCore, toCore } from '../../core/units/unitSystem'
+import { couplingLine } from '../../shared/calculation/fields'
+import { inputToCore } from '../../shared/calculation/unitConversion'
+import type { CoupledFields } from '../../shared/register/coupledMachine'
+import { JobWriter } from './jobWriter'
+
+const CLOCKS = [0, 90, 180, 270]
+
+/** A misread digit in a simulated set: which circle, where, by how much (contract units). */
+interface Misread {
+  readonly circle: string
+  readonly clock: number
+  readonly by: number
+}
+
+/** The method a machine is usually measured by, with this bar sag. */
+const usualSetUp = (usual: UsualPlaces, sag: number): MethodGiven => {
+  const rim = { sag, turning: 'both', readingSign: 1 } as const
+  if (usual.method === 'reverse-rim')
+    return {
+      method: 'reverse-rim',
+      given: {
+        onStationary: { ...rim, carriedBy: 'movable', plane: usual.onStationary },
+        onMovable: { ...rim, carriedBy: 'stationary', plane: usual.onMovable },
+      },
+    }
+  const { carriedBy, rimPlane: plane, plunger, faceDiameter: diameter } = usual
+  return {
+    method: 'rim-face',
+    given: { rim: { ...rim, carriedBy, plane }, faces: [{ plunger, diameter, sag: 0, readingSign: 1 }] },
+  }
+}
+
+/**
+ * A demo job on a coupling: readings come from a simulated machine, plans from the planner, moves
+ * change the simulated machine. Deterministic for a job name.
+ */
+export class CoupledWriter extends JobWriter {
+  private readonly random: Random
+  private readonly normal: Random
+  private truth: Misalignment
+
+  constructor(
+    knex: Knex,
+    private readonly machine: CoupledFields,
+    name: string,
+    author: string,
+    start: Date,
+    truth: Misalignment,
+  ) {
+    super(knex, machine, name, author, start)
+    this.truth = inputToCore(couplingLine, truth, machine.units)
+    this.random = seededRandom([...name].reduce((s, c) => (Math.imul(s, 31) + c.charCodeAt(0)) | 0, 7))
+    this.normal = normalFrom(this.random)
+  }
+
+  private async state(): Promise<CoupledState> {
+    const job = await this.folded()
+    if (job.kind !== 'coupled') throw new Error('The demo job is no coupled job.')
+    return job.state
+  }
+
+  /** Sets up as registered, with this bar sag and these graduations (contract units). */
+  async setUp(sag: number, graduation: number): Promise<this> {
+    const { usual, feet, units } = this.machine
+    const how = usualSetUp(usual, sag)
+    const circles = how.method === 'reverse-rim' ? ['onStationary', 'onMovable'] : ['rim', 'face']
+    const each = (x: number) => Object.fromEntries(circles.map((c) => [c, x]))
+    await this.write(
+      {
+        kind: 'set-up',
+        payload: {
+          units,
+          how,
+          told: { sag: 'hang', circle: 'diameter' },
+          feet: feet.movable.map(({ id, x }) => ({ machine: 'movable', pair: id, x })),
+          graduation: each(graduation),
+          returned: each(0),
+          why: '',
+        },
+      },
+      15,
+    )
+    return this
+  }
+
+  /** Reads one set off the simulated machine. */
+  async read(misread?: Misread): Promise<this> {
+    const { units } = this.machine
+    const { setUp } = await this.state()
+    if (!setUp) throw new Error('The demo job reads before it sets up.')
+    const dial = { ...EXACT_DIAL, graduation: setUp.coarsest, noise: setUp.coarsest * 0.35 }
+    const typed = (circle: string, list: readonly { clock: number; value: number }[]) =>
+      list.map(({ clock, value }) => ({
+        clock,
+        value:
+          Number(fromCore(value, 'displacement', units).toFixed(4)) +
+          (misread?.circle === circle && misread.clock === clock ? misread.by : 0),
+      }))
+    const rim = (circle: string, mount: Parameters<typeof simulateRim>[1]) =>
+      typed(circle, simulateRim(this.truth, mount, CLOCKS, dial, this.normal))
+    const { how } = setUp
+    const circles: Record<string, { clock: number; value: number }[]> | null =
+      how.method === 'reverse-rim'
+        ? {
+            onStationary: rim('onStationary', how.given.onStationary),
+            onMovable: rim('onMovable', how.given.onMovable),
+          }
+        : how.method === 'rim-face'
+          ? {
+              rim: rim('rim', how.given.rim),
+              face: typed(
+                'face',
+                simulateFace(
+                  this.truth,
+                  { ...how.given.faces[0], sag: how.given.faces[0].sag ?? 0 },
+                  CLOCKS,
+                  dial,
+                  this.normal,
+                ),
+              ),
+            }
+          : null
+    if (!circles) throw new Error(`The demo has no simulated dials for ${how.method}.`)
+    await this.write(
+      {
+        kind: 'readings-taken',
+        payload: { units, circles, returned: Object.fromEntries(setUp.circles.map((c) => [c, 0])) },
+      },
+      9,
+    )
+    return this
+  }
+
+  /** Takes the closest plan, and makes it unless only planning is wanted. */
+  async move(made = true): Promise<this> {
+    const { units } = this.machine
+    const state = await this.state()
+    const plan = plansFor(state)?.plans[0]
+    if (!plan) throw new Error('The demo job has nothing to plan from.')
+    const { changes, side } = planChanges(plan, units)
+    const sets = [...state.latest.used]
+    await this.write({ kind: 'plan-chosen', payload: { units, option: plan.kind, changes, side, sets } }, 6)
+    if (!made) return this
+    await this.write({ kind: 'move-made', payload: { units, changes, side, remark: '' } }, 40)
+    const settled = await this.state()
+    const last = settled.moves[settled.moves.length - 1]
+    const scatter = toCore(units === 'inch' ? 0.6 : 0.015, 'displacement', units)
+    const error: Misalignment = {
+      offset: { v: (this.random() - 0.5) * scatter, h: (this.random() - 0.5) * scatter },
+      slope: { v: 0, h: 0 },
+    }
+    this.truth = lineSum(lineSum(this.truth, last?.footwork.change ?? ALIGNED), error)
+    return this
+  }
+
+  /** Set up and read twice. */
+  async measure(sag: number, graduation: number): Promise<this> {
+    return (await (await this.setUp(sag, graduation)).read()).read()
+  }
+}

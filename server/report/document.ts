@@ -1,0 +1,55 @@
+import dayjs from 'dayjs'
+import type { TDocumentDefinitions } from 'pdfmake/interfaces'
+import type { Job } from '../../core/jobs/jobs'
+import { UNIT_NAMES } from '../../shared/wording/figures'
+import { HEADING, QUIET } from './blocks'
+import type { Reported } from './section'
+import { sectionsOf } from './sections'
+import { verdictSvg } from './shaftSvg'
+
+/** The report of a job as a printable document: readable in black and white, on A4 or Letter. */
+export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions => {
+  const { machine, works, telling, jobId } = report
+  const verdict = job.state.closing?.payload.signed?.verdict ?? job.state.outcome.verdict
+  const names = UNIT_NAMES[telling.units]
+  const title = job.kind === 'coupled' ? 'Alignment report' : 'Belt drive report'
+  return {
+    pageSize: report.paper,
+    pageMargins: [42, 44, 42, 48],
+    defaultStyle: { font: 'Text', fontSize: 9.5, lineHeight: 1.15 },
+    info: { title: `${machine.tag} ${title.toLowerCase()}`, author: works },
+    // A heading never stands at the foot of a page with nothing under it.
+    pageBreakBefore: (node, around) =>
+      node.headlineLevel === HEADING && around.getFollowingNodesOnPage().length === 0,
+    footer: (page, pages) => ({
+      margin: [42, 12, 42, 0],
+      fontSize: 8,
+      columns: [
+        { text: `${works} · ${machine.tag} · job ${jobId}` },
+        { text: `${page} of ${pages}`, alignment: 'right', width: 60 },
+      ],
+    }),
+    content: [
+      { text: works, color: QUIET },
+      {
+        columns: [
+          { text: `${title}, ${machine.tag} ${machine.name}`, bold: true, fontSize: 16 },
+          {
+            columns: [
+              { svg: verdictSvg(verdict), width: 14, margin: [0, 5, 0, 0] },
+              { text: telling.words.verdicts[verdict], bold: true, fontSize: 13, margin: [0, 2, 0, 0] },
+            ],
+            columnGap: 4,
+            width: 90,
+          },
+        ],
+      },
+      ...sectionsOf(job, report),
+      {
+        text: `Times are of the works’ server, ${dayjs().format('[UTC]Z')}. Units: ${names.displacement}, ${names.slope}.`,
+        color: QUIET,
+        margin: [0, 8, 0, 0],
+      },
+    ],
+  }
+}

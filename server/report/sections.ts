@@ -1,0 +1,31 @@
+import type { Content } from 'pdfmake/interfaces'
+import type { BeltState } from '../../core/jobs/belt'
+import type { CoupledState } from '../../core/jobs/coupled'
+import type { Job } from '../../core/jobs/jobs'
+import type { Reported, Section } from './section'
+import { couplingResult } from './sections/couplingResult'
+import { facts } from './sections/facts'
+import { lineResult, lineRounds } from './sections/lineResult'
+import { movesMade } from './sections/moves'
+import { readings } from './sections/readings'
+import { record } from './sections/record'
+import { setUps } from './sections/setUps'
+import { signature } from './sections/signature'
+
+/** What is printed of each kind of job, in order. One row a section. */
+const COUPLED: readonly Section<CoupledState>[] = [
+  facts,
+  couplingResult,
+  movesMade,
+  setUps,
+  readings,
+  record,
+  signature,
+]
+const BELT: readonly Section<BeltState>[] = [facts, lineResult, lineRounds, record, signature]
+
+/** All sections of a job's report. */
+export const sectionsOf = (job: Job, report: Reported): readonly Content[] =>
+  job.kind === 'coupled'
+    ? COUPLED.flatMap((section) => section(job.state, report))
+    : BELT.flatMap((section) => section(job.state, report))

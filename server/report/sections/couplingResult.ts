@@ -1,0 +1,76 @@
+import type { Content, TableCell } from 'pdfmake/interfaces'
+import type { CoupledState } from '../../../core/jobs/coupled'
+import type { Measurement } from '../../../core/stages/measure/measurement'
+import { offsetWords, signWord, slopeWords } from '../../../shared/wording/directions'
+import { figure, UNIT_NAMES } from '../../../shared/wording/figures'
+import { limitWords, quantityName } from '../../../shared/wording/quantities'
+import { farEnd } from '../../../shared/wording/readings'
+import { toleranceSource } from '../../../shared/wording/tolerances'
+import { block, figures, grid, QUIET, verdictCell, withWord } from '../blocks'
+import type { Section } from '../section'
+import { shaftSvg } from '../shaftSvg'
+
+type Sees = Pick<CoupledState, 'asFound' | 'asLeft' | 'setUp' | 'tolerance' | 'rpm' | 'machine'>
+
+/** As found against as left, judged, with both drawn. */
+export const couplingResult: Section<Sees> = (state, { telling }) => {
+  const { asFound, asLeft, machine } = state
+  const { units, words } = telling
+  if (!asLeft?.judgement || !asLeft.coupling)
+    return [block('Result', { text: 'Nothing was measured that could be used.' })]
+  const rows = asLeft.judgement.quantities.map((q): TableCell[] => {
+    const before = asFound?.judgement?.quantities.find((b) => b.name === q.name)?.value ?? null
+    const f = (x: number | null) => figure(x, q.kind, units, { sign: q.low !== 0 })
+    return [
+      quantityName(q.name, telling),
+      withWord(figures(f(before)), signWord(q, before, telling)),
+      withWord(figures(f(q.value), true), signWord(q, q.value, telling)),
+      figures(limitWords(q, telling)),
+      { text: UNIT_NAMES[units][q.kind], alignment: 'right' },
+      verdictCell(q.verdict, words.verdicts[q.verdict]),
+    ]
+  })
+  const far = farEnd(state.setUp?.feet ?? [], telling)
+  const inWords = (m: Measurement) =>
+    m.coupling
+      ? [
+          offsetWords(m.coupling.offset.v, 'v', telling),
+          offsetWords(m.coupling.offset.h, 'h', telling),
+          `vertical: ${slopeWords(m.coupling.slope.v, 'v', far, telling)}`,
+          `horizontal: ${slopeWords(m.coupling.slope.h, 'h', far, telling)}`,
+        ].join('; ')
+      : words.closing.notMeasured
+  const views = (['v', 'h'] as const).flatMap((plane): Content[] => {
+    const svg = asLeft.coupling && shaftSvg(state, plane, asFound?.coupling ?? null, asLeft.coupling, telling)
+    return svg
+      ? [
+          {
+            stack: [
+              {
+                text: `${words.directions.views[plane]}, ${words.directions.viewNotes[plane]}`,
+                color: QUIET,
+              },
+              { svg, width: 250 },
+            ],
+          },
+        ]
+      : []
+  })
+  return [
+    block(
+      'Result',
+      grid(
+        ['*', 66, 66, 58, 58, 62],
+        [`judged at ${state.rpm} rpm`, 'as found', 'as left', 'limit', '', ''],
+        rows,
+      ),
+      { text: `Limits: ${toleranceSource(machine.tolerance, state.rpm, words.limits)}`, color: QUIET },
+      ...(asFound
+        ? [{ text: `As found: ${inWords(asFound)}. ${words.measuring.trust[asFound.trust]}.` }]
+        : []),
+      { text: `As left: ${inWords(asLeft)}. ${words.measuring.trust[asLeft.trust]}.` },
+      { columns: views, columnGap: 16, margin: [0, 8, 0, 0] },
+      { text: 'Dashed as found, whole as left; the gate is what the offset may be.', color: QUIET },
+    ),
+  ]
+}

@@ -1,0 +1,71 @@
+import type { Content, TableCell } from 'pdfmake/interfaces'
+import type { CoupledState } from '../../../core/jobs/coupled'
+import { toCore } from '../../../core/units/unitSystem'
+import { shimWords, sideWords } from '../../../shared/wording/directions'
+import { figure, pack, UNIT_NAMES } from '../../../shared/wording/figures'
+import { capital } from '../../../shared/wording/telling'
+import { block, figures, grid, when } from '../blocks'
+import type { Section } from '../section'
+
+/** Each move: planned, made and measured at every foot, the shims, and what explains a gap. */
+export const movesMade: Section<Pick<CoupledState, 'moves'>> = ({ moves }, { telling, personName }) =>
+  moves.map((move, i): Content => {
+    const { units, words, footNames } = telling
+    const p = move.entry.payload
+    const mm = (t: number) => toCore(t, 'displacement', p.units)
+    const planes = [...(move.achieved ?? []), ...move.carriedAlong]
+    const opened = move.footwork.moves.filter((f) => f.machine === 'movable' || f.v !== 0 || f.h !== 0)
+    const signed = (x: number | undefined) =>
+      figures(x === undefined ? '–' : figure(x, 'displacement', units, { sign: true }))
+    const rows = opened.map((f): TableCell[] => {
+      const planned = move.planned?.footwork.moves.find((x) => x.machine === f.machine && x.id === f.id)
+      const measured = (plane: 'v' | 'h') =>
+        f.machine === 'movable'
+          ? planes.find((a) => a.plane === plane)?.feet.find((x) => x.id === f.id)?.achieved
+          : undefined
+      return [
+        capital(footNames(f.id, f.machine)),
+        signed(planned?.v),
+        signed(f.v),
+        signed(measured('v')),
+        signed(planned?.h),
+        signed(f.h),
+        signed(measured('h')),
+      ]
+    })
+    const shims = p.changes.map(
+      (c) =>
+        `${capital(footNames(c.pair, c.machine))} ${words.feet.sides[c.side]}: out ${pack(c.takenOut.map(mm), units)}, in ${pack(c.putIn.map(mm), units)}`,
+    )
+    const inWords = opened.map(
+      (f) =>
+        `${words.feet.feet(footNames(f.id, f.machine))} ${shimWords(f.v, telling)}, ${sideWords(f.h, telling)}`,
+    )
+    const causes = (move.achieved ?? []).map(
+      (a) => `${capital(words.directions.planes[a.plane])}: ${words.moves.causes[a.cause]}`,
+    )
+    const along = move.carriedAlong.map(
+      (a) => `${capital(words.directions.planes[a.plane])}: ${words.moves.carriedAlong}`,
+    )
+    return block(
+      `Move ${i + 1}, ${when(move.entry.madeAt)}, ${personName(move.entry.author)}`,
+      { text: `${capital(inWords.join('; '))} (${UNIT_NAMES[units].displacement}).` },
+      grid(
+        ['*', 62, 56, 56, 66, 56, 56],
+        [
+          'up and toward 3 are plus',
+          'vertical plan',
+          'made',
+          'measured',
+          'horizontal plan',
+          'made',
+          'measured',
+        ],
+        rows,
+      ),
+      ...(shims.length > 0 ? [{ text: `Shims. ${shims.join('. ')}.` }] : []),
+      ...(move.strayed.length > 0 ? [{ text: words.moves.strayed }] : []),
+      ...[...causes, ...along].map((text): Content => ({ text })),
+      ...(p.remark ? [{ text: `Remark: ${p.remark}` }] : []),
+    )
+  })

@@ -1,0 +1,63 @@
+import type { Content } from 'pdfmake/interfaces'
+import { correctionLines } from '../../../shared/wording/corrections'
+import { capital } from '../../../shared/wording/telling'
+import { list, QUIET, when } from '../blocks'
+import type { Common, Section } from '../section'
+
+/** The lockout with all of its history, what was passed over, corrections with old and new, remarks. */
+export const record: Section<Common> = ({ safety, remarks }, { logbook, personName, telling }) => {
+  const { words } = telling
+  const w = words.safety
+  const by = (e: { readonly madeAt: string; readonly author: string }) =>
+    `${when(e.madeAt)}, ${personName(e.author)}`
+  const lockout = safety.history.map((e) => {
+    switch (e.kind) {
+      case 'safety-confirmed':
+        return `${by(e)}: ${w.confirmed(w.points[e.payload.point].name)}`
+      case 'power-restored':
+        return `${by(e)}: ${w.powerBack(e.payload.why)}`
+      case 'lockout-waived':
+        return `${by(e)}: ${w.whyNot(e.payload.why)}`
+    }
+  })
+  const byId = new Map(logbook.map((e) => [e.id, e]))
+  const corrections = logbook.flatMap((e) => {
+    if (!e.supersedes) return []
+    const old = byId.get(e.supersedes.entry)
+    const changed = old ? correctionLines(old, e, telling) : []
+    return [
+      `${by(e)}: ${words.kinds[e.kind].toLowerCase()} was corrected. ${e.supersedes.reason}` +
+        (changed.length > 0 ? `. ${changed.join('; ')}` : ''),
+    ]
+  })
+  const skipped = logbook.flatMap((e) =>
+    e.kind === 'stage-skipped'
+      ? [
+          `${by(e)}: ${Object.entries(words.sheet.stages).find(([id]) => id === e.payload.stage)?.[1].name ?? e.payload.stage} was passed over. ${e.payload.why}`,
+        ]
+      : [],
+  )
+  const placed = logbook.flatMap((e) =>
+    e.before
+      ? [
+          `${by(e)}: ${words.kinds[e.kind].toLowerCase()} came in late and was placed before the move it belongs to.`,
+        ]
+      : [],
+  )
+  const missing = safety.missing.map((p) => w.points[p].name.toLowerCase())
+  const out: Content[] = [
+    ...list(`Made safe${safety.permit ? `, permit ${safety.permit}` : ''}`, lockout),
+    ...(missing.length > 0
+      ? [{ text: capital(`not confirmed at the end: ${missing.join(', ')}.`), bold: true }]
+      : []),
+    { text: w.note, color: QUIET },
+    ...list('Passed over', skipped),
+    ...list('Corrections', corrections),
+    ...list('Placed', placed),
+    ...list(
+      'Remarks',
+      remarks.map((r) => `${by(r)}: ${r.payload.text}`),
+    ),
+  ]
+  return out
+}

@@ -1,0 +1,44 @@
+import type { Content } from 'pdfmake/interfaces'
+import { signedOtherwise } from '../../../core/stages/close/closing'
+import { block, QUIET, when } from '../blocks'
+import type { Common, Section } from '../section'
+
+const line = (above: string, below: string): Content => ({
+  stack: [
+    { text: above || ' ', margin: [0, 26, 0, 2] },
+    { canvas: [{ type: 'line', x1: 0, y1: 0, x2: 220, y2: 0, lineWidth: 0.7 }] },
+    { text: below, color: QUIET },
+  ],
+})
+
+/** Remarks at closing, the exception, what was signed, and room for both signatures. */
+export const signature: Section<Common> = ({ closing, outcome }, { personName, telling }) => {
+  const { words } = telling
+  const differs = signedOtherwise(closing, outcome)
+  return [
+    block(
+      'Closing',
+      ...(closing?.payload.remarks ? [{ text: closing.payload.remarks }] : []),
+      ...(closing?.payload.exception
+        ? [{ text: `Exception: ${closing.payload.exception}`, bold: true }]
+        : []),
+      ...(differs
+        ? [
+            {
+              text: words.closing.signedOtherwise(
+                words.verdicts[differs.signed],
+                words.verdicts[differs.now],
+              ),
+              bold: true,
+            },
+          ]
+        : []),
+      {
+        text: closing
+          ? `Closed ${when(closing.madeAt)}, written by ${personName(closing.author)}.`
+          : 'This job is still open: the report shows where it stands.',
+      },
+      { columns: [line(closing?.payload.signedBy ?? '', 'Signature'), line('', 'For the customer')] },
+    ),
+  ]
+}

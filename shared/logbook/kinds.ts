@@ -1,0 +1,53 @@
+import { z } from 'zod'
+import type { EntryBody, EntryKind } from '../../core/logbook/entry'
+import { closingKinds } from '../stages/close/entries'
+import { lineUpKinds } from '../stages/lineUp/entries'
+import { safetyKinds } from '../stages/makeSafe/entries'
+import { readingKinds } from '../stages/measure/entries'
+import { moveKinds } from '../stages/move/entries'
+import { openingKinds } from '../stages/open/entries'
+import { planKinds } from '../stages/plan/entries'
+import { setUpKinds } from '../stages/setUp/entries'
+import { why, words } from '../text'
+import { defineKind, type Kind } from './kind'
+
+const logbookKinds = {
+  'stage-skipped': defineKind('stage-skipped', z.object({ stage: words('stage', 40), why })),
+  remark: defineKind('remark', z.object({ text: words('what-to-remark') })),
+}
+
+/** Every kind of entry at the door. One row a stage folder. */
+export const KINDS = {
+  ...openingKinds,
+  ...safetyKinds,
+  ...setUpKinds,
+  ...readingKinds,
+  ...planKinds,
+  ...moveKinds,
+  ...lineUpKinds,
+  ...closingKinds,
+  ...logbookKinds,
+} as const satisfies { readonly [K in EntryKind]: Kind & { readonly name: K; readonly body: z.ZodType } }
+
+export const isEntryKind = (name: unknown): name is EntryKind =>
+  typeof name === 'string' && Object.hasOwn(KINDS, name)
+
+/** A payload of an older version, lifted to today's; what a lift can't read stays as it is. */
+export const liftPayload = (kind: EntryKind, version: number, payload: unknown): unknown => {
+  const { lifts } = KINDS[kind] as Kind
+  try {
+    return lifts.slice(version - 1).reduce((now, lift) => lift(now), payload)
+  } catch {
+    return payload
+  }
+}
+
+/**
+ * A stored body of whatever version as core folds it today. Throws when it passes no schema: it was
+ * let in by one, so that is damage, not input.
+ */
+export const readBody = (kind: string, version: number, payload: unknown): EntryBody => {
+  if (!isEntryKind(kind)) throw new Error(`There is no kind of entry called ${kind}.`)
+  const { body } = KINDS[kind]
+  return body.parse({ kind, payload: liftPayload(kind, version, payload) }) as EntryBody
+}

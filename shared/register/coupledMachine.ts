@@ -1,0 +1,83 @@
+import { z } from 'zod'
+import { figure, tolerance } from '../calculation/fields'
+import { issue } from '../issue'
+import { usualSchemas } from '../methods/setUps'
+import { words } from '../text'
+import { pairId, refuseCrowdedPairs } from '../stages/feet'
+import { commonFields, footing } from './common'
+
+const pair = z.object({ id: pairId, x: figure('distance-to-the-feet'), ...footing })
+
+type Pairs = readonly z.infer<typeof pair>[]
+
+const crowded = (machine: string) => (pairs: Pairs, context: z.RefinementCtx) =>
+  refuseCrowdedPairs(
+    pairs.map(({ id, x }) => ({ machine, pair: id, x })),
+    context,
+  )
+
+/** Foot pairs from the coupling outward: each stands further away than the one before it. */
+const outward = (sign: 1 | -1) => (pairs: Pairs, context: z.RefinementCtx) =>
+  pairs.forEach((p, i) => {
+    const before = pairs[i - 1]
+    if (sign * p.x <= 0)
+      context.addIssue({ code: 'custom', path: [i, 'x'], message: issue('feet-on-the-wrong-side') })
+    else if (before && sign * p.x < sign * before.x)
+      context.addIssue({ code: 'custom', path: [i, 'x'], message: issue('feet-from-the-coupling-outward') })
+  })
+
+/** What a person writes about a coupled machine; distances and shims in its own units. */
+export const coupledFields = z.object({
+  drive: z.literal('coupled'),
+  ...commonFields,
+  couplingKind: words('kind-of-coupling', 60),
+  usual: z.discriminatedUnion('method', usualSchemas, { error: issue('unknown-method') }),
+  feet: z.object({
+    movable: z
+      .array(pair, { error: issue('feet-as-a-list') })
+      .min(2, { error: issue('both-foot-pairs') })
+      .max(6, { error: issue('too-many-pairs') })
+      .superRefine(outward(1))
+      .superRefine(crowded('movable')),
+    stationary: z
+      .array(pair, { error: issue('feet-as-a-list') })
+      .max(6, { error: issue('too-many-pairs') })
+      .superRefine(outward(-1))
+      .superRefine(crowded('stationary')),
+  }),
+  tolerance,
+})
+
+export type CoupledFields = z.infer<typeof coupledFields>
+
+/** A record kept while every machine was measured by rim and face and had two named pairs. */
+const v1 = z.looseObject({
+  usual: z.looseObject({}),
+  feet: z.array(z.looseObject({})),
+  stationaryFeet: z.array(z.looseObject({ id: z.string(), x: z.number() })),
+})
+
+/** The first version of a machine record, lifted to the second. */
+export const liftFirstRecord = (old: unknown): unknown => {
+  const { usual, feet, stationaryFeet, ...rest } = v1.parse(old)
+  return {
+    ...rest,
+    drive: 'coupled',
+    usual: { method: 'rim-face', ...usual },
+    feet: {
+      movable: feet,
+      // Nothing was known of what lies under them: they count as not to be moved.
+      stationary: [...stationaryFeet]
+        .sort((a, b) => b.x - a.x)
+        .map(({ id, x }) => ({
+          id,
+          x,
+          existing: { left: [], right: [] },
+          maxPack: 0,
+          sidePlus: 0,
+          sideMinus: 0,
+          locked: true,
+        })),
+    },
+  }
+}

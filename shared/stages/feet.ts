@@ -1,0 +1,58 @@
+import { z } from 'zod'
+import { figure, oneOf, positive } from '../calculation/fields'
+import { issue } from '../issue'
+
+/** Pairs nearer to one another than this (in or mm alike) are one pair typed twice. */
+const LEAST_APART = 0.4
+
+export const pairId = z
+  .string({ error: issue('name-the-foot-pair') })
+  .min(1)
+  .max(40)
+
+const machine = oneOf('which-machine', ['movable', 'stationary'])
+
+const shimList = z
+  .array(positive('shim-thickness'), { error: issue('shims-as-a-list') })
+  .max(20, { error: issue('that-is-more-than-twenty-shims') })
+
+/** What is done under each foot. */
+export const footChanges = z
+  .array(
+    z.object({
+      machine,
+      pair: pairId,
+      side: oneOf('side', ['left', 'right']),
+      takenOut: shimList,
+      putIn: shimList,
+    }),
+  )
+  .max(48, { error: issue('too-many-pairs') })
+
+/** How far each pair is pushed sideways. */
+export const sideChanges = z
+  .array(z.object({ machine, pair: pairId, moved: figure('side-move') }))
+  .max(24, { error: issue('too-many-pairs') })
+
+/** Foot changes as they were kept before the stationary machine could be moved. */
+export const liftMovableAlone = (old: unknown): unknown => {
+  const named = z.looseObject({})
+  const { changes, side, ...rest } = z
+    .looseObject({ changes: z.array(named), side: z.array(named) })
+    .parse(old)
+  const onMovable = (list: readonly object[]) => list.map((c) => ({ machine: 'movable', ...c }))
+  return { ...rest, changes: onMovable(changes), side: onMovable(side) }
+}
+
+/** Refuses one pair named twice, and pairs of one machine that stand all but on one another. */
+export const refuseCrowdedPairs = (
+  feet: readonly { readonly machine: string; readonly pair: string; readonly x: number }[],
+  context: z.RefinementCtx,
+): void =>
+  feet.forEach((f, i) => {
+    const earlier = feet.slice(0, i).filter((o) => o.machine === f.machine)
+    if (earlier.some((o) => o.pair === f.pair))
+      context.addIssue({ code: 'custom', path: [i, 'pair'], message: issue('same-pair-twice') })
+    else if (earlier.some((o) => Math.abs(o.x - f.x) < LEAST_APART))
+      context.addIssue({ code: 'custom', path: [i, 'x'], message: issue('pairs-at-one-place') })
+  })

@@ -1,0 +1,13 @@
+import { z } from 'zod'
+import { units } from '../../calculation/fields'
+import { defineKind } from '../../logbook/kind'
+import { text } from '../../text'
+import { footChanges, liftMovableAlone, sideChanges } from '../feet'
+
+export const moveKinds = {
+  'move-made': defineKind(
+    'move-made',
+    z.object({ units, changes: footChanges, side: sideChanges, remark: text('remark') }),
+    [liftMovableAlone],
+  ),
+}

@@ -1,0 +1,92 @@
+import type { ContactDiagnosis } from '../../../core/belt/fourContact'
+import type { BeltKind } from '../../../core/belt/sheaveLine'
+import type { BaseKind, MotorPlace, Pull, SheavePlace } from '../../../core/register/beltMachine'
+import type { JudgedLine } from '../../../core/stages/lineUp/line'
+
+/** What is turned on a base, and which way each word means. */
+interface BaseWords {
+  readonly name: string
+  /** What moves one end of the motor. */
+  readonly screw: string
+  readonly away: string
+  readonly toward: string
+}
+
+export const belts = {
+  kinds: {
+    v: 'V-belts',
+    joined: 'joined V-belts',
+    ribbed: 'ribbed belt',
+    toothed: 'toothed belt',
+  } satisfies Record<BeltKind, string>,
+  drive: (count: number, kind: string) => (count === 1 ? kind : `${count} ${kind}`),
+  bases: {
+    'slide-screws': { name: 'Slide base, two screws', screw: 'screw', away: 'out', toward: 'in' },
+    'hanging-rods': {
+      name: 'Four rods with nuts',
+      screw: 'nuts of both rods',
+      away: 'away from the driven shaft',
+      toward: 'toward the driven shaft',
+    },
+    hinged: { name: 'Hinged base', screw: 'adjusting bolt', away: 'out', toward: 'in' },
+  } satisfies Record<BaseKind, BaseWords> as Readonly<Record<BaseKind, BaseWords>>,
+  motorPlaces: {
+    beside: 'beside the driven shaft',
+    above: 'above the driven shaft',
+    below: 'below the driven shaft',
+  } satisfies Record<MotorPlace, string>,
+  pulls: { level: 'level', up: 'upward', down: 'downward' } satisfies Record<Pull, string>,
+  sheaves: { motor: 'Motor sheave', driven: 'Driven sheave' } satisfies Record<SheavePlace, string>,
+  quantities: {
+    offset: 'Offset',
+    turn: 'Turn',
+    tilt: 'Tilt',
+    'fleet.motor': 'Fleet at motor',
+    'fleet.driven': 'Fleet at driven',
+  } satisfies Record<JudgedLine['name'], string>,
+  diagnoses: {
+    'in-line': 'All four rims touch: the faces stand in line.',
+    offset: 'Both rims of the other sheave stand off: it is offset.',
+    turned: 'One rim of the other sheave stands off: it is turned.',
+    'reference-unsure':
+      'The edge rocks on this sheave: the other one may stand proud of it. Lay the edge on that one and look again; only if it rocks there too is a face bad or the edge bent.',
+  } satisfies Record<ContactDiagnosis, string>,
+  begin: 'Lay the edge across both faces. Which of the four rims touch?',
+  beginDetail: 'Near is the rim nearer the other shaft. Lay it on the sheave with the larger face.',
+  askNumbers: 'Now the numbers: a feeler at each rim that stands off.',
+  again: 'Corrected. Lay the edge on again and read.',
+  depthsDiffer: (by: string) =>
+    `The faces touch, yet the grooves stand ${by} apart: one rim is thicker. Grooves count, faces don’t.`,
+  inLine: 'In line. The belts run straight into their grooves.',
+  edge: (what: string) => `Inside the limit, but near its edge: ${what}.`,
+  out: (what: string) => `${what}. Cure the turn first, then slide.`,
+  outPlain: (what: string) => `${what}.`,
+  isOut: (quantity: string) => `${quantity} is out`,
+  areOut: (quantities: string) => `${quantities} are out`,
+  and: (a: string, b: string) => `${a} and ${b}`,
+  nothing: 'nothing',
+  tiltStep: (feet: string, shim: string) => `Tilt: shim the ${feet} ${shim}`,
+  tiltSlide: (feet: string, way: string) => `Tilt: slide the ${feet} ${way}`,
+  tiltNothing: 'Tilt: nothing',
+  tiltNotRead: 'Tilt: not read',
+  well: (value: string, limit: string) => `${value} is inside ${limit}`,
+  turnStep: (screw: string, way: string) => `Turn: far ${screw} ${way}`,
+  turnNothing: 'Turn: nothing',
+  turns: (eighths: string) => `${eighths} turn`,
+  farEnd: (by: string, way: string) => `far end ${by} ${way}, sheave end held`,
+  awayFrom: 'away from the driven shaft',
+  towardIt: 'toward the driven shaft',
+  offsetStep: (by: string, way: string) => `Slide the motor sheave ${by} ${way}`,
+  offsetNothing: 'Offset: nothing',
+  towardMotor: 'toward the motor',
+  awayMotor: 'away from the motor',
+  hubToEnd: 'hub face to shaft end',
+  limits: {
+    own: (source: string) => source || 'This machine’s own limit',
+    starter: (kind: string) => `Starting point for ${kind}; the maker’s or the site’s value overrides it.`,
+  },
+  found: (offset: string, turn: string) => `Offset ${offset}, turn ${turn}`,
+  correctedFinding: 'Corrected; read again',
+  fingers:
+    'Fingers stay out of the pinch between belt and sheave. A fan that windmills is blocked first. Belts are never rolled or pried on.',
+}

@@ -1,0 +1,21 @@
+import type { ExceptionReason } from '../../../core/stages/close/closing'
+
+export const closing = {
+  closedBy: (name: string) => `Closed and signed by ${name}.`,
+  signedFinding: (name: string) => `Signed by ${name}`,
+  needs: {
+    unmeasured: 'Nothing was measured. Say why before you close it.',
+    'moved-since': 'It was moved and not measured since. Measure, or say why not.',
+    'corrected-since': 'It was corrected and not read since. Read again, or say why not.',
+    doubtful: 'The last readings are doubtful. Read again, or say why it closes so.',
+    out: 'Left out of band. It can be closed only with a reason.',
+    unknown: 'Not everything is known that is judged. It can be closed only with a reason.',
+  } satisfies Record<ExceptionReason, string>,
+  inBand: 'Left in band. Torque the bolts, guard on, sign.',
+  edge: 'Left inside the limit, near its edge. Another move may be worth it.',
+  signedOtherwise: (signed: string, now: string) =>
+    `Signed as “${signed}”. Today’s arithmetic would say “${now}”; what was signed stands.`,
+  asFound: 'As found',
+  asLeft: 'As left',
+  notMeasured: 'not measured',
+}

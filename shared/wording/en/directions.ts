@@ -1,0 +1,33 @@
+import type { Plane } from '../../../core/frame/planes'
+
+/** Directions: what a sign means. An offset, an angle or a move never stands with a bare sign. */
+export const directions = {
+  planes: { v: 'vertical', h: 'horizontal' } satisfies Record<Plane, string>,
+  views: { v: 'Side view', h: 'Top view' } satisfies Record<Plane, string>,
+  viewNotes: { v: '12 is up', h: '3 o’clock is up' } satisfies Record<Plane, string>,
+  unknown: 'not known',
+  high: 'high',
+  low: 'low',
+  toward: (hour: '3' | '9') => `toward ${hour}`,
+  levelWith: 'level with it',
+  inLineWith: 'in line with it',
+  noAngle: { v: 'no vertical angle', h: 'no horizontal angle' } satisfies Record<Plane, string>,
+  parallel: 'parallel',
+  end: (foot: string, way: string) => `${foot} end ${way}`,
+  gapOpenAt: (where: string) => `gap open at ${where}`,
+  top: 'top',
+  bottom: 'bottom',
+  shim: { add: 'add', takeOut: 'take out', leave: 'leave as it is' },
+  push: (size: string, hour: '3' | '9') => `push ${size} toward ${hour}`,
+  /** Short enough to stand under a figure. */
+  under: {
+    endHigh: 'end high',
+    endLow: 'end low',
+    endTo: (hour: '3' | '9') => `end to ${hour}`,
+    openAt: (hour: string) => `open at ${hour}`,
+  },
+  hours: { 0: '12 o’clock', 90: '3 o’clock', 180: '6 o’clock', 270: '9 o’clock' } as Readonly<
+    Record<number, string>
+  >,
+  degrees: (clock: number) => `${clock}°`,
+}

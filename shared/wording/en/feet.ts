@@ -1,0 +1,15 @@
+/** The words a works uses for its feet: the pair at the coupling, and the pair at the far end. */
+export const footWords = {
+  'inboard-outboard': { near: 'inboard', far: 'outboard' },
+  'near-far': { near: 'near', far: 'far' },
+  'front-back': { near: 'front', far: 'back' },
+  'drive-end': { near: 'drive-end', far: 'far-end' },
+} as const satisfies Record<string, { readonly near: string; readonly far: string }>
+
+export const feet = {
+  footWords,
+  /** A pair between the two, counted from the coupling. */
+  between: (nth: number, count: number) => (count === 3 ? 'middle' : `middle ${nth}`),
+  feet: (pair: string) => `${pair} feet`,
+  sides: { left: 'left', right: 'right' },
+}

@@ -1,0 +1,21 @@
+import type { EntryKind } from '../../../core/logbook/entry'
+
+/** Kinds of entry as a person names them. */
+export const kinds = {
+  'job-opened': 'The opening',
+  'safety-confirmed': 'A safety confirmation',
+  'power-restored': 'The return of power',
+  'lockout-waived': 'The reason why no lockout is needed',
+  'set-up': 'The set-up',
+  'readings-taken': 'A set of readings',
+  'set-used-anyway': 'The use of a failed set',
+  'set-left-out': 'Leaving a set out',
+  'plan-chosen': 'The plan',
+  'move-made': 'The move',
+  'contacts-checked': 'The four-contact check',
+  'sheaves-read': 'The gaps at the sheaves',
+  'line-corrected': 'What was corrected',
+  'stage-skipped': 'Passing a stage over',
+  remark: 'A remark',
+  'job-closed': 'The signature',
+} satisfies Record<EntryKind, string>

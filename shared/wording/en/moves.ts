@@ -1,0 +1,42 @@
+import type { AchievedCause } from '../../../core/coupling/achieved'
+
+export const moves = {
+  causes: {
+    'as-planned': 'It moved as it was made.',
+    'nothing-happened': 'Nothing moved. Check that the shims went in and that the bolts let the feet go.',
+    'sign-swapped': 'It moved the other way. A sign or a direction was swapped.',
+    'sides-swapped': 'It moved to the other side. 3 and 9 were swapped.',
+    'shift-on-tightening': 'It shifted while the bolts were tightened.',
+    'soft-foot': 'A soft foot took part of the move.',
+    'coupling-strain': 'The coupling held the shafts back: strain.',
+    'feet-swapped': 'The moves of the two ends were swapped.',
+    'part-only': 'Only part of the move arrived. Look for feet that spring back or bolts not slackened.',
+    differs: 'It moved otherwise than it was made. Look for a soft foot, a shift on tightening, or strain.',
+  } satisfies Record<AchievedCause, string>,
+  carriedAlong: 'Nothing was done in this plane; what it moved came along with the other.',
+  strayed: 'What was made is not what was planned.',
+  count: (n: number) => (n === 1 ? 'One move made' : `${n} moves made`),
+  headlines: {
+    setUpFirst: 'Set up and measure first.',
+    rocks: 'Left and right of a pair differ: the machine would rock.',
+    both: 'Shims and side moves together. Re-measure after it.',
+    shims: 'Shims first. Tighten, re-measure, then go sideways.',
+    side: 'Side move. Small bites, both ends in turn.',
+    logged: 'The move is logged. Measure again.',
+    shimsPlanned: 'Put the shims in, then enter what went in.',
+    sidePlanned: 'Push it sideways, watching a dial at both ends.',
+    free: 'Enter what was put in and taken out.',
+    correcting: 'Correct what was really done; the packs follow.',
+    planStale: 'The plan is out of date: the readings changed. Choose again, or enter what was done.',
+  },
+  uneven: (feet: string, by: string) => `${feet}: left and right differ by ${by}.`,
+  unknownShim: (shim: string, foot: string) =>
+    `No ${shim} shim is recorded under ${foot}. It is logged as you say.`,
+  beyondRoom: (feet: string, typed: string, room: string) =>
+    `${feet}: ${typed} is more than the ${room} left in the bolt holes. Check it; press once more if it is so.`,
+  thickShim: (shim: string) => `A ${shim} shim? Check the digits; press once more if it is so.`,
+  manyLeaves: (foot: string, n: number, limit: number) =>
+    `${foot} would hold ${n} leaves, the works allows ${limit}. Press once more if it stays so.`,
+  fewShims: 'A shim has a thickness above zero.',
+  twoOrOne: '“20,20”: two shims, or one of 20.2? Type 20 + 20, or 20.2 with a point.',
+}

@@ -1,0 +1,34 @@
+import type { ObjectionCode } from '../../../core/logbook/stage'
+
+/** Plain sentences for entries that a logbook can't take. */
+export const objections = {
+  'job-closed':
+    'This job is closed and signed. Open a new job to measure again; a remark can still be added.',
+  'already-open': 'This job is open already.',
+  'not-open': 'This job has no opening entry. Open it first.',
+  'not-this-job': 'That belongs to another kind of job than this one.',
+  'no-set-up': 'Set up the instrument first: without its distances the readings mean nothing.',
+  'other-circles':
+    'These readings belong to another set-up than the one in force. Read the dials that are set up.',
+  'no-such-set': 'That set of readings is not in this round of the logbook.',
+  'no-such-feet': 'This machine has no foot pair by that name.',
+  'feet-missing': 'Give the distance to every foot pair of this machine.',
+  'not-skippable': 'That stage can’t be passed over.',
+  'nothing-moved': 'Nothing was moved. Enter the shims or side moves that were made.',
+  'too-many-leaves':
+    'More than twenty leaves would lie under one foot. Check what was put in and taken out, or use thicker shims.',
+  'no-such-entry': 'The entry to correct is not in this logbook.',
+  'other-kind': 'An entry can only be corrected by one of its own kind.',
+  'already-corrected': 'Someone corrected that entry meanwhile. Look at the newer one and correct that.',
+  'not-correctable': 'That kind of entry is never corrected. Add a remark.',
+  'not-safe':
+    'The lockout is missing or broken. Make safe first, or say on that stage why no lockout is needed.',
+  'missed-zero':
+    'A dial missed zero after the full turn. Find what slipped, or say why it is used all the same.',
+  'exception-needed': 'This job is not in band as measured. It can be closed only with the reason: say it.',
+  'signed-otherwise':
+    'The logbook changed since you looked: its verdict is another one now. Look again, then sign.',
+  'moved-meanwhile':
+    'Someone logged a move since you last saw this job. Say whether this belongs before that move or after it.',
+  'no-such-move': 'The move this is said to belong before is not in the logbook.',
+} satisfies Record<ObjectionCode, string>

@@ -1,0 +1,43 @@
+import type { BlockedFoot, PlanKind } from '../../../core/plan/movePlan'
+
+export const plans = {
+  names: {
+    closest: 'Closest',
+    'fewest-feet': 'Fewest feet',
+    'fewest-shims': 'Fewest shims',
+    'least-lift': 'Least lift',
+    own: 'Your own',
+    nothing: 'Leave it as it is',
+  } satisfies Record<PlanKind | 'own' | 'nothing', string>,
+  blocked: {
+    'no-shim': 'nothing left to take out',
+    'pack-height': 'the pack would be too high',
+    'bolt-bound': 'no room left in the bolt holes',
+    locked: 'the feet are locked',
+  } satisfies Record<BlockedFoot['reason'], string>,
+  blockedFoot: (feet: string, need: string, way: string, room: string, reason: string) =>
+    `${feet} should go ${need} ${way}, can go ${room}: ${reason}.`,
+  up: 'up',
+  down: 'down',
+  nothingYet: 'There is nothing to plan from yet.',
+  nothingYetDetail: 'Read as found until two sets agree.',
+  inBandAlready: 'It is in band as it stands. Nothing needs to move.',
+  nothingIsAPlan: 'Leaving it is a plan too: go on to the close.',
+  movesNothing: 'This plan moves nothing.',
+  movesNothingDetail: 'Take one of the plans below, or drag a foot.',
+  bringsIn: 'This move brings it in band.',
+  bringsToEdge: 'This move brings it inside the limit, near its edge.',
+  bringsToEdgeDetail: 'Ordinary scatter in the move may leave it out. Look for a closer plan.',
+  leavesOut: (what: string) => `This move leaves it out of band: ${what}.`,
+  stale: 'The readings have changed since this plan was taken.',
+  staleDetail: 'The sets in use are not those it was made from. Choose again.',
+  suggested: 'Suggested: it leaves room in hand and handles the fewest shims.',
+  noShims: 'no shims',
+  allPairs: (n: number) => (n === 2 ? 'both pairs' : `all ${n} pairs`),
+  onlyPair: (pair: string) => `${pair} only`,
+  somePairs: (n: number) => `${n} pairs`,
+  shims: (n: number) => `${n} ${n === 1 ? 'shim' : 'shims'}`,
+  shareOfLimit: (percent: number) => `${percent} % of limit`,
+  finding: (lifts: string) => `Shims ${lifts}`,
+  findingSide: 'Side moves only',
+}

@@ -1,0 +1,26 @@
+import type { Plane } from '../../../core/frame/planes'
+
+const plane = { v: 'vertical', h: 'horizontal' } satisfies Record<Plane, string>
+
+/** Judged quantities by name. */
+export const quantities: Readonly<Record<string, string>> = {
+  'offset.v': `Offset, ${plane.v}`,
+  'offset.h': `Offset, ${plane.h}`,
+  'slope.v': `Angle, ${plane.v}`,
+  'slope.h': `Angle, ${plane.h}`,
+  offset: 'Offset',
+  slope: 'Angle',
+  'flex.stationary.v': `Driven flex, ${plane.v}`,
+  'flex.stationary.h': `Driven flex, ${plane.h}`,
+  'flex.movable.v': `Motor flex, ${plane.v}`,
+  'flex.movable.h': `Motor flex, ${plane.h}`,
+  'flex.stationary': 'Driven flex',
+  'flex.movable': 'Motor flex',
+}
+
+export const limits = {
+  bySpeed: (grade: string, rpm: string) =>
+    `Starting point by speed, ${grade} grade at ${rpm} rpm. The maker’s or the site’s value overrides it.`,
+  window: 'Window given with the job',
+  given: 'Limit given with the job',
+}

@@ -1,0 +1,47 @@
+import type { StageId } from '../../../core/jobs/jobs'
+import type { Mark } from '../../../core/logbook/stage'
+
+/** Phases of a run sheet. */
+const phases = {
+  prepare: 'Prepare',
+  measure: 'Measure',
+  correct: 'Correct',
+  'line-up': 'Line up',
+  finish: 'Finish',
+}
+export type PhaseId = keyof typeof phases
+
+interface StageWords {
+  readonly name: string
+  readonly phase: PhaseId
+  /** The next step of an open job as lists show it. */
+  readonly next: string
+}
+
+const stages = {
+  'make-safe': { name: 'Make safe', phase: 'prepare', next: 'Lock out and confirm it' },
+  'set-up': { name: 'Set up', phase: 'measure', next: 'Set up the dials' },
+  'as-found': { name: 'As found', phase: 'measure', next: 'Read as found, and repeat' },
+  plan: { name: 'Plan', phase: 'correct', next: 'Choose the move' },
+  move: { name: 'Move', phase: 'correct', next: 'Make the move' },
+  're-measure': { name: 'Re-measure', phase: 'correct', next: 'Measure again' },
+  'line-up': { name: 'Line up sheaves', phase: 'line-up', next: 'Line up the sheaves' },
+  close: { name: 'Close', phase: 'finish', next: 'Close and sign' },
+} satisfies Record<StageId, StageWords>
+
+const marks = {
+  todo: 'to do',
+  stale: 'out of date',
+  done: 'done',
+  skipped: 'passed over',
+  in: 'in band',
+  edge: 'on the edge',
+  out: 'out',
+} satisfies Record<Mark, string>
+
+export const sheet = {
+  phases,
+  stages: stages as Readonly<Record<StageId, StageWords>>,
+  marks,
+  passedOver: (why: string) => `Passed over: ${why}`,
+}

@@ -1,0 +1,6 @@
+import type { VerdictOrUnknown } from '../../../core/judge/judge'
+
+export const verdicts = { in: 'In band', edge: 'Edge', out: 'Out', unknown: 'Not known' } satisfies Record<
+  VerdictOrUnknown,
+  string
+>

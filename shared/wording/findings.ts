@@ -1,0 +1,85 @@
+import type { BeltStageId, BeltState } from '../../core/jobs/belt'
+import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
+import type { Job } from '../../core/jobs/jobs'
+import type { Safety } from '../../core/stages/makeSafe/safety'
+import type { Measurement } from '../../core/stages/measure/measurement'
+import { figure } from './figures'
+import { degrees, gapFigure } from './lines'
+import type { Telling } from './telling'
+
+const time = (iso: string) => {
+  const at = new Date(iso)
+  return `${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`
+}
+
+const safetyFinding = (s: Safety, { words }: Telling): string => {
+  const w = words.safety
+  if (s.waived) return w.waivedFinding
+  if (s.lost) return w.lostFinding
+  if (s.confirmed.length === 0) return ''
+  const next = s.missing[0]
+  if (next) return w.next(w.points[next].name.toLowerCase()).replace(/\.$/, '')
+  return w.lockedOut(time(s.confirmed[s.confirmed.length - 1]?.madeAt ?? ''))
+}
+
+const measurementFinding = (m: Measurement | undefined, { words }: Telling): string => {
+  if (!m || m.sets.length === 0) return ''
+  const w = words.measuring
+  if (m.trust === 'agreed')
+    return `${w.setsAgree(m.used.length)}: ${words.verdicts[m.judgement?.verdict ?? 'unknown'].toLowerCase()}`
+  return `${w.sets(m.sets.length)}. ${w.trust[m.trust]}`
+}
+
+/** What each stage of a coupled job found. A missing stage fails to compile. */
+const COUPLED: {
+  readonly [S in CoupledStageId]: (state: CoupledState, telling: Telling) => string
+} = {
+  'make-safe': (s, t) => safetyFinding(s.safety, t),
+  'set-up': ({ setUp }, { words, units }) => {
+    if (!setUp) return ''
+    const w = words.measuring
+    const { why } = setUp.entry.payload
+    if (!setUp.holdsZero) return why === '' ? w.missesZero : w.missesZeroWhy(why)
+    const { given } = setUp.how
+    const sag = 'rim' in given ? given.rim.sag : 'onStationary' in given ? given.onStationary.sag : 0
+    return w.setUpFinding(w.methods[setUp.how.method], figure(sag, 'displacement', units))
+  },
+  'as-found': (s, t) => measurementFinding(s.measurements[0], t),
+  plan: ({ plan }, { words, units }) => {
+    if (!plan) return ''
+    const lifts = plan.footwork.moves.filter((m) => m.machine === 'movable')
+    return plan.footwork.planes.v
+      ? words.plans.finding(lifts.map((m) => figure(m.v, 'displacement', units, { sign: true })).join(' / '))
+      : words.plans.findingSide
+  },
+  move: ({ moves }, { words }) => (moves.length === 0 ? '' : words.moves.count(moves.length)),
+  're-measure': (s, t) => measurementFinding(s.moves.length > 0 ? s.latest : undefined, t),
+  close: ({ closing }, { words }) => (closing ? words.closing.signedFinding(closing.payload.signedBy) : ''),
+}
+
+/** What each stage of a belt job found. */
+const BELT: {
+  readonly [S in BeltStageId]: (state: BeltState, telling: Telling) => string
+} = {
+  'make-safe': (s, t) => safetyFinding(s.safety, t),
+  'line-up': ({ lines }, telling) => {
+    const w = telling.words.belts
+    const now = lines[lines.length - 1]
+    if (!now) return lines.length > 1 ? w.correctedFinding : ''
+    return w.found(gapFigure(Math.abs(now.errors.offset), telling, true), degrees(Math.abs(now.errors.turn)))
+  },
+  close: ({ closing }, { words }) => (closing ? words.closing.signedFinding(closing.payload.signedBy) : ''),
+}
+
+/** One line of what each stage found, for the run sheet, by stage. Empty while there is nothing to say. */
+export const findingsOf = (job: Job, telling: Telling): Readonly<Record<string, string>> => {
+  const passed = (id: string, found: string): string => {
+    const skipped = job.sheet.rows.find((r) => r.id === id)?.skipped
+    return skipped ? telling.words.sheet.passedOver(skipped) : found
+  }
+  const rows =
+    job.kind === 'coupled'
+      ? job.sheet.rows.map((r) => [r.id, passed(r.id, COUPLED[r.id](job.state, telling))])
+      : job.sheet.rows.map((r) => [r.id, passed(r.id, BELT[r.id](job.state, telling))])
+  return Object.fromEntries(rows) as Record<string, string>
+}

@@ -1,0 +1,130 @@
+import type { BeltStageId, BeltState } from '../../core/jobs/belt'
+import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
+import type { Job } from '../../core/jobs/jobs'
+import type { Closing, Outcome } from '../../core/stages/close/closing'
+import { handsMayGo, type Safety } from '../../core/stages/makeSafe/safety'
+import { diagnosisOf } from '../../core/stages/lineUp/line'
+import { meaningOfLine } from './lines'
+import { meaningOfPlan } from './plans'
+import { farEnd, meaningOfReadings, type Meaning } from './readings'
+import type { Telling } from './telling'
+
+const plain = (mark: Meaning['mark'], headline: string, detail = ''): Meaning => ({ mark, headline, detail })
+
+/** What the lockout means on its own stage. */
+export const meaningOfSafety = (safety: Safety, closed: boolean, { words }: Telling): Meaning => {
+  const w = words.safety
+  if (closed) return plain('done', w.closed)
+  if (safety.lost) return plain('stale', w.lost, safety.lost.payload.why)
+  if (safety.missing.length === 0) return plain('done', w.whole)
+  if (safety.waived) return plain('todo', w.waived, safety.waived.payload.why)
+  const next = safety.missing[0]
+  return plain(
+    'todo',
+    !next || next === 'isolated' ? w.nothingSafe : w.next(w.points[next].name.toLowerCase()),
+  )
+}
+
+/** What every other stage says of the lockout; null while hands may go to the machine or the job is closed. */
+export const lockoutWarning = (safety: Safety, closed: boolean, { words }: Telling): string | null =>
+  closed || handsMayGo(safety) ? null : safety.lost ? words.safety.lostHere : words.safety.missingHere
+
+/** What closing now would mean. */
+export const meaningOfClosing = (
+  closing: Closing,
+  outcome: Outcome,
+  { words }: Telling,
+): Meaning => {
+  const w = words.closing
+  if (closing) return plain('done', w.closedBy(closing.payload.signedBy))
+  const [reason] = outcome.exceptions
+  const mark = outcome.verdict === 'unknown' ? 'todo' : outcome.verdict
+  if (reason) return plain(mark === 'in' || mark === 'edge' ? 'todo' : mark, w.needs[reason])
+  return plain(mark, outcome.verdict === 'edge' ? w.edge : w.inBand)
+}
+
+/** What the move stage says before anything is typed. */
+export const meaningOfMove = (state: CoupledState, { words }: Telling): Meaning => {
+  const w = words.moves.headlines
+  if (state.closing) return plain('done', words.moves.count(state.moves.length))
+  if (!state.setUp) return plain('todo', w.setUpFirst)
+  if (state.plan?.stale) return plain('stale', w.planStale)
+  if (state.plan) return plain('todo', state.plan.footwork.planes.v ? w.shimsPlanned : w.sidePlanned)
+  return state.moves.length > 0 && state.latest.sets.length === 0
+    ? plain('done', w.logged)
+    : plain('todo', w.free)
+}
+
+const movableName = (state: CoupledState): string =>
+  'movableName' in state.machine && typeof state.machine.movableName === 'string'
+    ? state.machine.movableName.toLowerCase()
+    : 'motor'
+
+/** What a stage of measuring says: as found, or after the last move. */
+export const meaningOfMeasuring = (
+  state: CoupledState,
+  stage: 'as-found' | 're-measure',
+  telling: Telling,
+): Meaning => {
+  const w = telling.words.measuring
+  const m = stage === 'as-found' ? state.measurements[0] : state.latest
+  if (!state.setUp || !m) return plain('todo', w.setUpFirst, w.setUpFirstDetail)
+  if (stage === 're-measure' && state.moves.length === 0)
+    return plain('todo', w.nothingMoved, w.nothingMovedDetail)
+  return meaningOfReadings(m, movableName(state), state.setUp.circles, telling)
+}
+
+/** What the set-up in force means. */
+export const meaningOfSetUp = (state: CoupledState, { words }: Telling): Meaning => {
+  const { setUp } = state
+  if (!setUp) return plain('todo', words.setUp.tapeAsked)
+  return setUp.holdsZero
+    ? plain('done', words.setUp.complete)
+    : plain('out', words.setUp.slipped, setUp.entry.payload.why)
+}
+
+/** What lining up means now. */
+export const meaningOfAlignment = (state: BeltState, telling: Telling): Meaning => {
+  const w = telling.words.belts
+  const round = state.alignment[state.alignment.length - 1]
+  const line = state.lines[state.lines.length - 1] ?? null
+  if (line) return meaningOfLine(line, round?.reading === null, telling)
+  if (round?.contacts) return plain('out', w.diagnoses[diagnosisOf(round.contacts)], w.askNumbers)
+  return state.lines.length > 1 ? plain('stale', w.again) : plain('todo', w.begin, w.beginDetail)
+}
+
+const COUPLED: {
+  readonly [S in CoupledStageId]: (state: CoupledState, telling: Telling) => Meaning
+} = {
+  'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
+  'set-up': meaningOfSetUp,
+  'as-found': (s, t) => meaningOfMeasuring(s, 'as-found', t),
+  plan: (s, t) =>
+    meaningOfPlan(
+      {
+        now: s.latest.judgement,
+        after: s.plan?.judgement ?? s.latest.judgement,
+        moves: s.plan !== null,
+        stale: s.plan?.stale ?? false,
+        far: farEnd(s.feet.movable, t),
+      },
+      t,
+    ),
+  move: meaningOfMove,
+  're-measure': (s, t) => meaningOfMeasuring(s, 're-measure', t),
+  close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
+}
+
+const BELT: { readonly [S in BeltStageId]: (state: BeltState, telling: Telling) => Meaning } = {
+  'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
+  'line-up': meaningOfAlignment,
+  close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
+}
+
+/** The headline of each stage's ledger as the logbook stands. */
+export const headlinesOf = (job: Job, telling: Telling): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    job.kind === 'coupled'
+      ? job.sheet.rows.map((r) => [r.id, COUPLED[r.id](job.state, telling).headline])
+      : job.sheet.rows.map((r) => [r.id, BELT[r.id](job.state, telling).headline]),
+  ) as Record<string, string>

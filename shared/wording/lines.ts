@@ -1,0 +1,124 @@
+import type { JudgedLine, LineReading } from '../../core/stages/lineUp/line'
+import { figure } from './figures'
+import type { Meaning } from './readings'
+import { capital, type Telling } from './telling'
+
+const DEGREE = Math.PI / 180
+
+/** `0.21°`: an angle of a sheave. */
+export const degrees = (radians: number, digits = 2): string =>
+  `${(Math.abs(radians) < 5e-7 ? 0 : radians / DEGREE).toFixed(digits).replace('-', '−')}°`
+
+/** A gap or an offset at the sheaves: finer than a taped distance. */
+export const gapFigure = (mm: number, { units }: Pick<Telling, 'units'>, unit = false): string =>
+  figure(mm, 'distance', units, { extra: 1, unit })
+
+/** A judged quantity of a line in its own unit, without its sign. */
+export const lineFigure = (q: JudgedLine, telling: Telling): string =>
+  q.kind === 'angle' ? degrees(Math.abs(q.value)) : gapFigure(Math.abs(q.value), telling)
+
+/** Its limit; a dash where none is known. */
+export const lineLimit = (q: JudgedLine, telling: Telling): string =>
+  q.limit === null ? '–' : q.kind === 'angle' ? degrees(q.limit) : gapFigure(q.limit, telling)
+
+const listed = (names: readonly string[], { words }: Telling): string =>
+  names.length < 2
+    ? (names[0] ?? '')
+    : words.belts.and(names.slice(0, -1).join(', '), names[names.length - 1] as string)
+
+const namesOf = (line: LineReading, verdict: 'out' | 'edge', telling: Telling): readonly string[] =>
+  line.quantities
+    .filter((q) => q.verdict === verdict)
+    .map((q, i) => {
+      const name = telling.words.belts.quantities[q.name]
+      return i === 0 ? name : name.charAt(0).toLowerCase() + name.slice(1)
+    })
+
+/** What the sheaves' line means. `touching`: it comes from four contacts that touch. */
+export const meaningOfLine = (line: LineReading, touching: boolean, telling: Telling): Meaning => {
+  const w = telling.words.belts
+  const apart = line.depths.other - line.depths.reference
+  const detail =
+    touching && Math.abs(apart) > 0.05 ? w.depthsDiffer(gapFigure(Math.abs(apart), telling, true)) : ''
+  if (line.verdict === 'in') return { mark: 'in', headline: w.inLine, detail }
+  if (line.verdict === 'edge')
+    return { mark: 'edge', headline: w.edge(listed(namesOf(line, 'edge', telling), telling)), detail }
+  const names = namesOf(line, 'out', telling)
+  const what = capital(names.length > 1 ? w.areOut(listed(names, telling)) : w.isOut(names[0] ?? ''))
+  const turned = Math.abs(line.errors.turn) > 0.1 * line.limits.angle
+  return { mark: 'out', headline: turned ? w.out(what) : w.outPlain(what), detail }
+}
+
+/** Turns of a screw in eighths: `3/8`, `1 1/4`. */
+export const eighths = (turns: number): string => {
+  const n = Math.round(Math.abs(turns) * 8)
+  const whole = Math.floor(n / 8)
+  const rest = n % 8
+  if (rest === 0) return String(whole)
+  const [top, bottom] = rest % 4 === 0 ? [rest / 4, 2] : rest % 2 === 0 ? [rest / 2, 4] : [rest, 8]
+  return whole > 0 ? `${whole} ${top}/${bottom}` : `${top}/${bottom}`
+}
+
+/** One step of a cure, in working order. */
+export interface CureStep {
+  readonly step: 'tilt' | 'turn' | 'offset'
+  readonly what: string
+  /** The figure to work by, large; empty when there is nothing to do. */
+  readonly figure: string
+  readonly detail: string
+}
+
+/** Below these a step is not worth a wrench: a twentieth of a millimetre, a fifth of an eighth of a turn. */
+const IDLE_SLIDE = 0.05
+
+/** What to shim, turn and slide, in this order, in the words of this base. */
+export const cureSteps = (
+  line: LineReading,
+  base: { readonly kind: keyof Telling['words']['belts']['bases'] },
+  edgeSide: 'outer' | 'inner',
+  telling: Telling,
+): readonly CureStep[] => {
+  const w = telling.words.belts
+  const { tilt, turn, offset } = line.corrections
+  const words = w.bases[base.kind]
+  const g = (x: number) => gapFigure(Math.abs(x), telling, true)
+  const tiltStep: CureStep =
+    line.errors.tilt === null
+      ? { step: 'tilt', what: w.tiltNotRead, figure: '', detail: '' }
+      : Math.abs(tilt.farFeetShim) < IDLE_SLIDE
+        ? {
+            step: 'tilt',
+            what: w.tiltNothing,
+            figure: '',
+            detail: w.well(degrees(Math.abs(line.errors.tilt)), degrees(line.limits.tilt)),
+          }
+        : {
+            step: 'tilt',
+            what: w.tiltStep('far feet', tilt.farFeetShim > 0 ? 'up' : 'down'),
+            figure: g(tilt.farFeetShim),
+            detail: '',
+          }
+  const away = turn.farEndSlide > 0
+  const turnStep: CureStep =
+    Math.abs(turn.farEndSlide) < IDLE_SLIDE
+      ? { step: 'turn', what: w.turnNothing, figure: '', detail: '' }
+      : {
+          step: 'turn',
+          what: w.turnStep(words.screw, away ? words.away : words.toward),
+          figure: turn.screwTurns === null ? g(turn.farEndSlide) : w.turns(eighths(turn.screwTurns)),
+          detail: w.farEnd(g(turn.farEndSlide), away ? w.awayFrom : w.towardIt),
+        }
+  // The slide is positive away from the edge; on the motor's outer face that is toward the motor.
+  const towardMotor = offset.sheaveSlide > 0 === (edgeSide === 'outer')
+  const now = offset.hubToShaftEnd
+  const offsetStep: CureStep =
+    Math.abs(offset.sheaveSlide) < IDLE_SLIDE
+      ? { step: 'offset', what: w.offsetNothing, figure: '', detail: '' }
+      : {
+          step: 'offset',
+          what: w.offsetStep(g(offset.sheaveSlide), towardMotor ? w.towardMotor : w.awayMotor),
+          figure: now === null ? g(offset.sheaveSlide) : `→ ${gapFigure(now, telling)}`,
+          detail: now === null ? '' : w.hubToEnd,
+        }
+  return [tiltStep, turnStep, offsetStep]
+}

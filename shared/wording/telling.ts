@@ -1,0 +1,44 @@
+import type { MachineRole } from '../../core/plan/movePlan'
+import type { UnitSystem } from '../../core/units/unitSystem'
+import { en, type Words } from './en'
+import type { footWords } from './en/feet'
+
+/** The pair of words a works uses for its feet. */
+export type FootWords = keyof typeof footWords
+
+/** A foot pair by the works' own word for its place. */
+export type FootNames = (pair: string, machine?: MachineRole) => string
+
+/** All that words, working and report need to know of who is told: one argument, everywhere. */
+export interface Telling {
+  readonly words: Words
+  readonly units: UnitSystem
+  readonly footNames: FootNames
+}
+
+/** The part of a machine that its feet are named by: pairs in order from the coupling. */
+interface Footed {
+  readonly drive: string
+  readonly feet?: Readonly<Record<MachineRole, readonly { readonly id: string }[]>>
+}
+
+/** Names the pairs of a machine by their place: the nearest, the furthest, those between. */
+export const nameFeet = (words: Words, chosen: FootWords, machine: Footed | null): FootNames => {
+  const { near, far } = words.feet.footWords[chosen]
+  return (pair, role = 'movable') => {
+    const pairs = machine?.feet?.[role] ?? []
+    const at = pairs.findIndex((p) => p.id === pair)
+    if (at < 0) return pair
+    if (at === 0) return near
+    return at === pairs.length - 1 ? far : words.feet.between(at, pairs.length)
+  }
+}
+
+/** English, in these units, with the works' words for the feet of this machine. */
+export const tellingOf = (
+  units: UnitSystem,
+  machine: Footed | null,
+  feet: FootWords = 'inboard-outboard',
+): Telling => ({ words: en, units, footNames: nameFeet(en, feet, machine) })
+
+export const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1)
