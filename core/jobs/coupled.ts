@@ -22,7 +22,7 @@ import { measureRound, type Measurement, type NotedSet } from '../stages/measure
 import { readSet } from '../stages/measure/readingSet'
 import { keepRounds, NO_ROUNDS, type Round, type Rounds, type TakenSet } from '../stages/measure/rounds'
 import { asFound, reMeasure } from '../stages/measure/stage'
-import { footworkOf, type FeetOf, type Footwork } from '../stages/move/footwork'
+import { footworkOf, type FeetOf } from '../stages/move/footwork'
 import { recordMove, type MoveRecord } from '../stages/move/moves'
 import { moveStage } from '../stages/move/stage'
 import { keepOpening, keepRemarks, type Opening, type Remarks } from '../stages/open/opening'
@@ -111,6 +111,50 @@ const measureTaken = remember(
     measureRound(tolerance, target, ...round.sets.map((s) => takenNote(s, tolerance))),
 )
 
+/** How the machine stands between two moves, as far as the logbook tells. */
+interface Walked {
+  readonly packs: readonly PairPacks[]
+  /** Where the last move should have brought the axis; null when it was unknown before. */
+  readonly predicted: Misalignment | null
+  readonly record: MoveRecord | null
+}
+
+const NOT_SET_UP = {}
+
+const atStart = remember((machine: CoupledMachine): Walked => ({
+  packs: registeredPacks(machine),
+  predicted: null,
+  record: null,
+}))
+
+/** One round's move with everything known of it; remembered along the chain of rounds. */
+const afterMove = remember(
+  (
+    walked: Walked,
+    { move, plan }: Round,
+    before: Measurement,
+    after: Measurement,
+    feet: FeetOf,
+    setUp: SetUp | typeof NOT_SET_UP,
+  ): Walked => {
+    if (!move) return { ...walked, record: null }
+    const footwork = footworkOf(move, walked.packs, feet)
+    const record = recordMove({
+      entry: move,
+      planned: plan && {
+        entry: plan.entry,
+        footwork: footworkOf(plan.entry, walked.packs, feet),
+      },
+      footwork,
+      from: before.coupling ?? walked.predicted,
+      before,
+      after,
+      setUp: 'entry' in setUp ? setUp : null,
+    })
+    return { packs: footwork.packs, predicted: record.predicted, record }
+  },
+)
+
 const outcomeOf = (moves: number, latest: Measurement, asLeft: Measurement | null): Outcome => {
   const verdict = asLeft?.judgement?.verdict ?? 'unknown'
   const exceptions: ExceptionReason[] = []
@@ -132,28 +176,21 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const measurements = rounds.map((r) => measureTaken(r, tolerance, target))
   const latest = measurements[measurements.length - 1] as Measurement
 
-  let packs = registeredPacks(machine)
-  let predicted: Misalignment | null = null
+  let walked = atStart(machine)
   const moves: MoveRecord[] = []
-  const footworkIn = (entry: LogEntry<'move-made' | 'plan-chosen'>): Footwork =>
-    footworkOf(entry, packs, feet)
-  rounds.forEach(({ move, plan }: Round, i) => {
-    if (!move) return
-    const before = measurements[i] as Measurement
-    const footwork = footworkIn(move)
-    const record = recordMove({
-      entry: move,
-      planned: plan && { entry: plan.entry, footwork: footworkIn(plan.entry) },
-      footwork,
-      from: before.coupling ?? predicted,
-      before,
-      after: measurements[i + 1] as Measurement,
-      setUp,
-    })
-    moves.push(record)
-    predicted = record.predicted
-    packs = footwork.packs
-  })
+  for (let i = 0; i < rounds.length - 1; i++) {
+    const round = rounds[i] as Round
+    walked = afterMove(
+      walked,
+      round,
+      measurements[i] as Measurement,
+      measurements[i + 1] as Measurement,
+      feet,
+      setUp ?? NOT_SET_UP,
+    )
+    if (walked.record) moves.push(walked.record)
+  }
+  const { packs } = walked
   const waiting = (rounds[rounds.length - 1] as Round).plan
   const usable = measurements.filter((m) => m.coupling !== null)
   const asLeft = usable[usable.length - 1] ?? null
@@ -169,7 +206,8 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     feet,
     measurements,
     latest,
-    plan: waiting && recordPlan(waiting, footworkIn(waiting.entry), latest, tolerance, target),
+    plan:
+      waiting && recordPlan(waiting, footworkOf(waiting.entry, packs, feet), latest, tolerance, target),
     moves,
     packs,
     asFound: measurements[0]?.coupling ? measurements[0] : null,

@@ -1,12 +1,14 @@
 import type { LogEntry } from './entry'
 
+const isOutOfOrder = (e: LogEntry): boolean => e.supersedes !== null || e.before !== null
+
 /**
  * The entries that stand, in the order they are to be read: each corrected entry is replaced, in its
  * own place, by the entry that corrects it, and so on along the chain; an entry that a person placed
  * before a move stands right before it. Otherwise the order of the logbook.
  */
 export const standingEntries = (entries: readonly LogEntry[]): readonly LogEntry[] => {
-  if (entries.every((e) => e.supersedes === null && e.before === null)) return entries
+  if (!entries.some(isOutOfOrder)) return entries
   const known = new Set(entries.map((e) => e.id))
   const successor = new Map<string, LogEntry>()
   const placed = new Map<string, LogEntry[]>()
