@@ -59,6 +59,7 @@ else
     if (failure instanceof z.ZodError) {
       const issues = issuesOf(failure)
       fail(issues[0]?.message ?? 'That is not a job.', issues)
-    } else if (failure instanceof SyntaxError) fail('The input is not JSON. Check quotes, commas and brackets.')
+    } else if (failure instanceof SyntaxError)
+      fail('The input is not JSON. Check quotes, commas and brackets.')
     else fail(failure instanceof Error ? failure.message : String(failure))
   }

@@ -5,7 +5,7 @@ import { withDatabase } from './withDatabase'
 
 await withDatabase(async (knex) => {
   let done = 0
-  for (let after: string | null = null; ; ) {
+  for (let after: string | null = null; ;) {
     const ids: readonly string[] = await jobIdsAfter(knex, after, 200)
     for (const id of ids) await refoldJob(knex, id)
     done += ids.length

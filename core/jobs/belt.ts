@@ -81,6 +81,9 @@ export type BeltStageId = (typeof BELT_STAGES)[number]['id']
 
 /** Folds a belt job. Entries in logbook order. */
 export const beltJob = (machine: BeltMachine, logbook: readonly LogEntry[]) => {
-  const state = workOut(machine, standingEntries(logbook).reduce((now, e) => take(now, e), BLANK))
+  const state = workOut(
+    machine,
+    standingEntries(logbook).reduce((now, e) => take(now, e), BLANK),
+  )
   return { kind: 'belt' as const, state, sheet: sheetOf<BeltStageId, BeltState>(BELT_STAGES, state) }
 }

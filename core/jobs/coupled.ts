@@ -206,8 +206,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     feet,
     measurements,
     latest,
-    plan:
-      waiting && recordPlan(waiting, footworkOf(waiting.entry, packs, feet), latest, tolerance, target),
+    plan: waiting && recordPlan(waiting, footworkOf(waiting.entry, packs, feet), latest, tolerance, target),
     moves,
     packs,
     asFound: measurements[0]?.coupling ? measurements[0] : null,

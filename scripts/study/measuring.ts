@@ -18,7 +18,10 @@ export const limitsOf = (job: SimulatedJob): SettledTolerance =>
   settleTolerance({ form: 'speed-rule', mode: 'plane', grade: 'standard' }, job.rpm)
 
 /** A set with what is written on the sheet beside it. */
-export const dialsOf = (job: SimulatedJob, set: Pick<TakenSet, 'rim' | 'face'>): Parameters<typeof rimFaceDials>[0] => ({
+export const dialsOf = (
+  job: SimulatedJob,
+  set: Pick<TakenSet, 'rim' | 'face'>,
+): Parameters<typeof rimFaceDials>[0] => ({
   rim: {
     carriedBy: job.told.carriedBy,
     plane: job.told.rimPlane,

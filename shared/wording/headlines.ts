@@ -30,11 +30,7 @@ export const lockoutWarning = (safety: Safety, closed: boolean, { words }: Telli
   closed || handsMayGo(safety) ? null : safety.lost ? words.safety.lostHere : words.safety.missingHere
 
 /** What closing now would mean. */
-export const meaningOfClosing = (
-  closing: Closing,
-  outcome: Outcome,
-  { words }: Telling,
-): Meaning => {
+export const meaningOfClosing = (closing: Closing, outcome: Outcome, { words }: Telling): Meaning => {
   const w = words.closing
   if (closing) return plain('done', w.closedBy(closing.payload.signedBy))
   const [reason] = outcome.exceptions

@@ -1,0 +1,60 @@
+import type { MethodGiven } from '../../core/methods/methods'
+import type { Turning } from '../../core/coupling/dialSet'
+
+/** A number that is taped or read off for a method; distances and small lengths, always typed positive unless signed. */
+export interface NumberField {
+  readonly id: string
+  readonly label: string
+  readonly measure: 'distance' | 'displacement'
+  /** May be zero or below. */
+  readonly signed?: boolean
+  /** How far the dial end of a bar hangs: told either way, asked when it differs from the last job. */
+  readonly sag?: boolean
+  /** A swing circle: told as diameter or radius. */
+  readonly circle?: boolean
+}
+
+/** A few exclusive words that belong to a method. */
+export interface ChoiceField {
+  readonly id: string
+  readonly label: string
+  readonly options: readonly { readonly value: string; readonly name: string }[]
+}
+
+/** What a form holds, understood: numbers (a circle as diameter, a sag as it hangs), and words. */
+export interface FormValues {
+  readonly numbers: Readonly<Record<string, number>>
+  readonly choices: Readonly<Record<string, string>>
+  readonly turning: Turning
+}
+
+/** A dial in the drawing of the distances: at which plane, carried by which machine. */
+export interface DrawnDial {
+  readonly carriedBy: 'movable' | 'stationary'
+  /** Which number says how far from the coupling centre it runs. */
+  readonly plane: string
+  /** Face dial: which number says its swing circle, and which way it points. */
+  readonly face?: { readonly circle: string; readonly plunger: 'away' | 'back' }
+}
+
+/** How one method is asked for in the set-up. One file a method, one row in forms.ts. */
+export interface MethodForm {
+  readonly method: MethodGiven['method']
+  readonly numbers: readonly NumberField[]
+  /** Names a machine's parts go by, put into the options. */
+  readonly choicesFor: (movable: string, stationary: string) => readonly ChoiceField[]
+  readonly circles: readonly string[]
+  /** Numbers (millimetres) and words of a set-up in core units, to fill the boxes with. */
+  readonly valuesOf: (how: MethodGiven) => Pick<FormValues, 'numbers' | 'choices'> | null
+  /** The set-up that these values make, in the unit of the values. */
+  readonly given: (values: FormValues) => MethodGiven
+  readonly dials: (choices: Readonly<Record<string, string>>) => readonly DrawnDial[]
+}
+
+export const RISES: ChoiceField['options'] = [
+  { value: 'rises', name: 'Rises' },
+  { value: 'falls', name: 'Falls' },
+]
+
+export const signOf = (choice: string | undefined): 1 | -1 => (choice === 'falls' ? -1 : 1)
+export const risesOf = (sign: 1 | -1 | undefined): string => (sign === -1 ? 'falls' : 'rises')

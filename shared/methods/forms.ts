@@ -1,0 +1,39 @@
+import type { MethodGiven, UsualPlaces } from '../../core/methods/methods'
+import { toCore, type UnitSystem } from '../../core/units/unitSystem'
+import type { MethodForm } from './form'
+import { reverseRimForm } from './reverseRim/form'
+import { rimFaceForm } from './rimFace/form'
+
+export type OfferedMethod = UsualPlaces['method']
+
+/** Methods a job offers. One row a method. */
+export const METHOD_FORMS: { readonly [M in OfferedMethod]: MethodForm } = {
+  'rim-face': rimFaceForm,
+  'reverse-rim': reverseRimForm,
+}
+
+export const isOffered = (method: MethodGiven['method']): method is OfferedMethod =>
+  Object.hasOwn(METHOD_FORMS, method)
+
+/** Where the register says the dials usually run, as numbers in millimetres and words. */
+export const usualValues = (
+  usual: UsualPlaces,
+  units: UnitSystem,
+): {
+  readonly numbers: Readonly<Record<string, number>>
+  readonly choices: Readonly<Record<string, string>>
+} => {
+  const mm = (x: number) => toCore(Math.abs(x), 'distance', units)
+  switch (usual.method) {
+    case 'rim-face':
+      return {
+        numbers: { rimPlane: mm(usual.rimPlane), faceCircle: mm(usual.faceDiameter) },
+        choices: { carriedBy: usual.carriedBy, plunger: usual.plunger },
+      }
+    case 'reverse-rim':
+      return {
+        numbers: { onStationary: mm(usual.onStationary), onMovable: mm(usual.onMovable) },
+        choices: {},
+      }
+  }
+}

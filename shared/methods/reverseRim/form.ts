@@ -1,0 +1,56 @@
+import { RISES, risesOf, signOf, type MethodForm } from '../form'
+
+/** Reverse rim as the set-up asks for it: a bracket each way, a rim dial on either hub. */
+export const reverseRimForm: MethodForm = {
+  method: 'reverse-rim',
+  circles: ['onStationary', 'onMovable'],
+  numbers: [
+    { id: 'onStationary', label: 'Centre to dial on driven hub', measure: 'distance' },
+    { id: 'onMovable', label: 'Centre to dial on motor hub', measure: 'distance' },
+    { id: 'sagStationary', label: 'Sag of the motor’s bar', measure: 'displacement', sag: true },
+    { id: 'sagMovable', label: 'Sag of the driven bar', measure: 'displacement', sag: true },
+  ],
+  choicesFor: () => [
+    { id: 'stationaryRises', label: 'Press the plunger on the driven hub', options: RISES },
+    { id: 'movableRises', label: 'Press the plunger on the motor hub', options: RISES },
+  ],
+  valuesOf: (how) => {
+    if (how.method !== 'reverse-rim') return null
+    const { onStationary, onMovable } = how.given
+    return {
+      numbers: {
+        onStationary: Math.abs(onStationary.plane),
+        onMovable: Math.abs(onMovable.plane),
+        sagStationary: onStationary.sag,
+        sagMovable: onMovable.sag,
+      },
+      choices: {
+        stationaryRises: risesOf(onStationary.readingSign),
+        movableRises: risesOf(onMovable.readingSign),
+      },
+    }
+  },
+  given: ({ numbers: n, choices: c, turning }) => ({
+    method: 'reverse-rim',
+    given: {
+      onStationary: {
+        carriedBy: 'movable',
+        plane: -(n.onStationary ?? 0) || 0,
+        sag: n.sagStationary ?? 0,
+        turning,
+        readingSign: signOf(c.stationaryRises),
+      },
+      onMovable: {
+        carriedBy: 'stationary',
+        plane: n.onMovable ?? 0,
+        sag: n.sagMovable ?? 0,
+        turning,
+        readingSign: signOf(c.movableRises),
+      },
+    },
+  }),
+  dials: () => [
+    { carriedBy: 'movable', plane: 'onStationary' },
+    { carriedBy: 'stationary', plane: 'onMovable' },
+  ],
+}

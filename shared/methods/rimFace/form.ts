@@ -1,0 +1,84 @@
+import { RISES, risesOf, signOf, type MethodForm } from '../form'
+
+/** Rim and face as the set-up asks for it: one bracket, a rim dial, a face dial. */
+export const rimFaceForm: MethodForm = {
+  method: 'rim-face',
+  circles: ['rim', 'face'],
+  numbers: [
+    { id: 'rimPlane', label: 'Centre to rim dial', measure: 'distance' },
+    { id: 'faceCircle', label: 'Face circle', measure: 'distance', circle: true },
+    { id: 'sag', label: 'Bar sag', measure: 'displacement', sag: true },
+    { id: 'faceSag', label: 'Face dial’s own sag', measure: 'displacement', signed: true },
+  ],
+  choicesFor: (movable, stationary) => [
+    {
+      id: 'carriedBy',
+      label: 'The bracket sits on',
+      options: [
+        { value: 'movable', name: movable },
+        { value: 'stationary', name: stationary },
+      ],
+    },
+    {
+      id: 'plunger',
+      label: 'Face plunger points',
+      options: [
+        { value: 'away', name: 'Away' },
+        { value: 'back', name: 'Back' },
+      ],
+    },
+    { id: 'rimRises', label: 'Press the rim plunger', options: RISES },
+    { id: 'faceRises', label: 'Press the face plunger', options: RISES },
+  ],
+  valuesOf: (how) => {
+    if (how.method !== 'rim-face') return null
+    const { rim, faces } = how.given
+    const [face] = faces
+    return {
+      numbers: {
+        rimPlane: Math.abs(rim.plane),
+        faceCircle: face.diameter,
+        sag: rim.sag,
+        faceSag: face.sag ?? 0,
+      },
+      choices: {
+        carriedBy: rim.carriedBy,
+        plunger: face.plunger,
+        rimRises: risesOf(rim.readingSign),
+        faceRises: risesOf(face.readingSign),
+      },
+    }
+  },
+  given: ({ numbers: n, choices: c, turning }) => {
+    const carriedBy = c.carriedBy === 'stationary' ? 'stationary' : 'movable'
+    // The tip runs on the other machine's hub: toward the driven machine when the motor carries it.
+    const side = carriedBy === 'movable' ? -1 : 1
+    return {
+      method: 'rim-face',
+      given: {
+        rim: {
+          carriedBy,
+          plane: side * (n.rimPlane ?? 0) || 0,
+          sag: n.sag ?? 0,
+          turning,
+          readingSign: signOf(c.rimRises),
+        },
+        faces: [
+          {
+            plunger: c.plunger === 'back' ? 'back' : 'away',
+            diameter: n.faceCircle ?? 0,
+            sag: n.faceSag ?? 0,
+            readingSign: signOf(c.faceRises),
+          },
+        ],
+      },
+    }
+  },
+  dials: (c) => [
+    {
+      carriedBy: c.carriedBy === 'stationary' ? 'stationary' : 'movable',
+      plane: 'rimPlane',
+      face: { circle: 'faceCircle', plunger: c.plunger === 'back' ? 'back' : 'away' },
+    },
+  ],
+}

@@ -1,0 +1,136 @@
+import type { EntryBody } from '../../../core/logbook/entry'
+import { readingSlip } from '../../../core/setup/distanceSlip'
+import type { NotedSet } from '../../../core/stages/measure/measurement'
+import { fromCore, type UnitSystem } from '../../../core/units/unitSystem'
+import { typedValue, unitOf, withUnit } from '../../forms/typed'
+
+/** What stands in the boxes of one set, as typed. */
+export interface ReadingTexts {
+  units: UnitSystem
+  positions: number[]
+  /** By circle, then by clock angle. */
+  circles: Record<string, Record<string, string>>
+  /** By circle. */
+  returned: Record<string, string>
+  /** The set being corrected, if one is. */
+  correcting: string
+}
+
+export const FOUR_QUARTERS: readonly number[] = [0, 90, 180, 270]
+
+/** Empty boxes; the first position is where the dials are zeroed. */
+export const blankReadings = (
+  circles: readonly string[],
+  units: UnitSystem,
+  positions: readonly number[] = FOUR_QUARTERS,
+): ReadingTexts => ({
+  units,
+  positions: [...positions],
+  circles: Object.fromEntries(circles.map((c) => [c, { [String(positions[0] ?? 0)]: '0' }])),
+  returned: Object.fromEntries(circles.map((c) => [c, ''])),
+  correcting: '',
+})
+
+/** A logged set in its boxes, to be corrected. */
+export const editReadings = (noted: NotedSet, units: UnitSystem): ReadingTexts => {
+  const { set } = noted
+  const text = (mm: number) => String(Number(fromCore(mm, 'displacement', units).toPrecision(10)))
+  const first = set.setUp.circles[0] ?? ''
+  return {
+    units,
+    positions: (set.read[first] ?? []).map((r) => r.clock),
+    circles: Object.fromEntries(
+      set.setUp.circles.map((c) => [
+        c,
+        Object.fromEntries((set.read[c] ?? []).map((r) => [String(r.clock), text(r.value)])),
+      ]),
+    ),
+    returned: Object.fromEntries(
+      set.setUp.circles.map((c) => [c, set.returned ? text(set.returned[c] ?? 0) : '']),
+    ),
+    correcting: set.entry.id,
+  }
+}
+
+/** The same texts meaning the same in other units. */
+export const nameReadingUnits = (texts: ReadingTexts, was: UnitSystem): void => {
+  const unit = unitOf('displacement', was)
+  for (const boxes of Object.values(texts.circles))
+    for (const clock of Object.keys(boxes)) boxes[clock] = withUnit(boxes[clock] ?? '', unit)
+  for (const circle of Object.keys(texts.returned))
+    texts.returned[circle] = withUnit(texts.returned[circle] ?? '', unit)
+}
+
+/** A box of a set: a circle at a stop, or what it showed after the full turn. */
+export interface ReadingBox {
+  readonly circle: string
+  /** Null for the full turn. */
+  readonly clock: number | null
+}
+
+export interface ReadingsRead {
+  /** Every box in the order they are filled: all circles at a stop, then the next stop, then the turn. */
+  readonly order: readonly ReadingBox[]
+  readonly missing: readonly ReadingBox[]
+  /** Nothing was typed beyond the zero at the start. */
+  readonly blank: boolean
+  /** Positions where a reading looks like a slipped decimal point, by circle. */
+  readonly slips: Readonly<Record<string, readonly number[]>>
+  /** In the unit of the boxes, by circle and clock. */
+  readonly value: (circle: string, clock: number) => number | null
+  /** What is there so far, as an entry: incomplete sets fold too, so that each digit shows its result. */
+  readonly body: Extract<EntryBody, { kind: 'readings-taken' }>
+}
+
+/** Reads the boxes of a set of these circles. `graduation` by circle, in the unit of the boxes. */
+export const readReadings = (
+  texts: ReadingTexts,
+  circles: readonly string[],
+  units: UnitSystem,
+  graduation: Readonly<Record<string, number>>,
+): ReadingsRead => {
+  const at = (text: string | undefined) => typedValue(text, 'displacement', units)
+  const value = (circle: string, clock: number) => at(texts.circles[circle]?.[String(clock)])
+  const order: ReadingBox[] = [
+    ...texts.positions.flatMap((clock) => circles.map((circle) => ({ circle, clock }))),
+    ...circles.map((circle) => ({ circle, clock: null })),
+  ]
+  const missing = order.filter((b) =>
+    b.clock === null ? at(texts.returned[b.circle]) === null : value(b.circle, b.clock) === null,
+  )
+  const slips = Object.fromEntries(
+    circles.map((circle) => [
+      circle,
+      texts.positions.filter((clock) => {
+        const own = value(circle, clock)
+        const others = texts.positions.filter((c) => c !== clock).flatMap((c) => value(circle, c) ?? [])
+        return own !== null && others.length > 1 && readingSlip(own, others, graduation[circle] ?? 0)
+      }),
+    ]),
+  )
+  const list = (circle: string) =>
+    texts.positions.flatMap((clock) => {
+      const v = value(circle, clock)
+      return v === null ? [] : [{ clock, value: v }]
+    })
+  const turned = circles.map((c) => [c, at(texts.returned[c])] as const)
+  return {
+    order,
+    missing,
+    slips,
+    value,
+    blank: texts.positions
+      .slice(1)
+      .every((clock) => circles.every((c) => (texts.circles[c]?.[String(clock)] ?? '').trim() === '')),
+    body: {
+      kind: 'readings-taken',
+      payload: {
+        units,
+        circles: Object.fromEntries(circles.map((c) => [c, list(c)])),
+        returned: turned.some(([, v]) => v === null)
+          ? null
+          : Object.fromEntries(turned.map(([c, v]) => [c, v ?? 0])),
+      },
+    },
+  }
+}

@@ -1,0 +1,299 @@
+import type { Turning } from '../../../core/coupling/dialSet'
+import { distanceSlip, sagDiffers } from '../../../core/setup/distanceSlip'
+import { methodToCore, type MethodGiven } from '../../../core/methods/methods'
+import type { CoupledMachine } from '../../../core/register/machine'
+import type { SetUpPayload } from '../../../core/stages/setUp/entries'
+import { beyondReturnLimit } from '../../../core/trust/returnToZero'
+import { fromCore, toCore, type UnitSystem } from '../../../core/units/unitSystem'
+import {
+  asSmall,
+  asTape,
+  asking,
+  faulty,
+  NO_REMARK,
+  typedMillimetres,
+  unitOf,
+  withUnit,
+  type Remark,
+} from '../../forms/typed'
+import type { FormValues, NumberField } from '../../methods/form'
+import { isOffered, METHOD_FORMS, usualValues, type OfferedMethod } from '../../methods/forms'
+import { figure } from '../../wording/figures'
+import { capital, type Telling } from '../../wording/telling'
+
+/** What stands in the set-up boxes, as typed. */
+export interface SetUpTexts {
+  units: UnitSystem
+  method: OfferedMethod
+  turning: Turning
+  toldSag: 'hang' | 'pipe-at-6'
+  toldCircle: 'diameter' | 'radius'
+  /** Numbers of the method, by field. */
+  numbers: Record<string, string>
+  /** Words of the method, by field. */
+  choices: Record<string, string>
+  /** From the coupling centre to the first pair, then from each pair to the next. */
+  feet: string[]
+  graduation: string
+  /** By circle. */
+  returned: Record<string, string>
+  why: string
+}
+
+/** What a new set-up is held against: the register, and this machine's last set-up. */
+export interface SetUpContext {
+  readonly machine: CoupledMachine
+  /** This job's last set-up, or the last job's; null for the first of all. */
+  readonly last: SetUpPayload | null
+  /** Set-up of the job before this one, for the questions. */
+  readonly lastJob: SetUpPayload | null
+}
+
+const STARTING_CHOICES: Readonly<Record<string, string>> = {
+  carriedBy: 'movable',
+  plunger: 'away',
+  rimRises: 'rises',
+  faceRises: 'rises',
+  stationaryRises: 'rises',
+  movableRises: 'rises',
+}
+
+const coreHow = (setUp: SetUpPayload): MethodGiven =>
+  ({ method: setUp.how.method, given: methodToCore(setUp.how, setUp.units) }) as MethodGiven
+
+/** Foot distances of a machine in millimetres: register, or what was taped last. */
+const knownFeet = ({ machine, last }: SetUpContext): readonly number[] =>
+  machine.feet.movable.map((pair) => {
+    const taped = last?.feet.find((f) => f.machine === 'movable' && f.pair === pair.id)
+    return taped && last ? toCore(taped.x, 'distance', last.units) : toCore(pair.x, 'distance', machine.units)
+  })
+
+const increments = (feet: readonly number[]): readonly number[] => feet.map((x, i) => x - (feet[i - 1] ?? 0))
+
+/** Boxes filled from this job's last set-up, else from the register and the last job's words; the turn stays blank. */
+export const startSetUp = (context: SetUpContext, units: UnitSystem, method?: OfferedMethod): SetUpTexts => {
+  const { machine, last } = context
+  const how = last ? coreHow(last) : null
+  const chosen = method ?? (how && isOffered(how.method) ? how.method : machine.usual.method)
+  const form = METHOD_FORMS[chosen]
+  const before = how && form.valuesOf(how)
+  const usual = machine.usual.method === chosen ? usualValues(machine.usual, machine.units) : null
+  const known = { ...usual?.numbers, ...before?.numbers }
+  const numbers = Object.fromEntries(
+    form.numbers.map((f) => {
+      const mm = known[f.id]
+      if (mm === undefined) return [f.id, f.id === 'faceSag' ? '0' : '']
+      // Sag is asked anew in every job: it is what gets forgotten.
+      if (f.sag && context.last === context.lastJob) return [f.id, '']
+      return [f.id, f.measure === 'distance' ? asTape(mm, units) : asSmall(mm, units)]
+    }),
+  )
+  const graduation = last && Math.max(...Object.values(last.graduation))
+  return {
+    units,
+    method: chosen,
+    turning: 'both',
+    toldSag: 'hang',
+    toldCircle: 'diameter',
+    numbers,
+    choices: { ...STARTING_CHOICES, ...usual?.choices, ...before?.choices },
+    feet: increments(knownFeet(context)).map((mm) => asTape(mm, units)),
+    graduation: graduation
+      ? asSmall(toCore(graduation, 'displacement', last.units), units)
+      : units === 'inch'
+        ? '0.5'
+        : '0.01',
+    returned: Object.fromEntries(form.circles.map((c) => [c, ''])),
+    why: '',
+  }
+}
+
+/** The boxes of a logged set-up, to correct it. */
+export const editSetUp = (setUp: SetUpPayload, context: SetUpContext, units: UnitSystem): SetUpTexts => {
+  const small = (x: number) => asSmall(toCore(x, 'displacement', setUp.units), units)
+  const texts = startSetUp({ ...context, last: setUp, lastJob: null }, units)
+  return {
+    ...texts,
+    turning: 'rim' in setUp.how.given ? (setUp.how.given.rim.turning ?? 'both') : texts.turning,
+    returned: Object.fromEntries(Object.entries(setUp.returned).map(([c, x]) => [c, small(x)])),
+    why: setUp.why,
+  }
+}
+
+/** The same texts meaning the same in other units: each bare figure gets its unit written behind it. */
+export const nameSetUpUnits = (texts: SetUpTexts, was: UnitSystem): void => {
+  for (const f of METHOD_FORMS[texts.method].numbers)
+    texts.numbers[f.id] = withUnit(texts.numbers[f.id] ?? '', unitOf(f.measure, was))
+  texts.feet = texts.feet.map((t) => withUnit(t, unitOf('distance', was)))
+  texts.graduation = withUnit(texts.graduation, unitOf('displacement', was))
+  for (const c of Object.keys(texts.returned))
+    texts.returned[c] = withUnit(texts.returned[c] ?? '', unitOf('displacement', was))
+}
+
+/** Name of a box: `numbers.sag`, `feet.0`, `graduation`, `returned.rim`, `why`. */
+export type SetUpBox = string
+
+export interface SetUpRead {
+  /** In the order they are filled. */
+  readonly boxes: readonly SetUpBox[]
+  readonly remarks: Readonly<Record<SetUpBox, Remark>>
+  /** Boxes that hold nothing usable yet, in order. */
+  readonly missing: readonly SetUpBox[]
+  readonly missesZero: boolean
+  /** Millimetres of each number that can be read, for the drawing. */
+  readonly numbers: Readonly<Record<string, number>>
+  /** Distance of each pair from the centre, millimetres; null from the first that is missing on. */
+  readonly feet: readonly (number | null)[]
+  readonly payload: SetUpPayload | null
+}
+
+const slipRemark = (mm: number, known: number, source: string, telling: Telling): Remark => {
+  const { words, units } = telling
+  const was = figure(known, 'distance', units, { unit: true })
+  switch (distanceSlip(mm, known)) {
+    case 'tenfold':
+      return asking(words.setUp.tenfold(was, source))
+    case 'feet-for-inches':
+      return asking(words.setUp.feetForInches(was, source))
+    case 'unit':
+      return asking(words.setUp.unitSlip(was, source))
+    case 'far-off':
+      return asking(words.setUp.farOff(was, capital(source)))
+    case null:
+      return NO_REMARK
+  }
+}
+
+/** Reads the boxes: what they hold, what is odd about it, and the entry they make. */
+export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Telling): SetUpRead => {
+  const { units, words } = telling
+  const form = METHOD_FORMS[texts.method]
+  const remarks: Record<string, Remark> = {}
+  const missing: string[] = []
+  const boxes: string[] = []
+  const usual =
+    context.machine.usual.method === texts.method
+      ? usualValues(context.machine.usual, context.machine.units)
+      : null
+  const lastValues = context.lastJob ? form.valuesOf(coreHow(context.lastJob)) : null
+  const w = words.setUp
+
+  const readNumber = (field: NumberField): number | null => {
+    const typed = typedMillimetres(texts.numbers[field.id], field.measure, units)
+    if (typed === null) return null
+    if (field.sag) return texts.toldSag === 'hang' ? typed : Math.abs(typed) / 2
+    return field.circle && texts.toldCircle === 'radius' ? typed * 2 : typed
+  }
+  const remarkOn = (field: NumberField, mm: number): Remark => {
+    if (field.sag) {
+      if (mm < 0) return faulty(w.noSign)
+      const known = lastValues?.numbers[field.id]
+      if (known !== undefined && sagDiffers(mm, known))
+        return asking(w.sagDiffers(figure(known, 'displacement', units, { unit: true })))
+      const shown = (x: number) => figure(x, 'displacement', units, { unit: true })
+      return asking(texts.toldSag === 'hang' ? w.sagAt6(shown(-2 * mm)) : w.sagHangs(shown(mm)))
+    }
+    if (!field.signed && mm <= 0) return faulty(w.aboveZero)
+    if (field.measure === 'displacement') return NO_REMARK
+    const registered = usual?.numbers[field.id]
+    if (registered !== undefined) {
+      const slip = slipRemark(mm, registered, w.register, telling)
+      if (slip.text) return slip
+    }
+    const before = lastValues?.numbers[field.id]
+    return before === undefined ? NO_REMARK : slipRemark(mm, before, w.lastJob, telling)
+  }
+
+  const numbers: Record<string, number> = {}
+  for (const field of form.numbers) {
+    const box = `numbers.${field.id}`
+    boxes.push(box)
+    const mm = readNumber(field)
+    if (mm === null) {
+      missing.push(box)
+      continue
+    }
+    numbers[field.id] = mm
+    const remark = remarkOn(field, mm)
+    remarks[box] = remark
+    if (remark.fault) missing.push(box)
+  }
+
+  const registered = increments(
+    context.machine.feet.movable.map((p) => toCore(p.x, 'distance', context.machine.units)),
+  )
+  const lastFeet = context.lastJob ? increments(knownFeet({ ...context, last: context.lastJob })) : null
+  const feet: (number | null)[] = []
+  texts.feet.forEach((text, i) => {
+    const box = `feet.${i}`
+    boxes.push(box)
+    const mm = typedMillimetres(text, 'distance', units)
+    const from = i === 0 ? 0 : (feet[i - 1] ?? null)
+    feet.push(mm === null || from === null || mm <= 0 ? null : from + mm)
+    if (mm === null) missing.push(box)
+    else if (mm <= 0) {
+      remarks[box] = faulty(w.aboveZero)
+      missing.push(box)
+    } else {
+      const slip = slipRemark(mm, registered[i] ?? mm, w.register, telling)
+      remarks[box] = slip.text || !lastFeet ? slip : slipRemark(mm, lastFeet[i] ?? mm, w.lastJob, telling)
+    }
+  })
+
+  boxes.push('graduation')
+  const graduation = typedMillimetres(texts.graduation, 'displacement', units)
+  if (graduation === null) missing.push('graduation')
+  else if (graduation <= 0) {
+    remarks.graduation = faulty(w.aboveZero)
+    missing.push('graduation')
+  }
+  const returned: Record<string, number> = {}
+  for (const circle of form.circles) {
+    const box = `returned.${circle}`
+    boxes.push(box)
+    const mm = typedMillimetres(texts.returned[circle], 'displacement', units)
+    if (mm === null) missing.push(box)
+    else returned[circle] = mm
+  }
+  const missesZero = form.circles.some((c) => {
+    const mm = returned[c]
+    return mm !== undefined && graduation !== null && beyondReturnLimit(mm, units, graduation)
+  })
+  if (missesZero) {
+    boxes.push('why')
+    if (texts.why.trim() === '') missing.push('why')
+  }
+
+  const inUnits = (mm: number, measure: 'distance' | 'displacement') =>
+    Number(fromCore(mm, measure, units).toPrecision(12))
+  const payload = (): SetUpPayload => {
+    // A method's form knows no units: given numbers in the entry's, it makes the entry's set-up.
+    const values: FormValues = {
+      numbers: Object.fromEntries(form.numbers.map((f) => [f.id, inUnits(numbers[f.id] ?? 0, f.measure)])),
+      choices: texts.choices,
+      turning: texts.turning,
+    }
+    return {
+      units,
+      how: form.given(values),
+      told: { sag: texts.toldSag, circle: texts.toldCircle },
+      feet: context.machine.feet.movable.map((p, i) => ({
+        machine: 'movable',
+        pair: p.id,
+        x: inUnits(feet[i] ?? 0, 'distance'),
+      })),
+      graduation: Object.fromEntries(form.circles.map((c) => [c, inUnits(graduation ?? 0, 'displacement')])),
+      returned: Object.fromEntries(form.circles.map((c) => [c, inUnits(returned[c] ?? 0, 'displacement')])),
+      why: missesZero ? texts.why.trim() : '',
+    }
+  }
+  return {
+    boxes,
+    remarks,
+    missing,
+    missesZero,
+    numbers,
+    feet,
+    payload: missing.length === 0 ? payload() : null,
+  }
+}
