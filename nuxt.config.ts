@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url'
+import icons from 'unplugin-icons/vite'
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
@@ -15,7 +16,11 @@ export default defineNuxtConfig({
     '~/assets/tokens.css',
     '~/assets/base.css',
   ],
-  components: [{ path: '~/components', pathPrefix: false }],
+  components: [
+    { path: '~/components', pathPrefix: false },
+    { path: '~/boards', pathPrefix: false },
+  ],
+  vite: { plugins: [icons({ compiler: 'vue3', autoInstall: false, scale: 1 })] },
   spaLoadingTemplate: 'loading.html',
   app: {
     head: {
@@ -62,6 +67,6 @@ export default defineNuxtConfig({
       },
     },
   },
-  typescript: { strict: true },
+  typescript: { strict: true, tsConfig: { compilerOptions: { types: ['unplugin-icons/types/vue'] } } },
   eslint: { config: { stylistic: false } },
 })

@@ -20,6 +20,7 @@ defineProps<{ title: string; note?: string; bare?: boolean }>()
   display: flex;
   flex-direction: column;
   min-height: 0;
+  min-width: 0;
   overflow: auto;
   padding: 14px 22px 16px;
   background: var(--dye);
@@ -34,11 +35,27 @@ defineProps<{ title: string; note?: string; bare?: boolean }>()
 h2 {
   font-size: 18px;
   color: #fff;
+  white-space: nowrap;
 }
 .head p {
   flex: 1;
   text-align: right;
   color: var(--scribe-dim);
   font-size: 14px;
+}
+@media (max-width: 640px) {
+  .board {
+    overflow: visible;
+    padding: 12px 14px 16px;
+  }
+  .head {
+    flex-wrap: wrap;
+    gap: 4px 12px;
+  }
+  .head p {
+    flex-basis: 100%;
+    order: 3;
+    text-align: left;
+  }
 }
 </style>

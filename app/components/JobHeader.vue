@@ -4,9 +4,20 @@ const outbox = useOutbox()
 
 const connection = computed(() => {
   const waiting = outbox.waiting.length
+  if (outbox.turnedDown.length > 0) return 'An entry needs a word'
   if (waiting > 0)
     return outbox.reachable ? 'Sending …' : `${waiting} ${waiting === 1 ? 'entry' : 'entries'} waiting`
   return outbox.reachable ? 'Saved' : 'Out of reach'
+})
+const telling = useTelling()
+const what = computed(() => {
+  const m = job.machine
+  if (!m) return ''
+  const joined =
+    m.drive === 'coupled'
+      ? m.couplingKind.toLowerCase()
+      : telling.value.words.belts.drive(m.belts.count, telling.value.words.belts.kinds[m.belts.kind])
+  return `${m.powerKw} kW ${m.movableName.toLowerCase()} to ${m.stationaryName.toLowerCase()} · ${joined} · ${job.folded?.state.rpm ?? m.rpm} rpm`
 })
 </script>
 
@@ -20,11 +31,7 @@ const connection = computed(() => {
         >{{ job.machine?.tag }} {{ job.machine?.name }}</NuxtLink
       >
     </h1>
-    <p class="muted what">
-      {{ job.machine?.powerKw }} kW {{ job.machine?.movableName.toLowerCase() }} to
-      {{ job.machine?.stationaryName.toLowerCase() }} · {{ job.machine?.couplingKind.toLowerCase() }} ·
-      {{ job.state?.rpm }} rpm
-    </p>
+    <p class="muted what">{{ what }}</p>
     <span class="muted connection" role="status">{{ connection }}</span>
     <SessionControls />
   </header>
@@ -61,6 +68,16 @@ h1 a {
 .connection {
   font-size: 14px;
   white-space: nowrap;
+}
+@media (max-width: 640px) {
+  .header {
+    flex-wrap: wrap;
+    gap: 6px 10px;
+    padding: 8px 12px;
+  }
+  h1 {
+    flex-basis: 60%;
+  }
 }
 @media (max-width: 900px) {
   .what {

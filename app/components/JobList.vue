@@ -2,69 +2,81 @@
 import dayjs from 'dayjs'
 import type { JobSummary } from '~~/shared/api/answers'
 import { misalignmentWords } from '~~/shared/wording/directions'
-import { VERDICT_NAMES } from '~~/shared/wording/names'
-import { NEXT_STEPS } from '~~/shared/wording/progress'
+import { degrees, gapFigure } from '~~/shared/wording/lines'
+import { tellingOf } from '~~/shared/wording/telling'
 
-defineProps<{ jobs: readonly JobSummary[]; empty: string; showMachine?: boolean }>()
+const props = defineProps<{ jobs: readonly JobSummary[]; empty: string; showMachine?: boolean }>()
 const session = useSession()
+const telling = computed(() => tellingOf(session.units, null, session.works?.footWords))
 const day = (iso: string) => dayjs(iso).format('D MMM YYYY')
+const found = ({ summary }: JobSummary): string => {
+  if (!summary.asLeft) return ''
+  return summary.kind === 'coupled'
+    ? misalignmentWords(summary.asLeft.coupling, false, telling.value)
+    : telling.value.words.belts
+        .found(
+          gapFigure(Math.abs(summary.asLeft.offset), telling.value, true),
+          degrees(Math.abs(summary.asLeft.turn)),
+        )
+        .toLowerCase()
+}
+const rows = computed(() =>
+  props.jobs.map((j) => ({
+    ...j,
+    found: found(j),
+    verdictName: telling.value.words.verdicts[j.verdict],
+    step: j.closedAt ? `Closed ${day(j.closedAt)}` : telling.value.words.sheet.stages[j.stage].next,
+  })),
+)
+const open = (job: { id: string }) => navigateTo(`/jobs/${job.id}`)
 </script>
 
 <template>
-  <p v-if="jobs.length === 0" class="empty muted panel">{{ empty }}</p>
-  <ul v-else class="jobs panel">
-    <li v-for="j in jobs" :key="j.id">
-      <NuxtLink :to="`/jobs/${j.id}`">
-        <VerdictMark :mark="j.verdict" silent />
-        <span class="what">
-          <strong v-if="showMachine">{{ j.tag }} {{ j.machineName }}</strong>
-          <strong v-else>{{ day(j.openedAt) }}</strong>
-          <span class="muted">
-            {{ VERDICT_NAMES[j.verdict]
-            }}<template v-if="j.asLeft">: {{ misalignmentWords(j.asLeft.coupling, session.units) }}</template>
+  <el-empty v-if="jobs.length === 0" class="panel" :image-size="1" :description="empty" />
+  <el-table v-else :data="rows" class="panel jobs" :show-header="false" @row-click="open">
+    <el-table-column min-width="360">
+      <template #default="{ row }">
+        <NuxtLink :to="`/jobs/${row.id}`" class="what">
+          <VerdictMark :mark="row.verdict" silent />
+          <span>
+            <strong>{{ showMachine ? `${row.tag} ${row.machineName}` : day(row.openedAt) }}</strong>
+            <span class="muted">
+              {{ row.verdictName }}<template v-if="row.found">: {{ row.found }}</template></span
+            >
           </span>
-        </span>
-        <span class="step">
-          <template v-if="j.closedAt">Closed {{ day(j.closedAt) }}</template>
-          <strong v-else>{{ NEXT_STEPS[j.stage] }}</strong>
-          <span class="muted">{{ j.lastAuthor }}</span>
-        </span>
-      </NuxtLink>
-    </li>
-  </ul>
+        </NuxtLink>
+      </template>
+    </el-table-column>
+    <el-table-column align="right" min-width="200">
+      <template #default="{ row }">
+        <strong :class="{ plain: row.closedAt }">{{ row.step }}</strong><br /><span class="muted">{{
+          row.lastAuthor
+        }}</span>
+      </template>
+    </el-table-column>
+  </el-table>
 </template>
 
 <style scoped>
 .jobs {
-  list-style: none;
-  margin: 0;
-  padding: 0;
+  cursor: pointer;
 }
-li + li {
-  border-top: 1px solid var(--hairline);
-}
-a {
+.what {
   display: flex;
   align-items: center;
   gap: 14px;
-  min-height: 64px;
-  padding: 10px 18px;
+  min-height: 48px;
   text-decoration: none;
 }
-a:hover {
-  background: var(--sunk);
-}
-.what,
-.step {
+.what > span {
   display: grid;
+  line-height: 1.35;
 }
-.what {
-  flex: 1;
+.plain {
+  font-weight: 400;
 }
-.step {
-  text-align: right;
-}
-.empty {
-  padding: 18px;
+.jobs :deep(.cell) {
+  line-height: 1.35;
+  padding: 0 14px;
 }
 </style>

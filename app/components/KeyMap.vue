@@ -3,7 +3,7 @@ const { mapOpen } = useKeyEvents()
 </script>
 
 <template>
-  <el-dialog v-model="mapOpen" title="Keys" width="440" append-to-body>
+  <el-dialog v-model="mapOpen" title="Keys" width="min(460px, 94vw)" append-to-body>
     <dl class="keys">
       <template v-for="row in KEY_MAP" :key="row.keys">
         <dt class="figure">{{ row.keys }}</dt>
@@ -16,7 +16,7 @@ const { mapOpen } = useKeyEvents()
 <style scoped>
 .keys {
   display: grid;
-  grid-template-columns: 110px 1fr;
+  grid-template-columns: 130px 1fr;
   gap: 8px 12px;
   margin: 0;
 }

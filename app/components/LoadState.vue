@@ -7,13 +7,18 @@ defineEmits<{ again: [] }>()
 <template>
   <div v-if="failure" class="state panel" role="alert">
     <p>{{ failure.message }}</p>
-    <button type="button" class="quiet-button" @click="$emit('again')">Try again</button>
+    <el-button class="quiet-button" @click="$emit('again')">Try again</el-button>
   </div>
-  <p v-else-if="waiting" class="state muted" role="status">Fetching …</p>
+  <div v-else-if="waiting" class="waiting" role="status" aria-label="Fetching">
+    <el-skeleton :rows="4" animated />
+  </div>
   <slot v-else />
 </template>
 
 <style scoped>
+.waiting {
+  margin-top: 20px;
+}
 .state {
   margin-top: 20px;
   padding: 18px;

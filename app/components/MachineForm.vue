@@ -1,191 +1,178 @@
 <script setup lang="ts">
-import { readTypedNumber, type TypedMeasure } from '~~/core/units/typedNumber'
-import { UNIT_NAMES } from '~~/shared/wording/figures'
+import { blankRecord, readRecord, recordFields, recordTexts } from '~~/shared/register/form'
 import type { MachineFields, MachineRecord } from '~~/shared/register/machine'
-import { TYPED_FAULTS } from '~~/shared/wording/names'
+import { UNIT_NAMES } from '~~/shared/wording/figures'
+import { newId } from '~/device/newId'
 
-/** Changes what the register says of a machine, in the machine's own units. */
-const props = defineProps<{ machine: MachineRecord }>()
-const emit = defineEmits<{ changed: [] }>()
+/** What the register says of a machine, changed or written for the first time, in the machine's own units. */
+const props = defineProps<{ machine: MachineRecord | null }>()
+const emit = defineEmits<{ saved: [tag: string] }>()
 const shown = defineModel<boolean>({ required: true })
+const session = useSession()
 
-const NUMBERS = {
-  rpm: { label: 'Nameplate speed, rpm', measure: 'plain' },
-  powerKw: { label: 'Power, kW', measure: 'plain' },
-  rimPlane: { label: 'Rim dial’s usual plane', measure: 'distance' },
-  faceDiameter: { label: 'Face circle, diameter', measure: 'distance' },
-  inboard: { label: 'Coupling to inboard feet', measure: 'distance' },
-  outboard: { label: 'Coupling to outboard feet', measure: 'distance' },
-  inboardPlus: { label: 'Inboard room toward 3', measure: 'displacement' },
-  inboardMinus: { label: 'Inboard room toward 9', measure: 'displacement' },
-  outboardPlus: { label: 'Outboard room toward 3', measure: 'displacement' },
-  outboardMinus: { label: 'Outboard room toward 9', measure: 'displacement' },
-  maxPack: { label: 'Highest pack under a foot', measure: 'displacement' },
-} as const satisfies Record<string, { label: string; measure: TypedMeasure }>
-type NumberName = keyof typeof NUMBERS
-
-const texts = ref({} as Record<NumberName, string>)
-const names = ref({ name: '', area: '', movableName: '', stationaryName: '', couplingKind: '' })
+const drive = ref<MachineFields['drive']>('coupled')
+const units = ref<MachineFields['units']>('inch')
+const base = shallowRef<MachineFields>(blankRecord('coupled', 'inch'))
+const fields = computed(() => recordFields(base.value, session.works?.footWords))
+const groups = computed(() => [...new Set(fields.value.map((f) => f.group))])
+const texts = ref<Record<string, string>>({})
 const faults = ref<Readonly<Record<string, string>>>({})
 const message = ref('')
 const version = ref(0)
+const newMachineId = ref('')
 
-const fill = (m: MachineRecord) => {
-  const [a, b] = m.feet
-  const of = (x: number) => String(x)
-  texts.value = {
-    rpm: of(m.rpm),
-    powerKw: of(m.powerKw),
-    rimPlane: of(m.usual.rimPlane),
-    faceDiameter: of(m.usual.faceDiameter),
-    inboard: of(a.x),
-    outboard: of(b.x),
-    inboardPlus: of(a.sidePlus),
-    inboardMinus: of(a.sideMinus),
-    outboardPlus: of(b.sidePlus),
-    outboardMinus: of(b.sideMinus),
-    maxPack: of(a.maxPack),
-  }
-  names.value = {
-    name: m.name,
-    area: m.area,
-    movableName: m.movableName,
-    stationaryName: m.stationaryName,
-    couplingKind: m.couplingKind,
-  }
-  version.value = m.version
+const begin = (record: MachineFields, blank: boolean) => {
+  base.value = record
+  const filled = recordTexts(record, fields.value)
+  // A zero in a new record is a box nobody filled yet.
+  texts.value = blank
+    ? Object.fromEntries(
+        Object.entries(filled).map(([path, t]) => [path, t === '0' && path !== 'base.lineAngle' ? '' : t]),
+      )
+    : filled
+  faults.value = {}
+  message.value = ''
 }
 watch(shown, (now) => {
   if (!now) return
-  fill(props.machine)
-  faults.value = {}
-  message.value = ''
+  if (props.machine) {
+    const { id: _, version: v, ...record } = props.machine
+    version.value = v
+    begin(record, false)
+  } else {
+    newMachineId.value = newId()
+    units.value = session.units
+    begin(blankRecord(drive.value, units.value), true)
+  }
 })
+const another = () => begin(blankRecord(drive.value, units.value), true)
 
 const save = async () => {
-  const read = Object.fromEntries(
-    Object.entries(texts.value).map(([k, t]) => [
-      k,
-      readTypedNumber(t, NUMBERS[k as NumberName].measure, props.machine.units),
-    ]),
-  ) as Record<NumberName, ReturnType<typeof readTypedNumber>>
-  const bad = Object.entries(read).filter(([, r]) => !r.ok)
-  faults.value = Object.fromEntries(bad.map(([k, r]) => [k, r.ok ? '' : TYPED_FAULTS[r.fault]]))
-  if (bad.length > 0) return
-  const v = (name: NumberName) => {
-    const r = read[name]
-    return r.ok ? r.value : 0
+  const read = readRecord(texts.value, base.value, fields.value)
+  faults.value = read.faults
+  if (Object.keys(read.faults).length > 0) {
+    message.value = 'Some boxes are not right yet. They are marked.'
+    return
   }
-  const { id: _, version: __, ...kept } = props.machine
-  const [a, b] = kept.feet
-  const fields: MachineFields = {
-    ...kept,
-    ...names.value,
-    rpm: v('rpm'),
-    powerKw: v('powerKw'),
-    usual: { ...kept.usual, rimPlane: v('rimPlane'), faceDiameter: v('faceDiameter') },
-    feet: [
-      {
-        ...a,
-        x: v('inboard'),
-        sidePlus: v('inboardPlus'),
-        sideMinus: v('inboardMinus'),
-        maxPack: v('maxPack'),
-      },
-      {
-        ...b,
-        x: v('outboard'),
-        sidePlus: v('outboardPlus'),
-        sideMinus: v('outboardMinus'),
-        maxPack: v('maxPack'),
-      },
-    ],
-  }
+  const record = read.record as MachineFields
   try {
-    await askServer(`/api/machines/${encodeURIComponent(props.machine.tag)}`, {
-      method: 'PUT',
-      body: { ...fields, version: version.value },
-    })
+    if (props.machine)
+      await askServer(`/api/machines/${encodeURIComponent(props.machine.tag)}`, {
+        method: 'PUT',
+        body: { ...record, version: version.value },
+      })
+    else await askServer('/api/machines', { method: 'POST', body: { ...record, id: newMachineId.value } })
     shown.value = false
-    emit('changed')
+    emit('saved', record.tag)
   } catch (error) {
     if (!(error instanceof ApiFailure)) throw error
     message.value = error.message
-    faults.value = Object.fromEntries(
-      (error.answer.issues ?? []).map((i) => [FIELD_OF[i.path] ?? i.path, i.message]),
-    )
+    faults.value = Object.fromEntries((error.answer.issues ?? []).map((i) => [i.path, i.message]))
     // What was typed stays; the next save is against the row as it now stands.
     const current = error.answer.current as MachineRecord | undefined
-    if (current) version.value = current.version
+    if (current && props.machine) version.value = current.version
   }
 }
-/** Where the server's paths stand on this form. */
-const FIELD_OF: Readonly<Record<string, NumberName>> = {
-  rpm: 'rpm',
-  powerKw: 'powerKw',
-  'usual.rimPlane': 'rimPlane',
-  'usual.faceDiameter': 'faceDiameter',
-  'feet.0.x': 'inboard',
-  'feet.1.x': 'outboard',
-  'feet.0.sidePlus': 'inboardPlus',
-  'feet.0.sideMinus': 'inboardMinus',
-  'feet.1.sidePlus': 'outboardPlus',
-  'feet.1.sideMinus': 'outboardMinus',
-  'feet.0.maxPack': 'maxPack',
-}
-const NAMES = {
-  name: 'Name',
-  area: 'Where it stands',
-  movableName: 'What is moved',
-  stationaryName: 'What it drives',
-  couplingKind: 'Coupling',
-} as const
 </script>
 
 <template>
-  <el-dialog v-model="shown" :title="`Change the register, ${machine.tag}`" width="720" append-to-body>
-    <form class="form" @submit.prevent="save">
-      <label v-for="(label, key) in NAMES" :key="key"
-        >{{ label }}<el-input v-model="names[key]" /><span v-if="faults[key]" class="fault">{{
-          faults[key]
-        }}</span></label
-      >
-      <NumberBox
-        v-for="(spec, key) in NUMBERS"
-        :key="key"
-        v-model="texts[key]"
-        :label="spec.label"
-        :measure="spec.measure"
-        :units="machine.units"
-        :signed="key === 'rimPlane'"
-        :note="faults[key] ?? ''"
-        :note-is-fault="!!faults[key]"
-        @enter="save"
+  <el-dialog
+    v-model="shown"
+    :title="machine ? `Change the register, ${machine.tag}` : 'Register a machine'"
+    width="min(820px, 96vw)"
+    append-to-body
+    destroy-on-close
+  >
+    <div v-if="!machine" class="kind">
+      <ChoiceRow
+        v-model="drive"
+        label="Joined by"
+        show-label
+        :options="[
+          { value: 'coupled', name: 'A coupling' },
+          { value: 'belt', name: 'Belts' },
+        ]"
+        @update:model-value="another"
       />
+      <ChoiceRow
+        v-model="units"
+        label="Kept in"
+        show-label
+        :options="[
+          { value: 'inch', name: 'Inches and mil' },
+          { value: 'metric', name: 'Millimetres' },
+        ]"
+        @update:model-value="another"
+      />
+    </div>
+    <el-form label-position="top" class="form" @submit.prevent="save">
+      <template v-for="group in groups" :key="group">
+        <h3>{{ group }}</h3>
+        <template v-for="f in fields.filter((x) => x.group === group)" :key="f.path">
+          <NumberBox
+            v-if="f.kind === 'number' || f.kind === 'shims'"
+            v-model="texts[f.path]!"
+            :label="f.label"
+            :measure="f.kind === 'number' ? f.measure : 'displacement'"
+            :list="f.kind === 'shims' || (f.kind === 'number' && f.optional === true && !texts[f.path])"
+            :units="base.units"
+            :signed="f.kind === 'number' && f.signed"
+            :note="faults[f.path] ?? ''"
+            :note-is-fault="!!faults[f.path]"
+            @enter="save"
+          />
+          <el-form-item v-else :label="f.label" :error="faults[f.path]">
+            <el-input v-if="f.kind === 'text'" v-model="texts[f.path]" :aria-label="f.label" />
+            <el-select v-else-if="f.kind === 'choice'" v-model="texts[f.path]" :aria-label="f.label">
+              <el-option v-for="o in f.options" :key="o.value" :value="o.value" :label="o.name" />
+            </el-select>
+            <el-switch
+              v-else
+              v-model="texts[f.path]"
+              :aria-label="f.label"
+              active-value="true"
+              inactive-value="false"
+              active-text="Locked"
+              inactive-text="May be moved"
+            />
+          </el-form-item>
+        </template>
+      </template>
       <p class="wide muted">
-        In {{ UNIT_NAMES[machine.units].distance }} and {{ UNIT_NAMES[machine.units].displacement }}, as this
+        In {{ UNIT_NAMES[base.units].distance }} and {{ UNIT_NAMES[base.units].displacement }}, as this
         machine is kept. Open jobs keep the machine as it was on their day.
       </p>
       <p v-if="message" class="wide fault" role="alert">{{ message }}</p>
-      <button type="submit" class="next-button wide">Save the change</button>
-    </form>
+      <el-button native-type="submit" class="next-button wide">{{
+        machine ? 'Save the change' : 'Register it'
+      }}</el-button>
+    </el-form>
   </el-dialog>
 </template>
 
 <style scoped>
+.kind {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 24px;
+  margin-bottom: 8px;
+}
 .form {
   display: grid;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 12px 16px;
+  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+  gap: 10px 16px;
   align-items: start;
 }
-.form > label {
-  display: grid;
-  gap: 4px;
-  font-size: 14px;
+.form :deep(.el-form-item) {
+  margin-bottom: 0;
 }
+h3,
 .wide {
   grid-column: 1 / -1;
+}
+h3 {
+  font-size: 16px;
+  margin-top: 10px;
 }
 .fault {
   color: var(--out);

@@ -1,28 +1,46 @@
 <script setup lang="ts">
+import IconPencil from '~icons/lucide/pencil'
+
 const job = useJob()
 const shown = ref(false)
 const text = ref('')
+const box = useTemplateRef<{ focus: () => void }>('box')
 const log = () => {
   if (text.value.trim() === '') return
-  job.log({ kind: 'remark', payload: { text: text.value.trim() } })
+  if (!job.log({ kind: 'remark', payload: { text: text.value.trim() } })) return
   text.value = ''
   shown.value = false
 }
 </script>
 
 <template>
-  <button type="button" class="text-button remark" @click="shown = true">
-    <span aria-hidden="true">✎</span><span class="long"> Add a remark</span>
-  </button>
-  <el-dialog v-model="shown" title="Add a remark" width="460" append-to-body>
-    <form @submit.prevent="log">
-      <label
-        >What did you see?<el-input v-model="text" type="textarea" :rows="3" maxlength="2000" autofocus
-      /></label>
-      <button type="submit" class="next-button" :disabled="text.trim() === ''">Log the remark</button>
-    </form>
-    <ul v-if="job.state?.remarks.length">
-      <li v-for="r in job.state.remarks" :key="r.id">{{ r.payload.text }}</li>
+  <el-button link class="text-button remark" aria-label="Add a remark" @click="shown = true">
+    <IconPencil aria-hidden="true" /><span class="long">Add a remark</span>
+  </el-button>
+  <el-dialog
+    v-model="shown"
+    title="Add a remark"
+    width="min(460px, 94vw)"
+    append-to-body
+    @opened="box?.focus()"
+  >
+    <el-form label-position="top" @submit.prevent="log">
+      <el-form-item label="What did you see?">
+        <el-input
+          ref="box"
+          v-model="text"
+          aria-label="What did you see?"
+          type="textarea"
+          :rows="3"
+          maxlength="2000"
+        />
+      </el-form-item>
+      <el-button native-type="submit" class="next-button" :disabled="text.trim() === ''"
+        >Log the remark</el-button
+      >
+    </el-form>
+    <ul v-if="job.folded?.state.remarks.length">
+      <li v-for="r in job.folded.state.remarks" :key="r.id">{{ r.payload.text }}</li>
     </ul>
   </el-dialog>
 </template>
@@ -32,10 +50,6 @@ const log = () => {
   text-align: left;
   padding: 0 16px;
   color: var(--muted);
-}
-form {
-  display: grid;
-  gap: 14px;
 }
 @media (max-width: 1100px) {
   .long {

@@ -1,32 +1,53 @@
 <script setup lang="ts">
-import { STAGES, type StageId } from '~~/core/logbook/entry'
-import type { JobState } from '~~/core/logbook/foldJob'
-import { MARK_NAMES, STAGE_NAMES } from '~~/shared/wording/names'
-import { findingOf } from '~~/shared/wording/progress'
+import type { Job, StageId } from '~~/core/jobs/jobs'
+import { findingsOf } from '~~/shared/wording/findings'
+import { stageKey } from '~/composables/useKeys'
 
-defineProps<{ state: JobState; stage: StageId }>()
+/** The job's stages in working order, grouped by phase, each with its lozenge and what it found. */
+const props = defineProps<{ job: Job; stage: StageId }>()
 defineEmits<{ open: [stage: StageId] }>()
-const session = useSession()
+const telling = useTelling()
+const findings = computed(() => findingsOf(props.job, telling.value))
+const words = computed(() => telling.value.words.sheet)
+interface Row {
+  readonly id: StageId
+  readonly mark: Job['sheet']['rows'][number]['mark']
+  readonly at: number
+}
+const phases = computed(() => {
+  const groups: { name: string; rows: Row[] }[] = []
+  props.job.sheet.rows.forEach(({ id, mark }, at) => {
+    const name = words.value.phases[words.value.stages[id].phase]
+    const last = groups[groups.length - 1]
+    const group = last?.name === name ? last : { name, rows: [] }
+    if (group !== last) groups.push(group)
+    group.rows.push({ id, mark, at })
+  })
+  return groups
+})
+const told = (row: Row) =>
+  `${words.value.stages[row.id].name}, ${words.value.marks[row.mark]}. ${findings.value[row.id] ?? ''}`
 </script>
 
 <template>
   <nav class="sheet" aria-label="Stages of this job">
-    <ol>
-      <li v-for="(s, i) in STAGES" :key="s">
-        <button
-          type="button"
-          :class="{ here: s === stage }"
-          :aria-current="s === stage ? 'step' : undefined"
-          :aria-label="`${STAGE_NAMES[s]}, ${MARK_NAMES[state.stages[s].mark]}. ${findingOf(state, s, session.units)}`"
-          :title="`${STAGE_NAMES[s]} (g ${i + 1})`"
-          @click="$emit('open', s)"
+    <ol v-for="phase in phases" :key="phase.name" :aria-label="phase.name">
+      <li class="phase" aria-hidden="true">{{ phase.name }}</li>
+      <li v-for="row in phase.rows" :key="row.id" class="row">
+        <el-button
+          text
+          :class="{ here: row.id === stage }"
+          :aria-current="row.id === stage ? 'step' : undefined"
+          :aria-label="told(row)"
+          :title="`${findings[row.id] || words.stages[row.id].name} (g ${stageKey(row.at)})`"
+          @click="$emit('open', row.id)"
         >
-          <VerdictMark :mark="state.stages[s].mark" silent />
+          <VerdictMark :mark="row.mark" silent />
           <span class="words">
-            <span class="name">{{ STAGE_NAMES[s] }}</span>
-            <span class="finding">{{ findingOf(state, s, session.units) }}</span>
+            <span class="name">{{ words.stages[row.id].name }}</span>
+            <span class="finding">{{ findings[row.id] }}</span>
           </span>
-        </button>
+        </el-button>
       </li>
     </ol>
     <RemarkButton />
@@ -38,10 +59,9 @@ const session = useSession()
   grid-area: sheet;
   background: var(--page);
   border-right: 1px solid var(--hairline);
-  padding: 14px 0;
+  padding: 8px 0;
   display: flex;
   flex-direction: column;
-  justify-content: space-between;
   overflow-y: auto;
 }
 ol {
@@ -49,60 +69,112 @@ ol {
   margin: 0;
   padding: 0;
 }
-button {
+.phase {
+  padding: 7px 14px 1px;
+  font-size: 13px;
+  line-height: 16px;
+  color: var(--muted);
+}
+.row .el-button {
+  display: flex;
+  justify-content: flex-start;
+  width: 100%;
+  height: auto;
+  min-height: 40px;
+  margin: 0;
+  padding: 2px 10px 2px 13px;
+  border: 0;
+  border-left: 3px solid transparent;
+  border-radius: 0;
+  text-align: left;
+  white-space: normal;
+}
+.row .el-button :deep(> span) {
   display: flex;
   align-items: flex-start;
   gap: 10px;
   width: 100%;
-  min-height: 50px;
-  padding: 6px 12px 6px 14px;
-  border: 0;
-  border-left: 3px solid transparent;
-  background: none;
-  text-align: left;
-  cursor: pointer;
+  min-width: 0;
 }
-button:hover {
-  background: var(--sunk);
-}
-button.here {
+.row .el-button.here {
   background: var(--panel);
   border-left-color: var(--brass);
 }
-button.here .name {
+.row .here .name {
   font-weight: 700;
 }
 svg {
-  margin-top: 4px;
+  margin-top: 2px;
 }
 .words {
   display: grid;
   min-width: 0;
 }
 .name {
-  font-size: 16px;
+  font-size: 15px;
+  line-height: 19px;
 }
 .finding {
-  font-size: 14px;
-  line-height: 1.3;
+  font-size: 13px;
+  line-height: 16px;
   color: var(--muted);
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.finding:empty {
+  display: none;
+}
+.sheet > :deep(.remark) {
+  margin-top: auto;
+  padding: 0 14px;
+  justify-content: flex-start;
 }
 @media (max-width: 1100px) {
-  button {
+  .phase {
+    display: none;
+  }
+  .row .el-button {
+    min-height: 50px;
+    padding: 4px 2px;
+  }
+  .row .el-button :deep(> span) {
     flex-direction: column;
     align-items: center;
     gap: 2px;
-    padding: 8px 2px;
-    text-align: center;
-  }
-  svg {
-    margin: 0;
   }
   .name {
     font-size: 13px;
+    line-height: 15px;
+    text-align: center;
   }
   .finding {
     display: none;
+  }
+}
+@media (max-width: 640px) {
+  .sheet {
+    flex-direction: row;
+    align-items: stretch;
+    border-right: 0;
+    border-bottom: 1px solid var(--hairline);
+    padding: 0 4px;
+    overflow-x: auto;
+  }
+  ol {
+    display: flex;
+  }
+  .row .el-button {
+    width: 62px;
+    min-height: 56px;
+    border-left: 0;
+    border-bottom: 3px solid transparent;
+  }
+  .row .el-button.here {
+    border-bottom-color: var(--brass);
+  }
+  .sheet > :deep(.remark) {
+    margin: 0 0 0 auto;
   }
 }
 </style>

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import IconKeyboard from '~icons/lucide/keyboard'
+import IconMoon from '~icons/lucide/moon'
+
 const session = useSession()
 const { mapOpen } = useKeyEvents()
 </script>
@@ -22,26 +25,19 @@ const { mapOpen } = useKeyEvents()
     >
       <el-option v-for="p in session.people" :key="p.id" :value="p.id" :label="p.name" />
     </el-select>
-    <button
-      type="button"
+    <el-button
+      link
       class="icon"
       :aria-pressed="session.bay === 'dim'"
       aria-label="Dim bay"
       title="Dim bay"
       @click="session.bay = session.bay === 'dim' ? 'bright' : 'dim'"
     >
-      <svg viewBox="0 0 20 20" width="20" height="20" aria-hidden="true">
-        <path
-          d="M4 17h12M10 17V9m-5 0a5 5 0 0 1 10 0z"
-          fill="none"
-          stroke="currentColor"
-          stroke-width="1.6"
-        />
-      </svg>
-    </button>
-    <button type="button" class="icon figure" aria-label="Keys" title="Keys (?)" @click="mapOpen = true">
-      ?
-    </button>
+      <IconMoon aria-hidden="true" />
+    </el-button>
+    <el-button link class="icon" aria-label="Keys" title="Keys (?)" @click="mapOpen = true">
+      <IconKeyboard aria-hidden="true" />
+    </el-button>
   </div>
 </template>
 
@@ -70,6 +66,15 @@ const { mapOpen } = useKeyEvents()
 .icon[aria-pressed='true'] {
   border-color: var(--field-line);
   color: var(--ink);
+}
+@media (max-width: 640px) {
+  .controls {
+    flex: 1;
+  }
+  .who {
+    flex: 1;
+    width: auto;
+  }
 }
 @media (max-width: 900px) {
   .who {

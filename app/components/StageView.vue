@@ -1,14 +1,12 @@
 <script setup lang="ts">
-import type { StageId } from '~~/core/logbook/entry'
+import type { StageId } from '~~/core/jobs/jobs'
+import { VIEWS } from '~/stages/views'
 
-defineProps<{ stage: StageId }>()
+/** The view of a stage, loaded when it is first opened. */
+const props = defineProps<{ stage: StageId }>()
+const view = computed(() => VIEWS[props.stage])
 </script>
 
 <template>
-  <MakeSafeStage v-if="stage === 'make-safe'" />
-  <SetUpStage v-else-if="stage === 'set-up'" />
-  <ReadingsStage v-else-if="stage === 'as-found' || stage === 're-measure'" :stage="stage" />
-  <PlanStage v-else-if="stage === 'plan'" />
-  <MoveStage v-else-if="stage === 'move'" />
-  <CloseStage v-else />
+  <component :is="view" />
 </template>

@@ -1,109 +1,113 @@
 <script setup lang="ts">
-import { JOB_REASONS, type JobReason } from '~~/core/logbook/entry'
-import { readTypedNumber } from '~~/core/units/typedNumber'
-import type { MachineRecord } from '~~/shared/register/machine'
-import { REASON_NAMES } from '~~/shared/wording/names'
+import { JOB_REASONS, type JobReason } from '~~/core/stages/open/entries'
+import type { MachineRecord, MachineSnapshot } from '~~/shared/register/machine'
+import { MACHINE_SCHEMA } from '~~/shared/register/machine'
+import { readSpeed } from '~~/shared/stages/open/form'
+import { en } from '~~/shared/wording/en'
+import { deviceStore } from '~/device/database'
+import { newId } from '~/device/newId'
 
-/** Opens a job: why, and the nameplate speed read off and confirmed, because the limit hangs on it. */
+/**
+ * Opens a job: why, and the nameplate speed read off and confirmed, because the limit hangs on it.
+ * It goes through the outbox like every entry, so that it also opens out of reach of the server.
+ */
 const props = defineProps<{ machine: MachineRecord }>()
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
+const outbox = useOutbox()
+const ask = useAskOnce()
 
 const reason = ref<JobReason>('planned')
 const speed = ref('')
 const customer = ref('')
 const note = ref('')
-const failure = ref('')
-const sending = ref(false)
-/** One id for this opening however often it is sent. */
-const ids = ref({ job: '', entry: '' })
+const box = useTemplateRef<{ focus: () => void }>('box')
 
-watch(shown, (now) => {
-  if (!now) return
-  ids.value = { job: crypto.randomUUID(), entry: crypto.randomUUID() }
-  failure.value = ''
-})
-
-const rpm = computed(() => readTypedNumber(speed.value, 'plain', session.units))
-const speedNote = computed(() => {
-  if (!rpm.value.ok) return `Registered: ${props.machine.rpm} rpm. Read it off the nameplate and type it.`
-  if (rpm.value.value <= 0) return 'Give a speed above zero.'
-  return rpm.value.value === props.machine.rpm
-    ? 'As registered.'
-    : `The register says ${props.machine.rpm} rpm. The limits will follow what you typed.`
-})
-const ready = computed(() => rpm.value.ok && rpm.value.value > 0 && session.authorId !== '' && !sending.value)
+const read = computed(() => readSpeed(speed.value, props.machine.rpm, en))
+const ready = computed(() => read.value.rpm !== null && session.authorId !== '')
 
 const start = async () => {
-  if (!rpm.value.ok || !ready.value) return
-  sending.value = true
-  failure.value = ''
-  try {
-    await askServer('/api/jobs', {
-      method: 'POST',
-      body: {
-        id: ids.value.job,
-        machine: props.machine.tag,
-        opening: {
-          id: ids.value.entry,
-          author: session.authorId,
-          madeAt: new Date().toISOString(),
-          kind: 'job-opened',
-          payload: { reason: reason.value, rpm: rpm.value.value, customer: customer.value, note: note.value },
-        },
-      },
-    })
-    await navigateTo(`/jobs/${ids.value.job}`)
-  } catch (error) {
-    failure.value = error instanceof ApiFailure ? error.message : String(error)
-  } finally {
-    sending.value = false
+  if (read.value.rpm === null || !ready.value) return box.value?.focus()
+  if (!ask.mayGo(read.value.question ? [read.value.question] : [])) return
+  const id = newId()
+  const opening = {
+    id: newId(),
+    author: session.authorId,
+    madeAt: new Date().toISOString(),
+    receivedAt: null,
+    after: null,
+    before: null,
+    supersedes: null,
+    kind: 'job-opened' as const,
+    payload: { reason: reason.value, rpm: read.value.rpm, customer: customer.value, note: note.value },
   }
+  // Until the server has answered, the job stands on what this device knows of the machine.
+  const machine: MachineSnapshot = {
+    ...props.machine,
+    stock: (session.works?.stock ?? [])
+      .filter((s) => s.units === props.machine.units)
+      .map(({ thickness, count }) => ({ thickness, count })),
+    packLimit: session.works?.packLimit ?? 4,
+  }
+  await deviceStore()
+    .then((db) =>
+      db.put(
+        'jobs',
+        JSON.parse(
+          JSON.stringify({ id, machineSchema: MACHINE_SCHEMA, machine, entries: [], previous: null }),
+        ),
+      ),
+    )
+    .catch(() => null)
+  await outbox.post(id, opening, props.machine.tag)
+  await navigateTo(`/jobs/${id}`)
 }
 </script>
 
 <template>
-  <el-dialog v-model="shown" :title="`Start a job on ${machine.tag}`" width="520" append-to-body>
-    <form class="form" @submit.prevent="start">
-      <label>
-        Why
+  <el-dialog
+    v-model="shown"
+    :title="`Start a job on ${machine.tag}`"
+    width="min(520px, 94vw)"
+    append-to-body
+    @opened="box?.focus()"
+  >
+    <el-form label-position="top" @submit.prevent="start">
+      <el-form-item label="Why">
         <el-select v-model="reason" aria-label="Why">
-          <el-option v-for="r in JOB_REASONS" :key="r" :value="r" :label="REASON_NAMES[r]" />
+          <el-option v-for="r in JOB_REASONS" :key="r" :value="r" :label="en.opening.reasons[r]" />
         </el-select>
-      </label>
+      </el-form-item>
       <NumberBox
+        ref="box"
         v-model="speed"
         label="Nameplate speed, rpm"
         measure="plain"
         :units="session.units"
-        :note="speedNote"
+        :note="read.remark.text"
+        :note-is-fault="read.remark.fault"
         required
         @enter="start"
       />
-      <label>
-        Customer or department (if any)
-        <el-input v-model="customer" maxlength="120" />
-      </label>
-      <label>
-        Note
-        <el-input v-model="note" type="textarea" :rows="2" maxlength="2000" />
-      </label>
-      <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
-      <button type="submit" class="next-button" :disabled="!ready">Open the job</button>
-    </form>
+      <el-form-item label="Customer or department (if any)" class="later">
+        <el-input v-model="customer" aria-label="Customer or department (if any)" maxlength="120" />
+      </el-form-item>
+      <el-form-item label="Note">
+        <el-input v-model="note" aria-label="Note" type="textarea" :rows="2" maxlength="2000" />
+      </el-form-item>
+      <p v-if="ask.shown.value.length" class="asked" role="alert">{{ ask.shown.value[0] }}</p>
+      <el-button native-type="submit" class="next-button" :disabled="!ready">Open the job</el-button>
+    </el-form>
   </el-dialog>
 </template>
 
 <style scoped>
-.form {
-  display: grid;
-  gap: 14px;
+.later {
+  margin-top: 14px;
 }
-.form > label {
-  display: grid;
-  gap: 4px;
-}
-.failure {
-  color: var(--out);
+.asked {
+  border-left: 3px solid var(--edge);
+  padding-left: 12px;
+  margin-bottom: 12px;
 }
 </style>

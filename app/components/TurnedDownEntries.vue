@@ -1,32 +1,38 @@
 <script setup lang="ts">
-import { STAGE_NAMES } from '~~/shared/wording/names'
+import { moveSince } from '~~/core/logbook/admit'
+import { isEntryKind } from '~~/shared/logbook/kinds'
+import type { OutboxRow } from '~/device/database'
 
-/** Entries the server would not take: what it said, and what to do. Nothing typed is thrown away unasked. */
+/**
+ * The entry this job's queue halts at: what the server said, and the one tap that settles it.
+ * Nothing typed is thrown away unasked, and nothing behind it overtakes it.
+ */
 const outbox = useOutbox()
 const job = useJob()
-const mine = computed(() => outbox.turnedDown.filter((t) => t.jobId === job.id))
-const kind = (k: string) =>
-  ({
-    'readings-taken': 'A set of readings',
-    'set-up': STAGE_NAMES['set-up'],
-    'move-made': 'A move',
-    'job-closed': 'The closing',
-  })[k] ?? 'An entry'
-const again = (id: string) => {
-  const one = mine.value.find((t) => t.entry.id === id)
-  if (!one) return
-  outbox.forget(id)
-  outbox.post(one.jobId, { ...one.entry, id: crypto.randomUUID() })
-}
+const telling = useTelling()
+const behind = computed(() => outbox.waiting.filter((w) => w.job === job.id).length)
+const kind = (row: OutboxRow) =>
+  isEntryKind(row.entry.kind) ? telling.value.words.kinds[row.entry.kind] : 'An entry'
+const moveFor = (row: OutboxRow) =>
+  moveSince(job.logbook, typeof row.entry.after === 'string' ? row.entry.after : null)
+const settle = (row: OutboxRow, how: Parameters<typeof outbox.settle>[1]) =>
+  void outbox.settle(row, how, job.lastSeen())
 </script>
 
 <template>
-  <div v-for="t in mine" :key="t.entry.id" class="down" role="alert">
+  <div v-for="row in job.turnedDown" :key="row.id" class="down" role="alert">
     <p>
-      <strong>{{ kind(t.entry.kind) }} was not taken.</strong> {{ t.message }}
+      <strong>{{ kind(row) }} was not taken.</strong> {{ row.turnedDown?.message }}
+      <template v-if="behind"> {{ behind }} more {{ behind === 1 ? 'waits' : 'wait' }} behind it.</template>
     </p>
-    <button type="button" class="text-button" @click="again(t.entry.id)">Send it again</button>
-    <button type="button" class="text-button" @click="outbox.forget(t.entry.id)">Drop it</button>
+    <template v-if="row.turnedDown?.code === 'moved-meanwhile' && moveFor(row)">
+      <el-button class="quiet-button" @click="settle(row, { before: moveFor(row)!.id })"
+        >Belongs before that move</el-button
+      >
+      <el-button class="quiet-button" @click="settle(row, 'after')">Belongs after it</el-button>
+    </template>
+    <el-button v-else class="quiet-button" @click="settle(row, 'again')">Send it again</el-button>
+    <el-button class="quiet-button" @click="settle(row, 'leave-out')">Leave it out</el-button>
   </div>
 </template>
 
@@ -34,5 +40,7 @@ const again = (id: string) => {
 .down {
   border-left: 3px solid var(--out);
   padding-left: 12px;
+  display: grid;
+  gap: 8px;
 }
 </style>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import type { StageMark } from '~~/core/logbook/stages'
-import { MARK_NAMES } from '~~/shared/wording/names'
+import type { Mark } from '~~/core/logbook/stage'
+import { en } from '~~/shared/wording/en'
 
 /** A verdict or a stage's mark as a lozenge: the shape says it, the colour repeats it. */
-const props = defineProps<{ mark: StageMark | 'unknown'; onDye?: boolean; silent?: boolean }>()
+const props = defineProps<{ mark: Mark | 'unknown'; onDye?: boolean; silent?: boolean }>()
 
-const name = computed(() => (props.mark === 'unknown' ? 'not known' : MARK_NAMES[props.mark]))
+const name = computed(() => (props.mark === 'unknown' ? 'not known' : en.sheet.marks[props.mark]))
 const tone = computed(
-  () => ({ in: 'in', done: 'in', edge: 'edge', out: 'out' })[props.mark as string] ?? 'none',
+  () => ({ in: 'in', done: 'in', edge: 'edge', out: 'out', stale: 'edge' })[props.mark as string] ?? 'none',
 )
 </script>
 
@@ -30,6 +30,10 @@ const tone = computed(
     <g v-else-if="mark === 'out'" fill="none" stroke="currentColor" stroke-width="1.6">
       <path d="M8 2l6 6-6 6-6-6z" />
       <path d="M2 8h12" />
+    </g>
+    <g v-else-if="mark === 'stale'" fill="none" stroke="currentColor" stroke-width="1.5">
+      <path d="M8 2l6 6-6 6-6-6z" stroke-dasharray="2.4 2" />
+      <path d="M8 5.4V8l1.9 1.6" />
     </g>
     <path v-else-if="mark === 'skipped'" d="M4 8h8" stroke="currentColor" stroke-width="1.8" />
     <path

@@ -1,4 +1,5 @@
 import type { ErrorAnswer } from '~~/shared/api/answers'
+import { deviceStore } from '~/device/database'
 
 /** A request that failed: the server's sentence, or that it could not be reached. */
 export class ApiFailure extends Error {
@@ -43,6 +44,24 @@ export const askServer = async <T>(
   throw new ApiFailure(response.status, error ?? OUT_OF_REACH)
 }
 
+/** As askServer, but an answer is kept on the device and serves while the server is away. */
+export const askKeeping = async <T>(path: string): Promise<T> => {
+  try {
+    const answer = await askServer<T>(path)
+    await deviceStore()
+      .then((db) => db.put('answers', answer, path))
+      .catch(() => null)
+    return answer
+  } catch (failure) {
+    if (!(failure instanceof ApiFailure) || !failure.passing) throw failure
+    const kept = await deviceStore()
+      .then((db) => db.get('answers', path))
+      .catch(() => undefined)
+    if (kept === undefined) throw failure
+    return kept as T
+  }
+}
+
 /** Something the server is asked for when a view opens, with its waiting, failing and asking again. */
 export const useAnswer = <T>(path: () => string) => {
   const data = shallowRef<T | null>(null)
@@ -50,7 +69,7 @@ export const useAnswer = <T>(path: () => string) => {
   const load = async () => {
     failure.value = null
     try {
-      data.value = await askServer<T>(path())
+      data.value = await askKeeping<T>(path())
     } catch (error) {
       failure.value = error instanceof ApiFailure ? error : new ApiFailure(0, OUT_OF_REACH)
     }

@@ -1,7 +1,7 @@
 /** Something half typed that outlives a reload: kept on the device under this job and name. */
 export const useDraft = <T extends object>(name: string, blank: () => T) => {
   const job = useJob()
-  const kept = useLocalStorage<T>(`hc.draft.${job.id}.${name}`, blank(), { deep: true, mergeDefaults: true })
+  const kept = useLocalStorage<T>(`hc.draft2.${job.id}.${name}`, blank(), { deep: true, mergeDefaults: true })
   const clear = () => {
     kept.value = blank()
   }

@@ -1,27 +1,28 @@
-import { STAGES } from '~~/core/logbook/entry'
-
 /** The one keyboard map; `?` shows it. */
 export const KEY_MAP: readonly { readonly keys: string; readonly does: string }[] = [
   { keys: '?', does: 'show this map' },
   { keys: '← →', does: 'walk the clock positions, in a reading box' },
   { keys: '↑ ↓', does: 'step a foot by real shims or graduations, on the plan' },
-  { keys: '−', does: 'turn the sign, anywhere in a reading' },
-  { keys: 'Enter', does: 'log it and go on' },
+  { keys: '−', does: 'turn the sign, anywhere in a reading; replaces what is selected' },
+  { keys: 'Enter', does: 'in a box or on a button: log it and go on' },
   { keys: 'u', does: 'switch units' },
   { keys: 'b', does: 'board or table' },
   { keys: '/', does: 'search the machines' },
   { keys: 'g t', does: 'go to Today' },
   { keys: 'g m', does: 'go to Machines' },
-  { keys: 'g 1 … g 7', does: 'go to a stage of the job' },
+  { keys: 'g 1 … 9, g 0, g a …', does: 'go to a stage of the job, counted down the sheet' },
 ]
+
+/** The key after g that opens the stage at this place of the sheet: 1 to 9, 0, then letters but m and t. */
+export const stageKey = (at: number): string => '1234567890abcdefhijklnopqrsuvwxyz'.charAt(at)
 
 /** What single keys ask of whoever is in view. */
 export const useKeyEvents = () => ({
   mapOpen: useState('keys.map', () => false),
   /** Counts presses of b. */
   boardOrTable: useState('keys.table', () => false),
-  /** The stage last asked for by g and a number, with a count so that asking twice tells. */
-  stageAsked: useState<{ stage: (typeof STAGES)[number]; times: number } | null>('keys.stage', () => null),
+  /** The place on the sheet last asked for by g and a key, with a count so that asking twice tells. */
+  stageAsked: useState<{ at: number; times: number } | null>('keys.stage', () => null),
   searchAsked: useState('keys.search', () => 0),
 })
 
@@ -29,23 +30,29 @@ const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
 
-/** Listens for the map's single keys wherever nobody is typing. */
+/** A dialog or drawer is open: it holds the keys. */
+const dialogOpen = (): boolean =>
+  [...document.querySelectorAll<HTMLElement>('.el-overlay, [role="dialog"]')].some(
+    (el) => el.offsetParent !== null || el.getClientRects().length > 0,
+  )
+
+/** Listens for the map's single keys wherever nobody is typing and no dialog is open. */
 export const useKeys = () => {
   const session = useSession()
   const { mapOpen, boardOrTable, stageAsked, searchAsked } = useKeyEvents()
   let goPressedAt = 0
 
   useEventListener(document, 'keydown', (event) => {
-    if (event.ctrlKey || event.metaKey || event.altKey) return
+    if (event.ctrlKey || event.metaKey || event.altKey || dialogOpen()) return
     const radio = event.target instanceof HTMLInputElement && event.target.type === 'radio'
     if (isTyping(event.target) && !radio) return
     const { key } = event
-    if (performance.now() - goPressedAt < 1500) {
+    if (goPressedAt > 0 && performance.now() - goPressedAt < 1500) {
       goPressedAt = 0
-      const stage = STAGES[Number(key) - 1]
+      const at = [...Array(33).keys()].findIndex((i) => stageKey(i) === key)
       if (key === 't') void navigateTo('/')
       else if (key === 'm') void navigateTo('/machines')
-      else if (stage) stageAsked.value = { stage, times: (stageAsked.value?.times ?? 0) + 1 }
+      else if (at >= 0) stageAsked.value = { at, times: (stageAsked.value?.times ?? 0) + 1 }
       else return
       event.preventDefault()
       return
@@ -55,7 +62,7 @@ export const useKeys = () => {
         goPressedAt = performance.now()
         return
       case '?':
-        mapOpen.value = !mapOpen.value
+        mapOpen.value = true
         break
       case 'u':
         session.switchUnits()

@@ -1,128 +1,45 @@
-import type { EntryPayloads, FootChange } from '~~/core/logbook/entry'
-import { SIDES, type Side } from '~~/core/plan/movePlan'
-import { readTypedNumber } from '~~/core/units/typedNumber'
-import { fromCore, toCore, type UnitSystem } from '~~/core/units/unitSystem'
-import { TYPED_FAULTS } from '~~/shared/wording/names'
+import type { LogEntry } from '~~/core/logbook/entry'
+import { planFeet } from '~~/core/stages/plan/planning'
+import {
+  blankMove,
+  editMove,
+  fillMove,
+  nameMoveUnits,
+  readMove,
+  type MoveTexts,
+} from '~~/shared/stages/move/form'
 
-export interface MoveForm {
-  units: UnitSystem
-  /** Shims by foot as typed: `10 + 5`, by `pair-side`. */
-  out: Record<string, string>
-  in: Record<string, string>
-  /** Side move by pair as typed. */
-  side: Record<string, string>
-  remark: string
-}
-
-const blank = (units: UnitSystem): MoveForm => ({ units, out: {}, in: {}, side: {}, remark: '' })
-
-/** Shims typed as a list: separated by plus signs, spaces or semicolons. */
-const readShims = (text: string | undefined, units: 'inch' | 'metric'): number[] | string => {
-  const parts = (text ?? '')
-    .replace(/\b(none|nil)\b/gi, '')
-    .split(/\s*[+;]\s*|\s{1,}(?=[\d.,])/)
-    .filter((p) => p.trim() !== '')
-  const shims: number[] = []
-  for (const part of parts) {
-    const read = readTypedNumber(part, 'displacement', units)
-    if (!read.ok) return TYPED_FAULTS[read.fault]
-    if (read.value <= 0) return 'A shim has a thickness above zero.'
-    shims.push(read.value)
-  }
-  return shims
-}
-
-/** What was actually done at each foot: boxes as typed, and the payload they make. */
+/** What was really done at each foot: boxes bound to the draft, folded at every digit once they can be read. */
 export const useMoveForm = () => {
   const job = useJob()
   const session = useSession()
-  const { draft: form, clear } = useDraft('move', () => blank(session.units))
+  const telling = useTelling()
+  const { draft: form, clear } = useDraft<MoveTexts>('move', () => blankMove(session.units))
+  useUnitsOfDraft(form, nameMoveUnits)
 
-  const pairs = computed(() => job.machine?.feet.map((f) => f.id) ?? [])
-  const planned = computed(() => {
-    const entry = job.state?.plan?.entry
-    if (!entry) return {}
-    const { units, changes } = entry.payload
-    const mm = (t: number) => toCore(t, 'displacement', units)
-    return Object.fromEntries(
-      changes.map((c) => [`${c.pair}-${c.side}`, { takeOut: c.takenOut.map(mm), putIn: c.putIn.map(mm) }]),
-    )
-  })
-  const plannedSide = computed(() =>
-    Object.fromEntries((job.state?.plan?.footwork.moves ?? []).map((m) => [m.id, m.h])),
+  const feet = computed(() => (job.coupled ? planFeet(job.coupled) : []))
+  const read = computed(() =>
+    readMove(form.value, feet.value, job.coupled?.machine.packLimit ?? 4, telling.value),
   )
-
-  const asPlanned = () => {
-    const show = (list: readonly number[]) =>
-      list.map((t) => String(Number(fromCore(t, 'displacement', session.units).toPrecision(8)))).join(' + ')
-    form.value = {
-      ...form.value,
-      out: Object.fromEntries(Object.entries(planned.value).map(([k, p]) => [k, show(p.takeOut)])),
-      in: Object.fromEntries(Object.entries(planned.value).map(([k, p]) => [k, show(p.putIn)])),
-    }
+  const plan = computed(() => (job.coupled?.plan && !job.coupled.plan.stale ? job.coupled.plan.entry : null))
+  const fill = (what: { shims: boolean; side: boolean }) => {
+    if (plan.value) form.value = fillMove(form.value, plan.value.payload, what, session.units)
   }
-  const sideAsPlanned = () => {
-    form.value.side = Object.fromEntries(
-      Object.entries(plannedSide.value).map(([id, h]) => [
-        id,
-        String(Number(fromCore(h, 'displacement', session.units).toPrecision(8))),
-      ]),
-    )
+  const correct = (entry: LogEntry<'move-made'>) => {
+    form.value = editMove(entry, session.units)
   }
-
-  const faults = computed(() => {
-    const found: Record<string, string> = {}
-    for (const pair of pairs.value) {
-      for (const side of SIDES)
-        for (const [way, texts] of [
-          ['out', form.value.out],
-          ['in', form.value.in],
-        ] as const) {
-          const read = readShims(texts[`${pair}-${side}`], session.units)
-          if (typeof read === 'string') found[`${way}.${pair}-${side}`] = read
-        }
-      const typed = form.value.side[pair] ?? ''
-      const read = readTypedNumber(typed, 'displacement', session.units)
-      if (!read.ok && read.fault !== 'empty') found[`side.${pair}`] = TYPED_FAULTS[read.fault]
-    }
-    return found
+  watch(
+    read,
+    ({ payload }) => {
+      const { correcting } = form.value
+      job.draft = payload
+        ? job.compose({ kind: 'move-made', payload }, correcting ? { entry: correcting, reason: '…' } : null)
+        : null
+    },
+    { immediate: true },
+  )
+  onBeforeUnmount(() => {
+    job.draft = null
   })
-  const fault = (key: string) => faults.value[key] ?? ''
-
-  const payload = computed((): EntryPayloads['move-made'] | null => {
-    if (Object.keys(faults.value).length > 0) return null
-    const list = (way: 'out' | 'in', pair: string, side: Side) => {
-      const read = readShims(form.value[way][`${pair}-${side}`], session.units)
-      return typeof read === 'string' ? [] : read
-    }
-    const changes = pairs.value.flatMap((pair) =>
-      SIDES.flatMap((side): FootChange[] => {
-        const takenOut = list('out', pair, side)
-        const putIn = list('in', pair, side)
-        return takenOut.length + putIn.length === 0 ? [] : [{ pair, side, takenOut, putIn }]
-      }),
-    )
-    const side = pairs.value.flatMap((pair) => {
-      const read = readTypedNumber(form.value.side[pair] ?? '', 'displacement', session.units)
-      return read.ok && read.value !== 0 ? [{ pair, moved: read.value }] : []
-    })
-    return changes.length + side.length === 0
-      ? null
-      : { units: session.units, changes, side, remark: form.value.remark.trim() }
-  })
-  const hasShims = computed(() => (payload.value?.changes.length ?? 0) > 0)
-  const hasSide = computed(() => (payload.value?.side.length ?? 0) > 0)
-
-  useUnitsOfDraft(form, (was) => {
-    const unit = was === 'inch' ? 'mil' : 'mm'
-    const named = (text: string) =>
-      text
-        .split('+')
-        .map((part) => withUnit(part, unit).trim())
-        .filter(Boolean)
-        .join(' + ')
-    for (const group of [form.value.out, form.value.in, form.value.side])
-      for (const k of Object.keys(group)) group[k] = named(group[k] ?? '')
-  })
-  return { form, clear, planned, plannedSide, asPlanned, sideAsPlanned, fault, payload, hasShims, hasSide }
+  return { form, clear, feet, read, plan, fill, correct }
 }

@@ -1,8 +1,9 @@
+import type { Plane } from '~~/core/frame/planes'
+import { lineSum } from '~~/core/frame/planes'
 import { lineOfMoves } from '~~/core/coupling/feet'
-import { lineSum, type Plane } from '~~/core/frame/planes'
 import { judge } from '~~/core/judge/judge'
-import { planChanges, planInputFor } from '~~/core/logbook/planning'
 import { planMoves, reachableLifts, type Lift, type MovePlan, type PlannedMove } from '~~/core/plan/movePlan'
+import { planChanges, planInputFor, worthwhilePlan } from '~~/core/stages/plan/planning'
 
 export interface PlannedFoot {
   readonly id: string
@@ -11,13 +12,15 @@ export interface PlannedFoot {
   readonly h: number
 }
 
-type Choice = { readonly option: MovePlan['kind'] | 'own'; readonly feet: readonly PlannedFoot[] }
+export type PlanOption = MovePlan['kind'] | 'own' | 'nothing'
+type Choice = { readonly option: PlanOption; readonly feet: readonly PlannedFoot[] }
 
 /** The plans on offer, the one in hand (chosen or dragged), and where it leads. */
 export const usePlanChoice = () => {
   const job = useJob()
-  const input = computed(() => (job.machine && job.state ? planInputFor(job.machine, job.state) : null))
+  const input = computed(() => (job.coupled ? planInputFor(job.coupled) : null))
   const result = computed(() => (input.value ? planMoves(input.value) : null))
+  const suggested = computed(() => worthwhilePlan(result.value?.plans ?? []))
   const lifts = computed(
     () =>
       new Map<string, readonly Lift[]>(
@@ -27,25 +30,35 @@ export const usePlanChoice = () => {
         ]),
       ),
   )
+  const inBand = computed(() => job.coupled?.latest.judgement?.verdict === 'in')
+  const nothing = computed((): Choice => ({
+    option: 'nothing',
+    feet: (input.value?.feet ?? []).map(({ id, x }) => ({ id, x, v: 0, h: 0 })),
+  }))
   const ofPlan = (plan: MovePlan): Choice => ({
     option: plan.kind,
     feet: plan.moves.map(({ id, x, v, h }) => ({ id, x, v, h })),
   })
-  /** What was tried by hand; null shows the plan already taken, or the closest. */
+  /** What was tried by hand; null shows the plan already taken, else nothing when in band, else the one worth doing. */
   const tried = shallowRef<Choice | null>(null)
   const choice = computed((): Choice | null => {
+    if (!input.value) return null
     if (tried.value) return tried.value
-    const taken = job.state?.plan
-    if (taken) return { option: taken.entry.payload.option, feet: taken.footwork.moves }
-    const first = result.value?.plans[0]
-    return first ? ofPlan(first) : null
+    const taken = job.coupled?.plan
+    if (taken && !taken.stale)
+      return {
+        option: taken.entry.payload.option,
+        feet: taken.footwork.moves.filter((m) => m.machine === 'movable'),
+      }
+    if (inBand.value) return nothing.value
+    return suggested.value ? ofPlan(suggested.value) : nothing.value
   })
 
   const predicted = computed(() =>
     input.value && choice.value ? lineSum(input.value.coupling, lineOfMoves(choice.value.feet)) : null,
   )
   const judgement = computed(() =>
-    predicted.value && job.state ? judge(predicted.value, job.state.tolerance, job.state.target) : null,
+    predicted.value && job.coupled ? judge(predicted.value, job.coupled.tolerance, job.coupled.target) : null,
   )
 
   const nearest = (foot: string, plane: Plane, wanted: number): number => {
@@ -78,7 +91,7 @@ export const usePlanChoice = () => {
       feet: choice.value.feet.map((f) => (f.id === foot ? { ...f, [plane]: value } : f)),
     }
   }
-  const take = (plan: MovePlan) => (tried.value = ofPlan(plan))
+  const take = (plan: MovePlan | null) => (tried.value = plan ? ofPlan(plan) : nothing.value)
 
   /** Shims by foot for the choice in hand. */
   const packedMoves = computed((): readonly PlannedMove[] =>
@@ -88,7 +101,26 @@ export const usePlanChoice = () => {
     }),
   )
   const changes = (units: 'inch' | 'metric') =>
-    packedMoves.value.length === 2 ? planChanges({ moves: packedMoves.value }, units) : null
+    packedMoves.value.length === choice.value?.feet.length
+      ? planChanges({ moves: packedMoves.value }, units)
+      : null
+  const hasShims = computed(() => (choice.value?.feet ?? []).some((f) => Math.abs(f.v) > 1e-9))
+  const hasSide = computed(() => (choice.value?.feet ?? []).some((f) => Math.abs(f.h) > 1e-9))
 
-  return { input, result, choice, predicted, judgement, packedMoves, nearest, step, move, take, changes }
+  return {
+    input,
+    result,
+    suggested,
+    choice,
+    predicted,
+    judgement,
+    packedMoves,
+    nearest,
+    step,
+    move,
+    take,
+    changes,
+    hasShims,
+    hasSide,
+  }
 }

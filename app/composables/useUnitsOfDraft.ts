@@ -5,20 +5,19 @@ import type { UnitSystem } from '~~/core/units/unitSystem'
  * the view now has others, each bare figure gets its unit written behind it. Runs at once, so that a
  * draft taken up again after a reload or from another job is never read in the wrong unit.
  */
-export const useUnitsOfDraft = (draft: Ref<{ units: UnitSystem }>, name: (was: UnitSystem) => void) => {
+export const useUnitsOfDraft = <T extends { units: UnitSystem }>(
+  draft: Ref<T>,
+  name: (draft: T, was: UnitSystem) => void,
+) => {
   const session = useSession()
   watch(
     () => session.units,
     (now) => {
       const was = draft.value.units
       if (was === now) return
-      name(was)
+      name(draft.value, was)
       draft.value.units = now
     },
     { immediate: true, flush: 'sync' },
   )
 }
-
-/** A bare figure with its unit behind it; anything else, and a plain zero, stays as it is. */
-export const withUnit = (text: string, unit: string): string =>
-  /\d\s*$/.test(text) && Number(text) !== 0 ? `${text.trim()} ${unit}` : text

@@ -3,7 +3,7 @@ const session = useSession()
 const outbox = useOutbox()
 onMounted(() => {
   session.meetPeople().catch(() => null)
-  void outbox.send()
+  void outbox.begin()
 })
 </script>
 

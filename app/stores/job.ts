@@ -1,8 +1,14 @@
 import { defineStore } from 'pinia'
+import { foldJob, objectionTo, type Job } from '~~/core/jobs/jobs'
 import type { EntryBody, LogEntry } from '~~/core/logbook/entry'
-import { foldJob } from '~~/core/logbook/foldJob'
-import type { JobAnswer } from '~~/shared/api/answers'
+import { MAY } from '~~/core/logbook/may'
+import { fromWire } from '~~/shared/logbook/entry'
+import type { PreviousSetUp } from '~~/shared/api/answers'
 import type { MachineSnapshot } from '~~/shared/register/machine'
+import { en } from '~~/shared/wording/en'
+import { newId } from '~/device/newId'
+import type { OpenedJob } from '~/doors/door'
+import { serverDoor } from '~/doors/serverDoor'
 
 /**
  * The job in view: its machine, the entries the server has, those still on their way, and the
@@ -11,133 +17,164 @@ import type { MachineSnapshot } from '~~/shared/register/machine'
 export const useJob = defineStore('job', () => {
   const session = useSession()
   const outbox = useOutbox()
+  const door = serverDoor()
 
   const id = ref('')
   const machine = shallowRef<MachineSnapshot | null>(null)
+  const previous = shallowRef<PreviousSetUp | null>(null)
   const received = shallowRef<readonly LogEntry[]>([])
   const failure = shallowRef<ApiFailure | null>(null)
   /** The unsaved entry, appended so that each digit shows its result at once. */
   const draft = shallowRef<LogEntry | null>(null)
-  let stream: EventSource | null = null
+  /** Why the last entry was not logged, in words; empty when it was. */
+  const refusal = ref('')
+  let stop: (() => void) | null = null
 
-  const onTheWay = computed(() =>
-    outbox.waiting
-      .filter((w) => w.jobId === id.value && !received.value.some((e) => e.id === w.entry.id))
-      .map((w) => w.entry),
-  )
+  /** The very objects that were read once, so that the fold remembers them. */
+  const readRows = new Map<string, LogEntry>()
+  const onTheWay = computed(() => {
+    const known = new Set(received.value.map((e) => e.id))
+    return outbox.waiting
+      .filter((r) => r.job === id.value && !known.has(r.id))
+      .map((r) => {
+        const kept = readRows.get(r.id) ?? fromWire(r.entry)
+        readRows.set(r.id, kept)
+        return kept
+      })
+  })
   const logbook = computed(() => [...received.value, ...onTheWay.value])
-  const state = computed(() => (machine.value ? foldJob(machine.value, logbook.value) : null))
-  const live = computed(() =>
-    machine.value && draft.value ? foldJob(machine.value, [...logbook.value, draft.value]) : state.value,
+  const folded = computed((): Job | null => (machine.value ? foldJob(machine.value, logbook.value) : null))
+  const live = computed((): Job | null =>
+    machine.value && draft.value ? foldJob(machine.value, [...logbook.value, draft.value]) : folded.value,
   )
+  /** The fold of each kind, null for jobs of another kind; as logged, and with the draft. */
+  const coupled = computed(() => (folded.value?.kind === 'coupled' ? folded.value.state : null))
+  const liveCoupled = computed(() => (live.value?.kind === 'coupled' ? live.value.state : null))
+  const belt = computed(() => (folded.value?.kind === 'belt' ? folded.value.state : null))
+  const liveBelt = computed(() => (live.value?.kind === 'belt' ? live.value.state : null))
   const saved = computed(() => onTheWay.value.length === 0)
+  const turnedDown = computed(() => outbox.turnedDown.filter((r) => r.job === id.value))
 
   const take = (entry: LogEntry) => {
     if (!received.value.some((e) => e.id === entry.id)) received.value = [...received.value, entry]
   }
-
   watch(
     () => outbox.received,
     (news) => {
-      if (news && news.jobId === id.value) take(news.entry)
+      if (news && news.job === id.value) take(news.entry)
     },
     { flush: 'sync' },
   )
 
+  const show = (opened: OpenedJob) => {
+    // Entries already known keep their objects: what was worked out about them holds.
+    const known = new Map(received.value.map((e) => [e.id, e]))
+    received.value = opened.entries.map((e) => known.get(e.id) ?? e)
+    machine.value ??= opened.machine
+    previous.value = opened.previous
+    failure.value = null
+  }
   const load = async () => {
     const wanted = id.value
     try {
-      const answer = await askServer<JobAnswer>(`/api/jobs/${wanted}`)
-      if (wanted !== id.value) return
-      machine.value = answer.machine
-      received.value = answer.entries
-      failure.value = null
-      keep(answer)
+      const opened = await door.load(wanted)
+      if (wanted === id.value) show(opened)
     } catch (error) {
       if (!(error instanceof ApiFailure)) throw error
-      if (!machine.value) {
-        const kept = recall(wanted)
-        if (kept && error.passing) {
-          machine.value = kept.machine
-          received.value = kept.entries
-        } else failure.value = error
-      }
-      if (error.passing) setTimeout(() => wanted === id.value && void load(), 2000)
+      // Opened on this device and not sent yet, or the server is away: the device's copy serves.
+      const unsent = outbox.rows.some((r) => r.job === wanted && r.machine !== null)
+      const kept = machine.value || !(error.passing || unsent) ? null : await door.recall(wanted)
+      if (wanted !== id.value) return
+      if (kept) show(kept)
+      else if (!machine.value) failure.value = error
+      if (error.passing || unsent) setTimeout(() => wanted === id.value && void load(), 2000)
     }
-  }
-
-  const listen = () => {
-    stream?.close()
-    stream = new EventSource(`/api/jobs/${id.value}/stream`)
-    let dropped = false
-    stream.addEventListener('entry', (message) =>
-      take(JSON.parse((message as MessageEvent<string>).data) as LogEntry),
-    )
-    stream.addEventListener('error', () => {
-      dropped = true
-    })
-    stream.addEventListener('open', () => {
-      // What came in while the line was down is fetched; the stream alone would miss it.
-      if (dropped) void load()
-      dropped = false
-      outbox.reachable = true
-    })
   }
 
   const open = async (jobId: string) => {
-    const fresh = id.value !== jobId && !localStorage.getItem(keptUnder(jobId))
+    const fresh = id.value !== jobId && !localStorage.getItem(seenUnder(jobId))
     if (id.value !== jobId) {
       id.value = jobId
       machine.value = null
+      previous.value = null
       received.value = []
       draft.value = null
+      readRows.clear()
     }
     failure.value = null
+    refusal.value = ''
     await Promise.all([load(), session.meetPeople().catch(() => null)])
+    const opened = machine.value as MachineSnapshot | null
+    if (!opened) return
     // The first time on this device a job opens in the units its machine is kept in; later, as left.
-    if (fresh && machine.value) session.switchUnits((machine.value as MachineSnapshot).units)
-    if (machine.value) listen()
+    if (fresh) session.switchUnits(opened.units)
+    localStorage.setItem(seenUnder(jobId), 'yes')
+    stop?.()
+    stop = door.listen(jobId, take, () => void load())
   }
 
   const leave = () => {
-    stream?.close()
-    stream = null
+    stop?.()
+    stop = null
     draft.value = null
+    refusal.value = ''
   }
+
+  const lastSeen = () => logbook.value[logbook.value.length - 1]?.id ?? null
 
   /** An entry as this person would write it now. */
   const compose = (body: EntryBody, supersedes: LogEntry['supersedes'] = null): LogEntry => ({
-    id: crypto.randomUUID(),
+    id: newId(),
     author: session.authorId,
     madeAt: new Date().toISOString(),
     receivedAt: null,
+    after: lastSeen(),
+    before: null,
     supersedes,
     ...body,
   })
 
-  /** Logs an entry: shown at once, sent when the server can be reached. */
-  const log = (body: EntryBody, supersedes: LogEntry['supersedes'] = null) => {
-    draft.value = null
+  /** Logs an entry: shown at once, sent when the server can be reached. Null, with words, when it can't be. */
+  const log = (body: EntryBody, supersedes: LogEntry['supersedes'] = null): LogEntry | null => {
+    if (!machine.value) return null
     const entry = compose(body, supersedes)
-    outbox.post(id.value, entry)
+    const role = session.author?.role
+    if (role && !MAY[role].includes(entry.kind)) {
+      refusal.value = `${en.kinds[entry.kind]} is not for the role of ${role}. Ask a millwright or the lead.`
+      return null
+    }
+    const objection = objectionTo(machine.value, logbook.value, entry, folded.value ?? undefined)
+    refusal.value = objection ? en.objections[objection.code] : ''
+    if (objection) return null
+    draft.value = null
+    readRows.set(entry.id, entry)
+    door.post(id.value, entry)
     return entry
   }
 
-  return { id, machine, state, live, logbook, failure, draft, saved, open, load, leave, compose, log }
+  return {
+    id,
+    machine,
+    previous,
+    folded,
+    live,
+    coupled,
+    liveCoupled,
+    belt,
+    liveBelt,
+    logbook,
+    failure,
+    draft,
+    refusal,
+    saved,
+    turnedDown,
+    open,
+    load,
+    leave,
+    compose,
+    log,
+    lastSeen,
+  }
 })
 
-const keptUnder = (jobId: string) => `hc.job.${jobId}`
-
-/** The last copy of a job stays on the device, so that a reload without the server still opens it. */
-const keep = (answer: JobAnswer) => {
-  try {
-    localStorage.setItem(keptUnder(answer.id), JSON.stringify(answer))
-  } catch {
-    // A full device store costs the offline copy only.
-  }
-}
-
-const recall = (jobId: string): JobAnswer | null => {
-  const kept = localStorage.getItem(keptUnder(jobId))
-  return kept ? (JSON.parse(kept) as JobAnswer) : null
-}
+const seenUnder = (jobId: string) => `hc.seen.${jobId}`

@@ -1,19 +1,21 @@
 import { defineStore } from 'pinia'
 import type { UnitSystem } from '~~/core/units/unitSystem'
-import type { Person } from '~~/shared/register/works'
+import type { Person, Works } from '~~/shared/register/works'
 
-/** Who is writing on this device, in which units, by which light. */
+/** Who is writing on this device, in which units, by which light, and the works' own words. */
 export const useSession = defineStore('session', () => {
   const units = useLocalStorage<UnitSystem>('hc.units', 'inch')
   const authorId = useLocalStorage<string>('hc.author', '')
   const bay = useLocalStorage<'bright' | 'dim'>('hc.bay', 'bright')
   const people = shallowRef<readonly Person[]>([])
+  const works = shallowRef<Works | null>(null)
 
   const author = computed(() => people.value.find((p) => p.id === authorId.value) ?? null)
 
-  /** Fetches who works here; the first one is offered until someone chooses. */
+  /** Fetches who works here and by which words; the first millwright is offered until someone chooses. */
   const meetPeople = async () => {
-    if (people.value.length === 0) people.value = await askServer<readonly Person[]>('/api/people')
+    if (people.value.length === 0) people.value = await askKeeping<readonly Person[]>('/api/people')
+    works.value ??= await askKeeping<Works>('/api/works')
     if (!author.value)
       authorId.value = people.value.find((p) => p.role === 'millwright')?.id ?? people.value[0]?.id ?? ''
   }
@@ -21,5 +23,5 @@ export const useSession = defineStore('session', () => {
   const personName = (id: string) => people.value.find((p) => p.id === id)?.name ?? 'Someone'
   const switchUnits = (to?: UnitSystem) => (units.value = to ?? (units.value === 'inch' ? 'metric' : 'inch'))
 
-  return { units, authorId, author, bay, people, meetPeople, personName, switchUnits }
+  return { units, authorId, author, bay, people, works, meetPeople, personName, switchUnits }
 })

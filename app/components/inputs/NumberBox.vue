@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { flipSign, readTypedNumber, type TypedMeasure } from '~~/core/units/typedNumber'
 import type { UnitSystem } from '~~/core/units/unitSystem'
-import { TYPED_FAULTS } from '~~/shared/wording/names'
+import { unitOf } from '~~/shared/forms/typed'
+import { en } from '~~/shared/wording/en'
 
 /**
  * A box for one measured number. It keeps exactly what was typed, shows what it understood when
@@ -18,67 +19,68 @@ const props = withDefaults(
     onDye?: boolean
     big?: boolean
     required?: boolean
+    disabled?: boolean
     /** A sentence from outside: a limit, a slip, a refusal. */
     note?: string
     noteIsFault?: boolean
-    active?: boolean
+    /** Several numbers in one box, like shims: read by whoever asks for them, not here. */
+    list?: boolean
     hideLabel?: boolean
-    describedBy?: string
+    placeholder?: string
   }>(),
-  { note: '' },
+  { note: '', placeholder: '' },
 )
 const emit = defineEmits<{ 'update:modelValue': [text: string]; enter: []; step: [by: 1 | -1] }>()
 
-const box = useTemplateRef<HTMLInputElement>('box')
+const box = useTemplateRef<{ input?: HTMLInputElement; focus: () => void; select: () => void }>('box')
 const id = useId()
 const touched = ref(false)
 const touchOnly = ref(false)
 
-const unitName = computed(() =>
-  props.measure === 'plain'
-    ? ''
-    : props.measure === 'distance'
-      ? props.units === 'inch'
-        ? 'in'
-        : 'mm'
-      : props.units === 'inch'
-        ? 'mil'
-        : 'mm',
-)
+const unitName = computed(() => unitOf(props.measure, props.units))
 const read = computed(() => readTypedNumber(props.modelValue, props.measure, props.units))
 const understood = computed(() => {
   const r = read.value
-  return r.ok && !r.plain
+  return !props.list && r.ok && !r.plain
     ? `= ${String(Number(r.value.toPrecision(6))).replace('-', '−')} ${unitName.value}`
     : ''
 })
 const fault = computed(() => {
   const r = read.value
-  if (r.ok) return props.noteIsFault ? props.note : ''
-  if (r.fault === 'empty') return touched.value && props.required ? TYPED_FAULTS.empty : ''
-  return TYPED_FAULTS[r.fault]
+  if (props.list || r.ok) return props.noteIsFault ? props.note : ''
+  if (r.fault === 'empty') return touched.value && props.required ? en.typing.faults.empty : ''
+  return en.typing.faults[r.fault]
 })
-const shown = computed(() => fault.value || understood.value || props.note)
+const shown = computed(
+  () => fault.value || [understood.value, props.noteIsFault ? '' : props.note].filter(Boolean).join(' · '),
+)
 
-const onKey = (event: KeyboardEvent) => {
-  if (event.key === 'Enter') {
-    event.preventDefault()
+const element = () => box.value?.input
+const onKey = (raw: Event | KeyboardEvent) => {
+  if (!(raw instanceof KeyboardEvent)) return
+  if (raw.key === 'Enter') {
+    raw.preventDefault()
     touched.value = true
     emit('enter')
-  } else if (event.key === 'ArrowRight' && atEnd(1)) {
+  } else if (raw.key === 'ArrowRight' && atEnd(1)) {
     emit('step', 1)
-    event.preventDefault()
-  } else if (event.key === 'ArrowLeft' && atEnd(-1)) {
+    raw.preventDefault()
+  } else if (raw.key === 'ArrowLeft' && atEnd(-1)) {
     emit('step', -1)
-    event.preventDefault()
-  } else if ((event.key === '-' || event.key === '−') && props.signed && !event.ctrlKey) {
+    raw.preventDefault()
+  } else if ((raw.key === '-' || raw.key === '−') && props.signed && !raw.ctrlKey && !selected()) {
+    // With a selection the minus is typed over it like any other key.
     emit('update:modelValue', flipSign(props.modelValue))
-    event.preventDefault()
+    raw.preventDefault()
   }
+}
+const selected = (): boolean => {
+  const el = element()
+  return !!el && el.selectionStart !== el.selectionEnd
 }
 /** Arrows walk on only from the end of the text, so that they still move inside a number. */
 const atEnd = (way: 1 | -1) => {
-  const el = box.value
+  const el = element()
   if (!el) return true
   return way === 1
     ? el.selectionEnd === el.value.length
@@ -105,32 +107,33 @@ const onFocus = () => {
     })
   else keypad.close()
 }
-defineExpose({ focus: () => box.value?.focus(), value: read })
+defineExpose({ focus: () => box.value?.focus() })
 </script>
 
 <template>
-  <div class="number" :class="{ dye: onDye, big, faulty: !!fault, active }">
+  <div class="number" :class="{ dye: onDye, big, faulty: !!fault }">
     <label :for="id" :class="{ 'visually-hidden': hideLabel }">{{ label }}</label>
-    <div class="field">
-      <input
-        :id="id"
-        ref="box"
-        class="figure"
-        type="text"
-        autocomplete="off"
-        spellcheck="false"
-        :inputmode="touchOnly ? 'none' : 'text'"
-        :value="modelValue"
-        :aria-invalid="!!fault"
-        :aria-describedby="describedBy ?? `${id}-note`"
-        @input="emit('update:modelValue', ($event.target as HTMLInputElement).value)"
-        @keydown="onKey"
-        @pointerdown="onPointer"
-        @focus="onFocus"
-        @blur="touched = true"
-      />
-      <span v-if="unitName && !big" class="unit">{{ unitName }}</span>
-    </div>
+    <el-input
+      :id="id"
+      ref="box"
+      class="figure"
+      type="text"
+      autocomplete="off"
+      spellcheck="false"
+      :inputmode="touchOnly ? 'none' : 'text'"
+      :model-value="modelValue"
+      :disabled="disabled"
+      :placeholder="placeholder"
+      :aria-invalid="!!fault"
+      :aria-describedby="`${id}-note`"
+      @update:model-value="emit('update:modelValue', $event)"
+      @keydown="onKey"
+      @pointerdown="onPointer"
+      @focus="onFocus"
+      @blur="touched = true"
+    >
+      <template v-if="unitName && !big" #suffix>{{ unitName }}</template>
+    </el-input>
     <p :id="`${id}-note`" class="note" :class="{ fault }" :role="fault ? 'alert' : undefined">{{ shown }}</p>
   </div>
 </template>
@@ -142,40 +145,25 @@ defineExpose({ focus: () => box.value?.focus(), value: read })
 label {
   display: block;
   font-size: 14px;
+  line-height: 1.25;
   margin-bottom: 4px;
 }
-.field {
-  display: flex;
-  align-items: center;
-  border: 1px solid var(--field-line);
-  border-radius: 4px;
-  background: var(--panel);
-  min-height: var(--touch);
+.number :deep(.el-input__wrapper) {
+  padding: 1px 9px;
 }
-.field:focus-within {
-  outline: 3px solid var(--brass);
-  outline-offset: 1px;
-}
-input {
-  flex: 1;
-  min-width: 0;
-  width: 100%;
-  border: 0;
-  background: none;
-  padding: 6px 10px;
-  font-size: 18px;
+.number :deep(.el-input__inner) {
+  font: 400 18px/1 var(--figures);
   text-align: right;
-  outline: none;
+  height: 40px;
 }
-.unit {
-  padding-right: 10px;
+.number :deep(.el-input__suffix) {
+  font: 400 14px/1 var(--text);
   color: var(--muted);
-  font-size: 14px;
 }
 .note {
   font-size: 13px;
+  line-height: 1.3;
   color: var(--muted);
-  min-height: 0;
   margin-top: 3px;
 }
 .note:empty {
@@ -184,35 +172,25 @@ input {
 .note.fault {
   color: var(--out);
 }
-.faulty .field {
-  border-color: var(--out);
-  border-width: 2px;
+.faulty :deep(.el-input__wrapper) {
+  box-shadow: 0 0 0 2px var(--out) inset;
 }
-.dye label {
-  color: var(--scribe-dim);
-}
-.dye .field {
-  background: var(--dye-deep);
-  border-color: var(--scribe-dim);
-  color: #fff;
-}
-.dye .unit,
-.dye .note {
+.dye label,
+.dye .note,
+.dye :deep(.el-input__suffix) {
   color: var(--scribe-dim);
 }
 .dye .note.fault {
   color: var(--out-on-dye);
 }
-.dye.faulty .field {
-  border-color: var(--out-on-dye);
+.dye.faulty :deep(.el-input__wrapper) {
+  box-shadow: 0 0 0 2px var(--out-on-dye) inset;
 }
-.dye .field:focus-within,
-.dye.active .field {
-  outline: 2px solid var(--brass-on-dye);
-  outline-offset: 0;
-  border-color: var(--brass-on-dye);
+.big :deep(.el-input__wrapper) {
+  padding: 1px 6px;
 }
-.big input {
-  font-size: 22px;
+.big :deep(.el-input__inner) {
+  font-size: clamp(17px, 1.6vw, 22px);
+  letter-spacing: -0.02em;
 }
 </style>

@@ -1,49 +1,56 @@
 <script setup lang="ts">
+import type { MoveRecord } from '~~/core/stages/move/moves'
 import { figure } from '~~/shared/wording/figures'
-import { CAUSE_SENTENCES } from '~~/shared/wording/names'
+import { capital } from '~~/shared/wording/telling'
 
-/** What the last move did, beside what was planned. */
-const job = useJob()
+/** What the last move did: planned, made and measured at each foot, and what explains a gap. */
+const props = defineProps<{ move: MoveRecord }>()
 const session = useSession()
-const planes = computed(() => job.live?.moves.at(-1)?.achieved ?? [])
-const d = (x: number) => figure(x, 'displacement', session.units, { sign: true })
+const telling = useTelling()
+const d = (x: number | undefined) =>
+  x === undefined ? '–' : figure(x, 'displacement', session.units, { sign: true })
+const planes = computed(() => [...(props.move.achieved ?? []), ...props.move.carriedAlong])
+const plannedAt = (id: string, plane: 'v' | 'h') =>
+  props.move.planned?.footwork.moves.find((m) => m.machine === 'movable' && m.id === id)?.[plane]
+const words = computed(() => telling.value.words)
+const sentence = (plane: 'v' | 'h') => {
+  const made = props.move.achieved?.find((a) => a.plane === plane)
+  return `${capital(words.value.directions.planes[plane])}: ${made ? words.value.moves.causes[made.cause] : words.value.moves.carriedAlong}`
+}
 </script>
 
 <template>
   <div v-if="planes.length">
     <h3>The last move</h3>
-    <table class="figures-table">
-      <thead>
-        <tr>
-          <th scope="col">up and toward 3 are plus</th>
-          <th scope="col">planned</th>
-          <th scope="col">moved</th>
+    <template v-for="p in planes" :key="p.plane">
+      <FigureTable
+        :head="[
+          `${words.directions.planes[p.plane]}, ${p.plane === 'v' ? 'up is plus' : 'toward 3 is plus'}`,
+          'planned',
+          'made',
+          'measured',
+        ]"
+      >
+        <tr v-for="f in p.feet" :key="f.id">
+          <td>{{ capital(telling.footNames(f.id)) }}</td>
+          <td class="figure">{{ d(plannedAt(f.id, p.plane)) }}</td>
+          <td class="figure">{{ d(f.planned) }}</td>
+          <td class="figure">{{ d(f.achieved) }}</td>
         </tr>
-      </thead>
-      <tbody>
-        <template v-for="p in planes" :key="p.plane">
-          <tr v-for="f in p.feet" :key="f.id">
-            <td>
-              {{ f.id === 'inboard' ? 'Inboard' : 'Outboard' }}, {{ p.plane === 'v' ? 'height' : 'side' }}
-            </td>
-            <td class="figure">{{ d(f.planned) }}</td>
-            <td class="figure">{{ d(f.achieved) }}</td>
-          </tr>
-        </template>
-      </tbody>
-    </table>
-    <p v-for="p in planes" :key="p.plane" class="muted">
-      {{ p.plane === 'v' ? 'Height' : 'Side' }}: {{ CAUSE_SENTENCES[p.cause] }}
-    </p>
+      </FigureTable>
+      <p class="muted">{{ sentence(p.plane) }}</p>
+    </template>
+    <p v-if="move.strayed.length" class="muted">{{ words.moves.strayed }}</p>
   </div>
 </template>
 
 <style scoped>
 h3 {
   font-size: 16px;
+  margin-bottom: 4px;
 }
 p {
   font-size: 14px;
-  margin-top: 4px;
+  margin: 4px 0 8px;
 }
 </style>

@@ -1,18 +1,68 @@
 <script setup lang="ts">
-import type { StageMark } from '~~/core/logbook/stages'
+import type { Mark } from '~~/core/logbook/stage'
+import { lockoutWarning } from '~~/shared/wording/headlines'
 
-/** The right-hand ledger: what this means, the numbers, the one next step, the working. */
-defineProps<{ mark: StageMark | 'unknown'; headline: string; detail?: string }>()
+/**
+ * The right-hand ledger: what this means, the numbers, the one next step, the working. While the
+ * lockout is missing or broken the next step is to make safe, on whatever stage one stands.
+ */
+const props = defineProps<{
+  mark: Mark | 'unknown'
+  headline: string
+  detail?: string
+  /** Make safe itself needs no way back to itself. */
+  own?: boolean
+  /** Work at a desk goes on while hands stay off the machine. */
+  deskWork?: boolean
+}>()
+const job = useJob()
+const telling = useTelling()
+const openStage = inject(openStageKey, () => {})
+const warning = computed(() => {
+  const state = job.folded?.state
+  if (!state || props.own) return null
+  return lockoutWarning(state.safety, state.closing !== null, telling.value)
+})
+const waiving = ref(false)
+const next = useTemplateRef<HTMLElement>('next')
+defineExpose({
+  focusNext: () => next.value?.querySelector<HTMLElement>('.next-button:not(:disabled)')?.focus(),
+})
 </script>
 
 <template>
   <aside class="ledger" aria-label="What this means">
     <div class="scroll">
+      <div v-if="warning" class="lockout" role="alert">
+        <p>
+          <VerdictMark mark="out" /> <strong>{{ warning }}</strong>
+          <template v-if="job.folded?.state.safety.lost">
+            {{ job.folded.state.safety.lost.payload.why }}
+          </template>
+        </p>
+        <el-button v-if="!deskWork" link class="text-button" @click="waiving = true"
+          >No lockout is needed for this, and why</el-button
+        >
+      </div>
       <h2 aria-live="polite"><VerdictMark :mark="mark" /> {{ headline }}</h2>
       <p v-if="detail" class="detail">{{ detail }}</p>
+      <p v-if="job.refusal" class="refusal" role="alert">{{ job.refusal }}</p>
+      <TurnedDownEntries />
       <slot />
     </div>
-    <div class="next"><slot name="next" /></div>
+    <div ref="next" class="next" :class="{ waits: warning }">
+      <slot v-if="!warning || deskWork" name="next" />
+      <el-button v-if="warning" class="next-button safe" @click="openStage('make-safe')"
+        >To Make safe</el-button
+      >
+    </div>
+    <WhyDialog
+      v-model="waiving"
+      title="No lockout is needed"
+      question="Why can nobody be hurt by this machine while you work on it?"
+      action="Log it"
+      @say="job.log({ kind: 'lockout-waived', payload: { why: $event } })"
+    />
   </aside>
 </template>
 
@@ -22,6 +72,7 @@ defineProps<{ mark: StageMark | 'unknown'; headline: string; detail?: string }>(
   display: flex;
   flex-direction: column;
   min-height: 0;
+  min-width: 0;
   background: var(--panel);
   border-left: 1px solid var(--hairline);
 }
@@ -30,19 +81,29 @@ defineProps<{ mark: StageMark | 'unknown'; headline: string; detail?: string }>(
   overflow-y: auto;
   padding: 18px 20px 12px;
 }
-.scroll > * + * {
+.scroll > :deep(* + *) {
   margin-top: 14px;
 }
 h2 {
   font-size: 20px;
   line-height: 1.3;
 }
-h2 svg {
+h2 svg,
+.lockout svg {
   vertical-align: -1px;
   margin-right: 4px;
 }
 .detail {
   color: var(--muted);
+}
+.lockout {
+  padding: 10px 12px;
+  border: 1px solid var(--out);
+  border-radius: 4px;
+}
+.refusal {
+  border-left: 3px solid var(--out);
+  padding-left: 12px;
 }
 .next {
   display: grid;
@@ -51,5 +112,26 @@ h2 svg {
 }
 .next:empty {
   display: none;
+}
+.waits :deep(.next-button:not(.safe)) {
+  background: var(--panel);
+  color: var(--ink);
+  border: 1px solid var(--field-line);
+}
+@media (max-width: 640px) {
+  .ledger {
+    border-left: 0;
+    border-top: 1px solid var(--hairline);
+  }
+  .scroll {
+    overflow: visible;
+  }
+  .next {
+    position: sticky;
+    bottom: 0;
+    background: var(--panel);
+    border-top: 1px solid var(--hairline);
+    z-index: 2;
+  }
 }
 </style>

@@ -3,46 +3,41 @@ import type { WorkingStep } from '~~/shared/working/step'
 
 /** Every number of this stage, unfolded to its formula with this job's numbers in it. */
 defineProps<{ steps: readonly WorkingStep[] }>()
+const open = ref<string[]>([])
 </script>
 
 <template>
-  <details v-if="steps.length" class="working">
-    <summary>Show working</summary>
-    <details v-for="step in steps" :key="step.name" class="step">
-      <summary>
-        <span>{{ step.name }}</span> <span class="figure">{{ step.result }}</span>
-      </summary>
-      <p class="figure formula">{{ step.formula }}</p>
-      <p class="figure">{{ step.substituted }}</p>
-      <p v-if="step.note" class="muted">{{ step.note }}</p>
-    </details>
-  </details>
+  <el-collapse v-if="steps.length" v-model="open" class="working">
+    <el-collapse-item title="Show working" name="all">
+      <el-collapse>
+        <el-collapse-item v-for="step in steps" :key="step.name" :name="step.name">
+          <template #title>
+            <span class="name">{{ step.name }}</span> <span class="figure">{{ step.result }}</span>
+          </template>
+          <p class="figure formula">{{ step.formula }}</p>
+          <p class="figure">{{ step.substituted }}</p>
+          <p v-if="step.note" class="muted">{{ step.note }}</p>
+        </el-collapse-item>
+      </el-collapse>
+    </el-collapse-item>
+  </el-collapse>
 </template>
 
 <style scoped>
 .working {
-  border-top: 1px solid var(--hairline);
+  --el-collapse-header-height: auto;
+  --el-collapse-header-font-size: 15px;
 }
-summary {
+.working :deep(.el-collapse-item__header) {
   min-height: var(--touch);
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 10px;
-  cursor: pointer;
-  list-style: none;
+  line-height: 1.3;
+  gap: 8px;
 }
-summary::-webkit-details-marker {
-  display: none;
+.name {
+  flex: 1;
+  text-align: left;
 }
-.working > summary::after {
-  content: '⌄';
-  color: var(--muted);
-}
-.step {
-  border-top: 1px solid var(--hairline);
-}
-.step p {
+p {
   font-size: 14px;
   line-height: 1.5;
   margin-bottom: 6px;
@@ -50,8 +45,5 @@ summary::-webkit-details-marker {
 }
 .formula {
   color: var(--muted);
-}
-.step summary {
-  font-size: 15px;
 }
 </style>

@@ -1,30 +1,26 @@
 <script setup lang="ts">
-import type { Measurement } from '~~/core/logbook/measurement'
+import type { Measurement } from '~~/core/stages/measure/measurement'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { trustRows } from '~~/shared/wording/trustRows'
 
+/** The checks of the set that speaks, each against its limit. */
 const props = defineProps<{ measurement: Measurement }>()
 const session = useSession()
-const rows = computed(() => trustRows(props.measurement, session.units))
+const telling = useTelling()
+const rows = computed(() => trustRows(props.measurement, telling.value))
 </script>
 
 <template>
-  <table v-if="rows.length" class="figures-table">
-    <thead>
-      <tr>
-        <th scope="col">trust, {{ UNIT_NAMES[session.units].displacement }}</th>
-        <th scope="col">found</th>
-        <th scope="col">limit</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="row in rows" :key="row.name">
-        <td><VerdictMark :mark="row.passes ? 'done' : 'out'" :silent="false" /> {{ row.name }}</td>
-        <td class="figure">{{ row.found }}</td>
-        <td class="figure">{{ row.limit }}</td>
-      </tr>
-    </tbody>
-  </table>
+  <FigureTable
+    v-if="rows.length"
+    :head="[`trust, ${UNIT_NAMES[session.units].displacement}`, 'found', 'limit']"
+  >
+    <tr v-for="row in rows" :key="row.name">
+      <td><VerdictMark :mark="row.passes ? 'done' : 'out'" /> {{ row.name }}</td>
+      <td class="figure">{{ row.found }}</td>
+      <td class="figure">{{ row.limit }}</td>
+    </tr>
+  </FigureTable>
 </template>
 
 <style scoped>

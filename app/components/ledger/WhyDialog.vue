@@ -4,6 +4,7 @@ defineProps<{ title: string; question: string; action: string }>()
 const shown = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ say: [why: string] }>()
 const why = ref('')
+const box = useTemplateRef<{ focus: () => void }>('box')
 const say = () => {
   if (why.value.trim() === '') return
   emit('say', why.value.trim())
@@ -13,18 +14,22 @@ const say = () => {
 </script>
 
 <template>
-  <el-dialog v-model="shown" :title="title" width="460" append-to-body>
-    <form class="why" @submit.prevent="say">
-      <label>{{ question }}<el-input v-model="why" type="textarea" :rows="3" maxlength="500" /></label>
+  <el-dialog
+    v-model="shown"
+    :title="title"
+    width="min(460px, 94vw)"
+    append-to-body
+    destroy-on-close
+    @opened="box?.focus()"
+  >
+    <el-form label-position="top" @submit.prevent="say">
+      <el-form-item :label="question">
+        <el-input ref="box" v-model="why" :aria-label="question" type="textarea" :rows="3" maxlength="500" />
+      </el-form-item>
       <p class="muted">Your reason prints on the report.</p>
-      <button type="submit" class="next-button" :disabled="why.trim() === ''">{{ action }}</button>
-    </form>
+      <el-button native-type="submit" class="next-button" :disabled="why.trim() === ''">{{
+        action
+      }}</el-button>
+    </el-form>
   </el-dialog>
 </template>
-
-<style scoped>
-.why {
-  display: grid;
-  gap: 12px;
-}
-</style>

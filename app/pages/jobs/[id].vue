@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StageId } from '~~/core/logbook/entry'
+import type { StageId } from '~~/core/jobs/jobs'
 import { useKeyEvents } from '~/composables/useKeys'
 
 definePageMeta({ layout: 'job' })
@@ -14,7 +14,14 @@ watch(
   { immediate: true },
 )
 onBeforeUnmount(() => job.leave())
-watch(stageAsked, (asked) => asked && (shown.value = asked.stage))
+const open = (stage: StageId) => {
+  job.refusal = ''
+  shown.value = stage
+}
+watch(stageAsked, (asked) => {
+  const row = asked ? job.folded?.sheet.rows[asked.at] : undefined
+  if (row) open(row.id)
+})
 useHead({
   title: () =>
     job.machine ? `${job.machine.tag} ${job.machine.name} · Hushed Caliper` : 'Job · Hushed Caliper',
@@ -22,10 +29,13 @@ useHead({
 
 /** Stays where the person is: a stage changes by opening another or by going on, never under the hands. */
 const stage = computed<StageId>(() => shown.value ?? 'make-safe')
-const goOn = () => (shown.value = job.state?.current ?? null)
+const goOn = () => {
+  if (job.folded) open(job.folded.sheet.current)
+}
 provide(goOnKey, goOn)
+provide(openStageKey, open)
 watch(
-  () => [job.id, job.state !== null] as const,
+  () => [job.id, job.folded !== null] as const,
   ([, loaded], before) => {
     if (!loaded) shown.value = null
     else if (shown.value === null || before?.[0] !== job.id) goOn()
@@ -35,10 +45,10 @@ watch(
 </script>
 
 <template>
-  <div v-if="job.machine && job.state && job.live" class="job">
+  <div v-if="job.machine && job.live" class="job">
     <JobHeader />
-    <RunSheet :state="job.live" :stage="stage" @open="shown = $event" />
-    <StageView :key="stage" :stage="stage" />
+    <RunSheet :job="job.live" :stage="stage" @open="open" />
+    <StageView :key="`${job.id} ${stage}`" :stage="stage" />
   </div>
   <div v-else class="page">
     <NuxtLink to="/" class="text-button">Today</NuxtLink>
@@ -50,7 +60,7 @@ watch(
 .job {
   height: 100%;
   display: grid;
-  grid-template: var(--header) 1fr / 216px minmax(0, 1fr) 340px;
+  grid-template: var(--header) minmax(0, 1fr) / 216px minmax(0, 1fr) 340px;
   grid-template-areas: 'header header header' 'sheet board ledger';
 }
 .job > :deep(.header) {
@@ -58,13 +68,21 @@ watch(
 }
 @media (max-width: 1100px) {
   .job {
-    grid-template-columns: 86px minmax(0, 1fr) 320px;
+    grid-template-columns: 86px minmax(0, 1fr) 310px;
   }
 }
 @media (max-width: 860px) {
   .job {
-    grid-template: var(--header) minmax(460px, 1.2fr) minmax(260px, 1fr) / 86px minmax(0, 1fr);
+    grid-template: var(--header) minmax(460px, 1.3fr) minmax(260px, 1fr) / 86px minmax(0, 1fr);
     grid-template-areas: 'header header' 'sheet board' 'sheet ledger';
+  }
+}
+@media (max-width: 640px) {
+  .job {
+    height: auto;
+    min-height: 100%;
+    grid-template: auto auto auto auto / minmax(0, 1fr);
+    grid-template-areas: 'header' 'sheet' 'board' 'ledger';
   }
 }
 </style>

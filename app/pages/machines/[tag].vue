@@ -1,12 +1,5 @@
 <script setup lang="ts">
-import type { MachineAnswer } from '~~/shared/api/answers'
-import { settleTolerance } from '~~/core/judge/tolerance'
-import { toleranceToCore } from '~~/core/judge/toleranceUnits'
-import { judgedQuantities } from '~~/core/judge/quantities'
-import { toCore } from '~~/core/units/unitSystem'
-import { figure, pack, UNIT_NAMES } from '~~/shared/wording/figures'
-import { quantityName } from '~~/shared/wording/quantities'
-import { toleranceSource } from '~~/shared/wording/tolerances'
+import type { JobSummary, MachineAnswer, Page } from '~~/shared/api/answers'
 
 const route = useRoute()
 const session = useSession()
@@ -18,26 +11,24 @@ useHead({ title: () => `${tag.value} · Hushed Caliper` })
 
 const starting = ref(false)
 const changing = ref(false)
-const openJob = computed(() => data.value?.jobs.find((j) => j.closedAt === null) ?? null)
-const limits = computed(() => {
-  const m = data.value?.machine
-  if (!m) return []
-  const settled = settleTolerance(toleranceToCore(m.tolerance, m.units), m.rpm)
-  return judgedQuantities(settled).map((q) => {
-    const kind = q.terms[0]?.kind ?? 'displacement'
-    const [low, high] = q.terms[0]?.band ?? [null, null]
-    const show = (v: number | null) => figure(v, kind, session.units, { sign: true })
-    return {
-      name: quantityName(q.name),
-      text:
-        low !== null && high !== null && low === -high
-          ? `±${figure(high, kind, session.units)}`
-          : `${show(low)} to ${show(high)}`,
-      unit: UNIT_NAMES[session.units][kind],
-    }
-  })
+const later = shallowRef<readonly JobSummary[]>([])
+const next = ref<string | null>(null)
+watch(data, (now) => {
+  later.value = []
+  next.value = now?.jobs.next ?? null
 })
-const mm = (t: number) => toCore(t, 'displacement', data.value?.machine.units ?? 'inch')
+const jobs = computed(() => [...(data.value?.jobs.rows ?? []), ...later.value])
+const more = async () => {
+  if (!next.value) return
+  const page = await askServer<Page<JobSummary>>(
+    `/api/jobs?machine=${encodeURIComponent(tag.value)}&after=${encodeURIComponent(next.value)}`,
+  ).catch(() => null)
+  if (!page) return
+  later.value = [...later.value, ...page.rows]
+  next.value = page.next
+}
+const openJob = computed(() => jobs.value.find((j) => j.closedAt === null) ?? null)
+const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machines/${now}`))
 </script>
 
 <template>
@@ -49,55 +40,33 @@ const mm = (t: number) => toCore(t, 'displacement', data.value?.machine.units ??
             <h1>{{ data.machine.tag }} {{ data.machine.name }}</h1>
             <p class="muted">
               {{ data.machine.area }} · {{ data.machine.movableName.toLowerCase() }} to
-              {{ data.machine.stationaryName.toLowerCase() }} ·
-              {{ data.machine.couplingKind.toLowerCase() }} · {{ data.machine.powerKw }} kW ·
+              {{ data.machine.stationaryName.toLowerCase() }} · {{ data.machine.powerKw }} kW ·
               {{ data.machine.rpm }} rpm
             </p>
           </div>
           <div class="actions">
-            <button type="button" class="quiet-button" @click="changing = true">Change the register</button>
-            <NuxtLink v-if="openJob" :to="`/jobs/${openJob.id}`" class="next-button"
-              >Go on with the open job</NuxtLink
+            <el-button class="quiet-button" @click="changing = true">Change the register</el-button>
+            <el-button v-if="openJob" class="next-button" @click="navigateTo(`/jobs/${openJob.id}`)"
+              >Go on with the open job</el-button
             >
-            <button v-else type="button" class="next-button" @click="starting = true">Start a job</button>
+            <el-button v-else class="next-button" @click="starting = true">Start a job</el-button>
           </div>
         </div>
         <div class="two">
-          <MachineDrawing :machine="data.machine" />
-          <div class="facts panel">
-            <h2>Under the feet</h2>
-            <table class="figures-table">
-              <thead>
-                <tr>
-                  <th>{{ UNIT_NAMES[session.units].displacement }}</th>
-                  <th>left</th>
-                  <th>right</th>
-                </tr>
-              </thead>
-              <tbody>
-                <tr v-for="f in data.machine.feet" :key="f.id">
-                  <td>{{ f.id === 'inboard' ? 'Inboard' : 'Outboard' }}</td>
-                  <td class="figure">{{ pack(f.existing.left.map(mm), session.units) }}</td>
-                  <td class="figure">{{ pack(f.existing.right.map(mm), session.units) }}</td>
-                </tr>
-              </tbody>
-            </table>
-            <h2>Limits</h2>
-            <table class="figures-table">
-              <tbody>
-                <tr v-for="l in limits" :key="l.name">
-                  <td>{{ l.name }}</td>
-                  <td class="figure">{{ l.text }} {{ l.unit }}</td>
-                </tr>
-              </tbody>
-            </table>
-            <p class="muted source">{{ toleranceSource(data.machine.tolerance, data.machine.rpm) }}</p>
-          </div>
+          <MachineDrawing
+            v-if="data.machine.drive === 'coupled'"
+            :machine="data.machine"
+            :units="session.units"
+          />
+          <BeltDrawing v-else :machine="data.machine" :units="session.units" />
+          <CoupledFacts v-if="data.machine.drive === 'coupled'" :machine="data.machine" />
+          <BeltFacts v-else :machine="data.machine" />
         </div>
         <h2>Jobs</h2>
-        <JobList :jobs="data.jobs" empty="No job yet on this machine." />
+        <JobList :jobs="jobs" empty="No job yet on this machine." />
+        <el-button v-if="next" class="quiet-button" @click="more">Older jobs</el-button>
         <StartJob v-model="starting" :machine="data.machine" />
-        <MachineForm v-model="changing" :machine="data.machine" @changed="load" />
+        <MachineForm v-model="changing" :machine="data.machine" @saved="saved" />
       </template>
     </LoadState>
   </div>
@@ -122,27 +91,20 @@ const mm = (t: number) => toCore(t, 'displacement', data.value?.machine.units ??
 }
 .two {
   display: grid;
-  grid-template-columns: 1fr 380px;
+  grid-template-columns: minmax(0, 1fr) 380px;
   gap: 18px;
-}
-.facts {
-  padding: 4px 18px 16px;
-}
-.facts h2 {
-  margin: 14px 0 4px;
-}
-.source {
-  margin-top: 8px;
-  font-size: 14px;
 }
 @media (max-width: 1000px) {
   .two {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 @media (max-width: 760px) {
   .head {
     flex-direction: column;
+  }
+  .actions {
+    flex-wrap: wrap;
   }
 }
 </style>

@@ -1,24 +1,27 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
 import type { MachineSummary } from '~~/shared/api/answers'
-import { VERDICT_NAMES } from '~~/shared/wording/names'
+import { en } from '~~/shared/wording/en'
 
 useHead({ title: 'Machines · Hushed Caliper' })
 const { data, failure, load } = useAnswer<readonly MachineSummary[]>(() => '/api/machines')
 const { searchAsked } = useKeyEvents()
 const wanted = ref('')
-const search = useTemplateRef<HTMLInputElement>('search')
+const adding = ref(false)
+const search = useTemplateRef<{ focus: () => void }>('search')
 watch(searchAsked, () => nextTick(() => search.value?.focus()))
 onMounted(() => searchAsked.value > 0 && search.value?.focus())
 
+const joined = (m: MachineSummary) =>
+  m.drive === 'coupled' ? m.couplingKind : en.belts.drive(m.belts.count, en.belts.kinds[m.belts.kind])
 const shown = computed(() => {
   const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return (data.value ?? []).filter((m) => {
-    const text = [m.tag, m.name, m.area, m.movableName, m.stationaryName, m.couplingKind]
-      .join(' ')
-      .toLowerCase()
-    return words.every((w) => text.includes(w))
-  })
+  return (data.value ?? [])
+    .filter((m) => {
+      const text = [m.tag, m.name, m.area, m.movableName, m.stationaryName, joined(m)].join(' ').toLowerCase()
+      return words.every((w) => text.includes(w))
+    })
+    .map((m) => ({ ...m, joined: joined(m) }))
 })
 </script>
 
@@ -26,98 +29,96 @@ const shown = computed(() => {
   <div class="page">
     <div class="head">
       <h1>Machines</h1>
-      <label class="search">
-        <span class="visually-hidden">Search the machines</span>
-        <input ref="search" v-model="wanted" type="search" placeholder="Tag, name or place" />
-      </label>
+      <el-input
+        ref="search"
+        v-model="wanted"
+        class="search"
+        type="search"
+        aria-label="Search the machines"
+        placeholder="Tag, name or place"
+        clearable
+      />
+      <el-button class="quiet-button" @click="adding = true">Register a machine</el-button>
     </div>
     <LoadState :waiting="!data" :failure="failure" @again="load">
-      <p v-if="shown.length === 0" class="panel none muted">
-        {{ data?.length ? 'No machine fits these words.' : 'No machine is registered yet.' }}
-      </p>
-      <ul v-else class="panel list">
-        <li v-for="m in shown" :key="m.id">
-          <NuxtLink :to="`/machines/${m.tag}`">
-            <strong class="tag figure">{{ m.tag }}</strong>
-            <span class="what">
-              <strong>{{ m.name }}</strong>
-              <span class="muted">{{ m.area }}</span>
+      <el-empty
+        v-if="shown.length === 0"
+        class="panel"
+        :image-size="1"
+        :description="data?.length ? 'No machine fits these words.' : 'No machine is registered yet.'"
+      />
+      <el-table v-else :data="shown" class="panel list" @row-click="navigateTo(`/machines/${$event.tag}`)">
+        <el-table-column label="Tag" width="110">
+          <template #default="{ row }">
+            <NuxtLink :to="`/machines/${row.tag}`" class="tag figure">{{ row.tag }}</NuxtLink>
+          </template>
+        </el-table-column>
+        <el-table-column label="Machine" min-width="190">
+          <template #default="{ row }"
+            ><strong>{{ row.name }}</strong
+            ><br /><span class="muted">{{ row.area }}</span></template
+          >
+        </el-table-column>
+        <el-table-column label="Drive" min-width="220">
+          <template #default="{ row }"
+            >{{ row.movableName }} to {{ row.stationaryName.toLowerCase() }}<br /><span class="muted"
+              >{{ row.joined }}, {{ row.powerKw }} kW, {{ row.rpm }} rpm</span
+            ></template
+          >
+        </el-table-column>
+        <el-table-column label="Last left" width="170">
+          <template #default="{ row }">
+            <span v-if="row.lastClosed" class="state">
+              <VerdictMark :mark="row.lastClosed.verdict" silent />
+              <span
+                >{{ en.verdicts[row.lastClosed.verdict as keyof typeof en.verdicts] }}<br /><span
+                  class="muted"
+                  >{{ dayjs(row.lastClosed.closedAt).format('D MMM YYYY') }}</span
+                ></span
+              >
             </span>
-            <span class="what">
-              <span>{{ m.movableName }} to {{ m.stationaryName.toLowerCase() }}</span>
-              <span class="muted">{{ m.couplingKind }}, {{ m.powerKw }} kW, {{ m.rpm }} rpm</span>
-            </span>
-            <span class="state">
-              <template v-if="m.lastClosed">
-                <VerdictMark :mark="m.lastClosed.verdict" silent />
-                <span
-                  >{{ VERDICT_NAMES[m.lastClosed.verdict] }}<br /><span class="muted">{{
-                    dayjs(m.lastClosed.closedAt).format('D MMM YYYY')
-                  }}</span></span
-                >
-              </template>
-              <span v-else class="muted">Never closed a job</span>
-            </span>
-            <span class="open">{{ m.openJob ? 'Job open' : '' }}</span>
-          </NuxtLink>
-        </li>
-      </ul>
+            <span v-else class="muted">Never closed a job</span>
+          </template>
+        </el-table-column>
+        <el-table-column width="110" align="right">
+          <template #default="{ row }"
+            ><strong>{{ row.openJob ? 'Job open' : '' }}</strong></template
+          >
+        </el-table-column>
+      </el-table>
     </LoadState>
+    <MachineForm v-model="adding" :machine="null" @saved="navigateTo(`/machines/${$event}`)" />
   </div>
 </template>
 
 <style scoped>
 .head {
   display: flex;
-  justify-content: space-between;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 20px;
+  gap: 12px 16px;
+  margin-bottom: 18px;
 }
-.search input {
-  min-height: var(--touch);
-  width: 300px;
-  padding: 0 12px;
-  border: 1px solid var(--field-line);
-  border-radius: 4px;
-  background: var(--panel);
+.head h1 {
+  flex: 1;
+}
+.search {
+  width: 280px;
 }
 .list {
-  list-style: none;
-  padding: 0;
-  margin: 20px 0 0;
+  cursor: pointer;
 }
-.none {
-  margin-top: 20px;
-  padding: 18px;
-}
-li + li {
-  border-top: 1px solid var(--hairline);
-}
-a {
-  display: grid;
-  grid-template-columns: 90px 1.2fr 1.4fr 170px 80px;
-  align-items: center;
-  gap: 14px;
-  min-height: 68px;
-  padding: 10px 18px;
-  text-decoration: none;
-}
-a:hover {
-  background: var(--sunk);
+.list :deep(.cell) {
+  line-height: 1.4;
 }
 .tag {
   font-size: 18px;
-}
-.what {
-  display: grid;
+  font-weight: 600;
+  text-decoration: none;
 }
 .state {
   display: flex;
   align-items: center;
   gap: 10px;
-}
-.open {
-  text-align: right;
-  font-weight: 600;
 }
 </style>

@@ -1,107 +1,125 @@
 <script setup lang="ts">
 import type { Misalignment, Plane } from '~~/core/frame/planes'
-import { layOutShafts, reachOf } from '~~/shared/drawing/shaftLines'
-import type { JobState } from '~~/core/logbook/foldJob'
-import { figure } from '~~/shared/wording/figures'
+import type { SettledTolerance } from '~~/core/judge/tolerance'
+import { layOutShafts } from '~~/shared/drawing/shaftLines'
 import { offsetWords, shimWords, sideWords } from '~~/shared/wording/directions'
-import type { PlannedFoot } from '~/composables/usePlanChoice'
+import { figure } from '~~/shared/wording/figures'
+import type { Telling } from '~~/shared/wording/telling'
+
+interface Foot {
+  readonly id: string
+  readonly x: number
+  readonly v: number
+  readonly h: number
+}
 
 /** One view of the scribe board: where the shafts stand, the gate, and feet that can be dragged. */
 const props = defineProps<{
   plane: Plane
-  state: JobState
+  tolerance: SettledTolerance
   found: Misalignment
   predicted: Misalignment
-  feet: readonly PlannedFoot[]
+  feet: readonly Foot[]
   stationaryName: string
+  /** Shared by both views. */
+  exaggeration: number
   /** Next value that this foot can really take, from here, one step up or down. */
   step: (foot: string, plane: Plane, by: 1 | -1) => number
   /** Nearest value that this foot can really take. */
   nearest: (foot: string, plane: Plane, wanted: number) => number
   locked: boolean
+  telling: Telling
 }>()
 const emit = defineEmits<{ move: [foot: string, plane: Plane, value: number] }>()
-const session = useSession()
 const W = 690
 const H = 306
 
-const reach = computed(
-  () =>
-    Math.max(
-      reachOf(props.found, props.plane, props.feet, props.state.tolerance),
-      reachOf(props.predicted, props.plane, props.feet, props.state.tolerance),
-    ) * 1.08,
-)
-const common = computed(() => ({
-  plane: props.plane,
-  feet: props.feet,
-  tolerance: props.state.tolerance,
-  width: W,
-  height: H,
-  reach: reach.value,
-}))
-const now = computed(() => layOutShafts({ ...common.value, line: props.found }))
-const after = computed(() => layOutShafts({ ...common.value, line: props.predicted }))
+const lay = (line: Misalignment) =>
+  layOutShafts({
+    plane: props.plane,
+    feet: props.feet,
+    tolerance: props.tolerance,
+    width: W,
+    height: H,
+    exaggeration: props.exaggeration,
+    line,
+  })
+const now = computed(() => lay(props.found))
+const after = computed(() => lay(props.predicted))
+const f = (x: number, options = {}) => figure(x, 'displacement', props.telling.units, options)
 const gateWords = computed(() => {
   const g = now.value.gate
-  if (!g) return ''
-  return `gate ±${figure(now.value.displacementAt(g.top), 'displacement', session.units, { unit: true })}`
+  return g ? `gate ±${f(now.value.displacementAt(g.top), { unit: true })}` : ''
 })
 const offsetNow = computed(() => props.found.offset[props.plane] ?? 0)
 const offsetAfter = computed(() => props.predicted.offset[props.plane] ?? 0)
-const inGate = (v: number) => {
+const inGate = computed(() => {
   const g = now.value.gate
   if (!g) return true
-  const drawn = now.value.y(v)
+  const drawn = now.value.y(offsetNow.value)
   return drawn >= g.top - 1e-6 && drawn <= g.bottom + 1e-6
+})
+const tone = computed(() => (inGate.value ? '#58D3BE' : '#FF8FA3'))
+/** The gate's words stand on the side of the zero line where the shaft does not start. */
+const gateAt = computed(() => {
+  const g = now.value.gate
+  const { zero } = now.value
+  if (!g) return zero
+  return now.value.movable.y1 > zero ? Math.max(20, g.top - 14) : Math.min(H - 8, g.bottom + 24)
+})
+const moveOf = (foot: Foot) => (props.plane === 'v' ? foot.v : foot.h)
+const words = (foot: Foot) =>
+  props.plane === 'v' ? shimWords(moveOf(foot), props.telling) : sideWords(moveOf(foot), props.telling)
+const footNow = (id: string) => now.value.feet.find((x) => x.id === id)!
+const footAfter = (id: string) => after.value.feet.find((x) => x.id === id)!
+/**
+ * Figure and words of a foot stand on the side its handle moves away from, two lines apart from the
+ * shaft; at the edges of the sheet they are drawn in.
+ */
+const label = (id: string) => {
+  const [at, to] = [footNow(id), footAfter(id)]
+  const top = Math.min(at.y, to.y)
+  const bottom = Math.max(at.y, to.y)
+  const above = to.y > at.y || bottom > H - 64
+  const y = above && top > 58 ? top - 42 : bottom < H - 58 ? bottom + 40 : top - 42
+  const edge = at.x > W - 90
+  return { x: edge ? W - 2 : at.x, anchor: edge ? 'end' : 'middle', y: Math.max(22, Math.min(H - 24, y)) }
 }
-const moveOf = (foot: PlannedFoot) => (props.plane === 'v' ? foot.v : foot.h)
-const words = (foot: PlannedFoot) =>
-  props.plane === 'v' ? shimWords(moveOf(foot), session.units) : sideWords(moveOf(foot), session.units)
-const footNow = (id: string) => now.value.feet.find((f) => f.id === id)!
-const footAfter = (id: string) => after.value.feet.find((f) => f.id === id)!
-/** Labels near the right edge end there, so that nothing is cut off. */
-const labelAt = (id: string) => {
-  const at = footNow(id).x
-  return at > W - 96 ? { x: W - 2, anchor: 'end' } : { x: at, anchor: 'middle' }
-}
-const below = (id: string) => footAfter(id).y >= footNow(id).y
 
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const dragging = ref('')
 const toDrawing = (event: PointerEvent) => {
-  const box = svg.value?.getBoundingClientRect()
-  return box ? ((event.clientY - box.top) / box.height) * H : 0
+  const el = svg.value
+  const matrix = el?.getScreenCTM()
+  if (!el || !matrix) return 0
+  return new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse()).y
 }
-const start = (foot: PlannedFoot, event: PointerEvent) => {
+const start = (foot: Foot, event: PointerEvent) => {
   if (props.locked) return
   dragging.value = foot.id
   ;(event.target as Element).setPointerCapture(event.pointerId)
 }
-const drag = (foot: PlannedFoot, event: PointerEvent) => {
+const drag = (foot: Foot, event: PointerEvent) => {
   if (dragging.value !== foot.id) return
   const wanted = now.value.displacementAt(toDrawing(event)) - footNow(foot.id).at
   const value = props.nearest(foot.id, props.plane, wanted)
   if (value !== moveOf(foot)) emit('move', foot.id, props.plane, value)
 }
-const key = (foot: PlannedFoot, event: KeyboardEvent) => {
+const key = (foot: Foot, event: KeyboardEvent) => {
   const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0
   if (by === 0 || props.locked) return
   event.preventDefault()
   emit('move', foot.id, props.plane, props.step(foot.id, props.plane, by))
 }
-const title = computed(() => (props.plane === 'v' ? 'Side view' : 'Top view'))
-const drawnNote = computed(
-  () =>
-    `drawn ${now.value.exaggeration}× taller than long · ${props.plane === 'v' ? '12 is up' : '3 o’clock is up'}`,
-)
+const title = computed(() => props.telling.words.directions.views[props.plane])
+const planeName = computed(() => props.telling.words.directions.planes[props.plane])
 </script>
 
 <template>
   <div class="view">
     <div class="head">
       <h3>{{ title }}</h3>
-      <p>{{ drawnNote }}</p>
+      <p>drawn {{ exaggeration }}× taller than long · {{ telling.words.directions.viewNotes[plane] }}</p>
     </div>
     <svg ref="svg" :viewBox="`0 0 ${W} ${H}`" :aria-label="title" role="group">
       <rect
@@ -121,15 +139,6 @@ const drawnNote = computed(
         <path :d="`M${now.coupling - 10} ${now.gate.top}h20m-10 0v-9`" />
         <path :d="`M${now.coupling - 10} ${now.gate.bottom}h20m-10 0v9`" />
       </g>
-      <text
-        :x="now.coupling - 16"
-        :y="(now.gate?.top ?? now.zero) - 14"
-        text-anchor="middle"
-        font-size="14"
-        fill="#58D3BE"
-      >
-        {{ gateWords }}
-      </text>
       <!-- as measured, and as it would stand -->
       <path
         :d="`M${now.movable.x1} ${now.movable.y1}L${now.movable.x2} ${now.movable.y2}`"
@@ -143,19 +152,20 @@ const drawnNote = computed(
         stroke-dasharray="10 5"
         class="after"
       />
-      <circle
-        :cx="now.coupling"
-        :cy="now.movable.y1"
-        r="5"
-        :fill="inGate(offsetNow) ? '#58D3BE' : '#FF8FA3'"
-      />
-      <g class="figure" font-size="19" text-anchor="end">
+      <circle :cx="now.coupling" :cy="now.movable.y1" r="5" :fill="tone" />
+      <g paint-order="stroke" stroke="#1F2358" stroke-width="5" stroke-linejoin="round">
+        <text :x="now.coupling - 18" :y="gateAt" text-anchor="end" font-size="14" fill="#58D3BE">
+          {{ gateWords }}
+        </text>
         <text
+          class="figure"
           :x="now.coupling - 18"
-          :y="now.movable.y1 + 6"
-          :fill="inGate(offsetNow) ? '#58D3BE' : '#FF8FA3'"
+          :y="now.movable.y1 + (now.movable.y1 > now.zero ? 20 : -8)"
+          font-size="19"
+          text-anchor="end"
+          :fill="tone"
         >
-          {{ figure(offsetNow, 'displacement', session.units, { sign: true }) }}
+          {{ f(offsetNow, { sign: true }) }}
         </text>
       </g>
       <g v-for="foot in feet" :key="foot.id">
@@ -171,8 +181,8 @@ const drawnNote = computed(
           :class="{ locked }"
           tabindex="0"
           role="slider"
-          :aria-label="`${foot.id} feet, ${plane === 'v' ? 'height' : 'side'}`"
-          :aria-valuenow="Number(figure(moveOf(foot), 'displacement', session.units).replace('−', '-'))"
+          :aria-label="`${telling.footNames(foot.id)} feet, ${planeName}`"
+          :aria-valuenow="Number(f(moveOf(foot)).replace('−', '-'))"
           :aria-valuetext="words(foot)"
           :aria-disabled="locked"
           @pointerdown="start(foot, $event)"
@@ -197,43 +207,32 @@ const drawnNote = computed(
             fill="none"
           />
         </g>
-        <g :text-anchor="labelAt(foot.id).anchor">
+        <g
+          :text-anchor="label(foot.id).anchor"
+          paint-order="stroke"
+          stroke="#1F2358"
+          stroke-width="5"
+          stroke-linejoin="round"
+        >
           <text
             class="figure"
-            :x="labelAt(foot.id).x"
-            :y="
-              below(foot.id)
-                ? Math.max(footNow(foot.id).y, 40) - 34
-                : Math.min(footNow(foot.id).y, H - 44) + 34
-            "
+            :x="label(foot.id).x"
+            :y="label(foot.id).y"
             font-size="22"
             font-weight="600"
             fill="#E0B04A"
           >
-            {{
-              figure(plane === 'v' ? moveOf(foot) : Math.abs(moveOf(foot)), 'displacement', session.units, {
-                sign: plane === 'v',
-              })
-            }}
+            {{ f(plane === 'v' ? moveOf(foot) : Math.abs(moveOf(foot)), { sign: plane === 'v' }) }}
           </text>
-          <text
-            :x="labelAt(foot.id).x"
-            :y="
-              below(foot.id)
-                ? Math.max(footNow(foot.id).y, 40) - 14
-                : Math.min(footNow(foot.id).y, H - 44) + 52
-            "
-            font-size="14"
-            fill="#DCE3FF"
-          >
-            {{ words(foot).replace(/ [\d.]+/, '') }}, {{ foot.id }}
+          <text :x="label(foot.id).x" :y="label(foot.id).y + 19" font-size="14" fill="#DCE3FF">
+            {{ words(foot).replace(/ [\d.]+/, '') }}, {{ telling.footNames(foot.id) }}
           </text>
         </g>
       </g>
     </svg>
     <p class="visually-hidden">
-      Now {{ offsetWords(offsetNow, plane, session.units) }}, after the plan
-      {{ offsetWords(offsetAfter, plane, session.units) }}.
+      Now {{ offsetWords(offsetNow, plane, telling) }}, after the plan
+      {{ offsetWords(offsetAfter, plane, telling) }}.
     </p>
   </div>
 </template>

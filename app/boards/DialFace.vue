@@ -18,7 +18,14 @@ const ticks = Array.from({ length: 50 }, (_, i) => ({ at: i * 7.2, long: i % 5 =
       :stroke-width="t.long ? 2 : 1"
     />
     <circle cx="78" cy="78" r="30" fill="none" stroke="#4A52A0" stroke-width="1.5" />
-    <text x="78" y="126" text-anchor="middle" fill="#FFFFFF" font-size="16" font-weight="600">
+    <text
+      x="78"
+      y="126"
+      text-anchor="middle"
+      fill="#FFFFFF"
+      :font-size="name.length > 9 ? 13 : 16"
+      font-weight="600"
+    >
       {{ name }}
     </text>
     <g class="needle" :style="{ transform: `rotate(${angle}deg)` }">

@@ -1,18 +1,17 @@
 <script setup lang="ts">
-import type { Dial } from '~~/core/logbook/setUp'
-import { clockName } from '~~/shared/wording/directions'
+import type { UnitSystem } from '~~/core/units/unitSystem'
 
 /** One dial at the four quarters: its face, and a box at each position. */
 const props = defineProps<{
-  dial: Dial
-  texts: Record<string, string>
-  units: 'inch' | 'metric'
+  name: string
+  texts: Readonly<Record<string, string>>
+  units: UnitSystem
   /** The earlier set at these positions, to repeat against. */
   ghost: Readonly<Record<string, string>>
   /** Positions that misfit. */
   ringed: readonly number[]
   notes: Readonly<Record<string, string>>
-  values: Readonly<Record<string, number | null>>
+  value: (clock: number) => number | null
 }>()
 const emit = defineEmits<{
   'update:text': [clock: number, text: string]
@@ -21,39 +20,40 @@ const emit = defineEmits<{
 }>()
 
 const POSITIONS = [
-  { clock: 0, area: 'top' },
-  { clock: 90, area: 'right' },
-  { clock: 180, area: 'bottom' },
-  { clock: 270, area: 'left' },
+  { clock: 0, area: 'top', hour: '12' },
+  { clock: 90, area: 'right', hour: '3' },
+  { clock: 180, area: 'bottom', hour: '6' },
+  { clock: 270, area: 'left', hour: '9' },
 ] as const
 const boxes = useTemplateRef<{ focus: () => void }[]>('boxes')
 const focused = ref(0)
 const focus = (clock: number) => boxes.value?.[POSITIONS.findIndex((p) => p.clock === clock)]?.focus()
 defineExpose({ focus })
-const title = computed(() => (props.dial === 'rim' ? 'Rim' : 'Face'))
+const note = (clock: number) =>
+  props.notes[String(clock)] || (props.ghost[String(clock)] ? `before ${props.ghost[String(clock)]}` : '')
 </script>
 
 <template>
-  <div class="pad" role="group" :aria-label="`${title} dial`">
-    <DialFace class="face" :name="title" :value="values[String(focused)] ?? null" :units="units" />
+  <div class="pad" role="group" :aria-label="`${name} dial`">
+    <DialFace class="face" :name="name" :value="value(focused)" :units="units" />
     <div
       v-for="p in POSITIONS"
       :key="p.clock"
       :class="['at', p.area, { ringed: ringed.includes(p.clock) }]"
       @focusin="focused = p.clock"
     >
-      <span class="hour figure" aria-hidden="true">{{ clockName(p.clock).replace(' o’clock', '') }}</span>
+      <span class="hour figure" aria-hidden="true">{{ p.hour }}</span>
       <NumberBox
         ref="boxes"
         :model-value="texts[String(p.clock)] ?? ''"
-        :label="`${title} at ${clockName(p.clock)}${ringed.includes(p.clock) ? ', misfits' : ''}`"
+        :label="`${name} at ${p.hour} o’clock${ringed.includes(p.clock) ? ', misfits' : ''}`"
         hide-label
         measure="displacement"
         :units="units"
         signed
         on-dye
         big
-        :note="notes[String(p.clock)] || (ghost[String(p.clock)] ? `before ${ghost[String(p.clock)]}` : '')"
+        :note="note(p.clock)"
         @update:model-value="emit('update:text', p.clock, $event)"
         @enter="emit('enter', p.clock)"
         @step="emit('step', p.clock, $event)"
@@ -65,9 +65,9 @@ const title = computed(() => (props.dial === 'rim' ? 'Rim' : 'Face'))
 <style scoped>
 .pad {
   display: grid;
-  grid-template-columns: minmax(88px, 1fr) minmax(110px, 156px) minmax(88px, 1fr);
+  grid-template-columns: minmax(96px, 1fr) minmax(88px, 132px) minmax(96px, 1fr);
   grid-template-areas: '. top .' 'left face right' '. bottom .';
-  gap: 10px 8px;
+  gap: 10px 6px;
   align-items: center;
   justify-items: center;
 }
@@ -77,12 +77,13 @@ const title = computed(() => (props.dial === 'rim' ? 'Rim' : 'Face'))
 .at {
   position: relative;
   width: 100%;
-  max-width: 104px;
+  max-width: 116px;
   min-height: 66px;
 }
 .top {
   grid-area: top;
   align-self: end;
+  min-width: 112px;
 }
 .right {
   grid-area: right;
@@ -90,6 +91,7 @@ const title = computed(() => (props.dial === 'rim' ? 'Rim' : 'Face'))
 .bottom {
   grid-area: bottom;
   align-self: start;
+  min-width: 112px;
 }
 .left {
   grid-area: left;
@@ -111,10 +113,10 @@ const title = computed(() => (props.dial === 'rim' ? 'Rim' : 'Face'))
 }
 .at :deep(.note) {
   text-align: right;
-  white-space: nowrap;
 }
-.ringed :deep(.field) {
-  border: 2px solid var(--out-on-dye);
-  box-shadow: 0 0 0 3px color-mix(in srgb, var(--out-on-dye) 35%, transparent);
+.ringed :deep(.el-input__wrapper) {
+  box-shadow:
+    0 0 0 2px var(--out-on-dye) inset,
+    0 0 0 3px color-mix(in srgb, var(--out-on-dye) 35%, transparent);
 }
 </style>

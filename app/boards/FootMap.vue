@@ -1,0 +1,200 @@
+<script setup lang="ts">
+import { SIDES, type Side } from '~~/core/plan/movePlan'
+import type { UnitSystem } from '~~/core/units/unitSystem'
+import { pack, thickness } from '~~/shared/wording/figures'
+
+interface Pair {
+  readonly id: string
+  /** As it is called, capitalised. */
+  readonly name: string
+  readonly packs: Readonly<Record<Side, readonly number[]>>
+  /** What the plan wants under each foot. */
+  readonly planned: Readonly<
+    Record<Side, { readonly takeOut: readonly number[]; readonly putIn: readonly number[] } | null>
+  >
+}
+
+/**
+ * The feet from above, as the observer stands: behind the far end, looking at the coupling, which is
+ * at the top; left is left. Each with its pack to scale, what the plan wants there, and what was done.
+ */
+const props = defineProps<{
+  /** From the coupling outward. */
+  pairs: readonly Pair[]
+  out: Readonly<Record<string, string>>
+  in: Readonly<Record<string, string>>
+  faults: Readonly<Record<string, string>>
+  locked: boolean
+  movableName: string
+  farName: string
+  units: UnitSystem
+}>()
+const emit = defineEmits<{ enter: []; 'update:shims': [way: 'out' | 'in', key: string, text: string] }>()
+const key = (pair: string, side: Side) => `${pair}-${side}`
+const wanted = (pair: Pair, side: Side) => {
+  const p = pair.planned[side]
+  if (!p || p.takeOut.length + p.putIn.length === 0) return ''
+  const parts = []
+  if (p.takeOut.length) parts.push(`take out ${pack(p.takeOut, props.units)}`)
+  if (p.putIn.length) parts.push(`put in ${pack(p.putIn, props.units)}`)
+  return parts.join(', ')
+}
+/** Leaf heights to one scale over all feet, so that packs can be compared by eye. */
+const tallest = computed(() =>
+  Math.max(
+    0.5,
+    ...props.pairs.flatMap((p) =>
+      SIDES.map((s) => [...p.packs[s], ...(p.planned[s]?.putIn ?? [])].reduce((a, t) => a + t, 0)),
+    ),
+  ),
+)
+const leaves = (pair: Pair, side: Side) => {
+  const p = pair.planned[side]
+  const out = [...(p?.takeOut ?? [])]
+  const rows = pair.packs[side].map((t) => {
+    const i = out.findIndex((o) => Math.abs(o - t) < 1e-6)
+    if (i >= 0) out.splice(i, 1)
+    return { t, kind: i >= 0 ? 'out' : 'stays' }
+  })
+  const all = [...rows, ...(p?.putIn ?? []).map((t) => ({ t, kind: 'in' }))]
+  let y = 78
+  return all.map((leaf) => {
+    const h = Math.max(5, (leaf.t / tallest.value) * 62)
+    y -= h
+    return { ...leaf, y, h: h - 1.5 }
+  })
+}
+const fault = (pair: string, side: Side) =>
+  props.faults[`out.${key(pair, side)}`] ?? props.faults[`in.${key(pair, side)}`] ?? ''
+</script>
+
+<template>
+  <div class="map">
+    <p class="way">coupling end · tallest pack {{ thickness(tallest, units) }} at full height</p>
+    <template v-for="pair in pairs" :key="pair.id">
+      <div v-for="side in SIDES" :key="side" class="foot" role="group" :aria-label="`${pair.name} ${side}`">
+        <h3>{{ pair.name }} {{ side }}</h3>
+        <svg viewBox="0 0 96 84" aria-hidden="true">
+          <path d="M4 80h88" stroke="#8F9AD6" stroke-width="2" />
+          <rect
+            v-for="(leaf, i) in leaves(pair, side)"
+            :key="i"
+            x="14"
+            :y="leaf.y"
+            width="68"
+            :height="leaf.h"
+            :fill="leaf.kind === 'in' ? '#E0B04A' : leaf.kind === 'out' ? 'none' : '#A3AEE0'"
+            :stroke="leaf.kind === 'out' ? '#E0B04A' : 'none'"
+            :stroke-dasharray="leaf.kind === 'out' ? '4 3' : undefined"
+          />
+        </svg>
+        <p class="figure now">now {{ pack(pair.packs[side], units) }}</p>
+        <p class="want">{{ wanted(pair, side) }}</p>
+        <NumberBox
+          v-for="way in ['out', 'in'] as const"
+          :key="way"
+          :model-value="(way === 'out' ? props.out : props.in)[key(pair.id, side)] ?? ''"
+          :label="way === 'out' ? 'Taken out' : 'Put in'"
+          measure="displacement"
+          :units="units"
+          list
+          big
+          on-dye
+          placeholder="none"
+          :disabled="locked"
+          @update:model-value="emit('update:shims', way, key(pair.id, side), $event)"
+          @enter="emit('enter')"
+        />
+        <p v-if="fault(pair.id, side)" class="fault" role="alert">{{ fault(pair.id, side) }}</p>
+      </div>
+    </template>
+    <p class="way">
+      {{ farName }} end · you stand here, behind the {{ movableName.toLowerCase() }}, looking at the coupling
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.map {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 8px 14px;
+}
+.way {
+  grid-column: 1 / -1;
+  text-align: center;
+  color: var(--scribe-dim);
+  font-size: 14px;
+}
+.foot {
+  position: relative;
+  border: 1px solid var(--dye-line);
+  border-radius: 4px;
+  padding: 8px 12px 10px;
+  display: grid;
+  grid-template-columns: 84px minmax(0, 1fr) minmax(0, 1fr);
+  gap: 0 10px;
+  align-items: end;
+  min-width: 0;
+}
+h3 {
+  grid-column: 2 / 4;
+  font-size: 15px;
+  font-weight: 400;
+  color: #fff;
+}
+svg {
+  grid-column: 1;
+  grid-row: 1 / 5;
+  width: 84px;
+  align-self: center;
+}
+.now,
+.want {
+  grid-column: 2 / 4;
+  font-size: 14px;
+}
+.now {
+  color: var(--scribe-dim);
+}
+.want {
+  color: var(--brass-on-dye);
+  font-weight: 600;
+  min-height: 20px;
+  line-height: 20px;
+}
+.foot :deep(label) {
+  color: var(--scribe-dim);
+  margin-bottom: 1px;
+}
+.foot :deep(.el-input__inner) {
+  font-size: 16px;
+}
+.fault {
+  grid-column: 1 / -1;
+  color: var(--out-on-dye);
+  font-size: 14px;
+}
+@media (max-width: 1000px) and (min-width: 861px), (max-width: 640px) {
+  .foot {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  }
+  .foot svg {
+    display: none;
+  }
+  .now,
+  .want,
+  h3 {
+    grid-column: 1 / -1;
+  }
+}
+@media (max-width: 640px) {
+  .map {
+    gap: 8px;
+  }
+  .foot {
+    padding: 8px;
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { normalClock } from '~~/core/frame/clock'
+import type { UnitSystem } from '~~/core/units/unitSystem'
+import { typedValue } from '~~/shared/forms/typed'
+
+/** The readings as rows: for any list of positions, and for people who prefer a table. */
+const props = defineProps<{
+  positions: readonly number[]
+  circles: readonly { readonly id: string; readonly name: string }[]
+  texts: Readonly<Record<string, Readonly<Record<string, string>>>>
+  units: UnitSystem
+  ghost: Readonly<Record<string, Readonly<Record<string, string>>>>
+  clockName: (clock: number) => string
+}>()
+const emit = defineEmits<{
+  positions: [clocks: number[]]
+  'update:text': [circle: string, clock: number, text: string]
+  enter: [circle: string, clock: number]
+  step: [circle: string, clock: number, by: 1 | -1]
+}>()
+const boxes = new Map<string, { focus: () => void }>()
+const keep = (key: string) => (el: unknown) => {
+  if (el) boxes.set(key, el as { focus: () => void })
+  else boxes.delete(key)
+}
+defineExpose({ focus: (circle: string, clock: number) => boxes.get(`${circle}@${clock}`)?.focus() })
+
+const added = ref('')
+const addedFault = ref('')
+const add = () => {
+  const typed = typedValue(added.value, 'plain', props.units)
+  if (typed === null || typed < 0 || typed > 360) {
+    addedFault.value = 'Give a clock angle from 0 to 360 degrees.'
+    return
+  }
+  const clock = normalClock(typed)
+  if (props.positions.includes(clock)) {
+    addedFault.value = 'That position is in the list.'
+    return
+  }
+  addedFault.value = ''
+  added.value = ''
+  const [first = 0, ...rest] = props.positions
+  emit('positions', [
+    first,
+    ...[...rest, clock].sort((a, b) => normalClock(a - first) - normalClock(b - first)),
+  ])
+}
+const remove = (clock: number) =>
+  emit(
+    'positions',
+    props.positions.filter((c) => c !== clock),
+  )
+</script>
+
+<template>
+  <div class="wrap">
+    <FigureTable :head="['Position', ...circles.map((c) => c.name), '']" on-dye>
+      <tr v-for="clock in positions" :key="clock">
+        <td>{{ clockName(clock) }}</td>
+        <td v-for="c in circles" :key="c.id">
+          <NumberBox
+            :ref="keep(`${c.id}@${clock}`)"
+            :model-value="texts[c.id]?.[String(clock)] ?? ''"
+            :label="`${c.name} at ${clockName(clock)}`"
+            hide-label
+            measure="displacement"
+            :units="units"
+            signed
+            on-dye
+            :note="ghost[c.id]?.[String(clock)] ? `before ${ghost[c.id]?.[String(clock)]}` : ''"
+            @update:model-value="emit('update:text', c.id, clock, $event)"
+            @enter="emit('enter', c.id, clock)"
+            @step="emit('step', c.id, clock, $event)"
+          />
+        </td>
+        <td>
+          <el-button
+            v-if="positions.length > 3"
+            link
+            class="text-button"
+            :aria-label="`Remove ${clockName(clock)}`"
+            @click="remove(clock)"
+          >
+            Remove
+          </el-button>
+        </td>
+      </tr>
+    </FigureTable>
+    <div class="positions">
+      <NumberBox
+        v-model="added"
+        label="Another position, degrees clockwise from 12"
+        measure="plain"
+        :units="units"
+        on-dye
+        :note="addedFault"
+        :note-is-fault="!!addedFault"
+        @enter="add"
+      />
+      <el-button class="dye-button" @click="add">Add the position</el-button>
+      <el-button class="dye-button" @click="emit('positions', [0, 90, 180, 270])">12, 3, 6, 9</el-button>
+      <el-button class="dye-button" @click="emit('positions', [0, 45, 90, 135, 180, 225, 270, 315])">
+        Eight
+      </el-button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.wrap {
+  overflow: auto;
+  min-height: 0;
+}
+.positions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+  padding: 8px 10px;
+}
+</style>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+/** The sets logged so far, in words: what they read, whether they are used, what can be done with them. */
+defineProps<{
+  sets: readonly {
+    readonly id: string
+    readonly name: string
+    readonly standing: string
+    /** One line a circle: its name and what it read. */
+    readonly lines: readonly string[]
+    readonly leftOut: boolean
+    /** Not used as things stand. */
+    readonly idle: boolean
+  }[]
+  taking: boolean
+}>()
+defineEmits<{ correct: [id: string]; leave: [id: string]; use: [id: string] }>()
+</script>
+
+<template>
+  <ol v-if="sets.length" class="sets" aria-label="Sets logged">
+    <li v-for="set in sets" :key="set.id">
+      <span class="name"
+        >{{ set.name }}<span>{{ set.standing }}</span></span
+      >
+      <span class="figure values">
+        <span v-for="line in set.lines" :key="line">{{ line }}</span>
+      </span>
+      <span v-if="taking" class="acts">
+        <el-button
+          link
+          class="text-button"
+          :aria-label="`Correct the ${set.name.toLowerCase()}`"
+          @click="$emit('correct', set.id)"
+          >Correct</el-button
+        >
+        <el-button
+          v-if="!set.leftOut"
+          link
+          class="text-button"
+          :aria-label="`Leave out the ${set.name.toLowerCase()}`"
+          @click="$emit('leave', set.id)"
+          >Leave out</el-button
+        >
+        <el-button
+          v-if="set.leftOut || set.idle"
+          link
+          class="text-button"
+          :aria-label="`Use the ${set.name.toLowerCase()}`"
+          @click="$emit('use', set.id)"
+          >Use</el-button
+        >
+      </span>
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+.sets {
+  list-style: none;
+  margin: 8px 0 0;
+  padding: 4px 0 0;
+  border-top: 1px solid var(--dye-line);
+}
+li {
+  display: grid;
+  grid-template-columns: 118px minmax(0, 1fr) auto;
+  gap: 10px;
+  align-items: center;
+  padding: 3px 0;
+}
+.name {
+  display: grid;
+  color: #fff;
+}
+.name span {
+  font-size: 13px;
+  line-height: 1.25;
+  color: var(--scribe-dim);
+}
+.values {
+  display: grid;
+  font-size: 14px;
+  line-height: 1.4;
+}
+.acts {
+  display: flex;
+}
+@media (max-width: 640px) {
+  li {
+    grid-template-columns: 1fr;
+    gap: 2px;
+  }
+}
+</style>

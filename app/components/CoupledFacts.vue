@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { judgedQuantities } from '~~/core/judge/quantities'
+import { settleTolerance } from '~~/core/judge/tolerance'
+import { toleranceToCore } from '~~/core/judge/toleranceUnits'
+import { toCore } from '~~/core/units/unitSystem'
+import type { CoupledFields } from '~~/shared/register/coupledMachine'
+import { pack, UNIT_NAMES } from '~~/shared/wording/figures'
+import { limitWords, quantityName } from '~~/shared/wording/quantities'
+import { capital, tellingOf } from '~~/shared/wording/telling'
+import { toleranceSource } from '~~/shared/wording/tolerances'
+
+/** What lies under the feet of a coupled machine, and what it is judged by. */
+const props = defineProps<{ machine: CoupledFields }>()
+const session = useSession()
+const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
+const mm = (t: number) => toCore(t, 'displacement', props.machine.units)
+const limits = computed(() =>
+  judgedQuantities(
+    settleTolerance(toleranceToCore(props.machine.tolerance, props.machine.units), props.machine.rpm),
+  ).map((q) => {
+    const kind = q.terms[0]?.kind ?? 'displacement'
+    const [low, high] = q.terms[0]?.band ?? [null, null]
+    return {
+      name: quantityName(q.name, telling.value),
+      text: `${low !== null && low === -(high ?? 0) ? '±' : ''}${limitWords({ low, high, kind }, telling.value)}`,
+      unit: UNIT_NAMES[session.units][kind],
+    }
+  }),
+)
+</script>
+
+<template>
+  <div class="facts panel">
+    <h2>Under the feet</h2>
+    <FigureTable :head="[UNIT_NAMES[session.units].displacement, 'left', 'right']">
+      <tr v-for="f in machine.feet.movable" :key="f.id">
+        <td>{{ capital(telling.footNames(f.id)) }}</td>
+        <td class="figure">{{ pack(f.existing.left.map(mm), session.units) }}</td>
+        <td class="figure">{{ pack(f.existing.right.map(mm), session.units) }}</td>
+      </tr>
+    </FigureTable>
+    <h2>Limits</h2>
+    <FigureTable :head="['', '']">
+      <tr v-for="l in limits" :key="l.name">
+        <td>{{ l.name }}</td>
+        <td class="figure">{{ l.text }} {{ l.unit }}</td>
+      </tr>
+    </FigureTable>
+    <p class="muted">{{ toleranceSource(machine.tolerance, machine.rpm) }}</p>
+  </div>
+</template>
+
+<style scoped>
+.facts {
+  padding: 4px 18px 16px;
+}
+h2 {
+  margin: 14px 0 4px;
+}
+p {
+  margin-top: 8px;
+  font-size: 14px;
+}
+</style>

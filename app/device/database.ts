@@ -1,0 +1,44 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+
+/** What the server said against an entry; its queue halts there until a person settles it. */
+export interface TurnedDown {
+  readonly status: number
+  readonly code: string
+  readonly message: string
+}
+
+/** One row an entry on its way, or the opening of a job made on this device. */
+export interface OutboxRow {
+  /** Order of writing on this device. */
+  readonly n?: number
+  readonly job: string
+  /** The id of the entry. */
+  readonly id: string
+  /** As the server takes it: an entry on the wire. */
+  readonly entry: { readonly id: string; readonly kind: string } & Readonly<Record<string, unknown>>
+  /** Only for an opening: which machine. */
+  readonly machine: string | null
+  readonly turnedDown: TurnedDown | null
+}
+
+interface Schema extends DBSchema {
+  outbox: { key: number; value: OutboxRow; indexes: { job: string } }
+  /** The last copy of each job, as the server answered it. */
+  jobs: { key: string; value: { readonly id: string } }
+  /** Machines, works and people, as the server last answered them, by path. */
+  answers: { key: string; value: unknown }
+}
+
+let opened: Promise<IDBPDatabase<Schema>> | null = null
+
+/** The device's own store; one for the whole program. */
+export const deviceStore = (): Promise<IDBPDatabase<Schema>> =>
+  (opened ??= openDB<Schema>('hushed-caliper', 1, {
+    upgrade: (db) => {
+      db.createObjectStore('outbox', { keyPath: 'n', autoIncrement: true }).createIndex('job', 'job')
+      db.createObjectStore('jobs', { keyPath: 'id' })
+      db.createObjectStore('answers')
+    },
+    blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close(),
+    terminated: () => (opened = null),
+  }))

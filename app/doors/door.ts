@@ -1,0 +1,21 @@
+import type { LogEntry } from '~~/core/logbook/entry'
+import type { PreviousSetUp } from '~~/shared/api/answers'
+import type { MachineSnapshot } from '~~/shared/register/machine'
+
+/** A job as it comes through a door. */
+export interface OpenedJob {
+  readonly machine: MachineSnapshot
+  readonly entries: readonly LogEntry[]
+  readonly previous: PreviousSetUp | null
+}
+
+/** Where a job comes from and goes to: the server, or a simulated one. */
+export interface Door {
+  /** Throws ApiFailure when it can't be had; a passing failure may be tried again. */
+  readonly load: (job: string) => Promise<OpenedJob>
+  /** The last copy kept on this device; null when there is none. */
+  readonly recall: (job: string) => Promise<OpenedJob | null>
+  readonly post: (job: string, entry: LogEntry) => void
+  /** Hears entries of others; `lost` once the line was down and is up again. Answers how to stop. */
+  readonly listen: (job: string, heard: (entry: LogEntry) => void, lost: () => void) => () => void
+}

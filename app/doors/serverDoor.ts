@@ -1,0 +1,55 @@
+import type { JobAnswer, PreviousSetUp } from '~~/shared/api/answers'
+import { fromWire } from '~~/shared/logbook/entry'
+import { readBody } from '~~/shared/logbook/kinds'
+import { readSnapshot } from '~~/shared/register/machine'
+import { deviceStore } from '~/device/database'
+import type { Door, OpenedJob } from './door'
+
+const readPrevious = (previous: JobAnswer['previous']): PreviousSetUp | null => {
+  if (!previous) return null
+  const body = readBody('set-up', 2, previous.setUp)
+  return body.kind === 'set-up' ? { closedAt: previous.closedAt, setUp: body.payload } : null
+}
+
+/** A job's answer, of whatever version it was kept in, as core folds it today. */
+const read = (answer: JobAnswer): OpenedJob => ({
+  machine: readSnapshot(answer.machineSchema ?? 1, answer.machine),
+  entries: answer.entries.map(fromWire),
+  previous: readPrevious(answer.previous ?? null),
+})
+
+/** The server, with the device's copy behind it. */
+export const serverDoor = (): Door => {
+  const outbox = useOutbox()
+  return {
+    load: async (job) => {
+      const answer = await askServer<JobAnswer>(`/api/jobs/${job}`)
+      // A full device store costs the offline copy only.
+      await deviceStore()
+        .then((db) => db.put('jobs', answer))
+        .catch(() => null)
+      return read(answer)
+    },
+    recall: async (job) => {
+      const kept = (await (await deviceStore()).get('jobs', job)) as JobAnswer | undefined
+      return kept ? read(kept) : null
+    },
+    post: (job, entry) => void outbox.post(job, entry),
+    listen: (job, heard, lost) => {
+      const stream = new EventSource(`/api/jobs/${job}/stream`)
+      let dropped = false
+      stream.addEventListener('entry', (message) =>
+        heard(fromWire(JSON.parse((message as MessageEvent<string>).data))),
+      )
+      stream.addEventListener('error', () => {
+        dropped = true
+      })
+      stream.addEventListener('open', () => {
+        if (dropped) lost()
+        dropped = false
+        outbox.reachable = true
+      })
+      return () => stream.close()
+    },
+  }
+}

@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import dayjs from 'dayjs'
+import CouplingClosing from './CouplingClosing.vue'
+import LineClosing from './LineClosing.vue'
+import { FOLD_VERSION, signedOtherwise } from '~~/core/stages/close/closing'
+import { lineWorking } from '~~/shared/stages/lineUp/working'
+import { readingsWorking } from '~~/shared/stages/measure/working'
+import { meaningOfClosing } from '~~/shared/wording/headlines'
+import { toleranceSource } from '~~/shared/wording/tolerances'
+
+const job = useJob()
+const session = useSession()
+const telling = useTelling()
+const { draft: form, clear } = useDraft('close', () => ({ signedBy: '', remarks: '', exception: '' }))
+const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
+const signature = useTemplateRef<{ focus: () => void }>('signature')
+
+const state = computed(() => job.folded!.state)
+const closed = computed(() => state.value.closing)
+const outcome = computed(() => state.value.outcome)
+const meaning = computed(() => meaningOfClosing(closed.value, outcome.value, telling.value))
+const differs = computed(() => signedOtherwise(closed.value, outcome.value))
+const needsException = computed(() => outcome.value.exceptions.length > 0)
+const canSign = computed(
+  () =>
+    form.value.signedBy.trim() !== '' &&
+    (!needsException.value || form.value.exception.trim() !== '') &&
+    session.authorId !== '',
+)
+const sign = () => {
+  if (!canSign.value || closed.value) return
+  const logged = job.log({
+    kind: 'job-closed',
+    payload: {
+      signedBy: form.value.signedBy.trim(),
+      remarks: form.value.remarks.trim(),
+      exception: needsException.value ? form.value.exception.trim() : '',
+      signed: { verdict: outcome.value.verdict, foldVersion: FOLD_VERSION },
+    },
+  })
+  if (logged) clear()
+}
+const report = (paper: 'a4' | 'letter') =>
+  `/api/jobs/${job.id}/report.pdf?paper=${paper}&units=${session.units}`
+const working = computed(() => {
+  if (job.coupled?.asLeft) {
+    const { machine, rpm, asLeft } = job.coupled
+    const source = toleranceSource(machine.tolerance, rpm, telling.value.words.limits)
+    return readingsWorking(asLeft, { rpm, source }, telling.value)
+  }
+  const belt = job.belt
+  const round = belt?.alignment.findLast((r, i) => belt.lines[i])
+  return belt?.asLeft ? lineWorking(belt.asLeft, round?.reading ?? null, telling.value) : []
+})
+/** Enter in the signature goes on to what is still missing, then to the button. */
+const enter = () => void nextTick(() => ledger.value?.focusNext())
+onMounted(() => {
+  if (!closed.value && matchMedia('(pointer: fine)').matches) signature.value?.focus()
+})
+</script>
+
+<template>
+  <CouplingClosing v-if="job.coupled" :state="job.coupled" />
+  <LineClosing v-else-if="job.belt" :state="job.belt" />
+  <LedgerFrame
+    ref="ledger"
+    desk-work
+    :mark="meaning.mark"
+    :headline="meaning.headline"
+    :detail="
+      differs
+        ? telling.words.closing.signedOtherwise(
+            telling.words.verdicts[differs.signed],
+            telling.words.verdicts[differs.now],
+          )
+        : undefined
+    "
+  >
+    <template v-if="closed">
+      <p>
+        {{ dayjs(closed.madeAt).format('D MMM YYYY, HH:mm') }}. Written by
+        {{ session.personName(closed.author) }}.
+      </p>
+      <p v-if="closed.payload.remarks">{{ closed.payload.remarks }}</p>
+      <p v-if="closed.payload.exception"><strong>Exception:</strong> {{ closed.payload.exception }}</p>
+    </template>
+    <el-form v-else label-position="top" @submit.prevent="sign">
+      <el-form-item v-if="needsException" label="Reason for closing it like this">
+        <el-input
+          v-model="form.exception"
+          aria-label="Reason for closing it like this"
+          type="textarea"
+          :rows="2"
+          maxlength="1000"
+        />
+      </el-form-item>
+      <el-form-item label="Signature name">
+        <el-input
+          ref="signature"
+          v-model="form.signedBy"
+          aria-label="Signature name"
+          maxlength="120"
+          autocomplete="off"
+          @keydown.enter.prevent="enter"
+        />
+      </el-form-item>
+      <el-form-item label="Remarks">
+        <el-input v-model="form.remarks" aria-label="Remarks" type="textarea" :rows="3" maxlength="4000" />
+      </el-form-item>
+      <p class="muted">
+        Before you sign: bolts at torque in the numbered order, shafts turn freely, guard on.
+      </p>
+    </el-form>
+    <ShowWorking :steps="working" />
+    <template #next>
+      <template v-if="closed">
+        <el-button tag="a" class="next-button" :href="report('a4')" target="_blank" rel="noopener"
+          >Open the report, A4</el-button
+        >
+        <el-button tag="a" link class="text-button" :href="report('letter')" target="_blank" rel="noopener"
+          >Report on Letter paper</el-button
+        >
+      </template>
+      <template v-else>
+        <el-button tag="a" link class="text-button" :href="report('a4')" target="_blank" rel="noopener"
+          >Look at the report so far</el-button
+        >
+        <el-button class="next-button" :disabled="!canSign" @click="sign">Sign and close</el-button>
+      </template>
+    </template>
+  </LedgerFrame>
+</template>

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import type { CoupledState } from '~~/core/jobs/coupled'
+import { UNIT_NAMES } from '~~/shared/wording/figures'
+import { misalignmentWords } from '~~/shared/wording/directions'
+import { isParallel, limitWords, quantityName } from '~~/shared/wording/quantities'
+
+/** As found against as left, each judged, and both drawn. */
+const props = defineProps<{ state: CoupledState }>()
+const session = useSession()
+const telling = useTelling()
+const found = computed(() => props.state.asFound)
+const left = computed(() => props.state.asLeft)
+const w = computed(() => telling.value.words.closing)
+const sums = computed(() =>
+  (
+    [
+      [w.value.asFound, found.value],
+      [w.value.asLeft, left.value],
+    ] as const
+  ).map(([name, m]) => ({
+    name,
+    verdict: m?.judgement?.verdict ?? ('unknown' as const),
+    words: m?.coupling
+      ? misalignmentWords(m.coupling, m.judgement !== null && isParallel(m.judgement), telling.value)
+      : w.value.notMeasured,
+    trust: m ? telling.value.words.measuring.trust[m.trust] : '',
+  })),
+)
+const rows = computed(() =>
+  (left.value?.judgement?.quantities ?? []).map((q) => ({
+    q,
+    before: found.value?.judgement?.quantities.find((b) => b.name === q.name),
+  })),
+)
+</script>
+
+<template>
+  <BoardFrame
+    title="As found, as left"
+    :note="`${state.moves.length} ${state.moves.length === 1 ? 'move' : 'moves'} between them`"
+  >
+    <div v-if="left" class="views">
+      <div v-for="s in sums" :key="s.name" class="sums">
+        <p>
+          <span>{{ s.name }}</span><VerdictMark :mark="s.verdict" on-dye />
+          <strong>{{ telling.words.verdicts[s.verdict] }}</strong>
+        </p>
+        <p>{{ s.words }}</p>
+        <p class="quiet">{{ s.trust }}</p>
+      </div>
+    </div>
+    <FigureTable
+      v-if="rows.length"
+      on-dye
+      :head="[`judged at ${state.rpm} rpm`, 'as found', 'as left', 'limit', 'unit']"
+    >
+      <tr v-for="{ q, before } in rows" :key="q.name">
+        <td>{{ quantityName(q.name, telling) }}</td>
+        <td>
+          <SignedFigure :quantity="q" :value="before?.value ?? null" :verdict="before?.verdict" on-dye />
+        </td>
+        <td class="big"><SignedFigure :quantity="q" :value="q.value" :verdict="q.verdict" on-dye /></td>
+        <td class="figure">{{ limitWords(q, telling) }}</td>
+        <td class="quiet">{{ UNIT_NAMES[session.units][q.kind] }}</td>
+      </tr>
+    </FigureTable>
+    <p v-else class="empty">No measurement stands in this job yet.</p>
+    <OverlaidShafts
+      v-if="left?.coupling && state.setUp"
+      :feet="state.setUp.feet"
+      :tolerance="state.tolerance"
+      :found="found?.coupling ?? null"
+      :left="left.coupling"
+    />
+  </BoardFrame>
+</template>
+
+<style scoped>
+.views {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 18px;
+  padding: 8px 0 12px;
+}
+.sums p:first-child {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-size: 18px;
+  color: #fff;
+}
+.sums span,
+.quiet {
+  color: var(--scribe-dim);
+  font-size: 14px;
+}
+.big {
+  font-size: 19px;
+}
+.empty {
+  margin: auto;
+  color: var(--scribe-dim);
+}
+@media (max-width: 640px) {
+  .views {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,370 @@
+<script setup lang="ts">
+import { isBelieved, type NotedSet } from '~~/core/stages/measure/measurement'
+import { trustOf } from '~~/core/stages/measure/readingSet'
+import type { ReadingBox } from '~~/shared/stages/measure/form'
+import { readingsWorking } from '~~/shared/stages/measure/working'
+import { clockName } from '~~/shared/wording/directions'
+import { figure } from '~~/shared/wording/figures'
+import { meaningOfMeasuring } from '~~/shared/wording/headlines'
+import { circleName, setName, standingWords } from '~~/shared/wording/readings'
+import { toleranceSource } from '~~/shared/wording/tolerances'
+import { useKeyEvents } from '~/composables/useKeys'
+
+const props = defineProps<{ stage: 'as-found' | 're-measure' }>()
+const job = useJob()
+const session = useSession()
+const telling = useTelling()
+const goOn = inject(goOnKey, () => {})
+const { boardOrTable } = useKeyEvents()
+const reading = useReadingForm()
+const { form, circles, read } = reading
+const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
+
+const w = computed(() => telling.value.words.measuring)
+const state = computed(() => job.coupled!)
+const live = computed(() => job.liveCoupled ?? state.value)
+const round = computed(() => state.value.moves.length)
+/** Readings taken now belong after the last move; as found is over once something was moved. */
+const taking = computed(
+  () =>
+    state.value.closing === null &&
+    state.value.setUp !== null &&
+    (props.stage === 'as-found' ? round.value === 0 : round.value > 0),
+)
+const logged = computed(() =>
+  props.stage === 'as-found' ? state.value.measurements[0] : round.value > 0 ? state.value.latest : undefined,
+)
+const measurement = computed(() => (taking.value ? live.value.latest : logged.value))
+const liveSet = computed(() => measurement.value?.sets.find((s) => s.set.entry.id === reading.draftId()))
+const meaning = computed(() => meaningOfMeasuring(live.value, props.stage, telling.value))
+const source = computed(() =>
+  toleranceSource(state.value.machine.tolerance, state.value.rpm, telling.value.words.limits),
+)
+
+// The board: boxes, ghost of the last sound set, ringed misfits, balance.
+const ghostSet = computed(
+  () =>
+    (logged.value?.sets ?? [])
+      .filter((s) => s.set.sound && s.leftOut === null && s.set.entry.id !== form.value.correcting)
+      .at(-1)?.set,
+)
+const asText = (mm: number) => figure(mm, 'displacement', session.units, { sign: true })
+const ghost = (circle: string): Record<string, string> =>
+  Object.fromEntries((ghostSet.value?.read[circle] ?? []).map((r) => [String(r.clock), asText(r.value)]))
+const ringed = (circle: string) =>
+  measurement.value?.suspects.length === 1
+    ? measurement.value.suspects
+        .filter((s) => s.circle === circle && s.set === reading.draftId())
+        .map((s) => s.clock)
+    : []
+const notes = (circle: string): Record<string, string> =>
+  Object.fromEntries(
+    (read.value.slips[circle] ?? []).map((c) => [String(c), telling.value.words.typing.tenfoldOthers]),
+  )
+const shownSet = computed(
+  () => liveSet.value?.set ?? (read.value.blank ? measurement.value?.sets.at(-1)?.set : undefined),
+)
+const balance = (circle: string) => {
+  const sums = shownSet.value?.sums[circle]
+  const trust = shownSet.value ? trustOf(shownSet.value, circle) : null
+  return {
+    name: circleName(circle, telling.value),
+    topBottom: sums?.topBottom ?? null,
+    leftRight: sums?.leftRight ?? null,
+    limit: trust?.closureLimit ?? null,
+    agrees: trust?.agrees ?? null,
+    units: session.units,
+  }
+}
+const named = computed(() => circles.value.map((id) => ({ id, name: circleName(id, telling.value) })))
+const fourClock = computed(() => form.value.positions.join() === '0,90,180,270')
+const asTable = computed(() => boardOrTable.value || !fourClock.value)
+const listed = computed(() =>
+  (logged.value?.sets ?? []).map((s) => ({
+    id: s.set.entry.id,
+    name: setName(logged.value!, s.set.entry.id, telling.value),
+    standing: standingWords(logged.value!, s, telling.value),
+    lines: s.set.setUp.circles.map(
+      (c) =>
+        `${circleName(c, telling.value).toLowerCase()} ${(s.set.read[c] ?? []).map((r) => asText(r.value)).join(' / ')}`,
+    ),
+    leftOut: s.leftOut !== null,
+    idle: !logged.value!.used.includes(s.set.entry.id) && s.set.measured !== null,
+  })),
+)
+
+// Walking the boxes.
+const pads = useTemplateRef<{ focus: (clock: number) => void }[]>('pads')
+const table = useTemplateRef<{ focus: (circle: string, clock: number) => void }>('table')
+const returnedBoxes = useTemplateRef<{ focus: () => void }[]>('returnedBoxes')
+const focus = ({ circle, clock }: ReadingBox) => {
+  const at = circles.value.indexOf(circle)
+  if (clock === null) returnedBoxes.value?.[at]?.focus()
+  else if (asTable.value) table.value?.focus(circle, clock)
+  else pads.value?.[at]?.focus(clock)
+}
+const walk = (circle: string, clock: number, by: 1 | -1) => {
+  const { positions } = form.value
+  const next = positions[(positions.indexOf(clock) + by + positions.length) % positions.length]
+  if (next !== undefined) focus({ circle, clock: next })
+}
+/** Enter reads all dials at a stop, then turns on to the next, then the full turn, then logs. */
+const enter = (from: ReadingBox) => {
+  const { order, missing } = read.value
+  const here = order.findIndex((b) => b.circle === from.circle && b.clock === from.clock)
+  const later = order.slice(here + 1)
+  const next = later.find((b) => missing.includes(b)) ?? missing[0]
+  if (next) focus(next)
+  else logOrShow()
+}
+const focusFirst = () => {
+  const [, second = 90] = form.value.positions
+  const [circle] = circles.value
+  if (circle) focus({ circle, clock: second })
+}
+
+// Logging, correcting, leaving out.
+const asking = ref<null | { about: 'correction' } | { about: 'use' | 'leave'; set: string }>(null)
+const askingShown = computed({
+  get: () => asking.value !== null,
+  set: (open) => !open && (asking.value = null),
+})
+const nameOf = (id: string) => (logged.value ? setName(logged.value, id, telling.value).toLowerCase() : 'set')
+const dialog = computed(() => {
+  const a = asking.value
+  if (!a || a.about === 'correction')
+    return { title: `Correct the ${nameOf(form.value.correcting)}`, question: 'What was wrong with it?' }
+  return a.about === 'use'
+    ? { title: `Use the ${nameOf(a.set)}`, question: 'Why is it used against its check?' }
+    : { title: `Leave out the ${nameOf(a.set)}`, question: 'Why?' }
+})
+const log = (reason?: string) => {
+  const { correcting } = form.value
+  if (!job.log(read.value.body, correcting && reason ? { entry: correcting, reason } : null)) return
+  reading.reset()
+  void nextTick(() => (believed.value ? ledger.value?.focusNext() : focusFirst()))
+}
+const logOrShow = () => {
+  const [gap] = read.value.missing
+  if (gap) return focus(gap)
+  if (form.value.correcting) asking.value = { about: 'correction' }
+  else log()
+}
+const say = (why: string) => {
+  const a = asking.value
+  if (a?.about === 'correction') log(why)
+  else if (a)
+    job.log({ kind: a.about === 'use' ? 'set-used-anyway' : 'set-left-out', payload: { set: a.set, why } })
+}
+const correct = (id: string) => {
+  const noted = logged.value?.sets.find((s: NotedSet) => s.set.entry.id === id)
+  if (!noted) return
+  reading.correct(noted)
+  void nextTick(focusFirst)
+}
+const believed = computed(() => logged.value !== undefined && isBelieved(logged.value))
+const canGoOn = computed(() => read.value.blank && believed.value)
+/** Sets that could be used against their check, named: the doubtful ones, not simply the newest. */
+const usable = computed(() =>
+  logged.value?.trust === 'doubtful' && read.value.blank
+    ? logged.value.disputed
+      ? [logged.value.disputed.first, logged.value.disputed.second]
+      : logged.value.sets
+          .filter((s) => s.leftOut === null && s.set.measured !== null && !s.set.sound)
+          .map((s) => s.set.entry.id)
+    : [],
+)
+onMounted(() => {
+  if (taking.value && !believed.value && matchMedia('(pointer: fine)').matches) focusFirst()
+})
+
+const title = computed(() => {
+  const name = props.stage === 'as-found' ? 'As found' : `After move ${round.value}`
+  if (!taking.value) return name
+  if (form.value.correcting) return `${name}, correcting the ${nameOf(form.value.correcting)}`
+  const nth = logged.value?.sets.length ?? 0
+  return `${name}, ${(w.value.ordinals[nth] ?? 'next').toLowerCase()} set`
+})
+const working = computed(() =>
+  measurement.value
+    ? readingsWorking(measurement.value, { rpm: state.value.rpm, source: source.value }, telling.value)
+    : [],
+)
+const gapWords = computed(() => {
+  const [gap] = read.value.missing
+  if (!gap) return form.value.correcting ? 'Log the correction' : 'Log this set'
+  const name = circleName(gap.circle, telling.value).toLowerCase()
+  return gap.clock === null
+    ? 'Next: the full turn'
+    : `Next: ${name} at ${clockName(gap.clock, telling.value)}`
+})
+const lastMove = computed(() => (props.stage === 're-measure' ? live.value.moves.at(-1) : undefined))
+const turnNote = computed(() =>
+  circles.value.length > 0 ? 'seen from behind the motor · turn clockwise · plunger in is plus' : '',
+)
+</script>
+
+<template>
+  <BoardFrame :title="title" :note="turnNote">
+    <template #tools>
+      <el-button
+        v-if="fourClock && taking"
+        class="dye-button"
+        :aria-pressed="asTable"
+        @click="boardOrTable = !boardOrTable"
+      >
+        Table
+      </el-button>
+    </template>
+    <template v-if="taking">
+      <div v-if="!asTable" class="pads">
+        <ClockPad
+          v-for="c in named"
+          :key="c.id"
+          ref="pads"
+          :name="c.name"
+          :texts="form.circles[c.id] ?? {}"
+          :units="session.units"
+          :ghost="ghost(c.id)"
+          :ringed="ringed(c.id)"
+          :notes="notes(c.id)"
+          :value="(clock) => read.value(c.id, clock)"
+          @update:text="(clock, text) => reading.setText(c.id, clock, text)"
+          @enter="enter({ circle: c.id, clock: $event })"
+          @step="(clock, by) => walk(c.id, clock, by)"
+        />
+      </div>
+      <ReadingTable
+        v-else
+        ref="table"
+        :positions="form.positions"
+        :circles="named"
+        :texts="form.circles"
+        :units="session.units"
+        :ghost="Object.fromEntries(circles.map((c) => [c, ghost(c)]))"
+        :clock-name="(clock) => clockName(clock, telling)"
+        @positions="form.positions = $event"
+        @update:text="reading.setText"
+        @enter="(circle, clock) => enter({ circle, clock })"
+        @step="walk"
+      />
+    </template>
+    <div v-if="(!asTable || !taking) && circles.length" class="balances">
+      <SumBalance v-for="c in circles" :key="c" v-bind="balance(c)" />
+    </div>
+    <div v-if="taking" class="returned">
+      <p>Turn on until the full turn is done. Back at the start the dials show:</p>
+      <NumberBox
+        v-for="c in named"
+        :key="c.id"
+        ref="returnedBoxes"
+        v-model="form.returned[c.id]!"
+        :label="c.name"
+        measure="displacement"
+        :units="session.units"
+        signed
+        on-dye
+        @enter="enter({ circle: c.id, clock: null })"
+      />
+    </div>
+    <OverlaidShafts
+      v-if="!taking && measurement?.coupling && state.setUp"
+      :feet="state.setUp.feet"
+      :tolerance="state.tolerance"
+      :found="stage === 're-measure' ? (state.asFound?.coupling ?? null) : null"
+      :left="measurement.coupling"
+      :name="stage === 're-measure' ? 'now' : 'as found'"
+    />
+    <SetList
+      :sets="listed"
+      :taking="taking"
+      @correct="correct"
+      @leave="asking = { about: 'leave', set: $event }"
+      @use="asking = { about: 'use', set: $event }"
+    />
+  </BoardFrame>
+
+  <LedgerFrame ref="ledger" :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
+    <TrustTable v-if="measurement" :measurement="measurement" />
+    <AchievedNote v-if="lastMove" :move="lastMove" />
+    <JudgementTable
+      v-if="measurement?.judgement && measurement.trust !== 'doubtful'"
+      :judgement="measurement.judgement"
+      :source="source"
+    />
+    <p v-if="taking && read.blank && !measurement?.sets.length" class="muted">
+      {{ telling.words.safety.turning }}
+    </p>
+    <ShowWorking :steps="working" />
+    <WhyDialog
+      v-model="askingShown"
+      :title="dialog.title"
+      :question="dialog.question"
+      action="Log it"
+      @say="say"
+    />
+    <template #next>
+      <template v-if="taking">
+        <el-button
+          v-for="id in usable"
+          :key="id"
+          link
+          class="text-button"
+          @click="asking = { about: 'use', set: id }"
+        >
+          Use the {{ nameOf(id) }} anyway and say why
+        </el-button>
+        <el-button v-if="form.correcting" link class="text-button" @click="reading.reset()">
+          Leave the set as it was
+        </el-button>
+        <el-button v-if="canGoOn" link class="text-button" @click="focusFirst">Read another set</el-button>
+        <el-button v-if="canGoOn" class="next-button" @click="goOn()">Go on</el-button>
+        <el-button v-else class="next-button" @click="logOrShow">{{ gapWords }}</el-button>
+      </template>
+      <el-button v-else class="next-button" @click="goOn()">Go on</el-button>
+    </template>
+  </LedgerFrame>
+</template>
+
+<style scoped>
+.pads,
+.balances {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 14px;
+}
+.pads {
+  padding-top: 8px;
+}
+.balances {
+  justify-items: center;
+  margin-top: 4px;
+}
+.returned {
+  display: grid;
+  grid-template-columns: 1.5fr 1fr 1fr;
+  gap: 14px;
+  align-items: end;
+  margin-top: auto;
+  padding-top: 10px;
+}
+@container (max-width: 660px) {
+  .pads {
+    grid-template-columns: 1fr;
+  }
+}
+@media (max-width: 1160px) and (min-width: 861px), (max-width: 640px) {
+  .pads {
+    grid-template-columns: 1fr;
+    justify-items: center;
+  }
+}
+@media (max-width: 640px) {
+  .returned {
+    grid-template-columns: 1fr 1fr;
+  }
+  .returned p {
+    grid-column: 1 / -1;
+  }
+}
+</style>

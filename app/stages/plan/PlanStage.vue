@@ -1,0 +1,218 @@
+<script setup lang="ts">
+import { PLANES } from '~~/core/frame/planes'
+import { isBelieved } from '~~/core/stages/measure/measurement'
+import { fittingExaggeration } from '~~/shared/drawing/shaftLines'
+import { planWorking } from '~~/shared/stages/plan/working'
+import { blockedWords, handlingWords, liftWords, meaningOfPlan } from '~~/shared/wording/plans'
+import { farEnd } from '~~/shared/wording/readings'
+import { toleranceSource } from '~~/shared/wording/tolerances'
+
+const job = useJob()
+const session = useSession()
+const telling = useTelling()
+const goOn = inject(goOnKey, () => {})
+const plan = usePlanChoice()
+const { result, choice, predicted, judgement } = plan
+
+const w = computed(() => telling.value.words.plans)
+const state = computed(() => job.coupled!)
+const found = computed(() => plan.input.value?.coupling ?? null)
+const closed = computed(() => state.value.closing !== null)
+const now = computed(() => state.value.latest.judgement)
+const moves = computed(() => plan.hasShims.value || plan.hasSide.value)
+const stale = computed(() => state.value.plan?.stale === true && choice.value?.option !== 'own')
+const meaning = computed(() =>
+  meaningOfPlan(
+    {
+      now: now.value,
+      after: judgement.value,
+      moves: moves.value,
+      stale: stale.value,
+      far: farEnd(state.value.feet.movable, telling.value),
+    },
+    telling.value,
+  ),
+)
+const notAgreed = computed(() => !isBelieved(state.value.latest) && found.value !== null)
+const source = computed(() =>
+  toleranceSource(state.value.machine.tolerance, state.value.rpm, telling.value.words.limits),
+)
+const working = computed(() =>
+  found.value && predicted.value
+    ? planWorking(found.value, predicted.value, plan.packedMoves.value, telling.value)
+    : [],
+)
+const exaggeration = computed(() =>
+  found.value && predicted.value
+    ? fittingExaggeration({
+        lines: [found.value, predicted.value],
+        planes: PLANES,
+        feet: state.value.feet.movable,
+        tolerance: state.value.tolerance,
+        width: 690,
+        height: 306,
+      })
+    : 1,
+)
+const percent = (score: { v: number; h: number }) => Math.round(Math.max(score.v, score.h) * 100)
+
+const takeIt = () => {
+  const changes = plan.changes(session.units)
+  const { value: c } = choice
+  if (!changes || !c || c.option === 'nothing' || closed.value || !moves.value) return
+  const sets = [...state.value.latest.used]
+  const { option } = c
+  if (job.log({ kind: 'plan-chosen', payload: { units: session.units, option, ...changes, sets } })) goOn()
+}
+const skipping = ref(false)
+const skip = (why: string) => {
+  if (job.log({ kind: 'stage-skipped', payload: { stage: 'plan', why } })) goOn()
+}
+const takeWords = computed(() =>
+  plan.hasShims.value ? 'Take these shims to the machine' : 'Take these side moves to the machine',
+)
+</script>
+
+<template>
+  <BoardFrame v-if="found && predicted && choice" title="Plan" bare>
+    <ShaftView
+      v-for="plane in PLANES"
+      :key="plane"
+      :plane="plane"
+      :tolerance="state.tolerance"
+      :found="found"
+      :predicted="predicted"
+      :feet="choice.feet"
+      :stationary-name="job.machine?.stationaryName ?? ''"
+      :exaggeration="exaggeration"
+      :step="plan.step"
+      :nearest="plan.nearest"
+      :locked="closed"
+      :telling="telling"
+      @move="plan.move"
+    />
+    <p class="hint">
+      Drag a foot or step it with ↑ ↓: real shims upward, graduations sideways. White is now, brass after.
+    </p>
+  </BoardFrame>
+  <BoardFrame v-else title="Plan">
+    <p class="empty">The plan is drawn here once the readings can be trusted.</p>
+  </BoardFrame>
+  <LedgerFrame desk-work :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
+    <p v-if="notAgreed" class="muted">The readings were not repeated. A plan is only as good as they are.</p>
+    <JudgementTable v-if="now" :judgement="now" :after="judgement" :source="source" />
+    <div v-if="result && choice" class="ways">
+      <h3>Ways to move it</h3>
+      <el-button
+        v-if="now?.verdict === 'in' || choice.option === 'nothing'"
+        class="way"
+        :class="{ on: choice.option === 'nothing' }"
+        :aria-pressed="choice.option === 'nothing'"
+        @click="plan.take(null)"
+      >
+        <span class="name">{{ w.names.nothing }}</span>
+        <span class="muted verdict"><VerdictMark :mark="now?.verdict ?? 'unknown'" /> {{ w.noShims }}</span>
+      </el-button>
+      <el-button
+        v-for="p in result.plans"
+        :key="p.kind"
+        class="way"
+        :class="{ on: choice.option === p.kind }"
+        :aria-pressed="choice.option === p.kind"
+        @click="plan.take(p)"
+      >
+        <span class="name">{{ w.names[p.kind] }}</span>
+        <span class="figure lifts">{{ liftWords(p, telling) }}</span>
+        <span class="muted">{{ handlingWords(p, telling) }}</span>
+        <span class="muted verdict"
+          ><VerdictMark :mark="p.judgement.verdict" /> {{ w.shareOfLimit(percent(p.score)) }}</span
+        >
+      </el-button>
+      <p v-if="choice.option === 'own'" class="muted">You dragged a foot: this is your own plan.</p>
+      <p v-else-if="choice.option === plan.suggested.value?.kind" class="muted">{{ w.suggested }}</p>
+    </div>
+    <ul v-if="result && !result.feasible && result.blocked.length" class="blocked">
+      <li v-for="b in result.blocked" :key="`${b.machine}${b.id}${b.plane}`">
+        {{ blockedWords(b, telling) }}
+      </li>
+    </ul>
+    <ShowWorking :steps="working" />
+    <WhyDialog
+      v-model="skipping"
+      title="Move without a plan"
+      question="Why?"
+      action="Pass over the plan"
+      @say="skip"
+    />
+    <template #next>
+      <el-button v-if="found && !closed && moves" link class="text-button" @click="skipping = true">
+        Move without this plan
+      </el-button>
+      <el-button v-if="!moves || closed" class="next-button" @click="goOn()">
+        {{ now?.verdict === 'in' && !closed ? 'Nothing to move; go on' : 'Go on' }}
+      </el-button>
+      <el-button v-else class="next-button" @click="takeIt">{{ takeWords }}</el-button>
+    </template>
+  </LedgerFrame>
+</template>
+
+<style scoped>
+.empty {
+  margin: auto;
+  color: var(--scribe-dim);
+}
+.hint {
+  color: var(--scribe-dim);
+  font-size: 14px;
+}
+h3 {
+  font-size: 16px;
+  margin-bottom: 6px;
+}
+.way.el-button {
+  width: 100%;
+  height: auto;
+  min-height: 56px;
+  margin-bottom: 7px;
+  padding: 6px 12px;
+  border-color: var(--hairline);
+  color: var(--ink);
+  white-space: normal;
+}
+.way :deep(> span) {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 3px 8px;
+  width: 100%;
+  text-align: left;
+}
+.way.on.el-button {
+  border: 2px solid var(--ink);
+  padding: 5px 11px;
+}
+.way .muted {
+  font-size: 14px;
+}
+.name {
+  font-weight: 700;
+}
+.lifts {
+  font-size: 15px;
+  text-align: right;
+  flex: 1;
+  white-space: nowrap;
+}
+.verdict {
+  text-align: right;
+  white-space: nowrap;
+}
+.verdict svg {
+  vertical-align: -3px;
+}
+.blocked {
+  margin: 0;
+  padding-left: 18px;
+}
+</style>

@@ -1,0 +1,330 @@
+<script setup lang="ts">
+import type { LogEntry } from '~~/core/logbook/entry'
+import { settleSetUp } from '~~/core/stages/setUp/setUp'
+import { METHOD_FORMS, type OfferedMethod } from '~~/shared/methods/forms'
+import { setUpWorking } from '~~/shared/stages/setUp/working'
+import { UNIT_NAMES } from '~~/shared/wording/figures'
+import { circleName } from '~~/shared/wording/readings'
+import { capital } from '~~/shared/wording/telling'
+
+const job = useJob()
+const session = useSession()
+const telling = useTelling()
+const goOn = inject(goOnKey, () => {})
+const { form, read, context, clear, chooseMethod, correct } = useSetUpForm()
+
+const w = computed(() => telling.value.words.setUp)
+const closed = computed(() => job.coupled?.closing != null)
+const names = computed(() => ({
+  movable: job.machine?.movableName ?? 'Motor',
+  stationary: job.machine?.stationaryName ?? 'Driven machine',
+}))
+const method = computed(() => METHOD_FORMS[form.value.method])
+const choices = computed(() => method.value.choicesFor(names.value.movable, names.value.stationary))
+const methods = computed(() =>
+  (Object.keys(METHOD_FORMS) as OfferedMethod[]).map((value) => ({
+    value,
+    name: telling.value.words.measuring.methods[value],
+  })),
+)
+const preview = computed(() => {
+  const { payload } = read.value
+  if (!payload) return null
+  const entry = job.compose({ kind: 'set-up', payload }) as LogEntry<'set-up'>
+  return settleSetUp(entry)
+})
+const working = computed(() => (preview.value ? setUpWorking(preview.value, telling.value) : []))
+const dials = computed(() =>
+  method.value.dials(form.value.choices).map((d) => ({
+    ...d,
+    at: read.value.numbers[d.plane] ?? null,
+    circle: d.face ? (read.value.numbers[d.face.circle] ?? null) : null,
+  })),
+)
+const sets = computed(
+  () =>
+    job.coupled?.measurements
+      .flatMap((m) => m.sets)
+      .filter((s) => s.set.setUp.entry.id === (form.value.correcting || job.coupled?.setUp?.entry.id))
+      .length ?? 0,
+)
+
+const headline = computed(() => {
+  const [gap] = read.value.missing
+  if (read.value.missesZero) return form.value.why.trim() === '' ? w.value.whyNeeded : w.value.slipped
+  if (!gap) return w.value.complete
+  if (method.value.numbers.some((n) => n.sag && `numbers.${n.id}` === gap)) return w.value.sagAsked
+  return gap.startsWith('returned.') ? w.value.turnAsked : w.value.tapeAsked
+})
+const mark = computed(() => (read.value.missesZero ? 'out' : read.value.missing.length > 0 ? 'todo' : 'done'))
+const footLabel = (i: number) => {
+  const pairs = context.value.machine.feet.movable
+  const name = (at: number) => telling.value.footNames(pairs[at]?.id ?? '')
+  return i === 0
+    ? `Centre to ${telling.value.words.feet.feet(name(0))}`
+    : `${capital(name(i - 1))} to ${telling.value.words.feet.feet(name(i))}`
+}
+const boxLabel = (box: string): string => {
+  const [group, id = ''] = box.split('.')
+  if (group === 'numbers') return (method.value.numbers.find((n) => n.id === id)?.label ?? id).toLowerCase()
+  if (group === 'feet') return footLabel(Number(id)).toLowerCase()
+  if (group === 'returned') return `${circleName(id, telling.value).toLowerCase()} after the turn`
+  return group === 'why' ? 'why it is used' : 'one graduation'
+}
+
+const boxes = new Map<string, { focus: () => void }>()
+const keep = (box: string) => (el: unknown) => {
+  if (el) boxes.set(box, el as { focus: () => void })
+  else boxes.delete(box)
+}
+const log = () => {
+  const { payload, missing } = read.value
+  if (!payload) return boxes.get(missing[0] ?? '')?.focus()
+  const correcting = form.value.correcting
+  if (correcting) asking.value = true
+  else if (job.log({ kind: 'set-up', payload })) {
+    clear()
+    goOn()
+  }
+}
+const asking = ref(false)
+const logCorrection = (reason: string) => {
+  const { payload } = read.value
+  if (!payload || !job.log({ kind: 'set-up', payload }, { entry: form.value.correcting, reason })) return
+  clear()
+  goOn()
+}
+/** Enter walks to the next empty box, then logs. */
+const enter = (box: string) => {
+  const { boxes: order, missing } = read.value
+  const here = order.indexOf(box)
+  const next = order.slice(here + 1).find((b) => missing.includes(b)) ?? missing.find((b) => b !== box)
+  if (next) boxes.get(next)?.focus()
+  else log()
+}
+const bind = (box: string) => ({
+  units: session.units,
+  note: read.value.remarks[box]?.text ?? '',
+  noteIsFault: read.value.remarks[box]?.fault ?? false,
+  required: true,
+  onDye: true,
+  disabled: closed.value,
+  onEnter: () => enter(box),
+})
+const numberLabel = (field: (typeof method.value.numbers)[number]) =>
+  field.sag
+    ? `${field.label}: ${form.value.toldSag === 'hang' ? 'it hangs' : 'at 6 on a pipe'}`
+    : field.circle
+      ? `${field.label}, ${form.value.toldCircle}`
+      : field.label
+onMounted(() => {
+  if (!closed.value && matchMedia('(pointer: fine)').matches) boxes.get(read.value.missing[0] ?? '')?.focus()
+})
+</script>
+
+<template>
+  <BoardFrame
+    :title="form.correcting ? 'Set up the dials, correcting' : 'Set up the dials'"
+    note="seen from the side, 12 is up"
+  >
+    <template #tools>
+      <ChoiceRow
+        :model-value="form.method"
+        label="Method"
+        on-dye
+        :options="methods"
+        :disabled="closed"
+        @update:model-value="chooseMethod"
+      />
+    </template>
+    <SetUpChain
+      :dials="dials"
+      :feet="read.feet"
+      :movable-name="names.movable"
+      :stationary-name="names.stationary"
+      :units="session.units"
+    />
+    <div class="fields">
+      <div class="row">
+        <NumberBox
+          v-for="field in method.numbers"
+          :key="field.id"
+          :ref="keep(`numbers.${field.id}`)"
+          v-model="form.numbers[field.id]!"
+          v-bind="bind(`numbers.${field.id}`)"
+          :label="numberLabel(field)"
+          :measure="field.measure"
+          :signed="field.signed || (field.sag && form.toldSag === 'pipe-at-6')"
+        />
+      </div>
+      <div class="row">
+        <NumberBox
+          v-for="(_, i) in form.feet"
+          :key="i"
+          :ref="keep(`feet.${i}`)"
+          v-model="form.feet[i]!"
+          v-bind="bind(`feet.${i}`)"
+          :label="footLabel(i)"
+          measure="distance"
+        />
+        <NumberBox
+          :ref="keep('graduation')"
+          v-model="form.graduation"
+          v-bind="bind('graduation')"
+          label="One graduation"
+          measure="displacement"
+        />
+        <ChoiceRow
+          v-model="form.toldSag"
+          label="Sag told as"
+          show-label
+          on-dye
+          :disabled="closed"
+          :options="[
+            { value: 'hang', name: 'Hangs' },
+            { value: 'pipe-at-6', name: 'Pipe, at 6' },
+          ]"
+        />
+      </div>
+      <div class="row choices">
+        <ChoiceRow
+          v-for="c in choices"
+          :key="c.id"
+          v-model="form.choices[c.id]!"
+          :label="c.label"
+          show-label
+          on-dye
+          :disabled="closed"
+          :options="c.options"
+        />
+        <ChoiceRow
+          v-model="form.turning"
+          label="Shafts that turn"
+          show-label
+          on-dye
+          :disabled="closed"
+          :options="[
+            { value: 'both', name: 'Both' },
+            { value: 'movable', name: names.movable },
+            { value: 'stationary', name: 'Other' },
+          ]"
+        />
+        <ChoiceRow
+          v-if="method.numbers.some((n) => n.circle)"
+          v-model="form.toldCircle"
+          label="Face circle taped as"
+          show-label
+          on-dye
+          :disabled="closed"
+          :options="[
+            { value: 'diameter', name: 'Diameter' },
+            { value: 'radius', name: 'Radius' },
+          ]"
+        />
+      </div>
+      <div class="row turn">
+        <p>Zero the dials at the start. Turn one full turn the way you will read. They show now:</p>
+        <NumberBox
+          v-for="circle in method.circles"
+          :key="circle"
+          :ref="keep(`returned.${circle}`)"
+          v-model="form.returned[circle]!"
+          v-bind="bind(`returned.${circle}`)"
+          :label="`${circleName(circle, telling)}, after the turn`"
+          measure="displacement"
+          signed
+        />
+      </div>
+      <div v-if="read.missesZero" class="why">
+        <label for="set-up-why">Why it is used although a dial missed zero</label>
+        <el-input
+          id="set-up-why"
+          :ref="keep('why')"
+          v-model="form.why"
+          maxlength="500"
+          @keydown.enter="enter('why')"
+        />
+      </div>
+    </div>
+  </BoardFrame>
+  <LedgerFrame :mark="mark" :headline="headline">
+    <p>
+      Bracket tight, dials preloaded to mid-travel, clear for a full sweep. Press a plunger: does the number
+      rise?
+    </p>
+    <p class="muted">{{ telling.words.safety.turning }}</p>
+    <template v-if="job.coupled?.setUp && !closed">
+      <p v-if="form.correcting && sets" class="muted">
+        {{ w.reapplies(telling.words.measuring.sets(sets)) }}
+      </p>
+      <p v-else-if="!form.correcting" class="muted">{{ w.newOne }}</p>
+      <el-button
+        v-if="!form.correcting"
+        link
+        class="text-button"
+        @click="correct(job.coupled.setUp.entry.payload, job.coupled.setUp.entry.id)"
+      >
+        Correct the set-up in force
+      </el-button>
+      <el-button v-else link class="text-button" @click="clear()">Leave it as it was</el-button>
+    </template>
+    <ShowWorking :steps="working" />
+    <WhyDialog
+      v-model="asking"
+      title="Correct the set-up"
+      question="What was wrong with it?"
+      action="Log the correction"
+      @say="logCorrection"
+    />
+    <template #next>
+      <el-button v-if="closed" class="next-button" @click="goOn()">Go on</el-button>
+      <el-button v-else class="next-button" @click="log">
+        {{ read.missing[0] ? w.next(boxLabel(read.missing[0])) : form.correcting ? w.logCorrection : w.log }}
+      </el-button>
+    </template>
+  </LedgerFrame>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  gap: 12px;
+  padding-top: 8px;
+}
+.row {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 12px 14px;
+  align-items: start;
+}
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 18px;
+}
+.turn {
+  grid-template-columns: 1.6fr 1fr 1fr;
+  align-items: end;
+  border-top: 1px solid var(--dye-line);
+  padding-top: 10px;
+}
+.why label {
+  display: block;
+  font-size: 14px;
+  margin-bottom: 4px;
+  color: var(--out-on-dye);
+}
+@media (max-width: 1100px) {
+  .row:not(.choices):not(.turn) {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+}
+@media (max-width: 640px) {
+  .turn {
+    grid-template-columns: 1fr 1fr;
+  }
+  .turn p {
+    grid-column: 1 / -1;
+  }
+}
+</style>
