@@ -15,7 +15,7 @@ const log = () => {
 
 <template>
   <el-button link class="text-button remark" aria-label="Add a remark" @click="shown = true">
-    <IconPencil aria-hidden="true" /><span class="long">Add a remark</span>
+    <IconPencil aria-hidden="true" /><span class="long label">Add a remark</span>
   </el-button>
   <el-dialog
     v-model="shown"

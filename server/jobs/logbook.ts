@@ -9,7 +9,7 @@ import type { EntryAnswer, JobAnswer, Page, JobSummary, TodayAnswer } from '../.
 import { toWire, type EntryDraft } from '../../shared/logbook/entry'
 import { MACHINE_SCHEMA, machineFields, type MachineSnapshot } from '../../shared/register/machine'
 import { en } from '../../shared/wording/en'
-import { pack } from '../../shared/wording/figures'
+import { pack, UNIT_NAMES } from '../../shared/wording/figures'
 import { notFound, Refused } from '../http/refusal'
 import { findMachine, updateMachine } from '../machines/machines.repository'
 import { findPerson, findWorks } from '../works/works.repository'
@@ -103,7 +103,7 @@ const rememberPacks = async (knex: Knex, machine: MachineSnapshot, job: Job): Pr
   const list = untold.map(
     (p) => `${p.id} left ${pack(p.packs.left, units)}, right ${pack(p.packs.right, units)}`,
   )
-  return `The register was changed while this job was open. These shims were left but not written there: ${list.join('; ')}.`
+  return `The register was changed while this job was open. These shims (${UNIT_NAMES[units].displacement}) were left but not written there: ${list.join('; ')}.`
 }
 
 const personOf = async (trx: Knex, id: string, path: string) => {

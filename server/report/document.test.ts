@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { inMil, TEST_MACHINE, TestJob } from '../../core/logbook/testJob'
-import { planChanges, plansFor } from '../../core/logbook/planning'
+import { TestBelt } from '../../core/jobs/testBelt'
+import { inMil, SET_UP, TEST_MACHINE, TestJob } from '../../core/jobs/testJob'
+import { planChanges, plansFor } from '../../core/stages/plan/planning'
+import { tellingOf } from '../../shared/wording/telling'
 import type { MachineSnapshot } from '../../shared/register/machine'
-import { reportDocument, type ReportInput } from './content'
+import { reportDocument } from './document'
+import type { Reported } from './section'
 import { shaftSvg, verdictSvg } from './shaftSvg'
 
 const MACHINE = {
@@ -25,28 +28,32 @@ const wholeJob = () => {
   const bad = job.read(LOW, { clock: 270, by: 3 })
   job.add({ kind: 'set-left-out', payload: { set: bad.id, why: 'the bracket was touched' } })
   job.read(LOW)
-  const plan = plansFor(TEST_MACHINE, job.fold())?.plans[0]
+  const plan = plansFor(job.state)?.plans[0]
   if (!plan) throw new Error('no plan')
   const { changes, side } = planChanges(plan, 'inch')
-  job.add({ kind: 'plan-chosen', payload: { units: 'inch', option: plan.kind, changes, side } })
+  job.add({ kind: 'plan-chosen', payload: { units: 'inch', option: plan.kind, changes, side, sets: null } })
   job.add({ kind: 'move-made', payload: { units: 'inch', changes, side, remark: 'one burr filed off' } })
   job.read(inMil(0.2, 0.1, 0, 0))
   job.read(inMil(0.2, 0.1, 0, 0))
   job.add({ kind: 'remark', payload: { text: 'Guard bolt M8 replaced' } })
   job.add({
     kind: 'job-closed',
-    payload: { signedBy: 'Maintenance lead', remarks: 'Runs quietly', exception: '' },
+    payload: {
+      signedBy: 'Maintenance lead',
+      remarks: 'Runs quietly',
+      exception: '',
+      signed: { verdict: 'in', foldVersion: 2 },
+    },
   })
   return job
 }
-const input = (job: TestJob, more: Partial<ReportInput> = {}): ReportInput => ({
+const input = (job: { readonly entries: TestJob['entries'] }, more: Partial<Reported> = {}): Reported => ({
   jobId: 'job-1',
   works: 'Orrin Vale Tile Works',
   machine: MACHINE,
-  state: job.fold(),
   logbook: job.entries,
   personName: (id) => (id === 'someone' ? 'Day-shift millwright' : 'nobody'),
-  units: 'inch',
+  telling: tellingOf('inch', TEST_MACHINE),
   paper: 'A4',
   ...more,
 })
@@ -60,8 +67,8 @@ const texts = (node: unknown): string[] => {
     )
   return []
 }
-const said = (more: Partial<ReportInput> = {}, job = wholeJob()) =>
-  texts(reportDocument(input(job, more)).content).join('\n')
+const said = (more: Partial<Reported> = {}, job = wholeJob()) =>
+  texts(reportDocument(job.fold(), input(job, more)).content).join('\n')
 
 describe('the report', () => {
   it('says who, what, when, and how it was left', () => {
@@ -73,8 +80,8 @@ describe('the report', () => {
       '990 rpm as read off',
       'In band',
       'Limit given with the job',
-      'As found: the motor 8.4 mil low',
-      'Bar sag 3.0 mil (told as its hang)',
+      'As found: 8.4 mil low',
+      'bar sag 3.0 mil (told as its hang)',
       'Day-shift millwright',
       'Isolated',
       'Maintenance lead',
@@ -89,7 +96,7 @@ describe('the report', () => {
   it('shows every set, also the one not used, with the reason', () => {
     const text = said()
     expect(text).toMatch(/Set 2, .*: left out/)
-    expect(text).toContain('Set 2 was left out: the bracket was touched')
+    expect(text).toContain('Second set was left out: the bracket was touched')
     expect(text).toContain('Readings after move 1')
     expect(text).toMatch(/Checks: Rim, sum check 0\.0 \(limit 2\.0\) passes/)
   })
@@ -97,7 +104,7 @@ describe('the report', () => {
   it('sets the move beside its plan and what came of it', () => {
     const text = said()
     expect(text).toMatch(/Move 1, .* Day-shift millwright/)
-    expect(text).toContain('Height: It moved as planned.')
+    expect(text).toContain('Vertical: It moved as it was made.')
     expect(text).toMatch(/Shims\. Inboard left: out .+, in .+/)
   })
 
@@ -108,7 +115,7 @@ describe('the report', () => {
   })
 
   it('converts the whole of it, not a part', () => {
-    const text = said({ units: 'metric' })
+    const text = said({ telling: tellingOf('metric', TEST_MACHINE) })
     expect(text).toContain('0.213 mm low')
     expect(text).not.toMatch(/\bmil\b/)
   })
@@ -116,17 +123,15 @@ describe('the report', () => {
   it('tells what was passed over, corrected, or not confirmed', () => {
     const job = new TestJob()
     job.add({ kind: 'job-opened', payload: { reason: 'other', rpm: 990, customer: 'Press hall', note: '' } })
-    job.add({
-      kind: 'set-up',
-      payload: { ...(new TestJob().ready().fold().setUp?.given as never as object) } as never,
-    })
+    job.add({ kind: 'set-up', payload: SET_UP })
     const wrong = job.read(LOW, { clock: 90, by: 9 })
     job.read(LOW, undefined, { entry: wrong.id, reason: 'misread the needle' })
     job.add({ kind: 'stage-skipped', payload: { stage: 'plan', why: 'by the old sheet' } })
     const text = said({}, job)
-    expect(text).toContain('Not confirmed: isolated, locked and tagged')
+    expect(text).toContain('Not confirmed at the end: isolated, locked and tagged')
     expect(text).toContain('misread the needle')
-    expect(text).toContain('Plan was passed over: by the old sheet')
+    expect(text).toMatch(/Face at 3: .+ → .+/)
+    expect(text).toContain('Plan was passed over. by the old sheet')
     expect(text).toContain('Press hall')
     expect(text).toContain('This job is still open')
   })
@@ -138,15 +143,88 @@ describe('the report', () => {
   })
 
   it('fits the paper asked for', () => {
-    expect(reportDocument(input(wholeJob(), { paper: 'LETTER' })).pageSize).toBe('LETTER')
+    expect(reportDocument(wholeJob().fold(), input(wholeJob(), { paper: 'LETTER' })).pageSize).toBe('LETTER')
+  })
+})
+
+describe('what must not be lost', () => {
+  it('the whole history of the lockout, with why power came back', () => {
+    const job = new TestJob().ready()
+    job.add({ kind: 'power-restored', payload: { why: 'bump test for rotation' } })
+    job.lockOut('W-9')
+    job.add({ kind: 'power-restored', payload: { why: 'guard switch tested' } })
+    const text = said({}, job)
+    expect(text).toContain('Power came back: bump test for rotation')
+    expect(text).toContain('Power came back: guard switch tested')
+    expect(text.match(/Isolated confirmed/g)).toHaveLength(2)
+  })
+
+  it('why no lockout was needed, and why a set-up was used that missed zero', () => {
+    const job = new TestJob().open()
+    job.add({ kind: 'lockout-waived', payload: { why: 'motor not wired yet' } })
+    job.add({
+      kind: 'set-up',
+      payload: { ...SET_UP, returned: { rim: 4, face: 0 }, why: 'bearing play, known' },
+    })
+    const text = said({}, job)
+    expect(text).toContain('Lockout not needed: motor not wired yet')
+    expect(text).toContain('Used although it missed zero: bearing play, known')
+  })
+
+  it('what was signed, when today’s arithmetic says otherwise', () => {
+    const job = wholeJob()
+    const closed = job.entries.pop()
+    if (closed?.kind !== 'job-closed') throw new Error('not closed')
+    job.add({
+      kind: 'job-closed',
+      payload: { ...closed.payload, signed: { verdict: 'edge', foldVersion: 1 } },
+    })
+    expect(said({}, job)).toContain('Signed as “Edge”. Today’s arithmetic would say “In band”')
+  })
+})
+
+describe('the report of a belt job', () => {
+  it('prints contacts, gaps, what was done, and as found against as left', () => {
+    const belt = new TestBelt().ready()
+    belt.contacts(true, false)
+    belt.gaps(0, 0.63, { g12: 0.15, g6: 0, h: 172 })
+    belt.add({ kind: 'line-corrected', payload: { steps: ['turn', 'offset'], remark: 'screw eased' } })
+    belt.gaps(2.7, 2.7)
+    const machine = {
+      ...belt.machine,
+      tag: 'GL-03',
+      name: 'Glaze mill',
+      area: 'Glaze house',
+      movableName: 'Motor',
+      stationaryName: 'Glaze mill',
+      powerKw: 22,
+    } as unknown as MachineSnapshot
+    const telling = tellingOf('metric', machine)
+    const text = texts(reportDocument(belt.fold(), input(belt, { machine, telling })).content).join('\n')
+    for (const part of [
+      'Belt drive report, GL-03 Glaze mill',
+      '5 V-belts, section B',
+      'One rim of the other sheave stands off',
+      'far rim 0.63 mm',
+      'Corrected',
+      'turn, offset. screw eased',
+      'Limits: Site rule',
+    ])
+      expect(text).toContain(part)
   })
 })
 
 describe('its drawings', () => {
   it('are black on white, with as found dashed and every number finite', () => {
-    const state = wholeJob().fold()
+    const { state } = wholeJob()
     const svg =
-      shaftSvg(state, 'v', state.asFound?.coupling ?? null, state.asLeft?.coupling as never, 'inch') ?? ''
+      shaftSvg(
+        state,
+        'v',
+        state.asFound?.coupling ?? null,
+        state.asLeft?.coupling as never,
+        tellingOf('inch', TEST_MACHINE),
+      ) ?? ''
     expect(svg).toContain('stroke-dasharray="4 2"')
     expect(svg).not.toMatch(/NaN|Infinity/)
     expect(new Set(svg.match(/(stroke|fill)="(\w+)"/g))).toEqual(

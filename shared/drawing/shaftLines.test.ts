@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Misalignment } from '../../core/frame/planes'
-import { layOutShafts, reachOf } from './shaftLines'
+import { fittingExaggeration, layOutShafts } from './shaftLines'
 
 const FEET = [
   { id: 'inboard', x: 300 },
@@ -56,8 +56,24 @@ describe('the shaft lines as drawn', () => {
   })
 
   it('keep their scale while a foot is dragged', () => {
-    const reach = reachOf(line(0.5, 0), 'v', FEET, TOLERANCE)
-    expect(lay(line(0.1, 0), { reach }).exaggeration).toBe(lay(line(0.5, 0), { reach }).exaggeration)
+    const exaggeration = 80
+    expect(lay(line(0.1, 0), { exaggeration }).exaggeration).toBe(80)
+  })
+
+  it('share one exaggeration between both views, at which all lines fit', () => {
+    fc.assert(
+      fc.property(any, any, ([v, sv], [h, sh]) => {
+        const lines = [line(v, sv), { offset: { v: 0, h }, slope: { v: 0, h: sh } }]
+        const sheet = { feet: FEET, tolerance: TOLERANCE, width: 700, height: 300 }
+        const exaggeration = fittingExaggeration({ ...sheet, lines, planes: ['v', 'h'] })
+        for (const plane of ['v', 'h'] as const)
+          for (const l of lines)
+            for (const f of layOutShafts({ ...sheet, plane, line: l, exaggeration }).feet) {
+              expect(f.y).toBeGreaterThan(0)
+              expect(f.y).toBeLessThan(300)
+            }
+      }),
+    )
   })
 
   it('open the gate as wide as the offset may be, and leave it out where it has no single width', () => {

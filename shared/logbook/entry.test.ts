@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import type { EntryBody } from '../../core/logbook/entry'
-import { TestJob } from '../../core/logbook/testJob'
+import { TestBelt } from '../../core/jobs/testBelt'
+import { REVERSE_SET_UP, TestJob } from '../../core/jobs/testJob'
+import { foldJob } from '../../core/jobs/jobs'
 import { issuesOf } from '../calculation/issues'
-import { entryDraft } from './entry'
+import { asDraft, entryDraft, fromWire, liftDraft, toWire } from './entry'
+import { KINDS, liftPayload, readBody } from './kinds'
 
 const ID = '11111111-1111-4111-8111-111111111111'
 const envelope = { id: ID, author: ID, madeAt: '2026-11-23T08:00:00Z' }
@@ -16,30 +19,46 @@ describe('what may be posted', () => {
   it('is every kind that core folds', () => {
     const job = new TestJob().ready()
     job.read({ offset: { v: 1, h: 1 }, slope: { v: 0, h: 0 } })
+    const belt = new TestBelt().ready()
+    belt.contacts(true, false)
+    belt.gaps(0, 0.63)
     const bodies: EntryBody[] = [
       ...job.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
       { kind: 'power-restored', payload: { why: 'bump test' } },
+      { kind: 'lockout-waived', payload: { why: 'not wired yet' } },
+      { kind: 'set-up', payload: REVERSE_SET_UP },
+      ...belt.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
+      { kind: 'line-corrected', payload: { steps: ['turn'], remark: '' } },
       { kind: 'set-used-anyway', payload: { set: ID, why: 'x' } },
       { kind: 'set-left-out', payload: { set: ID, why: 'x' } },
       {
         kind: 'plan-chosen',
-        payload: { units: 'inch', option: 'own', changes: [], side: [{ pair: 'inboard', moved: -3 }] },
+        payload: {
+          units: 'inch',
+          option: 'own',
+          changes: [],
+          side: [{ machine: 'movable', pair: 'inboard', moved: -3 }],
+          sets: [ID],
+        },
       },
       {
         kind: 'move-made',
         payload: {
           units: 'metric',
-          changes: [{ pair: 'inboard', side: 'left', takenOut: [0.5], putIn: [] }],
+          changes: [{ machine: 'movable', pair: 'inboard', side: 'left', takenOut: [0.5], putIn: [] }],
           side: [],
           remark: '',
         },
       },
       { kind: 'stage-skipped', payload: { stage: 'plan', why: 'x' } },
       { kind: 'remark', payload: { text: 'tabs\tand\nlines are fine, so is ⌀ 40 × 2' } },
-      { kind: 'job-closed', payload: { signedBy: 'Lead', remarks: '', exception: '' } },
+      {
+        kind: 'job-closed',
+        payload: { signedBy: 'Lead', remarks: '', exception: '', signed: { verdict: 'in', foldVersion: 2 } },
+      },
     ]
     for (const body of bodies) expect(parse(body), body.kind).toMatchObject({ success: true })
-    expect(new Set(bodies.map((b) => b.kind)).size).toBe(12)
+    expect(new Set(bodies.map((b) => b.kind))).toEqual(new Set(Object.keys(KINDS)))
   })
 
   it('stands alone unless it says what it corrects', () => {
@@ -62,7 +81,7 @@ describe('what may be posted', () => {
         kind: 'move-made',
         payload: {
           units: 'inch',
-          changes: [{ pair: 'a', side: 'top', takenOut: [], putIn: [] }],
+          changes: [{ machine: 'movable', pair: 'a', side: 'top', takenOut: [], putIn: [] }],
           side: [],
           remark: '',
         },
@@ -74,7 +93,7 @@ describe('what may be posted', () => {
         kind: 'move-made',
         payload: {
           units: 'inch',
-          changes: [{ pair: 'a', side: 'left', takenOut: [-5], putIn: [] }],
+          changes: [{ machine: 'movable', pair: 'a', side: 'left', takenOut: [-5], putIn: [] }],
           side: [],
           remark: '',
         },
@@ -86,7 +105,7 @@ describe('what may be posted', () => {
         kind: 'move-made',
         payload: {
           units: 'inch',
-          changes: [{ pair: 'a', side: 'left', takenOut: [], putIn: Array(21).fill(1) }],
+          changes: [{ machine: 'movable', pair: 'a', side: 'left', takenOut: [], putIn: Array(21).fill(1) }],
           side: [],
           remark: '',
         },
@@ -94,7 +113,7 @@ describe('what may be posted', () => {
       'payload.changes.0.putIn',
     ],
     [
-      { kind: 'plan-chosen', payload: { units: 'inch', option: 'lucky', changes: [], side: [] } },
+      { kind: 'plan-chosen', payload: { units: 'inch', option: 'lucky', changes: [], side: [], sets: null } },
       'payload.option',
     ],
     [{ kind: 'set-left-out', payload: { set: ID, why: ' ' } }, 'payload.why'],
@@ -103,5 +122,122 @@ describe('what may be posted', () => {
     [{ kind: 'remark', payload: { text: 'bell \u0007' } }, 'payload.text'],
   ])('not: %j', (body, path) => {
     expect(paths(body)).toContain(path)
+  })
+})
+
+/** A logbook as the first version of the program kept it. */
+const FIRST_VERSION = {
+  setUp: {
+    units: 'inch',
+    method: 'rim-face',
+    turning: 'both',
+    rim: { carriedBy: 'movable', plane: -1.5, sag: 3, sagForm: 'hang', graduation: 0.5, readingSign: 1 },
+    face: {
+      plunger: 'away',
+      diameter: 8,
+      diameterForm: 'radius',
+      sag: 0,
+      graduation: 0.5,
+      readingSign: 1,
+    },
+    feet: [
+      { id: 'inboard', x: 12 },
+      { id: 'outboard', x: 34.5 },
+    ],
+    returned: { rim: 0, face: 0 },
+  },
+  readings: {
+    units: 'inch',
+    rim: [0, -2.5, -23, -20.5].map((value, i) => ({ clock: i * 90, value })),
+    face: [0, 1, 3.5, 2.5].map((value, i) => ({ clock: i * 90, value })),
+    returned: { rim: 0, face: 0 },
+  },
+  move: {
+    units: 'inch',
+    changes: [{ pair: 'inboard', side: 'left', takenOut: [10], putIn: [20] }],
+    side: [{ pair: 'outboard', moved: -3 }],
+    remark: 'x',
+  },
+  closed: { signedBy: 'Lead', remarks: '', exception: '' },
+} as const
+
+describe('entries of the first version, at today’s door', () => {
+  it('are lifted to what core folds today', () => {
+    const setUp = readBody('set-up', 1, FIRST_VERSION.setUp)
+    expect(setUp).toMatchObject({
+      payload: {
+        how: {
+          method: 'rim-face',
+          given: { rim: { plane: -1.5, turning: 'both' }, faces: [{ diameter: 8 }] },
+        },
+        told: { sag: 'hang', circle: 'radius' },
+        feet: [{ machine: 'movable', pair: 'inboard', x: 12 }, {}],
+        graduation: { rim: 0.5, face: 0.5 },
+        why: '',
+      },
+    })
+    expect(readBody('readings-taken', 1, FIRST_VERSION.readings)).toMatchObject({
+      payload: { circles: { rim: [{}, {}, {}, {}], face: [{}, {}, {}, {}] }, returned: { rim: 0, face: 0 } },
+    })
+    expect(readBody('move-made', 1, FIRST_VERSION.move)).toMatchObject({
+      payload: { changes: [{ machine: 'movable', pair: 'inboard' }], side: [{ machine: 'movable' }] },
+    })
+    expect(readBody('plan-chosen', 1, { ...FIRST_VERSION.move, option: 'closest' })).toMatchObject({
+      payload: { sets: null },
+    })
+    expect(readBody('job-closed', 1, FIRST_VERSION.closed)).toMatchObject({ payload: { signed: null } })
+  })
+
+  it('fold to the same misalignment that the first version found', () => {
+    const job = new TestJob().open().lockOut()
+    const kept = (kind: string, payload: unknown) => {
+      const [last] = job.entries.slice(-1)
+      return fromWire({ ...last, id: ID, author: ID, after: null, kind, version: 1, payload })
+    }
+    const entries = [
+      ...job.entries,
+      kept('set-up', FIRST_VERSION.setUp),
+      { ...kept('readings-taken', FIRST_VERSION.readings), id: '22222222-2222-4222-8222-222222222222' },
+    ].map((e, i) => ({ ...e, id: e.id === ID ? e.id : `${i}` }))
+    const { state } = foldJob(job.machine, entries)
+    if (!('latest' in state)) throw new Error('not coupled')
+    expect((state.latest.coupling?.offset.v ?? NaN) / 0.0254).toBeCloseTo(-9.156, 2)
+  })
+
+  it('posted late by an old device they are taken like today’s', () => {
+    const raw = { ...envelope, kind: 'readings-taken', version: 1, payload: FIRST_VERSION.readings }
+    const parsed = entryDraft.safeParse(liftDraft(raw))
+    expect(parsed.success).toBe(true)
+    if (parsed.success) expect(asDraft(parsed.data)).not.toHaveProperty('version')
+  })
+
+  it('a lift that meets something else leaves it, so that the schema says what is wrong', () => {
+    expect(liftPayload('readings-taken', 1, { rim: 'none' })).toEqual({ rim: 'none' })
+    expect(
+      parse(liftDraft({ ...envelope, kind: 'readings-taken', version: 1, payload: { rim: 1 } })).success,
+    ).toBe(false)
+    for (const odd of [null, 7, 'x', {}, { kind: 'remark' }, { kind: 'remark', version: 'one', payload: {} }])
+      expect(liftDraft(odd)).toEqual(odd)
+  })
+
+  it('an entry from a newer program is refused with a sentence', () => {
+    expect(paths({ kind: 'remark', payload: { text: 'x' }, version: 9 })).toContain('version')
+  })
+})
+
+describe('an entry on the wire', () => {
+  it('carries the version of its payload and comes back as it was', () => {
+    const job = new TestJob().ready()
+    job.read({ offset: { v: 1, h: 1 }, slope: { v: 0, h: 0 } })
+    for (const entry of job.entries) {
+      const told = toWire({ ...entry, id: ID, author: ID, after: null })
+      expect(told.version).toBe(KINDS[entry.kind].version)
+      const { version: _, ...rest } = told
+      expect(fromWire(JSON.parse(JSON.stringify(told)))).toEqual(rest)
+    }
+  })
+
+  it('of no known kind is damage', () => {
+    expect(() => readBody('weather', 1, {})).toThrow('no kind of entry')
   })
 })

@@ -14,6 +14,7 @@ const crowded = (machine: string) => (pairs: Pairs, context: z.RefinementCtx) =>
   refuseCrowdedPairs(
     pairs.map(({ id, x }) => ({ machine, pair: id, x })),
     context,
+    'id',
   )
 
 /** Foot pairs from the coupling outward: each stands further away than the one before it. */

@@ -44,15 +44,16 @@ export const liftMovableAlone = (old: unknown): unknown => {
   return { ...rest, changes: onMovable(changes), side: onMovable(side) }
 }
 
-/** Refuses one pair named twice, and pairs of one machine that stand all but on one another. */
+/** Refuses one pair named twice (at `named`, the field its name is in), and pairs all but on one another. */
 export const refuseCrowdedPairs = (
   feet: readonly { readonly machine: string; readonly pair: string; readonly x: number }[],
   context: z.RefinementCtx,
+  named: 'pair' | 'id' = 'pair',
 ): void =>
   feet.forEach((f, i) => {
     const earlier = feet.slice(0, i).filter((o) => o.machine === f.machine)
     if (earlier.some((o) => o.pair === f.pair))
-      context.addIssue({ code: 'custom', path: [i, 'pair'], message: issue('same-pair-twice') })
+      context.addIssue({ code: 'custom', path: [i, named], message: issue('same-pair-twice') })
     else if (earlier.some((o) => Math.abs(o.x - f.x) < LEAST_APART))
       context.addIssue({ code: 'custom', path: [i, 'x'], message: issue('pairs-at-one-place') })
   })

@@ -1,13 +1,17 @@
 import { describe, expect, it } from 'vitest'
-import { foldJob } from '../../core/logbook/foldJob'
-import { plansFor } from '../../core/logbook/planning'
-import { inMil, TEST_MACHINE, TestJob } from '../../core/logbook/testJob'
+import { TestBelt } from '../../core/jobs/testBelt'
+import { inMil, REVERSE_SET_UP, TEST_MACHINE, TestJob } from '../../core/jobs/testJob'
+import { plansFor } from '../../core/stages/plan/planning'
 import { figure } from '../wording/figures'
-import { planWorking } from './plan'
-import { readingsWorking } from './readings'
-import { setUpWorking } from './setUp'
-import type { WorkingStep } from './step'
+import { tellingOf } from '../wording/telling'
+import type { WorkingStep } from '../working/step'
+import { lineWorking } from './lineUp/working'
+import { readingsWorking } from './measure/working'
+import { planWorking } from './plan/working'
+import { setUpWorking } from './setUp/working'
 
+const T = tellingOf('inch', TEST_MACHINE)
+const JUDGED = { rpm: 990, source: 'Limit given with the job' }
 const LOW = inMil(-8.4, 5.1, -0.36, 0.22)
 
 /** Does the arithmetic that a working shows, as an apprentice with a calculator would. */
@@ -26,46 +30,45 @@ const find = (steps: readonly WorkingStep[], name: string) => {
   if (!step) throw new Error(`no step ${name} in ${steps.map((s) => s.name).join('; ')}`)
   return step
 }
-const measured = () => {
-  const job = new TestJob().ready()
+const measured = (setUp?: Parameters<TestJob['ready']>[0]) => {
+  const job = new TestJob().ready(setUp)
   job.read(LOW)
   return job
 }
 
 describe('the working of a measurement', () => {
-  const state = foldJob(TEST_MACHINE, measured().entries)
-  const steps = readingsWorking(state, state.latest, 'inch')
+  const { state } = measured()
+  const steps = readingsWorking(state.latest, JUDGED, T)
 
   it.each([
     'Rim, sum check',
     'Face, sum check',
-    'Offset at the rim dial, side view',
-    'Angle, side view',
-    'Offset at the coupling, side view',
-    'Inboard feet, side view',
-    'Outboard feet, top view',
-    'Offset at the coupling, top view',
+    'Offset at rim, vertical',
+    'Angle, vertical, face',
+    'Offset at the coupling, vertical',
+    'Inboard feet, vertical',
+    'Outboard feet, horizontal',
+    'Offset at the coupling, horizontal',
   ])('%s comes out as it says, with the numbers it shows', (name) => {
     const step = find(steps, name)
     expect(calculate(step.substituted)).toBeCloseTo(number(step.result), 1)
   })
 
   it('ends at the numbers the ledger shows', () => {
-    expect(number(find(steps, 'Offset at the coupling, side view').result)).toBeCloseTo(-8.4, 2)
-    expect(number(find(steps, 'Angle, top view').result)).toBeCloseTo(0.22, 3)
-    expect(find(steps, 'Outboard feet, side view').note).toContain(
+    expect(number(find(steps, 'Offset at the coupling, vertical').result)).toBeCloseTo(-8.4, 2)
+    expect(number(find(steps, 'Angle, horizontal, face').result)).toBeCloseTo(0.22, 3)
+    expect(find(steps, 'Outboard feet, vertical').note).toContain(
       figure(state.latest.feet[1]?.move.v ?? null, 'displacement', 'inch', { extra: 1 }),
     )
   })
 
   it('shows the margin of every judged quantity with its rule', () => {
-    for (const name of ['offset, side', 'offset, top', 'angle, side', 'angle, top'])
+    for (const name of ['offset, vertical', 'offset, horizontal', 'angle, vertical', 'angle, horizontal'])
       expect(find(steps, `Margin, ${name}`).note).toContain('In band from 0.20')
   })
 
   it('has nothing to show before there are readings', () => {
-    const empty = new TestJob().ready().fold()
-    expect(readingsWorking(empty, empty.latest, 'inch')).toEqual([])
+    expect(readingsWorking(new TestJob().ready().state.latest, JUDGED, T)).toEqual([])
   })
 })
 
@@ -73,11 +76,11 @@ describe('the working of a plan', () => {
   it('leads from the measurement and the moves to the prediction', () => {
     const job = measured()
     job.read(LOW)
-    const state = job.fold()
-    const plan = plansFor(TEST_MACHINE, state)?.plans[0]
+    const { state } = job
+    const plan = plansFor(state)?.plans[0]
     if (!plan || !state.latest.coupling) throw new Error('no plan')
-    const steps = planWorking(state.latest.coupling, plan.predicted, plan.moves, 'inch')
-    for (const view of ['side view', 'top view'])
+    const steps = planWorking(state.latest.coupling, plan.predicted, plan.moves, T)
+    for (const view of ['vertical', 'horizontal'])
       for (const what of ['Angle', 'Offset']) {
         const step = find(steps, `${what} after, ${view}`)
         expect(calculate(step.substituted)).toBeCloseTo(number(step.result), 1)
@@ -90,11 +93,44 @@ describe('the working of a plan', () => {
 
 describe('the working of a set-up', () => {
   it('shows both ways of telling the sag, and the outboard distance from the tape', () => {
-    const setUp = new TestJob().ready().fold().setUp
+    const { setUp } = new TestJob().ready().state
     if (!setUp) throw new Error('no set-up')
-    const steps = setUpWorking(setUp, 'inch')
-    expect(find(steps, 'Bar sag').substituted).toContain('−6.0 mil')
-    expect(find(steps, 'Outboard feet, x').result).toBe('34.50 in')
+    const steps = setUpWorking(setUp, T)
+    expect(find(steps, 'Bar sag, rim').substituted).toContain('−6.0 mil')
+    expect(find(steps, 'Distance to the outboard feet').result).toBe('34.50 in')
     expect(find(steps, 'Return to zero').result).toBe('holds')
+  })
+})
+
+describe('the working of reverse rim', () => {
+  const { state } = measured(REVERSE_SET_UP)
+  const steps = readingsWorking(state.latest, JUDGED, T)
+
+  it.each([
+    'Offset at on the driven hub, vertical',
+    'Offset at on the motor hub, horizontal',
+    'Angle, vertical',
+    'Angle, horizontal',
+    'Offset at the coupling, vertical',
+  ])('%s comes out as it says, with the numbers it shows', (name) => {
+    const step = find(steps, name)
+    expect(calculate(step.substituted)).toBeCloseTo(number(step.result), 1)
+  })
+
+  it('ends at the same line as rim and face', () => {
+    expect(number(find(steps, 'Offset at the coupling, vertical').result)).toBeCloseTo(-8.4, 1)
+  })
+})
+
+describe('the working of a sheave line', () => {
+  it('shows turn, offset and fleet from the gaps', () => {
+    const belt = new TestBelt().ready()
+    const entry = belt.gaps(0, 0.63)
+    const line = belt.fold().state.lines.at(-1)
+    if (!line || entry.kind !== 'sheaves-read') throw new Error('nothing read')
+    const steps = lineWorking(line, entry, tellingOf('metric', belt.machine))
+    const offset = find(steps, 'Offset, groove to groove')
+    expect(calculate(offset.substituted)).toBeCloseTo(number(offset.result), 2)
+    expect(find(steps, 'Turn').result).toBe('0.21°')
   })
 })

@@ -1,13 +1,20 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { JudgedValue } from '../../core/judge/judge'
+import { judge, type JudgedValue } from '../../core/judge/judge'
+import { issue } from '../issue'
+import { en } from './en'
+import { issues } from './en/issues'
+import { things } from './en/things'
 import { misalignmentWords, offsetWords, shimWords, sideWords, signWord, slopeWords } from './directions'
 import { asTyped, figure, pack, thickness } from './figures'
-import { quantityName } from './quantities'
+import { isParallel, namedQuantities, quantityName } from './quantities'
 import { refusalSentence } from './refusals'
+import { nameFeet, tellingOf } from './telling'
 import { toleranceSource } from './tolerances'
+import { wordIssue } from './wordIssue'
 
 const MIL = 0.0254
+const T = tellingOf('inch', null)
 const quantity = (name: string, kind: 'displacement' | 'slope'): JudgedValue => ({
   name,
   kind,
@@ -60,30 +67,30 @@ describe('figures', () => {
 
 describe('directions', () => {
   it.each([
-    [offsetWords(3.6 * MIL, 'v', 'inch'), '3.6 mil high'],
-    [offsetWords(-3.6 * MIL, 'v', 'inch'), '3.6 mil low'],
-    [offsetWords(3.6 * MIL, 'h', 'inch'), '3.6 mil toward 3'],
-    [offsetWords(-3.6 * MIL, 'h', 'inch'), '3.6 mil toward 9'],
-    [offsetWords(0, 'v', 'inch'), 'level with it'],
-    [offsetWords(0.0001, 'h', 'inch'), 'in line with it'],
-    [offsetWords(null, 'v', 'inch'), 'not known'],
-    [slopeWords(0.0003, 'v', 'inch'), 'outboard end high, gap open at bottom'],
-    [slopeWords(-0.0003, 'v', 'inch'), 'outboard end low, gap open at top'],
-    [slopeWords(0.0003, 'h', 'inch'), 'outboard end toward 3, gap open at 9'],
-    [slopeWords(-0.0003, 'h', 'inch'), 'outboard end toward 9, gap open at 3'],
-    [slopeWords(0, 'h', 'inch'), 'parallel'],
-    [slopeWords(null, 'h', 'inch'), 'not known'],
-    [shimWords(12 * MIL, 'inch'), 'add 12.0'],
-    [shimWords(-5 * MIL, 'inch'), 'take out 5.0'],
-    [shimWords(0, 'inch'), 'leave as it is'],
-    [sideWords(7 * MIL, 'inch'), 'push 7.0 toward 3'],
-    [sideWords(-7 * MIL, 'inch'), 'push 7.0 toward 9'],
+    [offsetWords(3.6 * MIL, 'v', T), '3.6 mil high'],
+    [offsetWords(-3.6 * MIL, 'v', T), '3.6 mil low'],
+    [offsetWords(3.6 * MIL, 'h', T), '3.6 mil toward 3'],
+    [offsetWords(-3.6 * MIL, 'h', T), '3.6 mil toward 9'],
+    [offsetWords(0, 'v', T), 'level with it'],
+    [offsetWords(0.0001, 'h', T), 'in line with it'],
+    [offsetWords(null, 'v', T), 'not known'],
+    [slopeWords(0.0003, 'v', 'outboard', T), 'outboard end high, gap open at bottom'],
+    [slopeWords(-0.0003, 'v', 'outboard', T), 'outboard end low, gap open at top'],
+    [slopeWords(0.0003, 'h', 'outboard', T), 'outboard end toward 3, gap open at 9'],
+    [slopeWords(-0.0003, 'h', 'outboard', T), 'outboard end toward 9, gap open at 3'],
+    [slopeWords(0, 'h', 'outboard', T), 'no horizontal angle'],
+    [slopeWords(null, 'h', 'outboard', T), 'not known'],
+    [shimWords(12 * MIL, T), 'add 12.0'],
+    [shimWords(-5 * MIL, T), 'take out 5.0'],
+    [shimWords(0, T), 'leave as it is'],
+    [sideWords(7 * MIL, T), 'push 7.0 toward 3'],
+    [sideWords(-7 * MIL, T), 'push 7.0 toward 9'],
   ])('%s', (said, wanted) => {
     expect(said).toBe(wanted)
   })
 
   it('leave out of the whole what is not known', () => {
-    expect(misalignmentWords({ offset: { v: -MIL, h: null }, slope: { v: null, h: null } }, 'inch')).toBe(
+    expect(misalignmentWords({ offset: { v: -MIL, h: null }, slope: { v: null, h: null } }, false, T)).toBe(
       '1.0 mil low',
     )
   })
@@ -100,7 +107,7 @@ describe('directions', () => {
     ['offset.v', 'displacement', 0.00001, ''],
     ['offset.v', 'displacement', null, ''],
   ] as const)('%s %s %d is %j', (name, kind, value, word) => {
-    expect(signWord(quantity(name, kind), value, 'inch')).toBe(word)
+    expect(signWord(quantity(name, kind), value, T)).toBe(word)
   })
 
   it('turn over exactly when the sign does', () => {
@@ -115,7 +122,7 @@ describe('directions', () => {
     fc.assert(
       fc.property(names, fc.double({ min: 0.01, max: 1, noNaN: true }), (name, size) => {
         const q = quantity(name, name.startsWith('offset') ? 'displacement' : 'slope')
-        expect(signWord(q, size, 'inch')).not.toBe(signWord(q, -size, 'inch'))
+        expect(signWord(q, size, T)).not.toBe(signWord(q, -size, T))
       }),
     )
   })
@@ -133,7 +140,7 @@ describe('names and sources', () => {
       'flex.stationary.v',
       'flex.movable',
     ])
-      expect(quantityName(name)).toMatch(/^[A-Z][a-z]/)
+      expect(quantityName(name, T)).toMatch(/^[A-Z][a-z]/)
   })
 
   it('a limit says where it comes from', () => {
@@ -147,5 +154,64 @@ describe('names and sources', () => {
       'The readings cover only 40 degrees. Spread them over 60 degrees or more.',
     )
     expect(refusalSentence({ code: 'pair-off-plane', path: [] })).toContain('12 and 6')
+  })
+})
+
+describe('what schemas say, worded', () => {
+  it('has a sentence for every code and words for every thing', () => {
+    for (const code of Object.keys(issues) as (keyof typeof issues)[]) {
+      const sentence = wordIssue(issue(code, 'reading', 3))
+      expect(sentence).toMatch(/[.?]$/)
+      expect(sentence).not.toContain('#')
+    }
+    for (const words of Object.values(things)) expect(words).not.toMatch(/^[A-Z]|\.$/)
+  })
+
+  it('leaves alone what no schema said, and names that are no things', () => {
+    expect(wordIssue('Invalid input')).toBe('Invalid input')
+    expect(wordIssue('#nothing-like-it|x')).toBe('#nothing-like-it|x')
+    expect(wordIssue(issue('no-machine-called', 'mill | 2'))).toContain('mill ')
+  })
+})
+
+describe('the works’ own words for feet', () => {
+  const pair = (id: string) => ({ id })
+  const machine = {
+    drive: 'coupled',
+    feet: { movable: ['a', 'b', 'c'].map(pair), stationary: ['a', 'b'].map(pair) },
+  }
+
+  it('go by the place of a pair, not by its name', () => {
+    const names = nameFeet(en, 'near-far', machine)
+    expect(['a', 'b', 'c'].map((id) => names(id))).toEqual(['near', 'middle', 'far'])
+    expect(names('b', 'stationary')).toBe('far')
+    expect(names('unknown')).toBe('unknown')
+  })
+
+  it('reach every sentence', () => {
+    const told = tellingOf('inch', machine, 'front-back')
+    expect(slopeWords(0.0003, 'v', told.footNames('c'), told)).toBe('back end high, gap open at bottom')
+  })
+})
+
+describe('a headline', () => {
+  const judgement = judge(
+    { offset: { v: -0.2, h: 0.01 }, slope: { v: 0, h: 0.002 } },
+    { form: 'offset-slope', mode: 'plane', offset: 0.1, slope: 0.001 },
+  )
+
+  it('names every quantity that is out, each with its plane or its direction', () => {
+    const named = namedQuantities(judgement, 'out', 'outboard', T)
+    expect(named).toContain('7.9 mil low')
+    expect(named).toContain('angle, horizontal 2.00, outboard end toward 3')
+    expect(named).not.toContain('vertical')
+  })
+
+  it('says parallel only when both angles are within a fifth of their limits', () => {
+    expect(isParallel(judgement)).toBe(false)
+    const near = { offset: { v: 0, h: 0 }, slope: { v: 0.0001, h: -0.00019 } }
+    const limit = { form: 'offset-slope', mode: 'plane', offset: 0.1, slope: 0.001 } as const
+    expect(isParallel(judge(near, limit))).toBe(true)
+    expect(isParallel(judge({ ...near, slope: { v: 0.0003, h: 0 } }, limit))).toBe(false)
   })
 })

@@ -76,7 +76,7 @@ describe('about the program', () => {
     expect((await api.ask('/api/health')).body).toEqual({
       status: 'ok',
       database: 'up',
-      migration: '0001-logbook',
+      migration: '0002-frame',
     })
   })
 

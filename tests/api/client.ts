@@ -35,12 +35,20 @@ export const useProgram = (name: string) => {
       headers: { 'content-type': 'application/json' },
     })
   const post = (path: string, body: unknown) => send('POST', path, body)
-  const log = (job: string, body: EntryBody, more: object = {}) =>
-    post(`/api/jobs/${job}/entries`, draft(body, more))
+  const seen = new Map<string, string>()
+  /** Writes an entry as somebody who has seen all that was logged here before. */
+  const log = async (job: string, body: EntryBody, more: object = {}) => {
+    const entry = draft(body, { after: seen.get(job) ?? null, ...more })
+    const answer = await post(`/api/jobs/${job}/entries`, entry)
+    if (answer.status === 201) seen.set(job, entry.id)
+    return answer
+  }
   const openJob = async (machine = 'CP-11') => {
     const id = randomUUID()
-    const answer = await post('/api/jobs', { id, machine, opening: draft(OPENING) })
+    const opening = draft(OPENING)
+    const answer = await post('/api/jobs', { id, machine, opening })
     expect(answer.status).toBe(201)
+    seen.set(id, opening.id)
     return id
   }
   return { program, cluster: () => held.cluster as Cluster, ask, send, post, log, openJob }

@@ -1,19 +1,30 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
-import type { EntryBody } from '../../core/logbook/entry'
+import { FOLD_VERSION } from '../../core/stages/close/closing'
 import { demoId } from '../../scripts/demo/works'
-import { draft, lockOut, LOW_MOTOR, OPENING, readings, SET_UP } from '../support/entries'
+import {
+  ALIGNED,
+  closing,
+  draft,
+  lockOut,
+  LOW_MOTOR,
+  OPENING,
+  remark,
+  SET_UP,
+  setUp,
+  waived,
+  WHOLE_MOVE,
+} from '../support/entries'
 import { expectRefusal, issuePaths, useProgram } from './client'
 
 const api = useProgram('logbook')
-const setUp: EntryBody = { kind: 'set-up', payload: SET_UP }
-const remark = (text: string): EntryBody => ({ kind: 'remark', payload: { text } })
 
 const ready = async (machine?: string) => {
   const job = await api.openJob(machine)
   for (const body of [...lockOut, setUp]) expect((await api.log(job, body)).status).toBe(201)
   return job
 }
+const GIVEN = SET_UP.how.method === 'rim-face' ? SET_UP.how.given : (undefined as never)
 const entriesOf = async (job: string) =>
   (await api.ask(`/api/jobs/${job}`)).body.entries as { id: string; kind: string }[]
 const summaryOf = async (job: string) => {
@@ -30,24 +41,15 @@ describe('a job from opening to closing', () => {
     await api.log(job, LOW_MOTOR)
     await api.log(job, LOW_MOTOR)
     expect(await summaryOf(job)).toMatchObject({ stage: 'plan', verdict: 'out' })
-    const side = [
-      { pair: 'inboard', moved: 11.5 },
-      { pair: 'outboard', moved: 15.5 },
-    ]
-    const changes = (['left', 'right'] as const).flatMap((s) => [
-      { pair: 'inboard', side: s, takenOut: [], putIn: [10, 5] },
-      { pair: 'outboard', side: s, takenOut: [5], putIn: [20, 10] },
-    ])
-    await api.log(job, { kind: 'move-made', payload: { units: 'inch', changes, side, remark: '' } })
+    expect((await api.log(job, WHOLE_MOVE)).status).toBe(201)
     expect(await summaryOf(job)).toMatchObject({ stage: 're-measure' })
-    const aligned = readings([0, -3, -6, -3], [0, 0, 0, 0])
-    await api.log(job, aligned)
-    await api.log(job, aligned)
+    await api.log(job, ALIGNED)
+    await api.log(job, ALIGNED)
     expect(await summaryOf(job)).toMatchObject({ stage: 'close', verdict: 'in' })
-    expect(
-      (await api.log(job, { kind: 'job-closed', payload: { signedBy: 'Lead', remarks: '', exception: '' } }))
-        .status,
-    ).toBe(201)
+    const signed = { verdict: 'in' as const, foldVersion: FOLD_VERSION }
+    const close = { signedBy: 'Lead', remarks: '', exception: '', signed }
+    const closed = await api.log(job, { kind: 'job-closed', payload: close })
+    expect(closed.status, JSON.stringify(closed.body)).toBe(201)
     expect(await summaryOf(job)).toBeUndefined()
     expect((await entriesOf(job)).map((e) => e.kind)).toEqual([
       'job-opened',
@@ -63,34 +65,51 @@ describe('a job from opening to closing', () => {
   })
 
   it('leaves the shims it put in under the feet in the register', async () => {
-    const before = (await api.ask('/api/machines/CP-14')).body.machine as {
-      version: number
-      feet: { existing: { left: number[] } }[]
-    }
+    type Row = { version: number; feet: { movable: { existing: { left: number[] } }[] } }
+    const packs = async () => (await api.ask('/api/machines/CP-14')).body.machine as Row
+    const before = await packs()
     const job = await api.openJob('CP-14')
-    const metric = { units: 'metric' as const, side: [], remark: '' }
-    await api.log(job, {
-      kind: 'set-up',
-      payload: {
-        ...SET_UP,
-        units: 'metric',
-        feet: [
-          { id: 'inboard', x: 360 },
-          { id: 'outboard', x: 1040 },
-        ],
-      },
-    })
-    await api.log(job, {
-      kind: 'move-made',
-      payload: { ...metric, changes: [{ pair: 'inboard', side: 'left', takenOut: [], putIn: [0.05] }] },
-    })
-    await api.log(job, {
-      kind: 'job-closed',
-      payload: { signedBy: 'x', remarks: '', exception: 'not measured' },
-    })
-    const after = (await api.ask('/api/machines/CP-14')).body.machine as typeof before
-    expect(after.feet[0]?.existing.left).toEqual([...(before.feet[0]?.existing.left ?? []), 0.05])
+    await api.log(job, waived('a trial on the stand'))
+    const move = {
+      units: 'metric' as const,
+      changes: [{ machine: 'movable', pair: 'inboard', side: 'left', takenOut: [], putIn: [0.05] } as const],
+      side: [],
+      remark: '',
+    }
+    expect((await api.log(job, { kind: 'move-made', payload: move })).status).toBe(201)
+    expect((await api.log(job, closing('not measured'))).status).toBe(201)
+    const after = await packs()
+    const left = (row: Row) => row.feet.movable[0]?.existing.left ?? []
+    expect(left(after)).toEqual([...left(before), 0.05])
     expect(after.version).toBe(before.version + 1)
+  })
+
+  it('says in the logbook which shims it could not write into a register changed meanwhile', async () => {
+    const tag = 'PK-01'
+    const { machine: cp } = (await api.ask('/api/machines/CP-11')).body as {
+      machine: Record<string, unknown>
+    }
+    expect((await api.post('/api/machines', { ...cp, tag, id: randomUUID(), version: 1 })).status).toBe(201)
+    const job = await api.openJob(tag)
+    await api.log(job, waived('a trial on the stand'))
+    expect((await api.log(job, WHOLE_MOVE)).status).toBe(201)
+    const { machine } = (await api.ask(`/api/machines/${tag}`)).body as {
+      machine: { id: string; feet: { movable: { id: string }[] } } & Record<string, unknown>
+    }
+    const { id: _, ...fields } = machine
+    const movable = machine.feet.movable.map((f) => ({
+      ...f,
+      id: f.id === 'inboard' ? 'coupling-end' : f.id,
+    }))
+    const changed = await api.send('PUT', `/api/machines/${tag}`, {
+      ...fields,
+      feet: { ...machine.feet, movable },
+    })
+    expect(changed.status, JSON.stringify(changed.body)).toBe(200)
+    expect((await api.log(job, closing('not measured'))).status).toBe(201)
+    const last = (await entriesOf(job)).at(-1) as unknown as { kind: string; payload: { text: string } }
+    expect(last.kind).toBe('remark')
+    expect(last.payload.text).toMatch(/shims \(mil\) were left but not written there: inboard left .*\+10\+5/)
   })
 
   it('keeps the machine as it was on the day the job was opened', async () => {
@@ -157,7 +176,7 @@ describe('posting', () => {
 
   it('a closed job takes remarks and nothing else', async () => {
     const job = await ready()
-    await api.log(job, { kind: 'job-closed', payload: { signedBy: 'x', remarks: '', exception: 'x' } })
+    await api.log(job, closing('left for the day'))
     expectRefusal(await api.log(job, LOW_MOTOR), 409, 'job-closed')
     expect((await api.log(job, remark('found the missing pin'))).status).toBe(201)
   })
@@ -166,7 +185,9 @@ describe('posting', () => {
 describe('entries that do not fit', () => {
   it('are answered with the place and a sentence', async () => {
     const job = await ready()
-    const set = { ...draft(LOW_MOTOR) } as Record<string, unknown> & { payload: Record<string, unknown> }
+    const set = { ...draft(LOW_MOTOR) } as Record<string, unknown> & {
+      payload: Record<string, unknown> & { circles: object }
+    }
     const spoiled: [object, string][] = [
       [{ ...set, id: 'seven' }, 'id'],
       [{ ...set, author: randomUUID() }, 'author'],
@@ -180,46 +201,61 @@ describe('entries that do not fit', () => {
           ...set,
           payload: {
             ...set.payload,
-            rim: [
-              { clock: 0, value: 'low' },
-              { clock: 90, value: 1 },
-            ],
+            circles: {
+              ...set.payload.circles,
+              rim: [
+                { clock: 0, value: 'low' },
+                { clock: 90, value: 1 },
+              ],
+            },
           },
         },
-        'payload.rim.0.value',
+        'payload.circles.rim.0.value',
       ],
       [
         {
           ...set,
           payload: {
             ...set.payload,
-            rim: [
-              { clock: 0, value: 1e300 },
-              { clock: 90, value: 1 },
-            ],
+            circles: {
+              ...set.payload.circles,
+              rim: [
+                { clock: 0, value: 1e300 },
+                { clock: 90, value: 1 },
+              ],
+            },
           },
         },
-        'payload.rim.0.value',
+        'payload.circles.rim.0.value',
       ],
       [
         {
           ...set,
           payload: {
             ...set.payload,
-            face: [
-              { clock: 4000, value: 1 },
-              { clock: 90, value: 1 },
-            ],
+            circles: {
+              ...set.payload.circles,
+              face: [
+                { clock: 4000, value: 1 },
+                { clock: 90, value: 1 },
+              ],
+            },
           },
         },
-        'payload.face.0.clock',
+        'payload.circles.face.0.clock',
       ],
       [
         {
           ...set,
-          payload: { ...set.payload, face: Array.from({ length: 100 }, (_, i) => ({ clock: i, value: 0 })) },
+          payload: {
+            ...set.payload,
+            circles: {
+              ...set.payload.circles,
+              face: Array.from({ length: 100 }, (_, i) => ({ clock: i, value: 0 })),
+            },
+          },
         },
-        'payload.face',
+        'payload.circles.face',
       ],
       [{ ...set, supersedes: { entry: randomUUID(), reason: 'x' } }, 'supersedes.entry'],
       [{ ...set, supersedes: { entry: randomUUID(), reason: '' } }, 'supersedes.reason'],
@@ -229,22 +265,31 @@ describe('entries that do not fit', () => {
       [draft({ kind: 'stage-skipped', payload: { stage: 'make-safe', why: 'x' } }), 'payload.stage'],
       [draft({ kind: 'set-left-out', payload: { set: randomUUID(), why: 'x' } }), 'payload.set'],
       [
-        draft({ kind: 'set-up', payload: { ...SET_UP, face: { ...SET_UP.face, diameter: 0 } } }),
-        'payload.face.diameter',
-      ],
-      [draft({ kind: 'set-up', payload: { ...SET_UP, rim: { ...SET_UP.rim, sag: -1 } } }), 'payload.rim.sag'],
-      [
-        draft({
-          kind: 'set-up',
+        {
+          ...draft(setUp),
           payload: {
             ...SET_UP,
-            feet: [
-              { id: 'inboard', x: 12 },
-              { id: 'outboard', x: 12 },
-            ],
+            how: { method: 'rim-face', given: { ...GIVEN, faces: [{ ...GIVEN.faces[0], diameter: 0 }] } },
           },
-        }),
-        'payload.feet',
+        },
+        'payload.how.given.faces.0.diameter',
+      ],
+      [
+        {
+          ...draft(setUp),
+          payload: {
+            ...SET_UP,
+            how: { method: 'rim-face', given: { ...GIVEN, rim: { ...GIVEN.rim, sag: -1 } } },
+          },
+        },
+        'payload.how.given.rim.sag',
+      ],
+      [
+        {
+          ...draft(setUp),
+          payload: { ...SET_UP, feet: SET_UP.feet.map((f) => ({ ...f, x: 12 })) },
+        },
+        'payload.feet.1.x',
       ],
     ]
     for (const [body, path] of spoiled) {

@@ -66,11 +66,12 @@ describe('the database itself', () => {
     await admin.destroy()
     url.pathname = '/migrations'
     const knex = knexModule(knexOptions(url.href))
-    expect(await migrateUp(knex)).toEqual(['0001-logbook'])
+    const all = ['0001-logbook', '0002-frame']
+    expect(await migrateUp(knex)).toEqual(all)
     expect(await migrateUp(knex)).toEqual([])
-    expect(await migrateDown(knex)).toEqual(['0001-logbook'])
+    expect(await migrateDown(knex)).toEqual([...all].reverse())
     expect(await knex.schema.hasTable('entries')).toBe(false)
-    expect(await migrateUp(knex)).toEqual(['0001-logbook'])
+    expect(await migrateUp(knex)).toEqual(all)
     await knex.destroy()
   })
 })

@@ -16,7 +16,7 @@ describe('the register of machines', () => {
       openJob: string | null
       lastClosed: { verdict: string } | null
     }[]
-    expect(list.map((m) => m.tag)).toEqual(['CP-11', 'CP-14', 'KY-09'])
+    expect(list.map((m) => m.tag)).toEqual(['CP-11', 'CP-14', 'GL-03', 'KY-09'])
     expect(list[0]).toMatchObject({ openJob: null, lastClosed: { verdict: 'in' } })
     expect(list[1]?.openJob).toMatch(/-/)
   })
@@ -26,9 +26,28 @@ describe('the register of machines', () => {
     expectRefusal(await api.ask('/api/machines/XX-99'), 404)
   })
 
-  it('adds a machine once', async () => {
+  it('adds a machine once, whatever the capitals of its tag', async () => {
     expect((await api.post('/api/machines', fresh('PR-02'))).status).toBe(201)
     expectRefusal(await api.post('/api/machines', fresh('PR-02')), 409, 'tag-taken')
+    expectRefusal(await api.post('/api/machines', fresh('pr-02')), 409, 'tag-taken')
+    expect((await machineAt('pr-02')).tag).toBe('PR-02')
+  })
+
+  it('adds a belt drive, and says at the field what does not fit it', async () => {
+    const belt = MACHINES.find((m) => m.drive === 'belt')
+    expect((await api.post('/api/machines', { ...belt, tag: 'GL-04', id: randomUUID() })).status).toBe(201)
+    expect(await machineAt('gl-04')).toMatchObject({ drive: 'belt', belts: { count: 5 } })
+    const cases: [object, string][] = [
+      [{ centreDistance: 100 }, 'centreDistance'],
+      [{ belts: { kind: 'rope', section: 'B', count: 5 } }, 'belts.kind'],
+      [{ limits: { angle: 60, tilt: null, offset: null, source: '' } }, 'limits.angle'],
+      [{ sheaves: { motor: {}, driven: {} } }, 'sheaves.motor.pitchDiameter'],
+    ]
+    for (const [change, path] of cases) {
+      const answer = await api.post('/api/machines', { ...belt, tag: 'GL-05', id: randomUUID(), ...change })
+      expectRefusal(answer, 422)
+      expect(issuePaths(answer)).toContain(path)
+    }
   })
 
   it('answers a stale change with the row as it stands', async () => {
@@ -44,16 +63,20 @@ describe('the register of machines', () => {
   })
 
   it('lets only one of two changes at the same moment through', async () => {
-    await api.post('/api/machines', fresh('GL-03'))
-    const { id: _, ...machine } = await machineAt('GL-03')
+    await api.post('/api/machines', fresh('PR-05'))
+    const { id: _, ...machine } = await machineAt('PR-05')
     const both = await Promise.all(
-      [1001, 1002].map((rpm) => api.send('PUT', '/api/machines/GL-03', { ...machine, rpm })),
+      [1001, 1002].map((rpm) => api.send('PUT', '/api/machines/PR-05', { ...machine, rpm })),
     )
     expect(both.map((a) => a.status).sort()).toEqual([200, 409])
   })
 
   it('says at the field what does not fit', async () => {
-    const [inboard, outboard] = CP11?.feet ?? []
+    const feet = CP11?.drive === 'coupled' ? CP11.feet : { movable: [], stationary: [] }
+    const [inboard, outboard] = feet.movable
+    const withFeet = (movable: unknown[], stationary: unknown[] = feet.stationary) => ({
+      feet: { movable, stationary },
+    })
     const cases: [object, string][] = [
       [{ tag: '' }, 'tag'],
       [{ tag: '../etc' }, 'tag'],
@@ -61,11 +84,22 @@ describe('the register of machines', () => {
       [{ rpm: 'fast' }, 'rpm'],
       [{ units: 'cubit' }, 'units'],
       [{ name: 'x'.repeat(200) }, 'name'],
-      [{ feet: [inboard] }, 'feet'],
-      [{ feet: [outboard, inboard] }, 'feet'],
-      [{ feet: [inboard, { ...outboard, x: 3 }] }, 'feet.1.x'],
-      [{ feet: [{ ...inboard, existing: { left: [-5], right: [] } }, outboard] }, 'feet.0.existing.left.0'],
-      [{ feet: [{ ...inboard, sidePlus: -1 }, outboard] }, 'feet.0.sidePlus'],
+      [{ usual: { method: 'guess' } }, 'usual.method'],
+      [withFeet([inboard]), 'feet.movable'],
+      [
+        withFeet(Array.from({ length: 7 }, (_, i) => ({ ...inboard, id: `p${i}`, x: 12 + i }))),
+        'feet.movable',
+      ],
+      [withFeet([outboard, inboard]), 'feet.movable.1.x'],
+      [withFeet([inboard, { ...outboard, x: 12 }]), 'feet.movable.1.x'],
+      [withFeet([inboard, { ...outboard, id: 'inboard' }]), 'feet.movable.1.id'],
+      [withFeet([inboard, { ...outboard, x: 3 }]), 'feet.movable.1.x'],
+      [withFeet([inboard, outboard], [{ ...inboard, x: 13 }]), 'feet.stationary.0.x'],
+      [
+        withFeet([{ ...inboard, existing: { left: [-5], right: [] } }, outboard]),
+        'feet.movable.0.existing.left.0',
+      ],
+      [withFeet([{ ...inboard, sidePlus: -1 }, outboard]), 'feet.movable.0.sidePlus'],
       [{ tolerance: { form: 'offset-slope', mode: 'plane', offset: -4, slope: 1 } }, 'tolerance.offset'],
     ]
     for (const [change, path] of cases) {
@@ -92,9 +126,10 @@ describe('the works', () => {
       recentlyClosed: unknown[]
     }
     expect(today.open.map((j) => [j.tag, j.stage])).toEqual([
+      ['GL-03', 'line-up'],
       ['CP-14', 'plan'],
       ['KY-09', 'as-found'],
     ])
-    expect(today.recentlyClosed).toHaveLength(3)
+    expect(today.recentlyClosed).toHaveLength(4)
   })
 })

@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto'
-import { SAFETY_POINTS, type EntryBody } from '../../core/logbook/entry'
-import { SET_UP } from '../../core/logbook/testJob'
+import { REVERSE_SET_UP, SET_UP } from '../../core/jobs/testJob'
+import type { EntryBody } from '../../core/logbook/entry'
+import { SAFETY_POINTS } from '../../core/stages/makeSafe/entries'
 import { demoId } from '../../scripts/demo/works'
 
 export const AUTHOR = demoId('day')
+export { REVERSE_SET_UP, SET_UP }
 
 /** An entry as a client posts it. */
 export const draft = (body: EntryBody, more: object = {}) => ({
@@ -19,19 +21,51 @@ export const OPENING: EntryBody = {
   payload: { reason: 'planned', rpm: 990, customer: '', note: '' },
 }
 
-export { SET_UP }
-
 const quarters = (values: readonly number[]) => values.map((value, i) => ({ clock: i * 90, value }))
 
-/** One set at 12, 3, 6 and 9, in mil. */
-export const readings = (rim: readonly number[], face: readonly number[]): EntryBody => ({
+/** One set of a rim and a face at 12, 3, 6 and 9, in mil. */
+export const readings = (
+  rim: readonly number[],
+  face: readonly number[],
+): Extract<EntryBody, { kind: 'readings-taken' }> => ({
   kind: 'readings-taken',
-  payload: { units: 'inch', rim: quarters(rim), face: quarters(face), returned: { rim: 0, face: 0 } },
+  payload: {
+    units: 'inch',
+    circles: { rim: quarters(rim), face: quarters(face) },
+    returned: { rim: 0, face: 0 },
+  },
 })
 
 export const LOW_MOTOR = readings([0, -2.5, -23, -20.5], [0, 1, 3.5, 2.5])
+export const ALIGNED = readings([0, -3, -6, -3], [0, 0, 0, 0])
 
 export const lockOut: readonly EntryBody[] = SAFETY_POINTS.map((point) => ({
   kind: 'safety-confirmed',
   payload: { point, permit: '' },
 }))
+
+export const remark = (text: string): EntryBody => ({ kind: 'remark', payload: { text } })
+export const waived = (why: string): EntryBody => ({ kind: 'lockout-waived', payload: { why } })
+export const setUp: EntryBody = { kind: 'set-up', payload: SET_UP }
+
+/** The motor of LOW_MOTOR lifted and pushed to where it belongs. */
+export const WHOLE_MOVE: EntryBody = {
+  kind: 'move-made',
+  payload: {
+    units: 'inch',
+    changes: (['left', 'right'] as const).flatMap((side) => [
+      { machine: 'movable', pair: 'inboard', side, takenOut: [], putIn: [10, 5] },
+      { machine: 'movable', pair: 'outboard', side, takenOut: [5], putIn: [20, 10] },
+    ]),
+    side: [
+      { machine: 'movable', pair: 'inboard', moved: 11.5 },
+      { machine: 'movable', pair: 'outboard', moved: 15.5 },
+    ],
+    remark: '',
+  },
+}
+
+export const closing = (exception = ''): EntryBody => ({
+  kind: 'job-closed',
+  payload: { signedBy: 'Lead', remarks: '', exception, signed: null },
+})

@@ -74,6 +74,12 @@ interface Gaps {
   readonly tilt: { readonly g12: Millimetres; readonly g6: Millimetres; readonly h: Millimetres } | null
 }
 
+/** A tilt within this share of its limit is left alone: shimming it would only bring in error. */
+const IDLE_TILT = 0.2
+
+const worthCuring = (errors: SheaveErrors, limits: SheaveLimits): SheaveErrors =>
+  errors.tilt !== null && Math.abs(errors.tilt) <= IDLE_TILT * limits.tilt ? { ...errors, tilt: 0 } : errors
+
 const readGaps = (machine: BeltMachine, drive: BeltDrive, gaps: Gaps): LineReading => {
   const own = (x: number) => toCore(x, 'distance', machine.units)
   const depthOf = (place: SheavePlace) =>
@@ -139,7 +145,7 @@ const readGaps = (machine: BeltMachine, drive: BeltDrive, gaps: Gaps): LineReadi
       fleetRow('motor'),
       fleetRow('driven'),
     ],
-    corrections: sheaveCorrections(errors, drive.centre, {
+    corrections: sheaveCorrections(worthCuring(errors, limits), drive.centre, {
       footSpacing: own(base.footSpacing),
       sheaveToFeet: own(base.sheaveToFeet),
       shaftHeight: own(base.shaftHeight),
