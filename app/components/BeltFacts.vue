@@ -42,6 +42,7 @@ const rows = computed(() =>
     <h2>Limits</h2>
     <p v-if="machine.limits.offset !== null">
       Offset <span class="figure">{{ d(machine.limits.offset) }}</span>
+      {{ session.units === 'inch' ? 'in' : 'mm' }}
     </p>
     <p class="muted">
       {{

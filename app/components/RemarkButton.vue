@@ -51,6 +51,9 @@ const log = () => {
   padding: 0 16px;
   color: var(--muted);
 }
+.remark :deep(> span) {
+  gap: 8px;
+}
 @media (max-width: 1100px) {
   .long {
     position: absolute;

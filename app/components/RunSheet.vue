@@ -130,6 +130,11 @@ svg {
   padding: 0 14px;
   justify-content: flex-start;
 }
+@media (pointer: coarse) {
+  .row .el-button {
+    min-height: 44px;
+  }
+}
 @media (max-width: 1100px) {
   .phase {
     display: none;

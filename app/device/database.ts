@@ -39,6 +39,9 @@ export const deviceStore = (): Promise<IDBPDatabase<Schema>> =>
       db.createObjectStore('jobs', { keyPath: 'id' })
       db.createObjectStore('answers')
     },
-    blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close(),
+    blocking: (_current, _blocked, event) => {
+      opened = null
+      ;(event.target as IDBDatabase).close()
+    },
     terminated: () => (opened = null),
   }))

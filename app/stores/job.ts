@@ -69,7 +69,12 @@ export const useJob = defineStore('job', () => {
   const show = (opened: OpenedJob) => {
     // Entries already known keep their objects: what was worked out about them holds.
     const known = new Map(received.value.map((e) => [e.id, e]))
-    received.value = opened.entries.map((e) => known.get(e.id) ?? e)
+    const answered = new Set(opened.entries.map((e) => e.id))
+    // An answer under way may be older than what arrived meanwhile, and no entry ever goes away.
+    received.value = [
+      ...opened.entries.map((e) => known.get(e.id) ?? e),
+      ...received.value.filter((e) => !answered.has(e.id)),
+    ]
     machine.value ??= opened.machine
     previous.value = opened.previous
     failure.value = null

@@ -43,7 +43,7 @@ describe('the working of a measurement', () => {
   it.each([
     'Rim, sum check',
     'Face, sum check',
-    'Offset at rim, vertical',
+    'Offset at the rim, vertical',
     'Angle, vertical, face',
     'Offset at the coupling, vertical',
     'Inboard feet, vertical',
@@ -107,8 +107,8 @@ describe('the working of reverse rim', () => {
   const steps = readingsWorking(state.latest, JUDGED, T)
 
   it.each([
-    'Offset at on the driven hub, vertical',
-    'Offset at on the motor hub, horizontal',
+    'Offset at the driven hub, vertical',
+    'Offset at the motor hub, horizontal',
     'Angle, vertical',
     'Angle, horizontal',
     'Offset at the coupling, vertical',

@@ -1,6 +1,8 @@
+import dayjs from 'dayjs'
 import type { BeltStageId, BeltState } from '../../core/jobs/belt'
 import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
 import type { Job } from '../../core/jobs/jobs'
+import type { Closing } from '../../core/stages/close/closing'
 import type { Safety } from '../../core/stages/makeSafe/safety'
 import type { Measurement } from '../../core/stages/measure/measurement'
 import { figure } from './figures'
@@ -11,6 +13,8 @@ const time = (iso: string) => {
   const at = new Date(iso)
   return `${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`
 }
+
+const day = (iso: string) => dayjs(iso).format('D MMM YYYY')
 
 const safetyFinding = (s: Safety, { words }: Telling): string => {
   const w = words.safety
@@ -29,6 +33,9 @@ const measurementFinding = (m: Measurement | undefined, { words }: Telling): str
     return `${w.setsAgree(m.used.length)}: ${words.verdicts[m.judgement?.verdict ?? 'unknown'].toLowerCase()}`
   return `${w.sets(m.sets.length)}. ${w.trust[m.trust]}`
 }
+
+const closingFinding = (closing: Closing, { words }: Telling): string =>
+  closing ? words.closing.signedFinding(day(closing.receivedAt ?? closing.madeAt)) : ''
 
 /** What each stage of a coupled job found. A missing stage fails to compile. */
 const COUPLED: {
@@ -54,7 +61,7 @@ const COUPLED: {
   },
   move: ({ moves }, { words }) => (moves.length === 0 ? '' : words.moves.count(moves.length)),
   're-measure': (s, t) => measurementFinding(s.moves.length > 0 ? s.latest : undefined, t),
-  close: ({ closing }, { words }) => (closing ? words.closing.signedFinding(closing.payload.signedBy) : ''),
+  close: ({ closing }, t) => closingFinding(closing, t),
 }
 
 /** What each stage of a belt job found. */
@@ -68,7 +75,7 @@ const BELT: {
     if (!now) return lines.length > 1 ? w.correctedFinding : ''
     return w.found(gapFigure(Math.abs(now.errors.offset), telling, true), degrees(Math.abs(now.errors.turn)))
   },
-  close: ({ closing }, { words }) => (closing ? words.closing.signedFinding(closing.payload.signedBy) : ''),
+  close: ({ closing }, t) => closingFinding(closing, t),
 }
 
 /** One line of what each stage found, for the run sheet, by stage. Empty while there is nothing to say. */

@@ -14,8 +14,11 @@ const valueWords = (q: JudgedValue, far: string, telling: Telling): string => {
   if (plane && q.name.startsWith('offset.')) return offsetWords(q.value, plane, telling)
   if (plane && q.name.startsWith('slope.'))
     return `${name} ${figure(q.value, 'slope', telling.units)}, ${slopeEndWords(q.value, plane, far, telling)}`
-  const shown = figure(q.value, q.kind, telling.units, { unit: true })
   const word = signWord(q, q.value, telling)
+  // Where a flexing plane opens says which plane it is, and the figure needs no sign beside it.
+  if (plane && word && q.value !== null && q.name.startsWith('flex.'))
+    return `${quantityName(q.name.slice(0, -2), telling).toLowerCase()} ${figure(Math.abs(q.value), q.kind, telling.units, { unit: true })} ${word}`
+  const shown = figure(q.value, q.kind, telling.units, { unit: true })
   return word ? `${name} ${shown}, ${word}` : `${name} ${shown}`
 }
 

@@ -61,13 +61,15 @@ export const meaningOfReadings = (
       : w.agreeAndCombined(m.used.length)
   const named = (verdict: 'out' | 'edge') =>
     m.judgement ? namedQuantities(m.judgement, verdict, far, telling) : ''
+  const flexes = m.judgement?.quantities.every((q) => q.name.startsWith('flex.'))
+  const ofMovable = (what: string) => (flexes ? what : `${movable} ${what}`)
   switch (m.judgement?.verdict) {
     case 'in':
       return { mark: 'in', headline: w.inBand(capital(where)), detail: because }
     case 'edge':
       return { mark: 'edge', headline: w.onEdge(named('edge')), detail: because }
     case 'out':
-      return { mark: 'out', headline: w.outOfBand(`${movable} ${named('out')}`), detail: because }
+      return { mark: 'out', headline: w.outOfBand(ofMovable(named('out'))), detail: because }
     default:
       return { mark: 'out', headline: w.notJudged(capital(where)), detail: because }
   }

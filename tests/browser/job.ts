@@ -29,14 +29,15 @@ export class Job {
   constructor(readonly page: Page) {}
 
   /** Opens a job on a machine of its own, so that no test meets another's open job. */
-  async open() {
+  async open(like = 'CP-11') {
     const tag = `T-${randomUUID().slice(0, 8)}`
-    const machine = { ...MACHINES.find((m) => m.tag === 'CP-11'), tag, id: randomUUID() }
+    const model = MACHINES.find((m) => m.tag === like)
+    const machine = { ...model, tag, id: randomUUID() }
     const added = await this.page.request.post('/api/machines', { data: machine })
     expect(added.status()).toBe(201)
     await this.page.goto(`/machines/${tag}`)
     await this.page.getByRole('button', { name: 'Start a job' }).click()
-    await this.page.getByLabel('Nameplate speed, rpm').fill('990')
+    await this.page.getByLabel('Nameplate speed, rpm').fill(String(model?.rpm))
     await this.page.getByRole('button', { name: 'Open the job' }).click()
     await this.page.waitForURL(/\/jobs\//)
     return tag
@@ -55,8 +56,8 @@ export class Job {
 
   async setUp() {
     await this.page.getByLabel('Bar sag: it hangs').fill('3')
-    await this.page.getByLabel('Rim after the turn').fill('0')
-    await this.page.getByLabel('Face after the turn').fill('0')
+    await this.page.getByLabel('Rim, after the turn').fill('0')
+    await this.page.getByLabel('Face, after the turn').fill('0')
     await this.next('Log the set-up')
   }
 
@@ -77,6 +78,19 @@ export class Job {
     await this.page.getByLabel('Rim', { exact: true }).fill('0')
     await this.page.getByLabel('Face', { exact: true }).fill('0')
     await this.next('Log this set')
+  }
+
+  /** The sheave check: tap each rim of both sheaves to what it does. */
+  async touches(place: string, near: 'touch' | 'gap', far: 'touch' | 'gap') {
+    for (const [rim, wanted] of [
+      ['near', near],
+      ['far', far],
+    ] as const) {
+      const contact = this.page.getByRole('button', { name: new RegExp(`^${place}, ${rim} rim`) })
+      await contact.click()
+      if (wanted === 'gap') await contact.click()
+      await expect(contact).toHaveAccessibleName(`${place}, ${rim} rim: ${wanted}`)
+    }
   }
 
   next(name: string | RegExp) {

@@ -159,6 +159,7 @@ label {
 .number :deep(.el-input__suffix) {
   font: 400 14px/1 var(--text);
   color: var(--muted);
+  margin-left: 5px;
 }
 .note {
   font-size: 13px;

@@ -285,13 +285,13 @@ const turnNote = computed(() =>
   </BoardFrame>
 
   <LedgerFrame ref="ledger" :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
-    <TrustTable v-if="measurement" :measurement="measurement" />
-    <AchievedNote v-if="lastMove" :move="lastMove" />
     <JudgementTable
       v-if="measurement?.judgement && measurement.trust !== 'doubtful'"
       :judgement="measurement.judgement"
       :source="source"
     />
+    <TrustTable v-if="measurement" :measurement="measurement" />
+    <AchievedNote v-if="lastMove" :move="lastMove" />
     <p v-if="taking && read.blank && !measurement?.sets.length" class="muted">
       {{ telling.words.safety.turning }}
     </p>

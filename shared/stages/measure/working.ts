@@ -118,7 +118,7 @@ const circleStep = (
       note: `q is ${circle.lever < 0 ? '−1: the plunger reaches over and points back' : '+1: the plunger points away from its bracket'}.`,
     }
   return {
-    name: `Offset at ${name.charAt(0).toLowerCase()}${name.slice(1)}, ${inPlane}`,
+    name: `Offset at the ${name.charAt(0).toLowerCase()}${name.slice(1)}, ${inPlane}`,
     formula: `a = ${amplitude};  d(x) = (a${sag === 0 ? '' : ' − sag'}) / k`,
     substituted: `(${top}) / ${circle.lever === 1 ? '+1' : '−1'}`,
     result: d(value),

@@ -2,7 +2,7 @@ import type { ExceptionReason } from '../../../core/stages/close/closing'
 
 export const closing = {
   closedBy: (name: string) => `Closed and signed by ${name}.`,
-  signedFinding: (name: string) => `Signed by ${name}`,
+  signedFinding: (day: string) => `Signed ${day}`,
   needs: {
     unmeasured: 'Nothing was measured. Say why before you close it.',
     'moved-since': 'It was moved and not measured since. Measure, or say why not.',

@@ -1,0 +1,73 @@
+import { expect, Job, test } from './job'
+
+test('a belt drive from lockout over its corrections to a signed report', async ({ page }) => {
+  const job = new Job(page)
+  const tag = await job.open('GL-03')
+  await expect(job.stage('Line up')).toBeVisible()
+  await job.makeSafe()
+
+  // Four rims before any number: what touches and what gapes already says what is wrong.
+  await expect(page.getByRole('button', { name: 'Tap all four rims' })).toBeDisabled()
+  await job.touches('glaze mill', 'touch', 'touch')
+  await job.touches('motor', 'touch', 'gap')
+  await page.getByLabel('Gap at far rim, p2').fill('0.63')
+  await page.getByLabel('p1 to p2 apart').fill('172')
+  await job.next('Log the gaps')
+  await expect(job.meaning).toContainText('Cure the turn first, then slide')
+  await expect(page.getByText('Site rule for V-belts')).toBeVisible()
+  await expect(job.stage('Line up')).toContainText('Offset 2.38 mm')
+
+  await page.getByText('Show working').click()
+  await expect(page.locator('details', { hasText: 'Turn' }).first()).toBeVisible()
+  await job.next('Corrected: read again')
+  await job.touches('glaze mill', 'touch', 'touch')
+  await job.touches('motor', 'gap', 'gap')
+  await page.getByLabel('Gap at far rim, p2').fill('2.65')
+  await page.getByLabel('Gap at near rim, p1').fill('2.6')
+  await page.getByLabel('p1 to p2 apart').fill('172')
+  await job.next('Log the gaps')
+  await expect(job.meaning).toContainText('In band')
+  await job.next('Go on')
+
+  await expect(page.getByRole('button', { name: 'Sign and close' })).toBeDisabled()
+  await page.getByLabel('Signature name').fill('Day-shift millwright')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'Sign and close' })).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(job.meaning).toContainText('Closed and signed by Day-shift millwright')
+  await job.saved()
+  const link = page.getByRole('link', { name: 'Open the report, A4' })
+  const report = await page.request.get((await link.getAttribute('href')) ?? '')
+  expect((await report.body()).subarray(0, 5).toString()).toBe('%PDF-')
+  await page.goto('/')
+  await expect(
+    page.getByRole('link', { name: new RegExp(`${tag} Glaze mill In band`) }).first(),
+  ).toBeVisible()
+})
+
+test('a half-made sheave check survives a reload and a unit switch', async ({ page }) => {
+  const job = new Job(page)
+  await job.open('GL-03')
+  await job.makeSafe()
+  await job.touches('glaze mill', 'touch', 'touch')
+  await job.touches('motor', 'touch', 'gap')
+  await page.getByLabel('Gap at far rim, p2').fill('0.63')
+  await page.getByText('mil', { exact: true }).click()
+  await expect(page.getByLabel('Gap at far rim, p2')).toHaveValue('0.63 mm')
+  await page.reload()
+  await expect(page.getByLabel('Gap at far rim, p2')).toHaveValue('0.63 mm')
+  await expect(page.getByRole('button', { name: 'motor, far rim: gap' })).toBeVisible()
+  await page.getByLabel('Gap at far rim, p2').fill('thick')
+  await expect(page.getByText('That is not a number.')).toBeVisible()
+})
+
+test('a belt drive is registered from an empty form, with faults said at their fields', async ({ page }) => {
+  await page.goto('/machines')
+  await page.getByRole('button', { name: 'Add a machine' }).click()
+  const form = page.getByRole('dialog')
+  await form.getByText('Belts', { exact: true }).click()
+  await form.getByRole('button', { name: 'Add to the register' }).click()
+  await expect(form.getByRole('alert').first()).toBeVisible()
+  await expect(form.getByLabel('Pitch diameter').first()).toBeVisible()
+  await page.keyboard.press('Escape')
+})

@@ -1,0 +1,149 @@
+import { ALIGNED, expect, Job, LOW, test } from './job'
+
+test('dialogs take the focus and hold the keys', async ({ page }) => {
+  const job = new Job(page)
+  await job.open()
+  await job.makeSafe()
+  await job.setUp()
+  await job.stage('Make safe').click()
+  await job.next('Power came back on')
+  const dialog = page.getByRole('dialog', { name: 'Power came back on' })
+  await expect(dialog.getByRole('textbox')).toBeFocused()
+  await page.keyboard.type('bug hunt, gum, ? and /')
+  await expect(dialog.getByRole('textbox')).toHaveValue('bug hunt, gum, ? and /')
+  await expect(page).toHaveURL(/\/jobs\//)
+  await dialog.getByRole('button', { name: 'Log it' }).click()
+  await expect(job.meaning).toContainText(/lockout/i)
+})
+
+test('a broken lockout is said on every stage, with a way back to make it safe', async ({ page }) => {
+  const job = new Job(page)
+  await job.open()
+  await job.makeSafe()
+  await job.setUp()
+  await job.stage('Make safe').click()
+  await job.next('Power came back on')
+  await page.getByRole('dialog').getByRole('textbox').fill('Bump test')
+  await page.getByRole('dialog').getByRole('button', { name: 'Log it' }).click()
+  for (const stage of ['Set up', 'As found', 'Plan', 'Move', 'Close']) {
+    await job.stage(stage).click()
+    await expect(page.getByRole('alert').filter({ hasText: 'Bump test' })).toBeVisible()
+    await expect(page.getByRole('button', { name: 'To Make safe' })).toBeVisible()
+  }
+  await job.next('To Make safe')
+  await expect(page.getByText('Bump test').first()).toBeVisible()
+  await job.makeSafe()
+  await job.stage('Set up').click()
+  await expect(page.getByRole('button', { name: 'To Make safe' })).toBeHidden()
+})
+
+test('keys reach each stage; after two sets agree Enter goes on', async ({ page }) => {
+  const job = new Job(page)
+  await job.open()
+  await job.makeSafe()
+  await job.setUp()
+  await job.read(LOW.rim, LOW.face)
+  await job.read(LOW.rim, LOW.face)
+  await expect(page.getByRole('button', { name: 'Go on' })).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Side view' })).toBeVisible()
+  await page.locator('body').click({ position: { x: 100, y: 600 } })
+  for (const [key, heading] of [
+    ['1', 'Make safe'],
+    ['2', 'Set up the dials'],
+    ['5', 'Move'],
+    ['7', 'As found, as left'],
+  ] as const) {
+    await page.keyboard.press('g')
+    await page.keyboard.press(key)
+    await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible()
+    await page.locator('body').click({ position: { x: 100, y: 600 } })
+  }
+})
+
+test('a logged move leaves an empty form, and is corrected with a reason', async ({ page }) => {
+  const job = new Job(page)
+  await job.open()
+  await job.makeSafe()
+  await job.setUp()
+  await job.read(LOW.rim, LOW.face)
+  await job.read(LOW.rim, LOW.face)
+  await job.stage('Plan').click()
+  await job.next('Take these shims to the machine')
+  await job.next('Shims as planned')
+  await job.next('Sides as planned')
+  await job.next('Log this move')
+  await job.stage('Move').click()
+  for (const box of await page.getByLabel(/put in/i).all()) await expect(box).toHaveValue('')
+  await expect(page.getByRole('button', { name: 'Log this move' })).toBeDisabled()
+
+  await job.next(/^Correct move 1/)
+  await page.getByLabel('Inboard pushed, toward 3 is plus').fill('-3')
+  await job.next('Log the correction')
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('textbox').fill('Read the dial wrong')
+  await dialog.getByRole('button', { name: 'Log it' }).click()
+  await job.saved()
+  await expect(job.stage('Move')).toContainText('One move made')
+  await job.stage('Re-measure').click()
+  await job.read(ALIGNED.rim, ALIGNED.face)
+  await job.read(ALIGNED.rim, ALIGNED.face)
+  await expect(page.getByText('made', { exact: true }).first()).toBeVisible()
+})
+
+test('what looks like a slip is asked about once, and never changed in silence', async ({ page }) => {
+  const job = new Job(page)
+  await page.goto('/machines/CP-11')
+  await job.open()
+  await job.makeSafe()
+  const inboard = page.getByLabel('Centre to inboard feet')
+  for (const [typed, note] of [
+    ['10 ft', /Tenfold off the register/],
+    ['120 in', /Tenfold off the register/],
+    ['1', /Feet for inches/],
+  ] as const) {
+    await inboard.fill(typed)
+    await expect(page.getByText(note)).toBeVisible()
+  }
+  await inboard.fill('12')
+  await job.setUp()
+  await job.stage('Move').click()
+  const putIn = page.getByLabel('Put in').first()
+  await putIn.fill('999')
+  await expect(page.getByText(/999/).first()).toBeVisible()
+  await job.next('Log this move')
+  await expect(page.getByRole('alert').first()).toBeVisible()
+  await expect(job.stage('Move, to do')).toBeVisible()
+})
+
+for (const [width, height] of [
+  [1280, 800],
+  [1024, 768],
+  [820, 1180],
+  [390, 844],
+] as const)
+  test(`nothing typed is clipped at ${width}x${height}`, async ({ page }) => {
+    await page.setViewportSize({ width, height })
+    const job = new Job(page)
+    await job.open()
+    await job.makeSafe()
+    await job.setUp()
+    const clipped = (label: string | RegExp, text: string) =>
+      page
+        .getByLabel(label)
+        .first()
+        .fill(text)
+        .then(() =>
+          page
+            .getByLabel(label)
+            .first()
+            .evaluate((el: HTMLInputElement) => el.scrollWidth - el.clientWidth),
+        )
+    for (const hour of ['3', '6', '9'])
+      for (const text of ['-16.85 mil', '-0.4285 mm'])
+        expect(await clipped(`Rim at ${hour} o’clock`, text), `${hour} ${text}`).toBeLessThanOrEqual(0)
+    await job.stage('Move').click()
+    expect(await clipped('Put in', '20 + 20 + 5')).toBeLessThanOrEqual(0)
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)
+    expect(wide).toBeLessThanOrEqual(0)
+  })
