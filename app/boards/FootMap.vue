@@ -119,6 +119,7 @@ const fault = (pair: string, side: Side) =>
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 8px 14px;
+  container-type: inline-size;
 }
 .way {
   grid-column: 1 / -1;
@@ -137,7 +138,7 @@ const fault = (pair: string, side: Side) =>
   align-items: end;
   min-width: 0;
 }
-h3 {
+.foot h3 {
   grid-column: 2 / 4;
   font-size: 15px;
   font-weight: 400;
@@ -195,6 +196,28 @@ svg {
   .foot {
     padding: 8px;
     grid-template-columns: minmax(0, 1fr);
+  }
+}
+@container (max-width: 600px) {
+  .foot {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  }
+  .foot svg {
+    width: 62px;
+    grid-row: 1 / 4;
+  }
+  .foot h3,
+  .foot .now,
+  .foot .want {
+    grid-column: 2;
+  }
+}
+@container (max-width: 400px) {
+  .foot svg {
+    display: none;
+  }
+  .foot > * {
+    grid-column: 1 / -1 !important;
   }
 }
 </style>

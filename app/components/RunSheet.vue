@@ -57,6 +57,8 @@ const told = (row: Row) =>
 <style scoped>
 .sheet {
   grid-area: sheet;
+  position: relative;
+  min-width: 0;
   background: var(--page);
   border-right: 1px solid var(--hairline);
   padding: 8px 0;

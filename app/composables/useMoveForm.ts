@@ -1,5 +1,5 @@
 import type { LogEntry } from '~~/core/logbook/entry'
-import { planFeet } from '~~/core/stages/plan/planning'
+import { feetBeforeLastMove, planFeet } from '~~/core/stages/plan/planning'
 import {
   blankMove,
   editMove,
@@ -17,7 +17,10 @@ export const useMoveForm = () => {
   const { draft: form, clear } = useDraft<MoveTexts>('move', () => blankMove(session.units))
   useUnitsOfDraft(form, nameMoveUnits)
 
-  const feet = computed(() => (job.coupled ? planFeet(job.coupled) : []))
+  const feet = computed(() => {
+    if (!job.coupled) return []
+    return form.value.correcting ? feetBeforeLastMove(job.coupled) : planFeet(job.coupled)
+  })
   const read = computed(() =>
     readMove(form.value, feet.value, job.coupled?.machine.packLimit ?? 4, telling.value),
   )

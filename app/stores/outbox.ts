@@ -41,6 +41,8 @@ export const useOutbox = defineStore('outbox', () => {
     const kept = await allRows()
     const known = new Set(kept.map((r) => r.id))
     rows.value = [...kept, ...[...unwritten.values()].filter((r) => !known.has(r.id))]
+    // Another tab may have sent what this one could not.
+    if (rows.value.length === 0) reachable.value = true
   }
   const changed = async () => {
     await reread()

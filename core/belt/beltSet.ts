@@ -17,7 +17,7 @@ export interface BeltSetResult {
 
 /**
  * Every belt of a set against the band, and the set as a whole: one that is unmatched is swapped
- * or replaced whole, never pulled up to its tightest belt. Newtons. Source: chapter 3, Judging.
+ * or replaced whole, never pulled up to its tightest belt. Newtons. Source: docs/methods/belt-set.md.
  */
 export const judgeBeltSet = (
   tensions: readonly { readonly id: string; readonly tension: Newtons }[],

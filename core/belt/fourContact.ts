@@ -9,7 +9,7 @@ export type ContactDiagnosis = 'in-line' | 'offset' | 'turned' | 'reference-unsu
 /**
  * The quick check with a straight edge: all touch, in line; both rims of the other sheave stand
  * off alike, offset; one of them touches, turned; the edge rocks on the reference, its face is bad
- * or the edge is not straight. Numbers follow (chapter 3, Four-contact check).
+ * or the edge is not straight. Numbers follow (docs/methods/four-contact.md).
  */
 export const fourContact = (contacts: FourContacts): ContactDiagnosis => {
   const { reference, other } = contacts

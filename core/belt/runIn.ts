@@ -83,7 +83,7 @@ const bestTau = (points: readonly DatedTension[], whole: number): number => {
 /**
  * When tension will leave its band: `T = Tinf + a exp(-t/tau)` where at least three tensions fall
  * ever more slowly, else a line through the last two. Days, newtons. Refuses fewer than two dates
- * and dates out of order. Source: chapter 3, After.
+ * and dates out of order. Source: docs/methods/run-in.md.
  */
 export const forecastRunIn = (points: readonly DatedTension[], lowest: Newtons): Outcome<RunInForecast> => {
   for (let i = 1; i < points.length; i++)

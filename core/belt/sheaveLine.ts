@@ -26,7 +26,7 @@ export interface SheaveErrors {
   readonly tilt: number | null
 }
 
-/** Offset, turn and tilt from the gaps (chapter 3, Sheave lines). `centre` is the centre distance. */
+/** Offset, turn and tilt from the gaps (docs/methods/sheave-line.md). `centre` is the centre distance. */
 export const sheaveErrors = (gaps: EdgeGaps, centre: Millimetres): SheaveErrors => {
   const turnR = gaps.wR === null ? 0 : Math.atan((gaps.r2 - gaps.r1) / gaps.wR)
   const turn = Math.atan((gaps.p2 - gaps.p1) / gaps.w) - turnR
@@ -103,8 +103,8 @@ export interface SheaveCorrections {
 
 /**
  * What to shim, slide and shift, each step predicted before the next: tilt, turn, offset. A shaft
- * line above the slide direction turns tilt into slides and turn into shims. Source: chapter 3,
- * Corrections; rotations about the sheave-end feet.
+ * line above the slide direction turns tilt into slides and turn into shims. Source:
+ * docs/methods/sheave-line.md; rotations about the sheave-end feet.
  */
 export const sheaveCorrections = (
   errors: SheaveErrors,

@@ -36,7 +36,7 @@ export interface LearnedTurns {
 
 /**
  * How many more turns the screws need, learned from what the last turns did: a least-squares line
- * of force against cumulative turns at one fixed deflection. Source: chapter 3, Take-up.
+ * of force against cumulative turns at one fixed deflection. Source: docs/methods/belt-takeup.md.
  */
 export const learnTurns = (
   history: readonly { readonly turns: number; readonly force: Newtons }[],

@@ -41,7 +41,7 @@ export interface DesignTension {
 
 /**
  * Static tension a belt needs: `Ts = (Te/N)(R+1)/(2(R-1)) + m v^2`, `Te = P SF / v`,
- * `R = R180^(wrap/pi)`. Source: chapter 3, Tension; from the balance of a strand on a sheave.
+ * `R = R180^(wrap/pi)`. Source: docs/methods/belt-tension.md; from the balance of a strand on a sheave.
  */
 export const designTension = (drive: BeltDrive, load: BeltLoad): DesignTension => {
   const v = beltSpeed(drive.small, load.rpm)

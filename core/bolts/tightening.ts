@@ -62,7 +62,7 @@ export const crissCross = (bolts: number): readonly number[] => {
 /**
  * Torque in three passes: `torque = k d F`, `F = 0.75 * proof stress * tensile area`, tensile area
  * of a 60 degree thread `pi/4 (d - 0.9382 pitch)^2`. Millimetres, MPa, newtons, newton metres.
- * Source: chapter 2, Tightening.
+ * Source: docs/methods/tightening.md.
  */
 export const tightening = (input: TighteningInput): TighteningResult => {
   const tensileArea = (Math.PI / 4) * (input.diameter - 0.9382 * input.pitch) ** 2

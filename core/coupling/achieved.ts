@@ -48,8 +48,7 @@ const spreadAt = (sd: Misalignment | null | undefined, plane: Plane, x: Millimet
 
 /**
  * Compares what a move did with what it was meant to do, plane by plane, and names the likeliest
- * causes of a gap. Null planes are left out. Millimetres. Source: chapter 2, Planned against
- * achieved.
+ * causes of a gap. Null planes are left out. Millimetres. Source: docs/methods/achieved.md.
  */
 export const compareAchieved = (
   before: Misalignment,

@@ -57,7 +57,7 @@ export const circleValue = (circle: DialCircle, fit: HarmonicFit): VH => ({
 
 /**
  * Offset and slope of one plane from what two circles read there, written into `out` at `at`
- * (offset) and `at + 2` (slope). Exact for the line model of chapter 2; planes are the x of the
+ * (offset) and `at + 2` (slope). Exact for the line model of docs/frame-and-signs.md; planes are the x of the
  * circles. Allocates nothing.
  */
 export const joinPlaneInto = (

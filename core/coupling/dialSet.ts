@@ -8,7 +8,7 @@ export type Plunger = 'away' | 'back'
 /** +1 when pressing the plunger makes the number rise, -1 when it falls. */
 export type ReadingSign = 1 | -1
 
-/** A rim dial's readings, millimetres and degrees (chapter 2, What each instrument reads). */
+/** A rim dial's readings, millimetres and degrees (docs/methods/rim-face.md). */
 export interface DialSet {
   readonly carriedBy: Carrier
   /** x of the plane the tip runs on. */

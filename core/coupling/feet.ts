@@ -15,7 +15,7 @@ export interface FootResult {
   readonly move: VH
 }
 
-/** Position and wanted move at each foot pair: `move = t(x) - d(x)` (chapter 2, Feet). */
+/** Position and wanted move at each foot pair: `move = t(x) - d(x)` (docs/frame-and-signs.md). */
 export const feetFor = (
   coupling: Misalignment,
   feet: readonly FootPlane[],

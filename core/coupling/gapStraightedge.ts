@@ -137,7 +137,7 @@ const fromRises = (
  * Feeler gaps and straightedge: slope from the gaps, offset from the rim steps at the coupling
  * centre. Either may be missing; what it would have told stays null. With three or more step
  * positions the hub radii are only checked, with fewer their difference is subtracted. Go/no-go
- * feelers give bounds. Source: chapter 2, What each instrument reads and Partial knowledge.
+ * feelers give bounds. Source: docs/methods/gap-straightedge.md.
  */
 export const gapStraightedge = (
   input: GapStraightedgeInput,

@@ -16,7 +16,7 @@ export interface TramDifferences {
   readonly top: Millimetres
 }
 
-/** Side difference and top against side, as read: no distances enter (chapter 2, Drum tram). */
+/** Side difference and top against side, as read: no distances enter (docs/methods/drum-tram.md). */
 export const tramDifferences = (r: TramReadings): TramDifferences => ({
   side: r.three - r.nine,
   top: r.twelve - (r.three + r.nine) / 2,

@@ -77,7 +77,7 @@ const footToFill = (pair: readonly [FootName, FootName], input: SoftFootInput): 
 /**
  * What the rises of released feet say. An elastic frame on four pads, one of them low, rises at
  * both feet of that pad's diagonal, so a reading cannot name the foot; the order of the tests is
- * chapter 2's, Feet that rock. Never the full amount under both feet of a diagonal: that moves the
+ * docs/methods/soft-foot.md. Never the full amount under both feet of a diagonal: that moves the
  * fault to the other diagonal. Millimetres.
  */
 export const softFoot = (input: SoftFootInput): SoftFootResult => {

@@ -41,7 +41,7 @@ export const AMPLIFICATION_FOUR_CLOCK = Math.SQRT1_2
 
 type Axes = 'both' | 'v' | 'h'
 
-/** Which planes the positions can tell, or why they can't (chapter 2, Fit and trust). */
+/** Which planes the positions can tell, or why they can't (docs/methods/fit-readings.md). */
 const readableAxes = (readings: readonly Reading[]): Outcome<Axes> => {
   const byGroup = new Map<string, Degrees[]>()
   for (const r of readings) {

@@ -60,7 +60,7 @@ const surround = (bolts: readonly FlangeBolt[]): boolean => {
 /**
  * Axial shims under the flange bolts that take the tilt out: `h_i = R_i * slope . u(theta_i) + h0`,
  * h0 so that the smallest is 0. Millimetres. Refuses bolts in a row, and the pairwise school
- * without equal opposite pairs. Source: chapter 2, Vertical flange machines.
+ * without equal opposite pairs. Source: docs/methods/vertical-flange.md.
  */
 export const flangeShims = (input: FlangeShimsInput): Outcome<FlangeShimsResult> => {
   const { bolts, slope, school, step } = input

@@ -11,7 +11,7 @@ export const PLANES: readonly Plane[] = ['v', 'h']
 
 /**
  * The movable axis relative to the stationary one, `d(x) = offset + slope * x`:
- * offset in millimetres at the coupling centre, slope in mm/mm (chapter 2, Frame).
+ * offset in millimetres at the coupling centre, slope in mm/mm (docs/frame-and-signs.md).
  */
 export interface Misalignment {
   readonly offset: VH

@@ -43,8 +43,7 @@ const NEAR = 0.15
 /**
  * What the blued contact says of both running directions: off to the same side, shift the bearing
  * blocks the other way; off to opposite sides, shift the gear along its shaft. Backlash against its
- * window; centre distance changes it by `2 tan(pressure angle)`. Source: chapter 2, Gear contact,
- * and the geometry of involute flanks.
+ * window; centre distance changes it by `2 tan(pressure angle)`. Source: docs/methods/gear-contact.md.
  */
 export const gearContact = (input: GearContactInput): GearContactResult => {
   const wanted = centre(input.wanted)

@@ -36,7 +36,7 @@ export interface AxialGapResult {
 /**
  * `gapCold = gapRunning + sum(alpha * length * temperature rise)`, growth that closes the gap
  * positive. The window is for the cold gap: the measured one is judged by it where given, else the
- * calculated one. Millimetres, degrees Celsius. Source: chapter 2, Axial gap.
+ * calculated one. Millimetres, degrees Celsius. Source: docs/methods/axial-gap.md.
  */
 export const axialGap = (input: AxialGapInput): AxialGapResult => {
   const growth = input.shafts.reduce(

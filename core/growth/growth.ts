@@ -46,7 +46,7 @@ export const footRise = (foot: FootGrowth): GrownFoot => ({
 /**
  * Cold target from how both machines grow: `t(x) = growthStationary(x) - growthMovable(x)`, each
  * growth line through its foot pairs, by least squares when there are more than two. A machine not
- * given does not grow. Millimetres, degrees Celsius. Source: chapter 2, Growth.
+ * given does not grow. Millimetres, degrees Celsius. Source: docs/methods/growth.md.
  */
 export const growthTarget = (machines: readonly MachineGrowth[]): GrowthResult => {
   const grown = machines.map((m) => ({ role: m.role, feet: m.feet.map(footRise) }))

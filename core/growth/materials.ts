@@ -1,4 +1,4 @@
-/** Linear expansion per degree Celsius. Typical figures; an own value always wins (chapter 2, Growth). */
+/** Linear expansion per degree Celsius. Typical figures; an own value always wins (docs/methods/growth.md). */
 export const EXPANSION = {
   'cast-iron': 10.6e-6,
   steel: 11.7e-6,

@@ -29,7 +29,7 @@ export interface Judgement {
   readonly quantities: readonly JudgedValue[]
 }
 
-/** How well inside its band a value lies (chapter 2, Verdicts). */
+/** How well inside its band a value lies (docs/methods/judge.md). */
 export const marginIn = (value: number, [low, high]: Band): number => {
   if (low !== null && high !== null)
     return high > low ? Math.min(high - value, value - low) / ((high - low) / 2) : value === low ? 0 : -1

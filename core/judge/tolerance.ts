@@ -5,7 +5,7 @@ export type Grade = 'fine' | 'standard'
 /** Lowest and highest allowed; null leaves that side open. */
 export type Band = readonly [low: number | null, high: number | null]
 
-/** A limit to judge by, core units (chapter 2, Tolerance sets). */
+/** A limit to judge by, core units (docs/methods/judge.md). */
 export type Tolerance = (
   | {
       readonly form: 'offset-slope'

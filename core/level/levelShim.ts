@@ -31,7 +31,7 @@ export interface BaseLevel {
 /**
  * A base plate read along headings (degrees from along the shaft, toward 3; rising positive):
  * least-squares plane, then the shim under each corner that brings all to the highest one. Null
- * when the headings can't tell the two slopes apart. Source: chapter 2, Level.
+ * when the headings can't tell the two slopes apart. Source: docs/methods/level.md.
  */
 export const baseLevel = (
   headings: readonly { readonly heading: number; readonly slope: Slope }[],

@@ -168,7 +168,7 @@ const blockedFeet = (input: PlanInput, prepared: PreparedFeet): readonly Blocked
  * Whole-shim plans for prepared feet. Every lift that real packs can make is within the search,
  * side moves are exact and then rounded to the dial. Up to four plans side by side; the closest is
  * returned even when the limits can't be reached. Feasible means both plane shares are at most 1.
- * Source: chapter 2, Whole-shim plan.
+ * Source: docs/methods/move-plan.md.
  */
 export const planPrepared = (
   input: Omit<PlanInput, 'feet' | 'stock' | 'packLimit'>,

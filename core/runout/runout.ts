@@ -51,8 +51,8 @@ const highSpot = (cos: number, sin: number, order: 1 | 2): Harmonic => {
 
 /**
  * One turn of a hub under a fixed dial, taken apart into first and second harmonic by least
- * squares. Needs three distinct positions, five for the second harmonic. Source: chapter 2,
- * Run-out.
+ * squares. Needs three distinct positions, five for the second harmonic. Source:
+ * docs/methods/runout.md.
  */
 export const runout = (input: RunoutInput): Outcome<RunoutResult> => {
   const { readings } = input

@@ -39,7 +39,7 @@ const halfLimit = ([low, high]: Band): number | null =>
 /**
  * Whether the coupling bends the shafts: strained when any judged quantity differs, coupled
  * against uncoupled, by more than half of its limit and by more than its measured repeat.
- * Millimetres, mm/mm. Source: chapter 2, Strain.
+ * Millimetres, mm/mm. Source: docs/methods/strain.md.
  */
 export const couplingStrain = (input: StrainInput): StrainResult => {
   const difference = lineDifference(input.coupled, input.uncoupled)

@@ -44,7 +44,7 @@ const WHOLE = 1 + 1e-6
  * judged share over all couplings as small as whole shims allow near the continuous best,
  * `least-work` handles the fewest shims and moves the least sideways with every coupling safely in
  * band. Locked feet, packs and room are bounds. The program is linear (integer for the packs) and
- * handed to `solve`. Empty when the bounds leave nothing. Source: chapter 2, Trains.
+ * handed to `solve`. Empty when the bounds leave nothing. Source: docs/methods/train-plan.md.
  */
 export const planTrain = async (
   train: Train,

@@ -21,7 +21,7 @@ export const closureOf = (readings: readonly Reading[]): number | null => {
   return r12 + r6 - (r3 + r9)
 }
 
-/** max(2 graduations, min(2 mil or 0.05 mm, offset limit)), millimetres (chapter 2, closure). */
+/** max(2 graduations, min(2 mil or 0.05 mm, offset limit)), millimetres (docs/studies/trust.md). */
 export const closureLimit = (
   units: UnitSystem,
   graduation: Millimetres | null,

@@ -19,7 +19,7 @@ export interface RepeatRow {
   readonly within: boolean
 }
 
-/** Quantity by quantity: half of each limit is what a repeat may differ by (chapter 2, repeat). */
+/** Quantity by quantity: half of each limit is what a repeat may differ by (docs/methods/compare-sets.md). */
 export const repeatOfQuantities = (change: Misalignment, tolerance: SettledTolerance): readonly RepeatRow[] =>
   judgedQuantities(tolerance)
     .flatMap((q) => q.terms)

@@ -9,7 +9,7 @@ export const REPEAT_ROUND: Readonly<Record<UnitSystem, Millimetres>> = {
   metric: 0.02,
 }
 
-/** The larger of 1 mil (0.02 mm) and two graduations, millimetres (chapter 2, repeat). */
+/** The larger of 1 mil (0.02 mm) and two graduations, millimetres (docs/methods/compare-sets.md). */
 export const repeatLimit = (units: UnitSystem, graduation: Millimetres | null): Millimetres =>
   Math.max(REPEAT_ROUND[units], 2 * (graduation ?? 0))
 

@@ -3,7 +3,7 @@ import type { Millimetres, UnitSystem } from '../units/unitSystem'
 /** Graduation assumed for a dial that none was given for: half a mil, or 0.01 mm. */
 const USUAL_GRADUATION: Readonly<Record<UnitSystem, Millimetres>> = { inch: 0.0127, metric: 0.01 }
 
-/** One graduation: how far a dial may be off zero after a full turn (chapter 2, return to zero). */
+/** One graduation: how far a dial may be off zero after a full turn (docs/methods/rim-face.md). */
 export const returnLimit = (units: UnitSystem, graduation: Millimetres | null): Millimetres =>
   graduation ?? USUAL_GRADUATION[units]
 

@@ -46,7 +46,7 @@ interface Conversion {
 
 const by = (scale: number, unit: string, zero = 0): Conversion => ({ scale, zero, unit })
 
-/** How each contract unit becomes a core unit (chapter 2, Units). */
+/** How each contract unit becomes a core unit (docs/calculation.md). */
 export const CONVERSIONS: Readonly<Record<UnitSystem, Readonly<Record<Measured, Conversion>>>> = {
   inch: {
     distance: by(25.4, 'in'),

@@ -133,9 +133,8 @@ test('the plan can be dragged by real shims, and left with a reason', async ({ p
   await expect(job.meaning).toContainText('This move brings it in band')
 
   await page.getByText('Show working').click()
-  const step = page.locator('details', { hasText: 'Angle after, side view' }).last()
-  await step.locator('summary').click()
-  await expect(step).toContainText('slope + (move outboard − move inboard)')
+  await page.getByRole('button', { name: /^Angle after, vertical/ }).click()
+  await expect(page.getByText('slope + (move outboard − move inboard)').first()).toBeVisible()
   await job.next('Move without this plan')
   await page.getByLabel('Why?').fill('By the old sheet')
   await job.next('Pass over the plan')

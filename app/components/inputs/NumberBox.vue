@@ -111,7 +111,10 @@ defineExpose({ focus: () => box.value?.focus() })
 </script>
 
 <template>
-  <div class="number" :class="{ dye: onDye, big, faulty: !!fault }">
+  <div
+    class="number"
+    :class="{ dye: onDye, big, faulty: !!fault, long: modelValue.length > 6, longer: modelValue.length > 8 }"
+  >
     <label :for="id" :class="{ 'visually-hidden': hideLabel }">{{ label }}</label>
     <el-input
       :id="id"
@@ -193,5 +196,14 @@ label {
 .big :deep(.el-input__inner) {
   font-size: clamp(17px, 1.6vw, 22px);
   letter-spacing: -0.02em;
+}
+/* Whatever is typed stays in sight whole. */
+.long :deep(.el-input__inner.el-input__inner) {
+  font-size: 15px;
+  letter-spacing: -0.03em;
+}
+.longer :deep(.el-input__inner.el-input__inner) {
+  font-size: 13px;
+  letter-spacing: -0.04em;
 }
 </style>

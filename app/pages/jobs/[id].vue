@@ -45,9 +45,9 @@ watch(
 </script>
 
 <template>
-  <div v-if="job.machine && job.live" class="job">
+  <div v-if="job.machine && job.folded" class="job">
     <JobHeader />
-    <RunSheet :job="job.live" :stage="stage" @open="open" />
+    <RunSheet :job="job.folded" :stage="stage" @open="open" />
     <StageView :key="`${job.id} ${stage}`" :stage="stage" />
   </div>
   <div v-else class="page">

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { doFootwork } from '../move/footwork'
 import { inMil, lift, TEST_MACHINE, TestJob } from '../../jobs/testJob'
-import { planChanges, planInputFor, plansFor, worthwhilePlan } from './planning'
+import { feetBeforeLastMove, planChanges, planFeet, planInputFor, plansFor, worthwhilePlan } from './planning'
 
 const LOW = inMil(-8.4, 5.1, -0.36, 0.22)
 const measured = (machine = TEST_MACHINE) => {
@@ -95,5 +95,25 @@ describe('planning from a job', () => {
     const plans = plansFor(measured(locked).state)?.plans ?? []
     expect(plans.length).toBeGreaterThan(0)
     expect(worthwhilePlan(plans)).toBe(plans[0])
+  })
+})
+
+describe('the feet before the last move', () => {
+  it('are what a correction of it starts from: packs and room as they were', () => {
+    const job = new TestJob().ready()
+    const before = planFeet(job.state)
+    const payload = {
+      units: 'inch',
+      changes: lift('inboard', [20]),
+      side: [{ machine: 'movable', pair: 'outboard', moved: 3 }],
+      remark: '',
+    } as const
+    job.add({ kind: 'move-made', payload })
+    expect(feetBeforeLastMove(job.state)).toEqual(before)
+    const between = planFeet(job.state)
+    expect(between[0]?.existing.left).toHaveLength(3)
+    expect(between[1]?.sidePlus).toBeCloseTo(57 * 0.0254)
+    job.add({ kind: 'move-made', payload })
+    expect(feetBeforeLastMove(job.state)).toEqual(between)
   })
 })

@@ -1,3 +1,4 @@
+import { registeredPacks } from '../../register/coupledMachine'
 import type { MachineRole, MovePlan, PlanFoot, PlanInput, PlanResult } from '../../plan/movePlan'
 import { planMoves, SIDES } from '../../plan/movePlan'
 import { remember } from '../../logbook/remember'
@@ -51,6 +52,13 @@ export const planFeet = (state: Planned): readonly PlanFoot[] => {
       locked: registered.locked,
     }
   })
+}
+
+/** The feet as they stood before the last move was made: what a correction of it starts from. */
+export const feetBeforeLastMove = (state: Planned): readonly PlanFoot[] => {
+  const moves = state.moves.slice(0, -1)
+  const packs = moves[moves.length - 1]?.footwork.packs ?? registeredPacks(state.machine)
+  return planFeet({ ...state, moves, packs })
 }
 
 const isWhole = (m: Measurement): boolean =>
