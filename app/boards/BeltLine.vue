@@ -207,6 +207,7 @@ const between = computed(() => (at.value.motor + half('motor') + at.value.driven
 }
 svg {
   display: block;
+  overflow: visible;
   width: 100%;
 }
 .contact {

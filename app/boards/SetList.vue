@@ -84,6 +84,7 @@ li {
 }
 .acts {
   display: flex;
+  gap: 14px;
 }
 @media (max-width: 640px) {
   li {

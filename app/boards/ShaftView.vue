@@ -154,7 +154,7 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
       />
       <circle :cx="now.coupling" :cy="now.movable.y1" r="5" :fill="tone" />
       <g paint-order="stroke" stroke="#1F2358" stroke-width="5" stroke-linejoin="round">
-        <text :x="now.coupling - 18" :y="gateAt" text-anchor="end" font-size="14" fill="#58D3BE">
+        <text :x="now.coupling" :y="gateAt" text-anchor="middle" font-size="14" fill="#58D3BE">
           {{ gateWords }}
         </text>
         <text

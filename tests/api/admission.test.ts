@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
 import type { EntryBody } from '../../core/logbook/entry'
-import { ROLES } from '../../core/logbook/may'
+import type { ROLES } from '../../core/logbook/may'
 import { PEOPLE } from '../../scripts/demo/works'
 import {
   closing,

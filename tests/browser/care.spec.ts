@@ -82,7 +82,7 @@ test('a logged move leaves an empty form, and is corrected with a reason', async
   await job.next('Log the correction')
   const dialog = page.getByRole('dialog')
   await dialog.getByRole('textbox').fill('Read the dial wrong')
-  await dialog.getByRole('button', { name: 'Log it' }).click()
+  await dialog.getByRole('button', { name: 'Log the correction' }).click()
   await job.saved()
   await expect(job.stage('Move')).toContainText('One move made')
   await job.stage('Re-measure').click()

@@ -64,6 +64,7 @@ test('keys walk the whole set: sign, arrows, Enter, units, table, the map', asyn
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('switch units')
   await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden()
   await page.keyboard.press('/')
   await expect(page.getByPlaceholder('Tag, name or place')).toBeFocused()
   await page.keyboard.type('kiln')

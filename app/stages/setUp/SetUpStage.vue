@@ -3,7 +3,6 @@ import type { LogEntry } from '~~/core/logbook/entry'
 import { settleSetUp } from '~~/core/stages/setUp/setUp'
 import { METHOD_FORMS, type OfferedMethod } from '~~/shared/methods/forms'
 import { setUpWorking } from '~~/shared/stages/setUp/working'
-import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { circleName } from '~~/shared/wording/readings'
 import { capital } from '~~/shared/wording/telling'
 
