@@ -24,8 +24,9 @@ const log = () => {
     append-to-body
     @opened="box?.focus()"
   >
-    <el-form label-position="top" @submit.prevent="log">
-      <el-form-item label="What did you see?">
+    <form class="question" @submit.prevent="log">
+      <label
+        ><span>What did you see?</span>
         <el-input
           ref="box"
           v-model="text"
@@ -34,11 +35,11 @@ const log = () => {
           :rows="3"
           maxlength="2000"
         />
-      </el-form-item>
+      </label>
       <el-button native-type="submit" class="next-button" :disabled="text.trim() === ''"
         >Log the remark</el-button
       >
-    </el-form>
+    </form>
     <ul v-if="job.folded?.state.remarks.length">
       <li v-for="r in job.folded.state.remarks" :key="r.id">{{ r.payload.text }}</li>
     </ul>

@@ -1,7 +1,12 @@
 import type { Component } from 'vue'
 import type { StageId } from '~~/core/jobs/jobs'
 
-const view = (load: () => Promise<{ default: Component }>) => defineAsyncComponent(load)
+type Load = () => Promise<{ default: Component }>
+const loads: Load[] = []
+const view = (load: Load) => {
+  loads.push(load)
+  return defineAsyncComponent(load)
+}
 
 /** What a person sees of each stage, loaded when it is first opened. One row a stage. */
 export const VIEWS: Readonly<Record<StageId, Component>> = {
@@ -13,4 +18,9 @@ export const VIEWS: Readonly<Record<StageId, Component>> = {
   're-measure': view(() => import('./measure/ReMeasureStage.vue')),
   'line-up': view(() => import('./lineUp/LineUpStage.vue')),
   close: view(() => import('./close/CloseStage.vue')),
+}
+
+/** Fetches every stage while the network is there, so that none is missing when it has gone. */
+export const fetchStagesAhead = (): void => {
+  for (const load of loads) void load().catch(() => null)
 }

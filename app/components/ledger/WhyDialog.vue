@@ -22,14 +22,15 @@ const say = () => {
     destroy-on-close
     @opened="box?.focus()"
   >
-    <el-form label-position="top" @submit.prevent="say">
-      <el-form-item :label="question">
+    <form class="question" @submit.prevent="say">
+      <label
+        ><span>{{ question }}</span>
         <el-input ref="box" v-model="why" :aria-label="question" type="textarea" :rows="3" maxlength="500" />
-      </el-form-item>
+      </label>
       <p class="muted">Your reason prints on the report.</p>
       <el-button native-type="submit" class="next-button" :disabled="why.trim() === ''">{{
         action
       }}</el-button>
-    </el-form>
+    </form>
   </el-dialog>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { StageId } from '~~/core/jobs/jobs'
 import { useKeyEvents } from '~/composables/useKeys'
+import { fetchStagesAhead } from '~/stages/views'
 
 definePageMeta({ layout: 'job' })
 const route = useRoute()
@@ -14,6 +15,7 @@ watch(
   { immediate: true },
 )
 onBeforeUnmount(() => job.leave())
+onMounted(() => setTimeout(fetchStagesAhead, 1500))
 const open = (stage: StageId) => {
   job.refusal = ''
   shown.value = stage

@@ -84,8 +84,9 @@ onMounted(() => {
       <p v-if="closed.payload.remarks">{{ closed.payload.remarks }}</p>
       <p v-if="closed.payload.exception"><strong>Exception:</strong> {{ closed.payload.exception }}</p>
     </template>
-    <el-form v-else label-position="top" @submit.prevent="sign">
-      <el-form-item v-if="needsException" label="Reason for closing it like this">
+    <form v-else class="question" @submit.prevent="sign">
+      <label v-if="needsException"
+        ><span>Reason for closing it like this</span>
         <el-input
           v-model="form.exception"
           aria-label="Reason for closing it like this"
@@ -93,8 +94,9 @@ onMounted(() => {
           :rows="2"
           maxlength="1000"
         />
-      </el-form-item>
-      <el-form-item label="Signature name">
+      </label>
+      <label
+        ><span>Signature name</span>
         <el-input
           ref="signature"
           v-model="form.signedBy"
@@ -103,14 +105,15 @@ onMounted(() => {
           autocomplete="off"
           @keydown.enter.prevent="enter"
         />
-      </el-form-item>
-      <el-form-item label="Remarks">
+      </label>
+      <label
+        ><span>Remarks</span>
         <el-input v-model="form.remarks" aria-label="Remarks" type="textarea" :rows="3" maxlength="4000" />
-      </el-form-item>
+      </label>
       <p class="muted">
         Before you sign: bolts at torque in the numbered order, shafts turn freely, guard on.
       </p>
-    </el-form>
+    </form>
     <ShowWorking :steps="working" />
     <template #next>
       <template v-if="closed">
