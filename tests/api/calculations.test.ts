@@ -65,7 +65,7 @@ describe('requests that are not what they should be', () => {
   })
 
   it('addresses that do not exist', async () => {
-    for (const path of ['/api', '/api/', '/api/nothing', '/api/jobs/', '/api/machines/CP-11/nothing'])
+    for (const path of ['/api', '/api/', '/api/nothing', '/api/machines/CP-11/nothing'])
       expectRefusal(await api.ask(path), 404)
     expectRefusal(await api.post('/api/today', {}), 404)
   })

@@ -1,0 +1,58 @@
+import { describe, expect, it } from 'vitest'
+import { MACHINES } from '../../scripts/demo/works'
+import { issuesOf } from '../calculation/issues'
+import { blankRecord, readRecord, recordFields, recordTexts } from './form'
+import { machineFields } from './machine'
+
+describe('the register form', () => {
+  it.each(MACHINES.map((m) => [m.tag, m] as const))('shows %s and reads it back unchanged', (_, machine) => {
+    const fields = recordFields(machine)
+    const { record, faults } = readRecord(recordTexts(machine, fields), machine, fields)
+    expect(faults).toEqual({})
+    expect(machineFields.parse(record)).toEqual(machineFields.parse(machine))
+  })
+
+  it.each(['coupled', 'belt'] as const)(
+    'an empty %s machine is refused with a sentence at its boxes',
+    (drive) => {
+      const blank = blankRecord(drive, 'metric')
+      const fields = recordFields(blank)
+      const { record, faults } = readRecord(recordTexts(blank, fields), blank, fields)
+      const parsed = machineFields.safeParse(record)
+      const said = [
+        ...Object.values(faults),
+        ...(parsed.success ? [] : issuesOf(parsed.error).map((i) => i.message)),
+      ]
+      expect(said.length).toBeGreaterThan(3)
+      for (const sentence of said) expect(sentence).toMatch(/^[A-Z0-9].*[.?]$/)
+    },
+  )
+
+  it('says at the box what is no number', () => {
+    const [machine] = MACHINES
+    if (!machine) throw new Error('no machine')
+    const fields = recordFields(machine)
+    const texts = { ...recordTexts(machine, fields), rpm: 'fast', powerKw: '' }
+    expect(Object.keys(readRecord(texts, machine, fields).faults).sort()).toEqual(['powerKw', 'rpm'])
+  })
+
+  it('has a box for each pair of feet, however many there are', () => {
+    const machine = MACHINES.find((m) => m.tag === 'CP-11')
+    if (machine?.drive !== 'coupled') throw new Error('not coupled')
+    const [near, far] = machine.feet.movable
+    if (!near || !far) throw new Error('no feet')
+    const three = {
+      ...machine,
+      feet: { ...machine.feet, movable: [near, { ...far, id: 'middle', x: 20 }, far] },
+    }
+    const paths = recordFields(three).map((f) => f.path)
+    expect(paths.filter((p) => /^feet\.movable\.\d+\.x$/.test(p))).toHaveLength(3)
+  })
+
+  it('has none of the coupling’s boxes for a belt drive, nor the other way round', () => {
+    const paths = (tag: string) =>
+      recordFields(MACHINES.find((m) => m.tag === tag) as never).map((f) => f.path)
+    expect(paths('GL-03').some((p) => p.startsWith('feet') || p === 'couplingKind')).toBe(false)
+    expect(paths('CP-11').some((p) => p.startsWith('sheaves') || p.startsWith('base'))).toBe(false)
+  })
+})

@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest'
+import { inMil, TestJob } from '../../../core/jobs/testJob'
+import { blankReadings, editReadings, nameReadingUnits, readReadings, type ReadingTexts } from './form'
+
+const CIRCLES = ['rim', 'face'] as const
+const GRADUATION = { rim: 0.5, face: 0.5 }
+const read = (texts: ReadingTexts, units: 'inch' | 'metric' = 'inch') =>
+  readReadings(texts, CIRCLES, units, GRADUATION)
+
+const typed = (): ReadingTexts => ({
+  ...blankReadings(CIRCLES, 'inch'),
+  circles: {
+    rim: { 0: '0', 90: '-2.5', 180: '-23', 270: '-20.5' },
+    face: { 0: '0', 90: '1', 180: '3.5', 270: '2.5' },
+  },
+})
+
+describe('the boxes of a set', () => {
+  it('are walked stop by stop, all circles at a stop, the full turn last', () => {
+    const { order, missing, blank } = read(blankReadings(CIRCLES, 'inch'))
+    expect(order.slice(0, 4)).toEqual([
+      { circle: 'rim', clock: 0 },
+      { circle: 'face', clock: 0 },
+      { circle: 'rim', clock: 90 },
+      { circle: 'face', clock: 90 },
+    ])
+    expect(order.at(-1)).toEqual({ circle: 'face', clock: null })
+    expect(missing).toHaveLength(8)
+    expect(blank).toBe(true)
+  })
+
+  it('fold while they are incomplete, without what can’t be read', () => {
+    const texts = typed()
+    texts.circles.rim = { 0: '0', 90: '-2.', 180: 'x', 270: '' }
+    const { body, missing, blank } = read(texts)
+    expect(body.payload.circles.rim).toEqual([
+      { clock: 0, value: 0 },
+      { clock: 90, value: -2 },
+    ])
+    expect(body.payload.returned).toBeNull()
+    expect(blank).toBe(false)
+    expect(missing).toContainEqual({ circle: 'rim', clock: 180 })
+  })
+
+  it('are whole with the turn', () => {
+    const texts = typed()
+    texts.returned = { rim: '0', face: '.5' }
+    expect(read(texts)).toMatchObject({
+      missing: [],
+      body: { payload: { returned: { rim: 0, face: 0.5 } } },
+    })
+  })
+
+  it('point at a slipped decimal', () => {
+    const texts = typed()
+    texts.circles.rim = { 0: '0', 90: '-2.5', 180: '-230', 270: '-20.5' }
+    expect(read(texts).slips).toMatchObject({ rim: [180], face: [] })
+    expect(read(typed()).slips).toMatchObject({ rim: [], face: [] })
+  })
+
+  it('mean the same in other units', () => {
+    const texts = typed()
+    nameReadingUnits(texts, 'inch')
+    expect(texts.circles.rim?.['180']).toBe('-23 mil')
+    expect(read(texts, 'metric').value('rim', 180)).toBeCloseTo(-0.5842, 9)
+    expect(texts.returned.rim).toBe('')
+  })
+
+  it('hold a logged set again, to be corrected, in either unit', () => {
+    const job = new TestJob().ready()
+    const entry = job.read(inMil(-8.4, 5.1, -0.36, 0.22))
+    const noted = job.state.latest.sets[0]
+    if (!noted) throw new Error('no set')
+    const inch = editReadings(noted, 'inch')
+    expect(inch.correcting).toBe(entry.id)
+    const back = read(inch).body.payload
+    back.circles.rim?.forEach((r, i) =>
+      expect(r.value).toBeCloseTo(entry.payload.circles.rim?.[i]?.value ?? NaN, 6),
+    )
+    expect(back.returned).toEqual(entry.payload.returned)
+    const metric = read(editReadings(noted, 'metric'), 'metric').body.payload
+    expect((metric.circles.rim?.[2]?.value ?? NaN) / 0.0254).toBeCloseTo(
+      back.circles.rim?.[2]?.value ?? NaN,
+      6,
+    )
+  })
+})
