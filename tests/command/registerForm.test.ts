@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { MACHINES } from '../../scripts/demo/works'
-import { issuesOf } from '../calculation/issues'
-import { blankRecord, readRecord, recordFields, recordTexts } from './form'
-import { machineFields } from './machine'
+import { issuesOf } from '../../shared/calculation/issues'
+import { blankRecord, readRecord, recordFields, recordTexts } from '../../shared/register/form'
+import { machineFields } from '../../shared/register/machine'
 
 describe('the register form', () => {
   it.each(MACHINES.map((m) => [m.tag, m] as const))('shows %s and reads it back unchanged', (_, machine) => {
