@@ -95,8 +95,11 @@ const COUPLED: {
   'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
   'set-up': meaningOfSetUp,
   'as-found': (s, t) => meaningOfMeasuring(s, 'as-found', t),
-  plan: (s, t) =>
-    meaningOfPlan(
+  plan: (s, t) => {
+    const verdict = s.latest.judgement?.verdict
+    if (s.plan === null && (verdict === 'out' || verdict === 'edge'))
+      return plain('todo', t.words.plans.noneChosen)
+    return meaningOfPlan(
       {
         now: s.latest.judgement,
         after: s.plan?.judgement ?? s.latest.judgement,
@@ -105,7 +108,8 @@ const COUPLED: {
         far: farEnd(s.feet.movable, t),
       },
       t,
-    ),
+    )
+  },
   move: meaningOfMove,
   're-measure': (s, t) => meaningOfMeasuring(s, 're-measure', t),
   close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),

@@ -52,6 +52,7 @@ describe('the job command', () => {
     const found = told.stages.find((s) => s.id === 'as-found')
     expect(found).toMatchObject({ mark: 'out', finding: 'Two sets agree: out' })
     expect(found?.headline).toMatch(/^Out of band: motor 8\.4 mil low/)
+    expect(told.stages.find((s) => s.id === 'plan')?.headline).toBe('No plan is chosen yet.')
     expect(told.figures.map((f) => f.name)).toContain('offset.v')
   })
 

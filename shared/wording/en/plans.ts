@@ -23,6 +23,7 @@ export const plans = {
   nothingYetDetail: 'Read as found until two sets agree.',
   inBandAlready: 'It is in band as it stands. Nothing needs to move.',
   nothingIsAPlan: 'Leaving it is a plan too: go on to the close.',
+  noneChosen: 'No plan is chosen yet.',
   movesNothing: 'This plan moves nothing.',
   movesNothingDetail: 'Take one of the plans below, or drag a foot.',
   bringsIn: 'This move brings it in band.',
