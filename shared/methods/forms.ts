@@ -15,6 +15,14 @@ export const METHOD_FORMS: { readonly [M in OfferedMethod]: MethodForm } = {
 export const isOffered = (method: MethodGiven['method']): method is OfferedMethod =>
   Object.hasOwn(METHOD_FORMS, method)
 
+/** How far the first bar of a set-up hangs, millimetres; 0 for a method whose instruments have none. */
+export const firstSag = (how: MethodGiven): number => {
+  if (!isOffered(how.method)) return 0
+  const form = METHOD_FORMS[how.method]
+  const field = form.numbers.find((f) => f.sag)
+  return (field && form.valuesOf(how)?.numbers[field.id]) ?? 0
+}
+
 /** Where the register says the dials usually run, as numbers in millimetres and words. */
 export const usualValues = (
   usual: UsualPlaces,

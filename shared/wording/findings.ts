@@ -5,6 +5,7 @@ import type { Job } from '../../core/jobs/jobs'
 import type { Closing } from '../../core/stages/close/closing'
 import type { Safety } from '../../core/stages/makeSafe/safety'
 import type { Measurement } from '../../core/stages/measure/measurement'
+import { firstSag } from '../methods/forms'
 import { figure } from './figures'
 import { degrees, gapFigure } from './lines'
 import type { Telling } from './telling'
@@ -47,9 +48,7 @@ const COUPLED: {
     const w = words.measuring
     const { why } = setUp.entry.payload
     if (!setUp.holdsZero) return why === '' ? w.missesZero : w.missesZeroWhy(why)
-    const { given } = setUp.how
-    const sag = 'rim' in given ? given.rim.sag : 'onStationary' in given ? given.onStationary.sag : 0
-    return w.setUpFinding(w.methods[setUp.how.method], figure(sag, 'displacement', units))
+    return w.setUpFinding(w.methods[setUp.how.method], figure(firstSag(setUp.how), 'displacement', units))
   },
   'as-found': (s, t) => measurementFinding(s.measurements[0], t),
   plan: ({ plan }, { words, units }) => {

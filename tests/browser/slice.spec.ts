@@ -140,3 +140,26 @@ test('the plan can be dragged by real shims, and left with a reason', async ({ p
   await job.next('Pass over the plan')
   await expect(job.stage('Plan, passed over')).toContainText('By the old sheet')
 })
+
+test('two brackets, a dial on each hub: reverse rim from the set-up to the verdict', async ({ page }) => {
+  const job = new Job(page)
+  await job.open()
+  await job.makeSafe()
+  await page.getByText('Reverse rim', { exact: true }).click()
+  await page.getByLabel('Centre to dial on driven hub').fill('3')
+  await page.getByLabel('Centre to dial on motor hub').fill('4')
+  for (const bar of [/^Sag of the motor/, /^Sag of the driven/]) await page.getByLabel(bar).first().fill('0')
+  for (const hub of ['Driven hub', 'Motor hub']) await page.getByLabel(`${hub}, after the turn`).fill('0')
+  await job.next('Log the set-up')
+  await expect(job.stage('Set up')).toContainText('Reverse rim')
+  for (let set = 0; set < 2; set++) {
+    for (const hour of ['3', '6', '9'])
+      for (const hub of ['Driven hub', 'Motor hub'])
+        await page.getByLabel(`${hub} at ${hour} o’clock`).fill('0')
+    for (const hub of ['Driven hub', 'Motor hub']) await page.getByLabel(hub, { exact: true }).fill('0')
+    await job.next('Log this set')
+  }
+  await expect(job.meaning).toContainText('In band')
+  await page.getByText('Show working').click()
+  await expect(page.getByText('Offset at the driven hub, vertical')).toBeVisible()
+})
