@@ -94,7 +94,7 @@ test('boxes say what they understood, what they can’t read, and what looks lik
   await expect(page.getByText('bar hangs 3.0 mil')).toBeVisible()
   await page.getByLabel('Rim, after the turn').fill('2')
   await page.getByLabel('Face, after the turn').fill('0')
-  await expect(job.meaning).toContainText('does not come back to zero')
+  await expect(job.meaning).toContainText('A dial misses zero')
 })
 
 test('a unit switch in the middle of a set loses nothing that was typed', async ({ page }) => {
