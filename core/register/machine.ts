@@ -3,6 +3,4 @@ import type { CoupledMachine } from './coupledMachine'
 
 /** What the calculations need to know of a machine, by the kind of drive. One row a kind. */
 export type Machine = CoupledMachine | BeltMachine
-export type DriveKind = Machine['drive']
-
 export type { BeltMachine, CoupledMachine }

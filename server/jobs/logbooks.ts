@@ -21,9 +21,6 @@ export const keepLogbook = (jobId: string, logbook: Logbook): void => {
   if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value as string)
 }
 
-/** Forgets everything kept; for a database that was emptied under a running program. */
-export const forgetLogbooks = (): void => kept.clear()
-
 /**
  * The logbook of a job whose row was read in this transaction. What is kept counts while its length
  * equals the row's entry count; otherwise only later entries are loaded.

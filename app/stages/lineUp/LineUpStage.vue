@@ -218,37 +218,24 @@ const nextWords = computed(() => {
       @tap="tap"
     />
     <div v-if="!closed" class="ask">
-      <div v-if="begun" class="boxes">
-        <NumberBox
-          v-for="box in gapBoxes"
-          :key="box"
-          :ref="keep(box)"
-          v-model="form.boxes[box]"
-          :label="LABELS[box]"
-          measure="distance"
-          :units="session.units"
-          on-dye
-          :note="read.remarks[box]?.text ?? ''"
-          :note-is-fault="read.remarks[box]?.fault ?? false"
-          @enter="enter(box)"
-        />
-      </div>
-      <div v-if="begun" class="boxes">
-        <NumberBox
-          v-for="box in TILT"
-          :key="box"
-          :ref="keep(box)"
-          v-model="form.boxes[box]"
-          :label="LABELS[box]"
-          measure="distance"
-          :units="session.units"
-          :signed="box !== 'h'"
-          on-dye
-          :note="read.remarks[box]?.text ?? ''"
-          :note-is-fault="read.remarks[box]?.fault ?? false"
-          @enter="enter(box)"
-        />
-      </div>
+      <template v-if="begun">
+        <div v-for="(group, i) in [gapBoxes, TILT]" :key="i" class="boxes">
+          <NumberBox
+            v-for="box in group"
+            :key="box"
+            :ref="keep(box)"
+            v-model="form.boxes[box]"
+            :label="LABELS[box]"
+            measure="distance"
+            :units="session.units"
+            :signed="box === 'g12' || box === 'g6'"
+            on-dye
+            :note="read.remarks[box]?.text ?? ''"
+            :note-is-fault="read.remarks[box]?.fault ?? false"
+            @enter="enter(box)"
+          />
+        </div>
+      </template>
       <div class="choices">
         <ChoiceRow
           v-model="form.edgeOn"
