@@ -17,14 +17,7 @@ const { mapOpen } = useKeyEvents()
       ]"
       @update:model-value="session.switchUnits($event)"
     />
-    <el-select
-      v-model="session.authorId"
-      aria-label="Who is writing"
-      class="who"
-      placeholder="Who is writing"
-    >
-      <el-option v-for="p in session.people" :key="p.id" :value="p.id" :label="p.name" />
-    </el-select>
+    <WhoIsWriting />
     <el-button
       link
       class="icon"
@@ -47,9 +40,6 @@ const { mapOpen } = useKeyEvents()
   align-items: center;
   gap: 10px;
 }
-.who {
-  width: 196px;
-}
 .icon {
   width: var(--touch);
   height: var(--touch);
@@ -70,15 +60,6 @@ const { mapOpen } = useKeyEvents()
 @media (max-width: 640px) {
   .controls {
     flex: 1;
-  }
-  .who {
-    flex: 1;
-    width: auto;
-  }
-}
-@media (max-width: 900px) {
-  .who {
-    width: 150px;
   }
 }
 </style>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import IconChevron from '~icons/lucide/chevron-down'
+
+/** The name that entries are signed with; two taps pass the tablet to another hand. */
+const session = useSession()
+const open = ref(false)
+const choose = (id: string) => {
+  session.authorId = id
+  open.value = false
+}
+</script>
+
+<template>
+  <el-button class="who" aria-haspopup="dialog" @click="open = true">
+    <span class="visually-hidden">Who is writing: </span>
+    <span class="name">{{ session.author?.name ?? 'Who is writing' }}</span>
+    <IconChevron aria-hidden="true" />
+  </el-button>
+  <el-dialog v-model="open" title="Who is writing" width="min(380px, 94vw)" append-to-body>
+    <ul>
+      <li v-for="p in session.people" :key="p.id">
+        <el-button
+          class="person"
+          :autofocus="p.id === session.authorId"
+          :aria-pressed="p.id === session.authorId"
+          @click="choose(p.id)"
+        >
+          <span>{{ p.name }}</span>
+          <span class="muted">{{ p.role }}</span>
+        </el-button>
+      </li>
+    </ul>
+  </el-dialog>
+</template>
+
+<style scoped>
+.who {
+  width: 196px;
+  min-height: var(--touch);
+  padding: 0 12px;
+}
+.who :deep(> span) {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  width: 100%;
+}
+.name {
+  flex: 1;
+  overflow: hidden;
+  text-align: left;
+  text-overflow: ellipsis;
+}
+ul {
+  display: grid;
+  gap: 8px;
+  max-height: 60vh;
+  margin: 0;
+  padding: 2px;
+  overflow-y: auto;
+  list-style: none;
+}
+.person {
+  width: 100%;
+  min-height: var(--touch);
+}
+.person :deep(> span) {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  width: 100%;
+}
+.person[aria-pressed='true'] {
+  border-color: var(--ink);
+  font-weight: 600;
+}
+@media (max-width: 900px) {
+  .who {
+    width: 150px;
+  }
+}
+@media (max-width: 640px) {
+  .who {
+    flex: 1;
+    width: auto;
+    min-width: 0;
+  }
+}
+</style>
