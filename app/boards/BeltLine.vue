@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { SheavePlace } from '~~/core/register/beltMachine'
+import { otherSheave, type SheavePlace } from '~~/core/register/beltMachine'
+import type { LineDrawing } from '~~/shared/stages/lineUp/drawing'
 import type { Contact, Touch } from '~~/shared/stages/lineUp/form'
 
 /**
@@ -9,21 +10,8 @@ import type { Contact, Touch } from '~~/shared/stages/lineUp/form'
 const props = defineProps<{
   centre: number
   diameters: Readonly<Record<SheavePlace, number>>
-  edgeOn: SheavePlace
-  contacts: Readonly<Record<Contact, Touch>>
-  gaps: { readonly p1: number; readonly p2: number; readonly r1: number; readonly r2: number }
-  /** Depth from the face under the edge to the groove centre. */
-  depths: { readonly reference: number; readonly other: number }
+  drawing: LineDrawing
   names: Readonly<Record<SheavePlace, string>>
-  /** Figures to stand at their places; null before anything is read. */
-  figures: {
-    readonly offset: string
-    readonly offsetOut: boolean
-    readonly turn: string
-    readonly tilt: string
-    readonly depthReference: string
-    readonly depthOther: string
-  } | null
   locked: boolean
 }>()
 const emit = defineEmits<{ tap: [contact: Contact] }>()
@@ -39,12 +27,12 @@ const at = computed(() => ({
   driven: 20 + (props.diameters.motor / 2 + props.centre) * along.value,
 }))
 const half = (place: SheavePlace) => Math.max(34, (props.diameters[place] / 2) * along.value)
-const other = computed<SheavePlace>(() => (props.edgeOn === 'motor' ? 'driven' : 'motor'))
+const other = computed<SheavePlace>(() => otherSheave(props.drawing.edgeOn))
 /** Pixels a millimetre along the shafts, as large as the sheet allows. */
 const across = computed(() => {
   const deepest = Math.max(
-    props.depths.reference + Math.max(props.gaps.r1, props.gaps.r2),
-    props.depths.other + Math.max(props.gaps.p1, props.gaps.p2),
+    props.drawing.depths.reference + Math.max(props.drawing.gaps.r1, props.drawing.gaps.r2),
+    props.drawing.depths.other + Math.max(props.drawing.gaps.p1, props.drawing.gaps.p2),
     4,
   )
   return Math.min(14, 128 / deepest)
@@ -55,9 +43,9 @@ const sheave = (place: SheavePlace) => {
   const h = half(place)
   const inner = place === 'motor' ? 1 : -1
   const isOther = place === other.value
-  const near = (isOther ? props.gaps.p1 : props.gaps.r2) * across.value
-  const far = (isOther ? props.gaps.p2 : props.gaps.r1) * across.value
-  const depth = (isOther ? props.depths.other : props.depths.reference) * across.value
+  const near = (isOther ? props.drawing.gaps.p1 : props.drawing.gaps.r2) * across.value
+  const far = (isOther ? props.drawing.gaps.p2 : props.drawing.gaps.r1) * across.value
+  const depth = (isOther ? props.drawing.depths.other : props.drawing.depths.reference) * across.value
   const xNear = x + inner * h
   const xFar = x - inner * h
   const yNear = EDGE + near
@@ -89,7 +77,7 @@ const touchWord = (t: Touch) => t ?? '?'
 const tap = (id: Contact) => {
   if (!props.locked) emit('tap', id)
 }
-const tone = computed(() => (props.figures?.offsetOut ? '#FF8FA3' : '#58D3BE'))
+const tone = computed(() => (props.drawing.figures?.offsetOut ? '#FF8FA3' : '#58D3BE'))
 const between = computed(() => (at.value.motor + half('motor') + at.value.driven - half('driven')) / 2)
 </script>
 
@@ -110,7 +98,7 @@ const between = computed(() => (at.value.motor + half('motor') + at.value.driven
           stroke-dasharray="3 3"
         />
         <text class="figure" :x="s.x + 8" :y="(s.yNear + s.yFar) / 2 + 30" font-size="14" fill="#DCE3FF">
-          {{ s.isOther ? figures?.depthOther : figures?.depthReference }}
+          {{ s.isOther ? drawing.figures?.depthOther : drawing.figures?.depthReference }}
         </text>
         <text :x="s.x" :y="H - 12" font-size="14" fill="#A3AEE0" text-anchor="middle">
           {{ names[s.place] }}
@@ -130,7 +118,7 @@ const between = computed(() => (at.value.motor + half('motor') + at.value.driven
         stroke="#FFFFFF"
         stroke-width="2"
       />
-      <g v-if="figures" :fill="tone" paint-order="stroke" stroke-linejoin="round">
+      <g v-if="drawing.figures" :fill="tone" paint-order="stroke" stroke-linejoin="round">
         <path :d="`M${moved.x} ${moved.y}V${reference.y}`" :stroke="tone" stroke-width="4" fill="none" />
         <circle :cx="moved.x" :cy="moved.y" r="4.5" fill="#FFFFFF" />
         <text
@@ -142,17 +130,17 @@ const between = computed(() => (at.value.motor + half('motor') + at.value.driven
           stroke="#2A2F6E"
           stroke-width="5"
         >
-          {{ figures.offset }}
+          {{ drawing.figures.offset }}
         </text>
       </g>
-      <g v-if="figures" font-size="15" fill="#DCE3FF" text-anchor="middle">
+      <g v-if="drawing.figures" font-size="15" fill="#DCE3FF" text-anchor="middle">
         <text :x="between" :y="EDGE + 44">
           turn
-          <tspan class="figure" font-size="22" fill="#FFFFFF" dx="6">{{ figures.turn }}</tspan>
+          <tspan class="figure" font-size="22" fill="#FFFFFF" dx="6">{{ drawing.figures.turn }}</tspan>
         </text>
-        <text v-if="figures.tilt" :x="between" :y="H - 58">
+        <text v-if="drawing.figures.tilt" :x="between" :y="H - 58">
           tilt
-          <tspan class="figure" font-size="22" fill="#FFFFFF" dx="6">{{ figures.tilt }}</tspan>
+          <tspan class="figure" font-size="22" fill="#FFFFFF" dx="6">{{ drawing.figures.tilt }}</tspan>
         </text>
       </g>
       <g
@@ -162,7 +150,7 @@ const between = computed(() => (at.value.motor + half('motor') + at.value.driven
         :class="{ locked }"
         role="button"
         tabindex="0"
-        :aria-label="`${c.name}: ${contacts && touchWord(props.contacts[c.id])}`"
+        :aria-label="`${c.name}: ${touchWord(drawing.contacts[c.id])}`"
         :aria-disabled="locked"
         @click="tap(c.id)"
         @keydown.enter.prevent="tap(c.id)"
@@ -172,24 +160,24 @@ const between = computed(() => (at.value.motor + half('motor') + at.value.driven
           :cx="c.x"
           :cy="EDGE - 2"
           r="21"
-          :fill="props.contacts[c.id] === null ? '#15183F' : 'transparent'"
+          :fill="drawing.contacts[c.id] === null ? '#15183F' : 'transparent'"
           fill-opacity="0.55"
           stroke="#FFFFFF"
-          :stroke-width="props.contacts[c.id] === 'gap' ? 2.4 : 1.6"
+          :stroke-width="drawing.contacts[c.id] === 'gap' ? 2.4 : 1.6"
           :stroke-dasharray="
-            props.contacts[c.id] === 'gap' ? '6 4' : props.contacts[c.id] ? undefined : '2 4'
+            drawing.contacts[c.id] === 'gap' ? '6 4' : drawing.contacts[c.id] ? undefined : '2 4'
           "
         />
-        <circle v-if="props.contacts[c.id] === 'touch'" :cx="c.x" :cy="EDGE - 2" r="4.5" fill="#FFFFFF" />
+        <circle v-if="drawing.contacts[c.id] === 'touch'" :cx="c.x" :cy="EDGE - 2" r="4.5" fill="#FFFFFF" />
         <text
           :x="Math.min(W - 22, Math.max(22, c.x))"
           :y="EDGE - 32"
           font-size="15"
           text-anchor="middle"
           fill="#FFFFFF"
-          :font-weight="props.contacts[c.id] === 'gap' ? 700 : 400"
+          :font-weight="drawing.contacts[c.id] === 'gap' ? 700 : 400"
         >
-          {{ touchWord(props.contacts[c.id]) }}
+          {{ touchWord(drawing.contacts[c.id]) }}
         </text>
       </g>
     </svg>

@@ -13,6 +13,8 @@ export type Pull = (typeof PULLS)[number]
 
 export type SheavePlace = 'motor' | 'driven'
 
+export const otherSheave = (place: SheavePlace): SheavePlace => (place === 'motor' ? 'driven' : 'motor')
+
 /** A fixed sheave, in the record's own units (distances). */
 export interface Sheave {
   readonly pitchDiameter: number

@@ -61,12 +61,16 @@ export const eighths = (turns: number): string => {
 
 /** One step of a cure, in working order. */
 export interface CureStep {
+  /** Its place in the order of work, from 1. */
+  readonly number: number
   readonly step: 'tilt' | 'turn' | 'offset'
   readonly what: string
   /** The figure to work by, large; empty when there is nothing to do. */
   readonly figure: string
   readonly detail: string
 }
+
+type Unnumbered = Omit<CureStep, 'number'>
 
 /** Below these a step is not worth a wrench: a twentieth of a millimetre, a fifth of an eighth of a turn. */
 const IDLE_SLIDE = 0.05
@@ -82,7 +86,7 @@ export const cureSteps = (
   const { tilt, turn, offset } = line.corrections
   const words = w.bases[base.kind]
   const g = (x: number) => gapFigure(Math.abs(x), telling, true)
-  const tiltStep: CureStep =
+  const tiltStep: Unnumbered =
     line.errors.tilt === null
       ? { step: 'tilt', what: w.tiltNotRead, figure: '', detail: '' }
       : Math.abs(tilt.farFeetShim) < IDLE_SLIDE
@@ -99,7 +103,7 @@ export const cureSteps = (
             detail: '',
           }
   const away = turn.farEndSlide > 0
-  const turnStep: CureStep =
+  const turnStep: Unnumbered =
     Math.abs(turn.farEndSlide) < IDLE_SLIDE
       ? { step: 'turn', what: w.turnNothing, figure: '', detail: '' }
       : {
@@ -111,7 +115,7 @@ export const cureSteps = (
   // The slide is positive away from the edge; on the motor's outer face that is toward the motor.
   const towardMotor = offset.sheaveSlide > 0 === (edgeSide === 'outer')
   const now = offset.hubToShaftEnd
-  const offsetStep: CureStep =
+  const offsetStep: Unnumbered =
     Math.abs(offset.sheaveSlide) < IDLE_SLIDE
       ? { step: 'offset', what: w.offsetNothing, figure: '', detail: '' }
       : {
@@ -120,5 +124,5 @@ export const cureSteps = (
           figure: now === null ? g(offset.sheaveSlide) : `→ ${gapFigure(now, telling)}`,
           detail: now === null ? '' : w.hubToEnd,
         }
-  return [tiltStep, turnStep, offsetStep]
+  return [tiltStep, turnStep, offsetStep].map((s, i) => ({ number: i + 1, ...s }))
 }

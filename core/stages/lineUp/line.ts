@@ -14,7 +14,7 @@ import {
 import type { Verdict } from '../../judge/judge'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
-import type { BeltMachine, SheavePlace } from '../../register/beltMachine'
+import { otherSheave, type BeltMachine, type SheavePlace } from '../../register/beltMachine'
 import { toCore, type Millimetres, type UnitSystem } from '../../units/unitSystem'
 import type { LineRound } from './alignment'
 
@@ -61,8 +61,6 @@ export const lineLimits = (machine: BeltMachine, drive: BeltDrive): SheaveLimits
   })
 }
 
-const otherOf = (place: SheavePlace): SheavePlace => (place === 'motor' ? 'driven' : 'motor')
-
 /** Gaps at the edge in core units; what a straight contact check says when all four rims touch. */
 interface Gaps {
   readonly edgeOn: SheavePlace
@@ -84,7 +82,7 @@ const readGaps = (machine: BeltMachine, drive: BeltDrive, gaps: Gaps): LineReadi
   const own = (x: number) => toCore(x, 'distance', machine.units)
   const depthOf = (place: SheavePlace) =>
     own(machine.sheaves[place][gaps.edgeSide === 'outer' ? 'depthOuter' : 'depthInner'])
-  const depths = { reference: depthOf(gaps.edgeOn), other: depthOf(otherOf(gaps.edgeOn)) }
+  const depths = { reference: depthOf(gaps.edgeOn), other: depthOf(otherSheave(gaps.edgeOn)) }
   const errors = sheaveErrors(
     {
       r1: gaps.reference?.r1 ?? 0,
@@ -195,7 +193,7 @@ export const lineOfContacts = remember(
     const drive = driveOf(machine)
     if (!drive || diagnosisOf(entry) !== 'in-line') return null
     const { edgeOn, edgeSide } = entry.payload
-    const w = toCore(machine.sheaves[otherOf(edgeOn)].pitchDiameter, 'distance', machine.units)
+    const w = toCore(machine.sheaves[otherSheave(edgeOn)].pitchDiameter, 'distance', machine.units)
     return readGaps(machine, drive, { edgeOn, edgeSide, p1: 0, p2: 0, w, reference: null, tilt: null })
   },
 )

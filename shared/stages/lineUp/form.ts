@@ -1,4 +1,5 @@
 import type { BeltEntries } from '../../../core/stages/lineUp/entries'
+import { otherSheave, type SheavePlace } from '../../../core/register/beltMachine'
 import type { BeltMachine } from '../../../core/register/machine'
 import { fromCore, toCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { asTape, asking, faulty, typedMillimetres, unitOf, withUnit, type Remark } from '../../forms/typed'
@@ -17,25 +18,56 @@ export type Touch = 'touch' | 'gap' | null
 /** What stands on the line-up board, as typed and tapped. */
 export interface LineTexts {
   units: UnitSystem
-  edgeOn: 'motor' | 'driven'
+  edgeOn: SheavePlace
   edgeSide: 'outer' | 'inner'
   contacts: Record<Contact, Touch>
   boxes: Record<LineBox, string>
 }
 
 /** The sheave with the larger face carries the edge: a gap error reaches the offset less. */
-export const edgeBelongsOn = (machine: BeltMachine): 'motor' | 'driven' =>
+export const edgeBelongsOn = (machine: BeltMachine): SheavePlace =>
   machine.sheaves.motor.faceWidth * machine.sheaves.motor.pitchDiameter >
   machine.sheaves.driven.faceWidth * machine.sheaves.driven.pitchDiameter
     ? 'motor'
     : 'driven'
 
+/** Whether anybody has tapped a rim since the board was blank. */
+export const boardBegun = (texts: LineTexts): boolean => CONTACTS.some((c) => texts.contacts[c] !== null)
+
+/** Whether the edge rocks on the sheave it lies on. */
+const rocks = ({ contacts: c }: LineTexts): boolean => c.referenceFar === 'gap' || c.referenceNear === 'gap'
+
+/** Where a feeler goes, in the order of the work: one box a rim that stands off, and the distances between. */
+export const gapBoxes = (texts: LineTexts): readonly LineBox[] => {
+  const { contacts: c } = texts
+  const at = (contact: Contact, box: LineBox): readonly LineBox[] => (c[contact] === 'gap' ? [box] : [])
+  return [
+    ...at('otherFar', 'p2'),
+    ...at('otherNear', 'p1'),
+    'w',
+    ...at('referenceNear', 'r2'),
+    ...at('referenceFar', 'r1'),
+    ...(rocks(texts) ? (['wR'] as const) : []),
+  ]
+}
+
+/** The edge shifted up and down the face, and how far. */
+export const TILT_BOXES = ['g12', 'g6', 'h'] as const satisfies readonly LineBox[]
+
+/** The box that Enter leads to; null when nothing behind this one is missing. */
+export const boxAfter = (box: LineBox, texts: LineTexts, missing: readonly LineBox[]): LineBox | null => {
+  const order: readonly LineBox[] = [...gapBoxes(texts), ...TILT_BOXES]
+  return order.slice(order.indexOf(box) + 1).find((b) => missing.includes(b)) ?? null
+}
+
+/** What a tap makes of a rim: touch, then gap, then not looked at. */
+export const tapped = (now: Touch): Touch => (now === null ? 'touch' : now === 'touch' ? 'gap' : null)
+
 /** An empty board: nothing looked at yet; distances across the faces from the register. */
 export const blankLine = (machine: BeltMachine, units: UnitSystem): LineTexts => {
   const edgeOn = edgeBelongsOn(machine)
-  const across = (place: 'motor' | 'driven') =>
+  const across = (place: SheavePlace) =>
     asTape(toCore(machine.sheaves[place].pitchDiameter, 'distance', machine.units) * 0.95, units)
-  const other = edgeOn === 'motor' ? 'driven' : 'motor'
   return {
     units,
     edgeOn,
@@ -44,7 +76,7 @@ export const blankLine = (machine: BeltMachine, units: UnitSystem): LineTexts =>
     boxes: {
       p1: '',
       p2: '',
-      w: roundTape(across(other)),
+      w: roundTape(across(otherSheave(edgeOn))),
       r1: '',
       r2: '',
       wR: roundTape(across(edgeOn)),
@@ -90,7 +122,7 @@ export const readLineTexts = (texts: LineTexts, machine: BeltMachine, telling: T
     }
     return value
   }
-  const apart = (box: LineBox, place: 'motor' | 'driven'): number | null => {
+  const apart = (box: LineBox, place: SheavePlace): number | null => {
     const value = mm(box)
     if (value === null) missing.push(box)
     else if (value <= 0) {
@@ -106,14 +138,13 @@ export const readLineTexts = (texts: LineTexts, machine: BeltMachine, telling: T
     }
     return value
   }
-  const other = texts.edgeOn === 'motor' ? 'driven' : 'motor'
   const p1 = gapAt('p1', 'otherNear')
   const p2 = gapAt('p2', 'otherFar')
-  const w = apart('w', other)
-  const rocks = c.referenceFar === 'gap' || c.referenceNear === 'gap'
-  const r2 = rocks ? gapAt('r2', 'referenceNear') : 0
-  const r1 = rocks ? gapAt('r1', 'referenceFar') : 0
-  const wR = rocks ? apart('wR', texts.edgeOn) : 0
+  const w = apart('w', otherSheave(texts.edgeOn))
+  const rocking = rocks(texts)
+  const r2 = rocking ? gapAt('r2', 'referenceNear') : 0
+  const r1 = rocking ? gapAt('r1', 'referenceFar') : 0
+  const wR = rocking ? apart('wR', texts.edgeOn) : 0
   const [g12, g6] = [mm('g12'), mm('g6')]
   const tiltBegun = g12 !== null || g6 !== null
   if (tiltBegun) {
@@ -140,7 +171,7 @@ export const readLineTexts = (texts: LineTexts, machine: BeltMachine, telling: T
           p1: inUnits(p1 ?? 0),
           p2: inUnits(p2 ?? 0),
           w: inUnits(w ?? 0),
-          reference: rocks ? { r1: inUnits(r1 ?? 0), r2: inUnits(r2 ?? 0), wR: inUnits(wR ?? 0) } : null,
+          reference: rocking ? { r1: inUnits(r1 ?? 0), r2: inUnits(r2 ?? 0), wR: inUnits(wR ?? 0) } : null,
           tilt: tiltBegun ? { g12: inUnits(g12 ?? 0), g6: inUnits(g6 ?? 0), h: inUnits(h ?? 0) } : null,
         }
       : null,
