@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { blankRecord, readRecord, recordFields, recordTexts } from '~~/shared/register/form'
+import { blankRecord, readRecord, recordBoxes, recordTexts } from '~~/shared/register/form'
 import type { MachineFields, MachineRecord } from '~~/shared/register/machine'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { newId } from '~/device/newId'
@@ -13,8 +13,8 @@ const session = useSession()
 const drive = ref<MachineFields['drive']>('coupled')
 const units = ref<MachineFields['units']>('inch')
 const base = shallowRef<MachineFields>(blankRecord('coupled', 'inch'))
-const fields = computed(() => recordFields(base.value, session.works?.footWords))
-const groups = computed(() => [...new Set(fields.value.map((f) => f.group))])
+const boxes = computed(() => recordBoxes(base.value, session.works?.footWords))
+const groups = computed(() => [...new Set(boxes.value.map((f) => f.group))])
 const texts = ref<Record<string, string>>({})
 const faults = ref<Readonly<Record<string, string>>>({})
 const message = ref('')
@@ -23,7 +23,7 @@ const newMachineId = ref('')
 
 const begin = (record: MachineFields, blank: boolean) => {
   base.value = record
-  const filled = recordTexts(record, fields.value)
+  const filled = recordTexts(record, boxes.value)
   // A zero in a new record is a box nobody filled yet.
   texts.value = blank
     ? Object.fromEntries(
@@ -48,7 +48,7 @@ watch(shown, (now) => {
 const another = () => begin(blankRecord(drive.value, units.value), true)
 
 const save = async () => {
-  const read = readRecord(texts.value, base.value, fields.value)
+  const read = readRecord(texts.value, base.value, boxes.value)
   faults.value = read.faults
   if (Object.keys(read.faults).length > 0) {
     message.value = 'Some boxes are not right yet. They are marked.'
@@ -108,7 +108,7 @@ const save = async () => {
     <el-form label-position="top" class="form" @submit.prevent="save">
       <template v-for="group in groups" :key="group">
         <h3>{{ group }}</h3>
-        <template v-for="f in fields.filter((x) => x.group === group)" :key="f.path">
+        <template v-for="f in boxes.filter((x) => x.group === group)" :key="f.path">
           <NumberBox
             v-if="f.kind === 'number' || f.kind === 'shims'"
             v-model="texts[f.path]!"

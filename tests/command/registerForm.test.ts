@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { MACHINES } from '../../scripts/demo/works'
 import { issuesOf } from '../../shared/calculation/issues'
-import { blankRecord, readRecord, recordFields, recordTexts } from '../../shared/register/form'
+import { blankRecord, readRecord, recordBoxes, recordTexts } from '../../shared/register/form'
 import { machineFields } from '../../shared/register/machine'
 
 describe('the register form', () => {
   it.each(MACHINES.map((m) => [m.tag, m] as const))('shows %s and reads it back unchanged', (_, machine) => {
-    const fields = recordFields(machine)
-    const { record, faults } = readRecord(recordTexts(machine, fields), machine, fields)
+    const boxes = recordBoxes(machine)
+    const { record, faults } = readRecord(recordTexts(machine, boxes), machine, boxes)
     expect(faults).toEqual({})
     expect(machineFields.parse(record)).toEqual(machineFields.parse(machine))
   })
@@ -16,8 +16,8 @@ describe('the register form', () => {
     'an empty %s machine is refused with a sentence at its boxes',
     (drive) => {
       const blank = blankRecord(drive, 'metric')
-      const fields = recordFields(blank)
-      const { record, faults } = readRecord(recordTexts(blank, fields), blank, fields)
+      const boxes = recordBoxes(blank)
+      const { record, faults } = readRecord(recordTexts(blank, boxes), blank, boxes)
       const parsed = machineFields.safeParse(record)
       const said = [
         ...Object.values(faults),
@@ -31,9 +31,9 @@ describe('the register form', () => {
   it('says at the box what is no number', () => {
     const [machine] = MACHINES
     if (!machine) throw new Error('no machine')
-    const fields = recordFields(machine)
-    const texts = { ...recordTexts(machine, fields), rpm: 'fast', powerKw: '' }
-    expect(Object.keys(readRecord(texts, machine, fields).faults).sort()).toEqual(['powerKw', 'rpm'])
+    const boxes = recordBoxes(machine)
+    const texts = { ...recordTexts(machine, boxes), rpm: 'fast', powerKw: '' }
+    expect(Object.keys(readRecord(texts, machine, boxes).faults).sort()).toEqual(['powerKw', 'rpm'])
   })
 
   it('has a box for each pair of feet, however many there are', () => {
@@ -45,13 +45,13 @@ describe('the register form', () => {
       ...machine,
       feet: { ...machine.feet, movable: [near, { ...far, id: 'middle', x: 20 }, far] },
     }
-    const paths = recordFields(three).map((f) => f.path)
+    const paths = recordBoxes(three).map((f) => f.path)
     expect(paths.filter((p) => /^feet\.movable\.\d+\.x$/.test(p))).toHaveLength(3)
   })
 
   it('has none of the coupling’s boxes for a belt drive, nor the other way round', () => {
     const paths = (tag: string) =>
-      recordFields(MACHINES.find((m) => m.tag === tag) as never).map((f) => f.path)
+      recordBoxes(MACHINES.find((m) => m.tag === tag) as never).map((f) => f.path)
     expect(paths('GL-03').some((p) => p.startsWith('feet') || p === 'couplingKind')).toBe(false)
     expect(paths('CP-11').some((p) => p.startsWith('sheaves') || p.startsWith('base'))).toBe(false)
   })

@@ -10,6 +10,7 @@ import { opening } from './opening'
 import { plans } from './plans'
 import { limits, quantities } from './quantities'
 import { refusals } from './refusals'
+import { register } from './register'
 import { safety } from './safety'
 import { setUp } from './setUp'
 import { sheet } from './stages'
@@ -31,6 +32,7 @@ export const en = {
   plans,
   quantities,
   refusals,
+  register,
   safety,
   setUp,
   sheet,

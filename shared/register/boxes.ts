@@ -1,0 +1,52 @@
+import type { TypedMeasure } from '../../core/units/typedNumber'
+
+interface Place {
+  /** Where the value stands in the record, `feet.movable.0.x`. */
+  readonly path: string
+  readonly label: string
+  /** The heading it stands under. */
+  readonly group: string
+}
+
+interface NumberRules {
+  readonly signed?: boolean
+  readonly optional?: boolean
+}
+
+/** One box of the register form. */
+export type RecordBox = Place &
+  (
+    | { readonly kind: 'text' | 'shims' | 'toggle' }
+    | ({ readonly kind: 'number'; readonly measure: TypedMeasure } & NumberRules)
+    | {
+        readonly kind: 'choice'
+        readonly options: readonly { readonly value: string; readonly name: string }[]
+      }
+  )
+
+/** The boxes of one group; paths are counted from `root`. */
+export const boxesOf = (group: string, root = '') => ({
+  text: (path: string, label: string): RecordBox => ({ group, path: root + path, label, kind: 'text' }),
+  shims: (path: string, label: string): RecordBox => ({ group, path: root + path, label, kind: 'shims' }),
+  toggle: (path: string, label: string): RecordBox => ({ group, path: root + path, label, kind: 'toggle' }),
+  number: (path: string, label: string, measure: TypedMeasure, rules: NumberRules = {}): RecordBox => ({
+    group,
+    path: root + path,
+    label,
+    kind: 'number',
+    measure,
+    ...rules,
+  }),
+  choice: <T extends string>(
+    path: string,
+    label: string,
+    values: readonly T[],
+    name: (value: T) => string,
+  ): RecordBox => ({
+    group,
+    path: root + path,
+    label,
+    kind: 'choice',
+    options: values.map((value) => ({ value, name: name(value) })),
+  }),
+})
