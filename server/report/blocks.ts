@@ -1,6 +1,7 @@
 import dayjs from 'dayjs'
 import type { Content, ContentTable, TableCell } from 'pdfmake/interfaces'
 import { verdictSvg } from './shaftSvg'
+import { together } from './together'
 
 /** The parts that every section of the report is put together from. */
 export const when = (iso: string): string => dayjs(iso).format('D MMM YYYY HH:mm')
@@ -53,11 +54,11 @@ export const heading = (text: string): Content => ({
   headlineLevel: HEADING,
 })
 
-/** A heading with what belongs to it, kept on one page. */
-export const block = (title: string, ...body: Content[]): Content => ({
-  unbreakable: true,
-  stack: [heading(title), ...body],
-})
+/** A heading with what belongs to it, kept on one page where it fits. */
+export const block = (title: string, ...body: Content[]): Content => together(heading(title), ...body)
+
+/** The end of a long list, which the page after it may take along. */
+const TAIL = 4
 
 /** A titled list; nothing when it is empty. Short lists are kept on one page. */
 export const list = (title: string, lines: readonly string[]): Content[] =>
@@ -65,7 +66,7 @@ export const list = (title: string, lines: readonly string[]): Content[] =>
     ? []
     : lines.length <= 12
       ? [block(title, { ul: [...lines] })]
-      : [heading(title), { ul: [...lines] }]
+      : [heading(title), { ul: lines.slice(0, -TAIL) }, { ul: lines.slice(-TAIL) }]
 
 /** A verdict's lozenge with its word. */
 export const verdictCell = (verdict: string, word: string): TableCell => ({

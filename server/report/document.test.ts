@@ -83,7 +83,7 @@ describe('the report', () => {
       'As found: 8.4 mil low',
       'bar sag 3.0 mil (told as its hang)',
       'Day-shift millwright',
-      'Isolated',
+      'confirmed isolated',
       'Maintenance lead',
       'Runs quietly',
       'Guard bolt M8 replaced',
@@ -156,7 +156,7 @@ describe('what must not be lost', () => {
     const text = said({}, job)
     expect(text).toContain('Power came back: bump test for rotation')
     expect(text).toContain('Power came back: guard switch tested')
-    expect(text.match(/Isolated confirmed/g)).toHaveLength(2)
+    expect(text.match(/confirmed isolated \d\d:\d\d, locked and tagged/g)).toHaveLength(2)
   })
 
   it('why no lockout was needed, and why a set-up was used that missed zero', () => {
@@ -207,7 +207,7 @@ describe('the report of a belt job', () => {
       'One rim of the other sheave stands off',
       'far rim 0.63 mm',
       'Corrected',
-      'turn, offset. screw eased',
+      'motor turned, sheave slid on its shaft. screw eased',
       'Limits: Site rule',
     ])
       expect(text).toContain(part)

@@ -5,6 +5,7 @@ import { UNIT_NAMES } from '../../shared/wording/figures'
 import { HEADING, QUIET } from './blocks'
 import type { Reported } from './section'
 import { sectionsOf } from './sections'
+import { withoutLostEnd } from './together'
 import { verdictSvg } from './shaftSvg'
 
 /** The report of a job as a printable document: readable in black and white, on A4 or Letter. */
@@ -24,8 +25,13 @@ export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions
     footer: (page, pages) => ({
       margin: [42, 12, 42, 0],
       fontSize: 8,
+      color: QUIET,
       columns: [
-        { text: `${works} · ${machine.tag} · job ${jobId}` },
+        {
+          text:
+            `${works} · ${machine.tag} · job ${jobId}\n` +
+            `Times are of the works’ server, ${dayjs().format('[UTC]Z')}. Units: ${names.displacement}, ${names.slope}.`,
+        },
         { text: `${page} of ${pages}`, alignment: 'right', width: 60 },
       ],
     }),
@@ -44,12 +50,7 @@ export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions
           },
         ],
       },
-      ...sectionsOf(job, report),
-      {
-        text: `Times are of the works’ server, ${dayjs().format('[UTC]Z')}. Units: ${names.displacement}, ${names.slope}.`,
-        color: QUIET,
-        margin: [0, 8, 0, 0],
-      },
+      ...withoutLostEnd(sectionsOf(job, report)),
     ],
   }
 }

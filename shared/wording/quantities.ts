@@ -7,6 +7,17 @@ import type { Telling } from './telling'
 export const quantityName = (name: string, { words }: Pick<Telling, 'words'>): string =>
   words.quantities[name] ?? name
 
+/** The same in two parts, for a narrow column: `Angle` and `vertical`; no plane for a size without one. */
+export const quantityParts = (
+  name: string,
+  { words }: Pick<Telling, 'words'>,
+): { readonly what: string; readonly plane: string } => {
+  const plane = name.endsWith('.v') ? 'v' : name.endsWith('.h') ? 'h' : null
+  return plane
+    ? { what: quantityName(name.slice(0, -2), { words }), plane: words.directions.planes[plane] }
+    : { what: quantityName(name, { words }), plane: '' }
+}
+
 /** A judged value with its sign in words: `8.4 mil low`, `angle, vertical: outboard end low`. */
 const valueWords = (q: JudgedValue, far: string, telling: Telling): string => {
   const plane = q.name.endsWith('.v') ? 'v' : q.name.endsWith('.h') ? 'h' : null

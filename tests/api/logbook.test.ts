@@ -352,4 +352,13 @@ describe('the report', () => {
     }
     expectRefusal(await api.ask(`/api/jobs/${job}/report.pdf?paper=napkin`), 422)
   })
+
+  it('prints long remarks over as many pages as they need', async () => {
+    const job = await api.openJob()
+    for (let i = 0; i < 10; i++) await api.log(job, remark('word '.repeat(380)))
+    const answer = await fetch(`${api.program().url}/api/jobs/${job}/report.pdf`)
+    const pdf = Buffer.from(await answer.arrayBuffer()).toString('latin1')
+    // 19 000 characters at a hundred a line and sixty lines a page.
+    expect(pdf.match(/\/Type \/Page\b/g)?.length).toBeGreaterThanOrEqual(4)
+  })
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Judgement } from '~~/core/judge/judge'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
-import { limitWords, quantityName } from '~~/shared/wording/quantities'
+import { limitWords, quantityParts } from '~~/shared/wording/quantities'
 
 /** Each judged quantity: now, after the plan where there is one, its limit, and where the limit comes from. */
 const props = defineProps<{ judgement: Judgement; after?: Judgement | null; source: string }>()
@@ -15,10 +15,12 @@ const head = computed(() => [kinds.value, 'now', ...(props.after ? ['after'] : [
 </script>
 
 <template>
-  <div>
+  <div :class="{ two: after }">
     <FigureTable :head="head">
       <tr v-for="q in judgement.quantities" :key="q.name">
-        <td>{{ quantityName(q.name, telling) }}</td>
+        <td class="name">
+          {{ quantityParts(q.name, telling).what }}<span>{{ quantityParts(q.name, telling).plane }}</span>
+        </td>
         <td><SignedFigure :quantity="q" :value="q.value" :verdict="q.verdict" /></td>
         <td v-if="after">
           <SignedFigure
@@ -35,6 +37,23 @@ const head = computed(() => [kinds.value, 'now', ...(props.after ? ['after'] : [
 </template>
 
 <style scoped>
+.name {
+  line-height: 1.2;
+  white-space: nowrap;
+}
+.name span {
+  display: block;
+  color: var(--muted);
+  font-size: 13px;
+}
+/* Twice the figures in the same width. */
+.two :deep(.figure) {
+  font-size: 15px;
+}
+.two :deep(th),
+.two :deep(td) {
+  padding-left: 5px;
+}
 .source {
   font-size: 13px;
   margin-top: 6px;

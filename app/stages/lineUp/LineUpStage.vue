@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LogEntry } from '~~/core/logbook/entry'
-import type { LineStep } from '~~/core/stages/lineUp/entries'
+import { LINE_STEPS, type LineStep } from '~~/core/stages/lineUp/entries'
 import { toCore } from '~~/core/units/unitSystem'
 import { drawLine, markBase } from '~~/shared/stages/lineUp/drawing'
 import {
@@ -152,7 +152,7 @@ const nextWords = computed(() => {
     <div v-if="canCorrect" class="did">
       <h3 id="did">What was corrected</h3>
       <el-checkbox-group v-model="done" aria-labelledby="did">
-        <el-checkbox v-for="s in steps" :key="s.step" :value="s.step">{{ s.what }}</el-checkbox>
+        <el-checkbox v-for="s in LINE_STEPS" :key="s" :value="s">{{ w.done[s] }}</el-checkbox>
       </el-checkbox-group>
       <el-input
         v-model="remark"

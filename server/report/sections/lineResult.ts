@@ -65,7 +65,7 @@ export const lineRounds: Section<Pick<BeltState, 'alignment' | 'lines'>> = (
     if (round.correction) {
       const c = round.correction
       parts.push(
-        `Corrected ${when(c.madeAt)}, ${personName(c.author)}: ${c.payload.steps.join(', ')}. ${c.payload.remark}`,
+        `Corrected ${when(c.madeAt)}, ${personName(c.author)}: ${c.payload.steps.map((s) => w.done[s].toLowerCase()).join(', ')}. ${c.payload.remark}`,
       )
     }
     if (parts.length === 0) return []

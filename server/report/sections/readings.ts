@@ -6,6 +6,7 @@ import { figure, UNIT_NAMES } from '../../../shared/wording/figures'
 import { circleName, setName } from '../../../shared/wording/readings'
 import { trustRows } from '../../../shared/wording/trustRows'
 import { figures, grid, heading, when } from '../blocks'
+import { together } from '../together'
 import type { Reported, Section } from '../section'
 
 const standing = (m: Measurement, s: Measurement['sets'][number]): string =>
@@ -62,8 +63,7 @@ const round = (m: Measurement, title: string, { telling, personName }: Reported)
     ...reasons.map((text): Content => ({ text, bold: true })),
     { text: `Checks: ${checks.join('; ')}.` },
   ]
-  // Kept on one page, so that no heading stands alone at the foot.
-  return m.sets.length <= 6 ? [{ unbreakable: true, stack: body }] : body
+  return [together(...body)]
 }
 
 /** Every set of every round, how it stands, and the checks behind it. */

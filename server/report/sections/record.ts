@@ -1,8 +1,34 @@
+import dayjs from 'dayjs'
 import type { Content } from 'pdfmake/interfaces'
 import { correctionLines } from '../../../shared/wording/corrections'
 import { capital } from '../../../shared/wording/telling'
 import { list, QUIET, when } from '../blocks'
-import type { Common, Section } from '../section'
+import type { Common, Reported, Section } from '../section'
+
+type History = Common['safety']['history']
+
+/** The whole history of a lockout; points confirmed one after another by one person share a line. */
+const lockoutLines = (
+  history: History,
+  { personName, telling }: Pick<Reported, 'personName' | 'telling'>,
+): readonly string[] => {
+  const w = telling.words.safety
+  const day = (e: History[number]) => dayjs(e.madeAt).format('D MMM YYYY')
+  const lines: { readonly key: string; text: string }[] = []
+  for (const e of history) {
+    const last = lines[lines.length - 1]
+    const key = e.kind === 'safety-confirmed' ? `${day(e)} ${e.author}` : ''
+    if (e.kind === 'safety-confirmed') {
+      const point = `${w.points[e.payload.point].name.toLowerCase()} ${dayjs(e.madeAt).format('HH:mm')}`
+      if (last && last.key === key) last.text += `, ${point}`
+      else lines.push({ key, text: `${day(e)}, ${personName(e.author)}: ${w.confirmed(point)}` })
+    } else {
+      const said = e.kind === 'power-restored' ? w.powerBack(e.payload.why) : w.whyNot(e.payload.why)
+      lines.push({ key, text: `${when(e.madeAt)}, ${personName(e.author)}: ${said}` })
+    }
+  }
+  return lines.map((l) => l.text)
+}
 
 /** The lockout with all of its history, what was passed over, corrections with old and new, remarks. */
 export const record: Section<Common> = ({ safety, remarks }, { logbook, personName, telling }) => {
@@ -10,16 +36,7 @@ export const record: Section<Common> = ({ safety, remarks }, { logbook, personNa
   const w = words.safety
   const by = (e: { readonly madeAt: string; readonly author: string }) =>
     `${when(e.madeAt)}, ${personName(e.author)}`
-  const lockout = safety.history.map((e) => {
-    switch (e.kind) {
-      case 'safety-confirmed':
-        return `${by(e)}: ${w.confirmed(w.points[e.payload.point].name)}`
-      case 'power-restored':
-        return `${by(e)}: ${w.powerBack(e.payload.why)}`
-      case 'lockout-waived':
-        return `${by(e)}: ${w.whyNot(e.payload.why)}`
-    }
-  })
+  const lockout = lockoutLines(safety.history, { personName, telling })
   const byId = new Map(logbook.map((e) => [e.id, e]))
   const corrections = logbook.flatMap((e) => {
     if (!e.supersedes) return []

@@ -1,6 +1,7 @@
 import type { ContactDiagnosis } from '../../../core/belt/fourContact'
 import type { BeltKind } from '../../../core/belt/sheaveLine'
 import type { BaseKind, MotorPlace, Pull, SheavePlace } from '../../../core/register/beltMachine'
+import type { LineStep } from '../../../core/stages/lineUp/entries'
 import type { JudgedLine } from '../../../core/stages/lineUp/line'
 
 /** What is turned on a base, and which way each word means. */
@@ -89,6 +90,12 @@ export const belts = {
   offsetNothing: 'Offset: nothing',
   towardMotor: 'toward the motor',
   awayMotor: 'away from the motor',
+  /** What was done about each, for the record. */
+  done: {
+    tilt: 'Feet shimmed against the tilt',
+    turn: 'Motor turned',
+    offset: 'Sheave slid on its shaft',
+  } satisfies Record<LineStep, string>,
   hubToEnd: 'hub face to shaft end',
   limits: {
     own: (source: string) => source || 'This machine’s own limit',

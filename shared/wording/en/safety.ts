@@ -45,6 +45,6 @@ export const safety = {
   lockedOut: (time: string) => `Locked out ${time}`,
   lostFinding: 'Power came back: confirm again',
   waivedFinding: 'Not needed, with a reason',
-  confirmed: (point: string) => `${point} confirmed`,
+  confirmed: (points: string) => `confirmed ${points}`,
   powerBack: (why: string) => `Power came back: ${why}`,
 }
