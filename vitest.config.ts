@@ -9,6 +9,7 @@ export default defineConfig({
           include: [
             'core/**/*.test.ts',
             'shared/**/*.test.ts',
+            'app/**/*.test.ts',
             'server/**/*.test.ts',
             'tests/command/**/*.test.ts',
           ],

@@ -1,4 +1,4 @@
-import { deviceStore, type OutboxRow, type TurnedDown } from './database'
+import { deviceStore, type OutboxRow } from './database'
 
 /** All rows in the order they were written. */
 export const allRows = async (): Promise<readonly OutboxRow[]> => (await deviceStore()).getAll('outbox')
@@ -21,17 +21,14 @@ export const replaceRow = async (row: OutboxRow): Promise<void> => {
   await (await deviceStore()).put('outbox', row)
 }
 
-/** Marks a row as turned down: its job's queue halts there. */
-export const haltAt = async (row: OutboxRow, turnedDown: TurnedDown): Promise<void> =>
-  replaceRow({ ...row, turnedDown })
-
 /**
  * Runs while no other tab does the same for this job. Without the platform's locks (an insecure
  * origin) tabs may send the same head twice, which a UUID makes harmless.
  */
 export const alone = async (job: string, work: () => Promise<void>): Promise<void> => {
-  if (!navigator.locks) return work()
-  await navigator.locks.request(`hc.outbox.${job}`, { ifAvailable: true }, async (lock) => {
+  const { locks } = navigator as Partial<Pick<Navigator, 'locks'>>
+  if (!locks) return work()
+  await locks.request(`hc.outbox.${job}`, { ifAvailable: true }, async (lock) => {
     if (lock) await work()
   })
 }

@@ -13,6 +13,8 @@ export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions
   const { machine, works, telling, jobId } = report
   const verdict = job.state.closing?.payload.signed?.verdict ?? job.state.outcome.verdict
   const names = UNIT_NAMES[telling.units]
+  const units =
+    job.kind === 'coupled' ? `${names.displacement}, ${names.slope}` : `${names.distance}, degrees`
   const title = job.kind === 'coupled' ? 'Alignment report' : 'Belt drive report'
   return {
     pageSize: report.paper,
@@ -30,7 +32,7 @@ export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions
         {
           text:
             `${works} · ${machine.tag} · job ${jobId}\n` +
-            `Times are of the works’ server, ${dayjs().format('[UTC]Z')}. Units: ${names.displacement}, ${names.slope}.`,
+            `Times are of the works’ server, ${dayjs().format('[UTC]Z')}. Units: ${units}.`,
         },
         { text: `${page} of ${pages}`, alignment: 'right', width: 60 },
       ],

@@ -7,17 +7,6 @@ import type { Telling } from './telling'
 export const quantityName = (name: string, { words }: Pick<Telling, 'words'>): string =>
   words.quantities[name] ?? name
 
-/** The same in two parts, for a narrow column: `Angle` and `vertical`; no plane for a size without one. */
-export const quantityParts = (
-  name: string,
-  { words }: Pick<Telling, 'words'>,
-): { readonly what: string; readonly plane: string } => {
-  const plane = name.endsWith('.v') ? 'v' : name.endsWith('.h') ? 'h' : null
-  return plane
-    ? { what: quantityName(name.slice(0, -2), { words }), plane: words.directions.planes[plane] }
-    : { what: quantityName(name, { words }), plane: '' }
-}
-
 /** A judged value with its sign in words: `8.4 mil low`, `angle, vertical: outboard end low`. */
 const valueWords = (q: JudgedValue, far: string, telling: Telling): string => {
   const plane = q.name.endsWith('.v') ? 'v' : q.name.endsWith('.h') ? 'h' : null
@@ -60,4 +49,30 @@ export const limitWords = (
   if (q.low !== null && q.high !== null)
     return q.low === -q.high || q.low === 0 ? f(q.high) : `${f(q.low)}…${f(q.high)}`
   return q.low !== null ? `≥ ${f(q.low)}` : f(q.high)
+}
+
+/** Judged quantities of one kind at one place, by plane. */
+export interface QuantityGroup {
+  readonly what: string
+  /** The limit of all rows; by plane where they differ. */
+  readonly limit: string
+  readonly rows: readonly { readonly plane: string; readonly q: JudgedValue }[]
+}
+
+/** A judgement in groups: `Angle` with its `vertical` and `horizontal`; no plane for a size without one. */
+export const quantityGroups = (judgement: Judgement, telling: Telling): readonly QuantityGroup[] => {
+  const planes = telling.words.directions.planes
+  const named = judgement.quantities.map((q) => {
+    const plane = q.name.endsWith('.v') ? planes.v : q.name.endsWith('.h') ? planes.h : ''
+    return { q, plane, what: quantityName(plane ? q.name.slice(0, -2) : q.name, telling) }
+  })
+  return [...new Set(named.map((n) => n.what))].map((what) => {
+    const rows = named.filter((n) => n.what === what)
+    const limits = rows.map(({ q }) => limitWords(q, telling))
+    const limit =
+      new Set(limits).size === 1
+        ? (limits[0] ?? '')
+        : rows.map(({ plane }, i) => `${plane} ${limits[i]}`).join(', ')
+    return { what, limit, rows: rows.map(({ plane, q }) => ({ plane, q })) }
+  })
 }

@@ -16,7 +16,7 @@ const rows = computed(() => trustRows(props.measurement, telling.value))
     :head="[`trust, ${UNIT_NAMES[session.units].displacement}`, 'found', 'limit']"
   >
     <tr v-for="row in rows" :key="row.name">
-      <td><VerdictMark :mark="row.passes ? 'done' : 'out'" /> {{ row.name }}</td>
+      <td class="name"><VerdictMark :mark="row.passes ? 'done' : 'out'" />{{ row.name }}</td>
       <td class="figure">{{ row.found }}</td>
       <td class="figure">{{ row.limit }}</td>
     </tr>
@@ -24,8 +24,14 @@ const rows = computed(() => trustRows(props.measurement, telling.value))
 </template>
 
 <style scoped>
-svg {
-  vertical-align: -3px;
-  margin-right: 4px;
+/* Words that wrap stay clear of the mark. */
+.name {
+  position: relative;
+  padding-left: 24px !important;
+}
+.name svg {
+  position: absolute;
+  top: 9px;
+  left: 0;
 }
 </style>
