@@ -1,16 +1,9 @@
 <script setup lang="ts">
+import type { ListedSet } from '~~/shared/stages/measure/drawing'
+
 /** The sets logged so far, in words: what they read, whether they are used, what can be done with them. */
 defineProps<{
-  sets: readonly {
-    readonly id: string
-    readonly name: string
-    readonly standing: string
-    /** One line a circle: its name and what it read. */
-    readonly lines: readonly string[]
-    readonly leftOut: boolean
-    /** Not used as things stand. */
-    readonly idle: boolean
-  }[]
+  sets: readonly ListedSet[]
   taking: boolean
 }>()
 defineEmits<{ correct: [id: string]; leave: [id: string]; use: [id: string] }>()

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { isBelieved, type NotedSet } from '~~/core/stages/measure/measurement'
-import { trustOf } from '~~/core/stages/measure/readingSet'
+import { balanceOf, ghostOf, listSets, ringedOf, usableAnyway } from '~~/shared/stages/measure/drawing'
 import type { ReadingBox } from '~~/shared/stages/measure/form'
 import { readingsWorking } from '~~/shared/stages/measure/working'
 import { clockName } from '~~/shared/wording/directions'
-import { figure } from '~~/shared/wording/figures'
 import { meaningOfMeasuring } from '~~/shared/wording/headlines'
-import { circleName, setName, standingWords } from '~~/shared/wording/readings'
+import { circleName, setName } from '~~/shared/wording/readings'
 import { toleranceSource } from '~~/shared/wording/tolerances'
 import { useKeyEvents } from '~/composables/useKeys'
 
@@ -42,21 +41,8 @@ const source = computed(() =>
 )
 
 // The board: boxes, ghost of the last sound set, ringed misfits, balance.
-const ghostSet = computed(
-  () =>
-    (logged.value?.sets ?? [])
-      .filter((s) => s.set.sound && s.leftOut === null && s.set.entry.id !== form.value.correcting)
-      .at(-1)?.set,
-)
-const asText = (mm: number) => figure(mm, 'displacement', session.units, { sign: true })
-const ghost = (circle: string): Record<string, string> =>
-  Object.fromEntries((ghostSet.value?.read[circle] ?? []).map((r) => [String(r.clock), asText(r.value)]))
-const ringed = (circle: string) =>
-  measurement.value?.suspects.length === 1
-    ? measurement.value.suspects
-        .filter((s) => s.circle === circle && s.set === reading.draftId())
-        .map((s) => s.clock)
-    : []
+const ghost = (circle: string) => ghostOf(logged.value, circle, form.value.correcting, telling.value)
+const ringed = (circle: string) => ringedOf(measurement.value ?? null, circle, reading.draftId())
 const notes = (circle: string): Record<string, string> =>
   Object.fromEntries(
     (read.value.slips[circle] ?? []).map((c) => [String(c), telling.value.words.typing.tenfoldOthers]),
@@ -64,34 +50,14 @@ const notes = (circle: string): Record<string, string> =>
 const shownSet = computed(
   () => liveSet.value?.set ?? (read.value.blank ? measurement.value?.sets.at(-1)?.set : undefined),
 )
-const balance = (circle: string) => {
-  const sums = shownSet.value?.sums[circle]
-  const trust = shownSet.value ? trustOf(shownSet.value, circle) : null
-  return {
-    name: circleName(circle, telling.value),
-    topBottom: sums?.topBottom ?? null,
-    leftRight: sums?.leftRight ?? null,
-    limit: trust?.closureLimit ?? null,
-    agrees: trust?.agrees ?? null,
-    units: session.units,
-  }
-}
+const balance = (circle: string) => ({
+  ...balanceOf(shownSet.value, circle, telling.value),
+  units: session.units,
+})
 const named = computed(() => circles.value.map((id) => ({ id, name: circleName(id, telling.value) })))
 const fourClock = computed(() => form.value.positions.join() === '0,90,180,270')
 const asTable = computed(() => boardOrTable.value || !fourClock.value)
-const listed = computed(() =>
-  (logged.value?.sets ?? []).map((s) => ({
-    id: s.set.entry.id,
-    name: setName(logged.value!, s.set.entry.id, telling.value),
-    standing: standingWords(logged.value!, s, telling.value),
-    lines: s.set.setUp.circles.map(
-      (c) =>
-        `${circleName(c, telling.value).toLowerCase()} ${(s.set.read[c] ?? []).map((r) => asText(r.value)).join(' / ')}`,
-    ),
-    leftOut: s.leftOut !== null,
-    idle: !logged.value!.used.includes(s.set.entry.id) && s.set.measured !== null,
-  })),
-)
+const listed = computed(() => listSets(logged.value, telling.value))
 
 // Walking the boxes.
 const pads = useTemplateRef<{ focus: (clock: number) => void }[]>('pads')
@@ -164,16 +130,7 @@ const correct = (id: string) => {
 }
 const believed = computed(() => logged.value !== undefined && isBelieved(logged.value))
 const canGoOn = computed(() => read.value.blank && believed.value)
-/** Sets that could be used against their check, named: the doubtful ones, not simply the newest. */
-const usable = computed(() =>
-  logged.value?.trust === 'doubtful' && read.value.blank
-    ? logged.value.disputed
-      ? [logged.value.disputed.first, logged.value.disputed.second]
-      : logged.value.sets
-          .filter((s) => s.leftOut === null && s.set.measured !== null && !s.set.sound)
-          .map((s) => s.set.entry.id)
-    : [],
-)
+const usable = computed(() => (read.value.blank ? usableAnyway(logged.value) : []))
 onMounted(() => {
   if (taking.value && !believed.value && matchMedia('(pointer: fine)').matches) focusFirst()
 })

@@ -2,9 +2,8 @@
 import type { LogEntry } from '~~/core/logbook/entry'
 import { settleSetUp } from '~~/core/stages/setUp/setUp'
 import { METHOD_FORMS, type OfferedMethod } from '~~/shared/methods/forms'
+import { boxName, footLabel, meaningOfSetUp, numberLabel, returnLabel } from '~~/shared/stages/setUp/words'
 import { setUpWorking } from '~~/shared/stages/setUp/working'
-import { circleName } from '~~/shared/wording/readings'
-import { capital } from '~~/shared/wording/telling'
 
 const job = useJob()
 const session = useSession()
@@ -48,28 +47,7 @@ const sets = computed(
       .length ?? 0,
 )
 
-const headline = computed(() => {
-  const [gap] = read.value.missing
-  if (read.value.missesZero) return form.value.why.trim() === '' ? w.value.whyNeeded : w.value.slipped
-  if (!gap) return w.value.complete
-  if (method.value.numbers.some((n) => n.sag && `numbers.${n.id}` === gap)) return w.value.sagAsked
-  return gap.startsWith('returned.') ? w.value.turnAsked : w.value.tapeAsked
-})
-const mark = computed(() => (read.value.missesZero ? 'out' : read.value.missing.length > 0 ? 'todo' : 'done'))
-const footLabel = (i: number) => {
-  const pairs = context.value.machine.feet.movable
-  const name = (at: number) => telling.value.footNames(pairs[at]?.id ?? '')
-  return i === 0
-    ? `Centre to ${telling.value.words.feet.feet(name(0))}`
-    : `${capital(name(i - 1))} to ${telling.value.words.feet.feet(name(i))}`
-}
-const boxLabel = (box: string): string => {
-  const [group, id = ''] = box.split('.')
-  if (group === 'numbers') return (method.value.numbers.find((n) => n.id === id)?.label ?? id).toLowerCase()
-  if (group === 'feet') return footLabel(Number(id)).toLowerCase()
-  if (group === 'returned') return `${circleName(id, telling.value).toLowerCase()} after the turn`
-  return group === 'why' ? 'why it is used' : 'one graduation'
-}
+const meaning = computed(() => meaningOfSetUp(read.value, form.value, telling.value))
 
 const boxes = new Map<string, { focus: () => void }>()
 const keep = (box: string) => (el: unknown) => {
@@ -86,6 +64,11 @@ const log = () => {
     goOn()
   }
 }
+const nextWords = computed(() => {
+  const [gap] = read.value.missing
+  if (gap) return w.value.next(boxName(gap, form.value, context.value.machine, telling.value))
+  return form.value.correcting ? w.value.logCorrection : w.value.log
+})
 const asking = ref(false)
 const logCorrection = (reason: string) => {
   const { payload } = read.value
@@ -110,12 +93,6 @@ const bind = (box: string) => ({
   disabled: closed.value,
   onEnter: () => enter(box),
 })
-const numberLabel = (field: (typeof method.value.numbers)[number]) =>
-  field.sag
-    ? `${field.label}: ${form.value.toldSag === 'hang' ? 'it hangs' : 'at 6 on a pipe'}`
-    : field.circle
-      ? `${field.label}, ${form.value.toldCircle}`
-      : field.label
 onMounted(() => {
   if (!closed.value && matchMedia('(pointer: fine)').matches) boxes.get(read.value.missing[0] ?? '')?.focus()
 })
@@ -151,7 +128,7 @@ onMounted(() => {
           :ref="keep(`numbers.${field.id}`)"
           v-model="form.numbers[field.id]!"
           v-bind="bind(`numbers.${field.id}`)"
-          :label="numberLabel(field)"
+          :label="numberLabel(field, form, telling)"
           :measure="field.measure"
           :signed="field.signed || (field.sag && form.toldSag === 'pipe-at-6')"
         />
@@ -163,7 +140,7 @@ onMounted(() => {
           :ref="keep(`feet.${i}`)"
           v-model="form.feet[i]!"
           v-bind="bind(`feet.${i}`)"
-          :label="footLabel(i)"
+          :label="footLabel(i, context.machine, telling)"
           measure="distance"
         />
         <NumberBox
@@ -229,7 +206,7 @@ onMounted(() => {
           :ref="keep(`returned.${circle}`)"
           v-model="form.returned[circle]!"
           v-bind="bind(`returned.${circle}`)"
-          :label="`${circleName(circle, telling)}, after the turn`"
+          :label="returnLabel(circle, telling)"
           measure="displacement"
           signed
         />
@@ -246,7 +223,7 @@ onMounted(() => {
       </div>
     </div>
   </BoardFrame>
-  <LedgerFrame :mark="mark" :headline="headline">
+  <LedgerFrame :mark="meaning.mark" :headline="meaning.headline">
     <p>
       Bracket tight, dials preloaded to mid-travel, clear for a full sweep. Press a plunger: does the number
       rise?
@@ -278,7 +255,7 @@ onMounted(() => {
     <template #next>
       <el-button v-if="closed" class="next-button" @click="goOn()">Go on</el-button>
       <el-button v-else class="next-button" @click="log">
-        {{ read.missing[0] ? w.next(boxLabel(read.missing[0])) : form.correcting ? w.logCorrection : w.log }}
+        {{ nextWords }}
       </el-button>
     </template>
   </LedgerFrame>

@@ -1,0 +1,83 @@
+import type { Measurement } from '../../../core/stages/measure/measurement'
+import { trustOf, type ReadingSet } from '../../../core/stages/measure/readingSet'
+import type { Millimetres } from '../../../core/units/unitSystem'
+import { figure } from '../../wording/figures'
+import { circleName, setName, standingWords } from '../../wording/readings'
+import type { Telling } from '../../wording/telling'
+
+const asText = (mm: Millimetres, { units }: Telling) => figure(mm, 'displacement', units, { sign: true })
+
+/** What the last sound set read, by circle and clock, to stand faint at the boxes of the next one. */
+export const ghostOf = (
+  m: Measurement | undefined,
+  circle: string,
+  /** The set being corrected casts no ghost on itself. */
+  correcting: string,
+  telling: Telling,
+): Readonly<Record<string, string>> => {
+  const set = m?.sets
+    .filter((s) => s.set.sound && s.leftOut === null && s.set.entry.id !== correcting)
+    .at(-1)?.set
+  return Object.fromEntries((set?.read[circle] ?? []).map((r) => [String(r.clock), asText(r.value, telling)]))
+}
+
+/** The positions ringed in the set being typed: only a lone suspect can be named. */
+export const ringedOf = (m: Measurement | null, circle: string, set: string): readonly number[] =>
+  m?.suspects.length === 1
+    ? m.suspects.filter((s) => s.circle === circle && s.set === set).map((s) => s.clock)
+    : []
+
+/** One circle's sums against each other. */
+export interface Balance {
+  readonly name: string
+  readonly topBottom: Millimetres | null
+  readonly leftRight: Millimetres | null
+  readonly limit: Millimetres | null
+  readonly agrees: boolean | null
+}
+
+export const balanceOf = (set: ReadingSet | undefined, circle: string, telling: Telling): Balance => {
+  const sums = set?.sums[circle]
+  const trust = set ? trustOf(set, circle) : null
+  return {
+    name: circleName(circle, telling),
+    topBottom: sums?.topBottom ?? null,
+    leftRight: sums?.leftRight ?? null,
+    limit: trust?.closureLimit ?? null,
+    agrees: trust?.agrees ?? null,
+  }
+}
+
+/** A logged set as a line of the list under the board. */
+export interface ListedSet {
+  readonly id: string
+  readonly name: string
+  readonly standing: string
+  /** One line a circle: its name and what it read. */
+  readonly lines: readonly string[]
+  readonly leftOut: boolean
+  /** Could be used and is not. */
+  readonly idle: boolean
+}
+
+export const listSets = (m: Measurement | undefined, telling: Telling): readonly ListedSet[] =>
+  (m?.sets ?? []).map((s) => ({
+    id: s.set.entry.id,
+    name: setName(m as Measurement, s.set.entry.id, telling),
+    standing: standingWords(m as Measurement, s, telling),
+    lines: s.set.setUp.circles.map((c) => {
+      const values = (s.set.read[c] ?? []).map((r) => asText(r.value, telling))
+      return `${circleName(c, telling).toLowerCase()} ${values.join(' / ')}`
+    }),
+    leftOut: s.leftOut !== null,
+    idle: !m?.used.includes(s.set.entry.id) && s.set.measured !== null,
+  }))
+
+/** Sets that a person may use against their check: the doubtful ones by name, not simply the newest. */
+export const usableAnyway = (m: Measurement | undefined): readonly string[] => {
+  if (m?.trust !== 'doubtful') return []
+  if (m.disputed) return [m.disputed.first, m.disputed.second]
+  return m.sets
+    .filter((s) => s.leftOut === null && s.set.measured !== null && !s.set.sound)
+    .map((s) => s.set.entry.id)
+}

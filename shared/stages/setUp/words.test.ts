@@ -1,0 +1,96 @@
+import { describe, expect, it } from 'vitest'
+import { TEST_MACHINE } from '../../../core/jobs/testJob'
+import { METHOD_FORMS, type OfferedMethod } from '../../methods/forms'
+import { tellingOf } from '../../wording/telling'
+import { readSetUp, startSetUp } from './form'
+import { boxName, footLabel, meaningOfSetUp, numberLabel, returnLabel } from './words'
+
+const T = tellingOf('inch', TEST_MACHINE)
+const CONTEXT = { machine: TEST_MACHINE, last: null, lastJob: null }
+const blank = (method?: OfferedMethod) => startSetUp(CONTEXT, 'inch', method)
+const meaning = (change: (texts: ReturnType<typeof blank>) => void = () => {}) => {
+  const texts = blank()
+  change(texts)
+  return meaningOfSetUp(readSetUp(texts, CONTEXT, T), texts, T)
+}
+const whole = (texts: ReturnType<typeof blank>) => {
+  texts.numbers.sag = '3'
+  texts.returned = { rim: '0', face: '0' }
+}
+
+describe('labels of the set-up', () => {
+  it('tape each pair of feet from the one before it', () => {
+    expect(footLabel(0, TEST_MACHINE, T)).toBe('Centre to inboard feet')
+    expect(footLabel(1, TEST_MACHINE, T)).toBe('Inboard to outboard feet')
+  })
+
+  it('go by the words of the works', () => {
+    const near = tellingOf('inch', TEST_MACHINE, 'near-far')
+    expect(footLabel(0, TEST_MACHINE, near)).not.toContain('inboard')
+  })
+
+  it('say how the sag and the face circle are told', () => {
+    const [sag, circle] = [
+      METHOD_FORMS['rim-face'].numbers.find((n) => n.sag),
+      METHOD_FORMS['rim-face'].numbers.find((n) => n.circle),
+    ]
+    if (!sag || !circle) throw new Error('no such field')
+    expect(numberLabel(sag, { toldSag: 'hang', toldCircle: 'diameter' }, T)).toBe('Bar sag: it hangs')
+    expect(numberLabel(sag, { toldSag: 'pipe-at-6', toldCircle: 'diameter' }, T)).toBe(
+      'Bar sag: at 6 on a pipe',
+    )
+    expect(numberLabel(circle, { toldSag: 'hang', toldCircle: 'radius' }, T)).toBe('Face circle, radius')
+  })
+
+  it.each(Object.keys(METHOD_FORMS) as OfferedMethod[])('name every box of %s', (method) => {
+    const texts = blank(method)
+    const names = readSetUp(texts, CONTEXT, T).boxes.map((box) => boxName(box, texts, TEST_MACHINE, T))
+    expect(new Set(names).size).toBe(names.length)
+    for (const name of names) expect(name).toMatch(/^[a-z][a-z0-9’ ,]+$/)
+  })
+
+  it('name the turn by its dial', () => {
+    expect(returnLabel('rim', T)).toBe('Rim, after the turn')
+    expect(boxName('returned.face', blank(), TEST_MACHINE, T)).toBe('face after the turn')
+    expect(boxName('why', blank(), TEST_MACHINE, T)).toBe('why it is used')
+  })
+})
+
+describe('what the set-up says', () => {
+  it('asks for the sag first, because it is what gets forgotten', () => {
+    expect(meaning()).toEqual({ mark: 'todo', headline: T.words.setUp.sagAsked })
+  })
+
+  it('then for the full turn', () => {
+    expect(
+      meaning((t) => {
+        t.numbers.sag = '3'
+      }),
+    ).toEqual({ mark: 'todo', headline: T.words.setUp.turnAsked })
+  })
+
+  it('for the tape when a distance is missing', () => {
+    expect(
+      meaning((t) => {
+        whole(t)
+        t.feet[1] = ''
+      }).headline,
+    ).toBe(T.words.setUp.tapeAsked)
+  })
+
+  it('is done when it is whole and holds zero', () => {
+    expect(meaning(whole)).toEqual({ mark: 'done', headline: T.words.setUp.complete })
+  })
+
+  it('is out while a dial misses zero, with or without a reason', () => {
+    const missed = (why: string) =>
+      meaning((t) => {
+        whole(t)
+        t.returned.rim = '4'
+        t.why = why
+      })
+    expect(missed('')).toEqual({ mark: 'out', headline: T.words.setUp.whyNeeded })
+    expect(missed('  ')).toEqual(missed(''))
+    expect(missed('bearing play, known')).toEqual({ mark: 'out', headline: T.words.setUp.slipped })
+  })
+})
