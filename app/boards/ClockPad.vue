@@ -39,6 +39,7 @@ const note = (clock: number) =>
     <div
       v-for="p in POSITIONS"
       :key="p.clock"
+      v-memo="[name, units, texts[String(p.clock)], ringed.includes(p.clock), note(p.clock)]"
       :class="['at', p.area, { ringed: ringed.includes(p.clock) }]"
       @focusin="focused = p.clock"
     >

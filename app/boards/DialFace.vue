@@ -8,16 +8,18 @@ const ticks = Array.from({ length: 50 }, (_, i) => ({ at: i * 7.2, long: i % 5 =
 
 <template>
   <svg viewBox="0 0 156 156" class="dial" aria-hidden="true">
-    <circle cx="78" cy="78" r="75" fill="#15183F" stroke="#DCE3FF" stroke-width="2" />
-    <path
-      v-for="t in ticks"
-      :key="t.at"
-      :d="t.long ? 'M78 6v10' : 'M78 6v5'"
-      :transform="`rotate(${t.at} 78 78)`"
-      stroke="#8F9AD6"
-      :stroke-width="t.long ? 2 : 1"
-    />
-    <circle cx="78" cy="78" r="30" fill="none" stroke="#4A52A0" stroke-width="1.5" />
+    <g v-once>
+      <circle cx="78" cy="78" r="75" fill="#15183F" stroke="#DCE3FF" stroke-width="2" />
+      <path
+        v-for="t in ticks"
+        :key="t.at"
+        :d="t.long ? 'M78 6v10' : 'M78 6v5'"
+        :transform="`rotate(${t.at} 78 78)`"
+        stroke="#8F9AD6"
+        :stroke-width="t.long ? 2 : 1"
+      />
+      <circle cx="78" cy="78" r="30" fill="none" stroke="#4A52A0" stroke-width="1.5" />
+    </g>
     <text
       x="78"
       y="126"

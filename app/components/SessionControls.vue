@@ -60,6 +60,8 @@ const { mapOpen } = useKeyEvents()
 @media (max-width: 640px) {
   .controls {
     flex: 1;
+    gap: 6px;
+    min-width: 0;
   }
 }
 </style>

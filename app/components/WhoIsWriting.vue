@@ -4,6 +4,8 @@ import IconChevron from '~icons/lucide/chevron-down'
 /** The name that entries are signed with; two taps pass the tablet to another hand. */
 const session = useSession()
 const open = ref(false)
+const list = useTemplateRef('list')
+const focusOwn = () => list.value?.querySelector<HTMLElement>('[aria-pressed="true"], button')?.focus()
 const choose = (id: string) => {
   session.authorId = id
   open.value = false
@@ -16,15 +18,10 @@ const choose = (id: string) => {
     <span class="name">{{ session.author?.name ?? 'Who is writing' }}</span>
     <IconChevron aria-hidden="true" />
   </el-button>
-  <el-dialog v-model="open" title="Who is writing" width="min(380px, 94vw)" append-to-body>
-    <ul>
+  <el-dialog v-model="open" title="Who is writing" width="min(380px, 94vw)" append-to-body @opened="focusOwn">
+    <ul ref="list">
       <li v-for="p in session.people" :key="p.id">
-        <el-button
-          class="person"
-          :autofocus="p.id === session.authorId"
-          :aria-pressed="p.id === session.authorId"
-          @click="choose(p.id)"
-        >
+        <el-button class="person" :aria-pressed="p.id === session.authorId" @click="choose(p.id)">
           <span>{{ p.name }}</span>
           <span class="muted">{{ p.role }}</span>
         </el-button>
@@ -40,6 +37,7 @@ const choose = (id: string) => {
   padding: 0 12px;
 }
 .who :deep(> span) {
+  min-width: 0;
   display: flex;
   align-items: center;
   gap: 8px;
@@ -47,6 +45,7 @@ const choose = (id: string) => {
 }
 .name {
   flex: 1;
+  min-width: 0;
   overflow: hidden;
   text-align: left;
   text-overflow: ellipsis;

@@ -39,18 +39,6 @@ export const positionAt = (line: Misalignment, x: Millimetres): VH =>
     return offset === null || slope === null ? null : offset + slope * x
   })
 
-/** The line that has `at` as its position at x and this slope. */
-export const lineThrough = (at: VH, x: Millimetres, slope: VH): Misalignment => ({
-  offset: eachPlane((p) => {
-    const position = at[p]
-    const s = slope[p]
-    if (position === null) return null
-    if (x === 0) return position
-    return s === null ? null : position - s * x
-  }),
-  slope,
-})
-
 /** The first line less the second, plane by plane. */
 export const lineDifference = (a: Misalignment, b: Misalignment): Misalignment => ({
   offset: eachPlane((p) => minus(a.offset[p], b.offset[p])),

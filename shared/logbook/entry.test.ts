@@ -6,6 +6,7 @@ import { foldJob } from '../../core/jobs/jobs'
 import { issuesOf } from '../calculation/issues'
 import { asDraft, entryDraft, fromWire, liftDraft, toWire } from './entry'
 import { KINDS, liftPayload, readBody } from './kinds'
+import { FIRST_VERSION } from './testFirstVersion'
 
 const ID = '11111111-1111-4111-8111-111111111111'
 const envelope = { id: ID, author: ID, madeAt: '2026-11-23T08:00:00Z' }
@@ -124,42 +125,6 @@ describe('what may be posted', () => {
     expect(paths(body)).toContain(path)
   })
 })
-
-/** A logbook as the first version of the program kept it. */
-const FIRST_VERSION = {
-  setUp: {
-    units: 'inch',
-    method: 'rim-face',
-    turning: 'both',
-    rim: { carriedBy: 'movable', plane: -1.5, sag: 3, sagForm: 'hang', graduation: 0.5, readingSign: 1 },
-    face: {
-      plunger: 'away',
-      diameter: 8,
-      diameterForm: 'radius',
-      sag: 0,
-      graduation: 0.5,
-      readingSign: 1,
-    },
-    feet: [
-      { id: 'inboard', x: 12 },
-      { id: 'outboard', x: 34.5 },
-    ],
-    returned: { rim: 0, face: 0 },
-  },
-  readings: {
-    units: 'inch',
-    rim: [0, -2.5, -23, -20.5].map((value, i) => ({ clock: i * 90, value })),
-    face: [0, 1, 3.5, 2.5].map((value, i) => ({ clock: i * 90, value })),
-    returned: { rim: 0, face: 0 },
-  },
-  move: {
-    units: 'inch',
-    changes: [{ pair: 'inboard', side: 'left', takenOut: [10], putIn: [20] }],
-    side: [{ pair: 'outboard', moved: -3 }],
-    remark: 'x',
-  },
-  closed: { signedBy: 'Lead', remarks: '', exception: '' },
-} as const
 
 describe('entries of the first version, at today’s door', () => {
   it('are lifted to what core folds today', () => {

@@ -2,33 +2,12 @@ import { randomUUID } from 'node:crypto'
 import knexModule from 'knex'
 import { describe, expect, it } from 'vitest'
 import { knexOptions } from '../../server/database/connection'
+import { FIRST_VERSION } from '../../shared/logbook/testFirstVersion'
 import { MACHINES } from '../../scripts/demo/works'
 import { AUTHOR, draft, lockOut, LOW_MOTOR, OPENING } from '../support/entries'
 import { expectRefusal, issuePaths, useProgram } from './client'
 
 const api = useProgram('versions')
-
-/** What the first version of the program kept and posted. */
-const FIRST = {
-  setUp: {
-    units: 'inch',
-    method: 'rim-face',
-    turning: 'both',
-    rim: { carriedBy: 'movable', plane: -1.5, sag: 3, sagForm: 'hang', graduation: 0.5, readingSign: 1 },
-    face: { plunger: 'away', diameter: 8, diameterForm: 'diameter', sag: 0, graduation: 0.5, readingSign: 1 },
-    feet: [
-      { id: 'inboard', x: 12 },
-      { id: 'outboard', x: 34.5 },
-    ],
-    returned: { rim: 0, face: 0 },
-  },
-  readings: {
-    units: 'inch',
-    rim: [0, -2.5, -23, -20.5].map((value, i) => ({ clock: i * 90, value })),
-    face: [0, 1, 3.5, 2.5].map((value, i) => ({ clock: i * 90, value })),
-    returned: { rim: 0, face: 0 },
-  },
-}
 
 /** A machine's record as the first version kept it: two pairs of the motor, nothing under the others. */
 const firstRecord = (tag: string) => {
@@ -83,8 +62,8 @@ describe('rows of the first version', () => {
   it('are answered in today’s shape, and their job goes on', async () => {
     const job = await api.openJob()
     for (const body of lockOut) await api.log(job, body)
-    await keepOldEntry(job, 7, 'set-up', FIRST.setUp)
-    await keepOldEntry(job, 8, 'readings-taken', FIRST.readings)
+    await keepOldEntry(job, 7, 'set-up', FIRST_VERSION.setUp)
+    await keepOldEntry(job, 8, 'readings-taken', FIRST_VERSION.readings)
     // Another process wrote them: this one must not go by what it remembers.
     await api.program().kill()
     await api.program().restart()
@@ -129,7 +108,7 @@ describe('a device that has not learnt the new shape yet', () => {
       kind,
       payload,
     })
-    for (const entry of [old('set-up', FIRST.setUp), old('readings-taken', FIRST.readings)]) {
+    for (const entry of [old('set-up', FIRST_VERSION.setUp), old('readings-taken', FIRST_VERSION.readings)]) {
       const answer = await api.post(`/api/jobs/${job}/entries`, entry)
       expect(answer.status, JSON.stringify(answer.body)).toBe(201)
       // Sent again, as a device does that missed the answer.

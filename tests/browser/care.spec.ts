@@ -2,9 +2,7 @@ import { ALIGNED, expect, Job, LOW, test } from './job'
 
 test('dialogs take the focus and hold the keys', async ({ page }) => {
   const job = new Job(page)
-  await job.open()
-  await job.makeSafe()
-  await job.setUp()
+  await job.prepared()
   await job.stage('Make safe').click()
   await job.next('Power came back on')
   const dialog = page.getByRole('dialog', { name: 'Power came back on' })
@@ -18,9 +16,7 @@ test('dialogs take the focus and hold the keys', async ({ page }) => {
 
 test('a broken lockout is said on every stage, with a way back to make it safe', async ({ page }) => {
   const job = new Job(page)
-  await job.open()
-  await job.makeSafe()
-  await job.setUp()
+  await job.prepared()
   await job.stage('Make safe').click()
   await job.next('Power came back on')
   await page.getByRole('dialog').getByRole('textbox').fill('Bump test')
@@ -39,9 +35,7 @@ test('a broken lockout is said on every stage, with a way back to make it safe',
 
 test('keys reach each stage; after two sets agree Enter goes on', async ({ page }) => {
   const job = new Job(page)
-  await job.open()
-  await job.makeSafe()
-  await job.setUp()
+  await job.prepared()
   await job.read(LOW.rim, LOW.face)
   await job.read(LOW.rim, LOW.face)
   await expect(page.getByRole('button', { name: 'Go on' })).toBeFocused()
@@ -63,11 +57,7 @@ test('keys reach each stage; after two sets agree Enter goes on', async ({ page 
 
 test('a logged move leaves an empty form, and is corrected with a reason', async ({ page }) => {
   const job = new Job(page)
-  await job.open()
-  await job.makeSafe()
-  await job.setUp()
-  await job.read(LOW.rim, LOW.face)
-  await job.read(LOW.rim, LOW.face)
+  await job.measured()
   await job.stage('Plan').click()
   await job.next('Take these shims to the machine')
   await job.next('Shims as planned')
@@ -125,9 +115,7 @@ for (const [width, height] of [
   test(`nothing typed is clipped at ${width}x${height}`, async ({ page }) => {
     await page.setViewportSize({ width, height })
     const job = new Job(page)
-    await job.open()
-    await job.makeSafe()
-    await job.setUp()
+    await job.prepared()
     const clipped = (label: string | RegExp, text: string) =>
       page
         .getByLabel(label)
@@ -147,3 +135,25 @@ for (const [width, height] of [
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)
     expect(wide).toBeLessThanOrEqual(0)
   })
+
+test('a corrected set-up works the sets read with it out again, after saying so', async ({ page }) => {
+  const job = new Job(page)
+  await job.measured()
+  await job.stage('As found').click()
+  const offset = page.getByRole('row', { name: /^Offset, vertical/ })
+  await expect(offset).toContainText('−9.2')
+  await job.stage('Set up').click()
+  await job.next('Correct the set-up in force')
+  await expect(page.getByRole('heading', { name: 'Set up the dials, correcting' })).toBeVisible()
+  await expect(page.getByText('Two sets were read with this set-up')).toBeVisible()
+  await page.getByLabel('Bar sag: it hangs').fill('6')
+  await job.next('Log the correction')
+  const dialog = page.getByRole('dialog', { name: 'Correct the set-up' })
+  await dialog.getByRole('textbox').fill('The long bar was on')
+  await dialog.getByRole('button', { name: 'Log the correction' }).click()
+  // Three mil more of sag at 6 and the motor was three mil less low than it looked.
+  await job.stage('As found').click()
+  await expect(offset).toContainText('−6.2')
+  await job.stage('Set up').click()
+  await expect(page.getByLabel('Bar sag: it hangs')).toHaveValue('6')
+})

@@ -99,9 +99,7 @@ test('boxes say what they understood, what they can’t read, and what looks lik
 
 test('a unit switch in the middle of a set loses nothing that was typed', async ({ page }) => {
   const job = new Job(page)
-  await job.open()
-  await job.makeSafe()
-  await job.setUp()
+  await job.prepared()
   await job.type(LOW.rim, LOW.face)
   await page.getByText('mm', { exact: true }).click()
   await expect(job.reading('Rim', '6')).toHaveValue('-23 mil')
@@ -116,9 +114,7 @@ test('a unit switch in the middle of a set loses nothing that was typed', async 
 
 test('a half-typed set keeps its unit when it is taken up again in another', async ({ page }) => {
   const job = new Job(page)
-  await job.open()
-  await job.makeSafe()
-  await job.setUp()
+  await job.prepared()
   await job.type(LOW.rim, LOW.face)
   const address = page.url()
   await page.goto('/')
@@ -130,9 +126,7 @@ test('a half-typed set keeps its unit when it is taken up again in another', asy
 
 test('any list of positions can be read in the table', async ({ page }) => {
   const job = new Job(page)
-  await job.open()
-  await job.makeSafe()
-  await job.setUp()
+  await job.prepared()
   await job.next('Table')
   await page.getByLabel('Another position, degrees clockwise from 12').fill('400')
   await job.next('Add the position')

@@ -1,6 +1,8 @@
 import { test as base, expect, type Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
 import { MACHINES } from '../../scripts/demo/works'
+import type { EntryBody } from '../../core/logbook/entry'
+import { draft, lockOut, LOW_MOTOR, OPENING, setUp } from '../support/entries'
 import { startProgram, type Program } from '../support/program'
 
 const HOURS = ['12', '3', '6', '9'] as const
@@ -28,19 +30,49 @@ export { expect }
 export class Job {
   constructor(readonly page: Page) {}
 
-  /** Opens a job on a machine of its own, so that no test meets another's open job. */
-  async open(like = 'CP-11') {
+  private async register(like: string) {
     const tag = `T-${randomUUID().slice(0, 8)}`
-    const model = MACHINES.find((m) => m.tag === like)
-    const machine = { ...model, tag, id: randomUUID() }
+    const machine = { ...MACHINES.find((m) => m.tag === like), tag, id: randomUUID() }
     const added = await this.page.request.post('/api/machines', { data: machine })
     expect(added.status()).toBe(201)
+    return tag
+  }
+
+  /** Opens a job on a machine of its own, so that no test meets another's open job. */
+  async open(like = 'CP-11') {
+    const tag = await this.register(like)
+    const model = MACHINES.find((m) => m.tag === like)
     await this.page.goto(`/machines/${tag}`)
     await this.page.getByRole('button', { name: 'Start a job' }).click()
     await this.page.getByLabel('Nameplate speed, rpm').fill(String(model?.rpm))
     await this.page.getByRole('button', { name: 'Open the job' }).click()
     await this.page.waitForURL(/\/jobs\//)
     return tag
+  }
+
+  /** A job that others have brought this far through the server, opened where it stands. */
+  async prepared(logged: readonly EntryBody[] = [], like = 'CP-11') {
+    const tag = await this.register(like)
+    const id = randomUUID()
+    const post = async (path: string, data: object) => {
+      const answer = await this.page.request.post(path, { data })
+      expect(answer.status(), await answer.text()).toBe(201)
+    }
+    let after = randomUUID()
+    await post('/api/jobs', { id, machine: tag, opening: draft(OPENING, { id: after }) })
+    for (const body of [...lockOut, setUp, ...logged]) {
+      const entry = draft(body, { after })
+      await post(`/api/jobs/${id}/entries`, entry)
+      after = entry.id
+    }
+    await this.page.goto(`/jobs/${id}`)
+    await expect(this.meaning).toBeVisible()
+    return tag
+  }
+
+  /** As prepared, with two sets that agree: the motor low and toward 3. */
+  measured() {
+    return this.prepared([LOW_MOTOR, LOW_MOTOR])
   }
 
   async makeSafe() {

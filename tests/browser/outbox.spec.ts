@@ -71,9 +71,7 @@ test('a set read while somebody else moved the machine waits until a person says
   page,
 }) => {
   const job = new Job(page)
-  await job.open()
-  await job.makeSafe()
-  await job.setUp()
+  await job.prepared()
   await job.read(LOW.rim, LOW.face)
   await job.saved()
 

@@ -64,9 +64,7 @@ test('a reading that does not repeat is named, its set is not used, and a third 
   page,
 }) => {
   const job = new Job(page)
-  await job.open()
-  await job.makeSafe()
-  await job.setUp()
+  await job.prepared()
   await job.read(LOW.rim, LOW.face)
   await job.type(LOW.rim, [0, 1, 3.5, 5.5])
   await expect(job.meaning).toContainText('The 9 o’clock face reading does not repeat. Take it again.')
@@ -81,9 +79,7 @@ test('a reading that does not repeat is named, its set is not used, and a third 
 
 test('a failed set is used only with a reason, a logged one corrected only with one', async ({ page }) => {
   const job = new Job(page)
-  await job.open()
-  await job.makeSafe()
-  await job.setUp()
+  await job.prepared()
   await job.read(LOW.rim, [0, 1, 3.5, 6.5])
   await expect(job.meaning).toContainText('The face does not balance')
   await job.next('Correct')

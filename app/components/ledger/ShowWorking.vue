@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import type { WorkingStep } from '~~/shared/working/step'
 
-/** Every number of this stage, unfolded to its formula with this job's numbers in it. */
-defineProps<{ steps: readonly WorkingStep[] }>()
+/** Every number of this stage, unfolded to its formula with this job's numbers in it; worked out once it is opened. */
+const props = defineProps<{ steps: () => readonly WorkingStep[] }>()
 const open = ref<string[]>([])
+const shown = computed(() => (open.value.length > 0 ? props.steps() : []))
 </script>
 
 <template>
-  <el-collapse v-if="steps.length" v-model="open" class="working">
+  <el-collapse v-model="open" class="working">
     <el-collapse-item title="Show working" name="all">
       <el-collapse>
-        <el-collapse-item v-for="step in steps" :key="step.name" :name="step.name">
+        <el-collapse-item v-for="step in shown" :key="step.name" :name="step.name">
           <template #title>
             <span class="name">{{ step.name }}</span> <span class="figure">{{ step.result }}</span>
           </template>

@@ -42,7 +42,7 @@ const sign = () => {
 }
 const report = (paper: 'a4' | 'letter') =>
   `/api/jobs/${job.id}/report.pdf?paper=${paper}&units=${session.units}`
-const working = computed(() => {
+const working = () => {
   if (job.coupled?.asLeft) {
     const { machine, rpm, asLeft } = job.coupled
     const source = toleranceSource(machine.tolerance, rpm, telling.value.words.limits)
@@ -51,7 +51,7 @@ const working = computed(() => {
   const belt = job.belt
   const round = belt?.alignment.findLast((r, i) => belt.lines[i])
   return belt?.asLeft ? lineWorking(belt.asLeft, round?.reading ?? null, telling.value) : []
-})
+}
 /** Enter in the signature goes on to what is still missing, then to the button. */
 const enter = () => void nextTick(() => ledger.value?.focusNext())
 onMounted(() => {
@@ -114,7 +114,7 @@ onMounted(() => {
         Before you sign: bolts at torque in the numbered order, shafts turn freely, guard on.
       </p>
     </form>
-    <ShowWorking :steps="working" />
+    <ShowWorking v-if="job.coupled?.asLeft || job.belt?.asLeft" :steps="working" />
     <template #next>
       <template v-if="closed">
         <el-button tag="a" class="next-button" :href="report('a4')" target="_blank" rel="noopener"

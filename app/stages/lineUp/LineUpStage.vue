@@ -95,11 +95,10 @@ const skipping = ref(false)
 const skip = (why: string) => {
   if (job.log({ kind: 'stage-skipped', payload: { stage: 'line-up', why } })) goOn()
 }
-const working = computed(() =>
+const working = () =>
   line.value
     ? lineWorking(line.value, round.value.reading as LogEntry<'sheaves-read'> | null, telling.value)
-    : [],
-)
+    : []
 const limits = computed(() => {
   const l = machine.value.limits
   return l.offset !== null || l.angle !== null
@@ -161,7 +160,7 @@ const nextWords = computed(() => {
         maxlength="2000"
       />
     </div>
-    <ShowWorking :steps="working" />
+    <ShowWorking v-if="line" :steps="working" />
     <WhyDialog
       v-model="skipping"
       title="Pass over lining up"

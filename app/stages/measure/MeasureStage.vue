@@ -142,11 +142,10 @@ const title = computed(() => {
   const nth = logged.value?.sets.length ?? 0
   return `${name}, ${(w.value.ordinals[nth] ?? 'next').toLowerCase()} set`
 })
-const working = computed(() =>
+const working = () =>
   measurement.value
     ? readingsWorking(measurement.value, { rpm: state.value.rpm, source: source.value }, telling.value)
-    : [],
-)
+    : []
 const gapWords = computed(() => {
   const [gap] = read.value.missing
   if (!gap) return form.value.correcting ? 'Log the correction' : 'Log this set'
@@ -216,6 +215,7 @@ const turnNote = computed(() =>
         :key="c.id"
         ref="returnedBoxes"
         v-model="form.returned[c.id]!"
+        v-memo="[c.name, session.units, form.returned[c.id]]"
         :label="c.name"
         measure="displacement"
         :units="session.units"
@@ -252,7 +252,7 @@ const turnNote = computed(() =>
     <p v-if="taking && read.blank && !measurement?.sets.length" class="muted">
       {{ telling.words.safety.turning }}
     </p>
-    <ShowWorking :steps="working" />
+    <ShowWorking v-if="measurement?.sets.length" :steps="working" />
     <WhyDialog
       v-model="askingShown"
       :title="dialog.title"

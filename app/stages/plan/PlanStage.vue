@@ -37,11 +37,10 @@ const notAgreed = computed(() => !isBelieved(state.value.latest) && found.value 
 const source = computed(() =>
   toleranceSource(state.value.machine.tolerance, state.value.rpm, telling.value.words.limits),
 )
-const working = computed(() =>
+const working = () =>
   found.value && predicted.value
     ? planWorking(found.value, predicted.value, plan.packedMoves.value, telling.value)
-    : [],
-)
+    : []
 const exaggeration = computed(() =>
   found.value && predicted.value
     ? fittingExaggeration({
@@ -136,7 +135,7 @@ const takeWords = computed(() =>
         {{ blockedWords(b, telling) }}
       </li>
     </ul>
-    <ShowWorking :steps="working" />
+    <ShowWorking v-if="found && predicted" :steps="working" />
     <WhyDialog
       v-model="skipping"
       title="Move without a plan"

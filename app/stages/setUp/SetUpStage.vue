@@ -31,7 +31,7 @@ const preview = computed(() => {
   const entry = job.compose({ kind: 'set-up', payload }) as LogEntry<'set-up'>
   return settleSetUp(entry)
 })
-const working = computed(() => (preview.value ? setUpWorking(preview.value, telling.value) : []))
+const working = () => (preview.value ? setUpWorking(preview.value, telling.value) : [])
 const dials = computed(() =>
   method.value.dials(form.value.choices).map((d) => ({
     ...d,
@@ -244,7 +244,7 @@ onMounted(() => {
       </el-button>
       <el-button v-else link class="text-button" @click="clear()">Leave it as it was</el-button>
     </template>
-    <ShowWorking :steps="working" />
+    <ShowWorking v-if="read.payload" :steps="working" />
     <WhyDialog
       v-model="asking"
       title="Correct the set-up"
