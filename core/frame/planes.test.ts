@@ -1,13 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import {
-  ALIGNED,
-  fitLine,
-  lineDifference,
-  lineSum,
-  positionAt,
-  type Misalignment,
-} from './planes'
+import { ALIGNED, fitLine, lineDifference, lineSum, positionAt, type Misalignment } from './planes'
 
 const n = fc.double({ min: -10, max: 10, noNaN: true })
 const line = fc.record({ offset: fc.record({ v: n, h: n }), slope: fc.record({ v: n, h: n }) })
