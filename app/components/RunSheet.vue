@@ -9,6 +9,8 @@ defineEmits<{ open: [stage: StageId] }>()
 const telling = useTelling()
 const findings = computed(() => findingsOf(props.job, telling.value))
 const words = computed(() => telling.value.words.sheet)
+/** A longer sheet stands closer, so that sixteen stages are seen at once under 800 px. */
+const LONG = 11
 interface Row {
   readonly id: StageId
   readonly mark: Job['sheet']['rows'][number]['mark']
@@ -30,7 +32,7 @@ const told = (row: Row) =>
 </script>
 
 <template>
-  <nav class="sheet" aria-label="Stages of this job">
+  <nav class="sheet" :class="{ long: job.sheet.rows.length > LONG }" aria-label="Stages of this job">
     <ol v-for="phase in phases" :key="phase.name" :aria-label="phase.name">
       <li class="phase" aria-hidden="true">{{ phase.name }}</li>
       <li v-for="row in phase.rows" :key="row.id" class="row">
@@ -131,6 +133,22 @@ svg {
   margin-top: auto;
   padding: 0 14px;
   justify-content: flex-start;
+}
+@media (pointer: fine) and (min-width: 1101px) {
+  .long .phase {
+    padding-top: 3px;
+    line-height: 14px;
+  }
+  .long .row .el-button {
+    min-height: 34px;
+    padding-block: 0;
+  }
+  .long .name {
+    line-height: 18px;
+  }
+  .long .finding {
+    line-height: 14px;
+  }
 }
 @media (pointer: coarse) {
   .row .el-button {

@@ -101,3 +101,23 @@ test('unknown jobs and machines say so and lead back', async ({ page }) => {
   await page.goto('/machines/XX-99')
   await expect(page.getByText('There is no machine with the tag XX-99.')).toBeVisible()
 })
+
+test('a sheet of sixteen stages in five phases is seen whole at 800 px', async ({ page }) => {
+  const job = new Job(page)
+  await job.measured()
+  const sheet = page.getByRole('navigation', { name: 'Stages of this job' })
+  // No job has sixteen stages yet: the rows that are there are laid out again until it has.
+  const [hidden, rows] = await sheet.evaluate((nav) => {
+    nav.classList.add('long')
+    const phases = [...nav.querySelectorAll('ol')]
+    const told = nav.querySelector('.row') as Element
+    for (let i = nav.querySelectorAll('.row').length; i < 16; i++)
+      phases[i % phases.length]?.append(told.cloneNode(true))
+    phases[0]?.after(phases[0].cloneNode(true))
+    while (nav.querySelectorAll('.row').length > 16) nav.querySelector('.row:last-child')?.remove()
+    return [nav.scrollHeight - nav.clientHeight, nav.querySelectorAll('.row').length]
+  })
+  expect(rows).toBe(16)
+  expect(hidden).toBeLessThanOrEqual(0)
+  await expect(sheet.getByRole('list')).toHaveCount(5)
+})
