@@ -15,7 +15,6 @@ const props = defineProps<{ machine: MachineRecord }>()
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
 const outbox = useOutbox()
-const ask = useAskOnce()
 
 const reason = ref<JobReason>('planned')
 const speed = ref('')
@@ -24,11 +23,12 @@ const note = ref('')
 const box = useTemplateRef<{ focus: () => void }>('box')
 
 const read = computed(() => readSpeed(speed.value, props.machine.rpm, en))
+const ask = useAskOnce(() => (read.value.question ? [read.value.question] : []))
 const ready = computed(() => read.value.rpm !== null && session.authorId !== '')
 
 const start = async () => {
   if (read.value.rpm === null || !ready.value) return box.value?.focus()
-  if (!ask.mayGo(read.value.question ? [read.value.question] : [])) return
+  if (!ask.mayGo()) return
   const id = newId()
   const opening = {
     id: newId(),
@@ -84,7 +84,7 @@ const start = async () => {
         label="Nameplate speed, rpm"
         measure="plain"
         :units="session.units"
-        :note="read.remark.text"
+        :note="ask.shown.value.length ? '' : read.remark.text"
         :note-is-fault="read.remark.fault"
         required
         @enter="start"

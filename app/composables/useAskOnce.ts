@@ -1,25 +1,16 @@
 /**
  * What is odd is asked, never silent and never in the way: the first press shows the questions, a
- * second one with the same questions goes ahead.
+ * second one with the same questions goes ahead. A question that no longer holds goes away by itself.
  */
-export const useAskOnce = () => {
+export const useAskOnce = (questions: () => readonly string[]) => {
   const asked = ref('')
-  const shown = ref<readonly string[]>([])
+  const now = computed(() => questions().join('\n'))
+  const shown = computed(() => (asked.value !== '' && asked.value === now.value ? questions() : []))
   /** Whether to go ahead; shows the questions when they have not been seen yet. */
-  const mayGo = (questions: readonly string[]): boolean => {
-    const now = questions.join('\n')
-    if (now === '' || now === asked.value) {
-      asked.value = ''
-      shown.value = []
-      return true
-    }
-    asked.value = now
-    shown.value = questions
-    return false
+  const mayGo = (): boolean => {
+    const seen = now.value === '' || now.value === asked.value
+    asked.value = seen ? '' : now.value
+    return seen
   }
-  const forget = () => {
-    asked.value = ''
-    shown.value = []
-  }
-  return { shown, mayGo, forget }
+  return { shown, mayGo }
 }

@@ -104,6 +104,12 @@ test('what looks like a slip is asked about once, and never changed in silence',
   await job.next('Log this move')
   await expect(page.getByRole('alert').first()).toBeVisible()
   await expect(job.stage('Move, to do')).toBeVisible()
+  // A question goes away with what it asked about, and is asked anew of what is odd next.
+  await putIn.fill('20')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await putIn.fill('888')
+  await job.next('Log this move')
+  await expect(page.getByRole('alert').filter({ hasText: '888' })).toBeVisible()
 })
 
 for (const [width, height] of [

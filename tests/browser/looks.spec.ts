@@ -121,3 +121,39 @@ test('a sheet of sixteen stages in five phases is seen whole at 800 px', async (
   expect(hidden).toBeLessThanOrEqual(0)
   await expect(sheet.getByRole('list')).toHaveCount(5)
 })
+
+/** Contrast of an element's text with what lies behind it, as drawn now. */
+const contrast = (el: Element): number => {
+  const numbers = (css: string) => (css.match(/[\d.]+/g) ?? []).map(Number)
+  const light = (css: string) => {
+    const [r = 0, g = 0, b = 0] = numbers(css).map((x) => {
+      const c = x / 255
+      return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4
+    })
+    return 0.2126 * r + 0.7152 * g + 0.0722 * b
+  }
+  const opaque = (css: string) => css !== 'transparent' && (numbers(css)[3] ?? 1) === 1
+  let behind: Element | null = el
+  while (behind && !opaque(getComputedStyle(behind).backgroundColor)) behind = behind.parentElement
+  const back = light(behind ? getComputedStyle(behind).backgroundColor : 'rgb(255, 255, 255)')
+  const text = light(getComputedStyle(el).color)
+  return (Math.max(back, text) + 0.05) / (Math.min(back, text) + 0.05)
+}
+
+for (const bay of ['bright', 'dim'] as const)
+  test(`a button under the pointer can still be read in the ${bay} bay`, async ({ page }) => {
+    await page.addInitScript((b) => localStorage.setItem('hc.bay', b), bay)
+    const job = new Job(page)
+    await job.measured()
+    await page.addStyleTag({ content: '*, *::before { transition: none !important }' })
+    const pale: string[] = []
+    for (const stage of STAGES) {
+      await job.stage(stage).click()
+      for (const button of await page.locator('button:visible:not([disabled])').all()) {
+        await button.hover({ timeout: 1000 }).catch(() => null)
+        const reads = await button.evaluate(contrast)
+        if (reads < 4.5) pale.push(`${stage}: ${await button.innerText()} ${reads.toFixed(1)}`)
+      }
+    }
+    expect(pale).toEqual([])
+  })

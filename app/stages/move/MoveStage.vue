@@ -15,7 +15,7 @@ const session = useSession()
 const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
 const { form, clear, feet, read, plan, fill, correct } = useMoveForm()
-const ask = useAskOnce()
+const ask = useAskOnce(() => read.value.questions)
 
 const w = computed(() => telling.value.words.moves)
 const state = computed(() => job.coupled!)
@@ -79,8 +79,8 @@ const footOf = (u: { pair: string; machine: 'movable' | 'stationary' }) =>
 
 const asking = ref(false)
 const log = (reason?: string) => {
-  const { payload, questions } = read.value
-  if (!payload || locked.value || !ask.mayGo(questions)) return
+  const { payload } = read.value
+  if (!payload || locked.value || !ask.mayGo()) return
   const { correcting } = form.value
   if (correcting && !reason) {
     asking.value = true
@@ -89,7 +89,6 @@ const log = (reason?: string) => {
   if (!job.log({ kind: 'move-made', payload }, correcting && reason ? { entry: correcting, reason } : null))
     return
   clear()
-  ask.forget()
   if (!correcting) goOn()
 }
 const d = (x: number) => figure(Math.abs(x), 'displacement', session.units, { unit: true })
