@@ -5,6 +5,7 @@ const job = useJob()
 const shown = ref(false)
 const text = ref('')
 const box = useTemplateRef<{ focus: () => void }>('box')
+useFirstFocus(shown, () => box.value)
 const log = () => {
   if (text.value.trim() === '') return
   if (!job.log({ kind: 'remark', payload: { text: text.value.trim() } })) return
@@ -17,13 +18,7 @@ const log = () => {
   <el-button link class="text-button remark" aria-label="Add a remark" @click="shown = true">
     <IconPencil aria-hidden="true" /><span class="long label">Add a remark</span>
   </el-button>
-  <el-dialog
-    v-model="shown"
-    title="Add a remark"
-    width="min(460px, 94vw)"
-    append-to-body
-    @opened="box?.focus()"
-  >
+  <el-dialog v-model="shown" title="Add a remark" width="min(460px, 94vw)" append-to-body>
     <form class="question" @submit.prevent="log">
       <label
         ><span>What did you see?</span>

@@ -21,6 +21,7 @@ const speed = ref('')
 const customer = ref('')
 const note = ref('')
 const box = useTemplateRef<{ focus: () => void }>('box')
+useFirstFocus(shown, () => box.value)
 
 const read = computed(() => readSpeed(speed.value, props.machine.rpm, en))
 const ask = useAskOnce(() => (read.value.question ? [read.value.question] : []))
@@ -65,13 +66,7 @@ const start = async () => {
 </script>
 
 <template>
-  <el-dialog
-    v-model="shown"
-    :title="`Start a job on ${machine.tag}`"
-    width="min(520px, 94vw)"
-    append-to-body
-    @opened="box?.focus()"
-  >
+  <el-dialog v-model="shown" :title="`Start a job on ${machine.tag}`" width="min(520px, 94vw)" append-to-body>
     <el-form label-position="top" @submit.prevent="start">
       <el-form-item label="Why">
         <el-select v-model="reason" aria-label="Why">

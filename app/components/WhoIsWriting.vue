@@ -5,7 +5,7 @@ import IconChevron from '~icons/lucide/chevron-down'
 const session = useSession()
 const open = ref(false)
 const list = useTemplateRef('list')
-const focusOwn = () => list.value?.querySelector<HTMLElement>('[aria-pressed="true"], button')?.focus()
+useFirstFocus(open, () => list.value?.querySelector<HTMLElement>('[aria-pressed="true"]'))
 const choose = (id: string) => {
   session.authorId = id
   open.value = false
@@ -18,7 +18,7 @@ const choose = (id: string) => {
     <span class="name">{{ session.author?.name ?? 'Who is writing' }}</span>
     <IconChevron aria-hidden="true" />
   </el-button>
-  <el-dialog v-model="open" title="Who is writing" width="min(380px, 94vw)" append-to-body @opened="focusOwn">
+  <el-dialog v-model="open" title="Who is writing" width="min(380px, 94vw)" append-to-body>
     <ul ref="list">
       <li v-for="p in session.people" :key="p.id">
         <el-button class="person" :aria-pressed="p.id === session.authorId" @click="choose(p.id)">

@@ -5,6 +5,7 @@ const shown = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ say: [why: string] }>()
 const why = ref('')
 const box = useTemplateRef<{ focus: () => void }>('box')
+useFirstFocus(shown, () => box.value)
 const say = () => {
   if (why.value.trim() === '') return
   emit('say', why.value.trim())
@@ -14,14 +15,7 @@ const say = () => {
 </script>
 
 <template>
-  <el-dialog
-    v-model="shown"
-    :title="title"
-    width="min(460px, 94vw)"
-    append-to-body
-    destroy-on-close
-    @opened="box?.focus()"
-  >
+  <el-dialog v-model="shown" :title="title" width="min(460px, 94vw)" append-to-body destroy-on-close>
     <form class="question" @submit.prevent="say">
       <label
         ><span>{{ question }}</span>

@@ -13,6 +13,7 @@ const session = useSession()
 const telling = useTelling()
 const { draft: form, clear } = useDraft('close', () => ({ signedBy: '', remarks: '', exception: '' }))
 const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
+const reason = useTemplateRef<{ focus: () => void }>('reason')
 const signature = useTemplateRef<{ focus: () => void }>('signature')
 
 const state = computed(() => job.folded!.state)
@@ -21,11 +22,9 @@ const outcome = computed(() => state.value.outcome)
 const meaning = computed(() => meaningOfClosing(closed.value, outcome.value, telling.value))
 const differs = computed(() => signedOtherwise(closed.value, outcome.value))
 const needsException = computed(() => outcome.value.exceptions.length > 0)
+const lacksReason = computed(() => needsException.value && form.value.exception.trim() === '')
 const canSign = computed(
-  () =>
-    form.value.signedBy.trim() !== '' &&
-    (!needsException.value || form.value.exception.trim() !== '') &&
-    session.authorId !== '',
+  () => form.value.signedBy.trim() !== '' && !lacksReason.value && session.authorId !== '',
 )
 const sign = () => {
   if (!canSign.value || closed.value) return
@@ -53,9 +52,10 @@ const working = () => {
   return belt?.asLeft ? lineWorking(belt.asLeft, round?.reading ?? null, telling.value) : []
 }
 /** Enter in the signature goes on to what is still missing, then to the button. */
-const enter = () => void nextTick(() => ledger.value?.focusNext())
+const enter = () => (lacksReason.value ? reason.value?.focus() : ledger.value?.focusNext())
 onMounted(() => {
-  if (!closed.value && matchMedia('(pointer: fine)').matches) signature.value?.focus()
+  if (!closed.value && matchMedia('(pointer: fine)').matches)
+    (lacksReason.value ? reason : signature).value?.focus()
 })
 </script>
 
@@ -88,6 +88,7 @@ onMounted(() => {
       <label v-if="needsException"
         ><span>Reason for closing it like this</span>
         <el-input
+          ref="reason"
           v-model="form.exception"
           aria-label="Reason for closing it like this"
           type="textarea"
