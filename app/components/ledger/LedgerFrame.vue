@@ -36,9 +36,9 @@ defineExpose({
       <div v-if="warning" class="lockout" role="alert">
         <p>
           <VerdictMark mark="out" /> <strong>{{ warning }}</strong>
-          <template v-if="job.folded?.state.safety.lost">
-            {{ job.folded.state.safety.lost.payload.why }}
-          </template>
+          <span v-if="job.folded?.state.safety.lost">
+            {{ ` ${job.folded.state.safety.lost.payload.why}` }}
+          </span>
         </p>
         <el-button v-if="!deskWork" link class="text-button" @click="waiving = true"
           >No lockout is needed for this, and why</el-button
