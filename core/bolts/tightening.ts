@@ -1,18 +1,54 @@
 import type { Millimetres, Newtons } from '../units/unitSystem'
 
-/** Proof stress of common bolt classes, MPa. Typical figures; the maker's or an own value wins. */
-export const PROOF_STRESS = {
-  '4.6': 225,
-  '5.8': 380,
-  '8.8': 600,
-  '10.9': 830,
-  '12.9': 970,
-  'grade-2': 379,
-  'grade-5': 586,
-  'grade-8': 827,
-} as const
-export type BoltClass = keyof typeof PROOF_STRESS
-export const BOLT_CLASSES = Object.keys(PROOF_STRESS) as [BoltClass, ...BoltClass[]]
+const KSI = 6.894757
+const INCH = 25.4
+
+/** Proof stress, MPa, of bolts up to a diameter; the last row has no end. */
+type BySize = readonly [
+  ...(readonly { readonly upTo: Millimetres; readonly stress: number }[]),
+  { readonly stress: number },
+]
+
+interface BoltGrade {
+  /** Which thread form its tensile area goes by. */
+  readonly thread: Thread
+  readonly proof: BySize
+}
+
+export type Thread = 'inch' | 'metric'
+
+const grade = (...proof: BySize): BoltGrade => ({ thread: 'inch', proof })
+const property = (...proof: BySize): BoltGrade => ({ thread: 'metric', proof })
+
+/** Proof stress of common bolt classes, which falls or rises with size. Typical; the maker's or an own value wins. */
+const GRADES = {
+  '4.6': property({ stress: 225 }),
+  '5.8': property({ stress: 380 }),
+  '8.8': property({ upTo: 16, stress: 580 }, { stress: 600 }),
+  '10.9': property({ stress: 830 }),
+  '12.9': property({ stress: 970 }),
+  'grade-2': grade({ upTo: 0.75 * INCH, stress: 55 * KSI }, { stress: 33 * KSI }),
+  'grade-5': grade({ upTo: 1 * INCH, stress: 85 * KSI }, { stress: 74 * KSI }),
+  'grade-8': grade({ stress: 120 * KSI }),
+} as const satisfies Record<string, BoltGrade>
+export type BoltClass = keyof typeof GRADES
+export const BOLT_CLASSES = Object.keys(GRADES) as [BoltClass, ...BoltClass[]]
+
+/** A size typed in the other unit may miss its own boundary by a rounding. */
+const SAME_SIZE: Millimetres = 0.01
+
+/** Proof stress of a bolt of this class and size, MPa. */
+export const proofStress = (bolt: BoltClass, diameter: Millimetres): number => {
+  const { proof }: BoltGrade = GRADES[bolt]
+  const last = proof[proof.length - 1] as { readonly stress: number }
+  return (proof.find((row) => 'upTo' in row && diameter <= row.upTo + SAME_SIZE) ?? last).stress
+}
+
+export const threadOf = (bolt: BoltClass): Thread => GRADES[bolt].thread
+
+/** Tensile area of a 60 degree thread, mm^2: inch threads are counted a little thinner than metric ones. */
+export const tensileArea = (thread: Thread, diameter: Millimetres, pitch: Millimetres): number =>
+  (Math.PI / 4) * (diameter - (thread === 'inch' ? 0.9743 : 0.9382) * pitch) ** 2
 
 export type Lubrication = 'dry' | 'oiled'
 /** Nut factor: share of torque that friction and thread turn into preload. Editable. */
@@ -24,6 +60,7 @@ const PROOF_SHARE = 0.75
 export const PASS_SHARES = [0.3, 0.6, 1] as const
 
 export interface TighteningInput {
+  readonly thread: Thread
   readonly diameter: Millimetres
   readonly pitch: Millimetres
   /** MPa. */
@@ -60,18 +97,18 @@ export const crissCross = (bolts: number): readonly number[] => {
 }
 
 /**
- * Torque in three passes: `torque = k d F`, `F = 0.75 * proof stress * tensile area`, tensile area
- * of a 60 degree thread `pi/4 (d - 0.9382 pitch)^2`. Millimetres, MPa, newtons, newton metres.
+ * Torque in three passes: `torque = k d F`, `F = 0.75 * proof stress * tensile area`.
+ * Millimetres, MPa, newtons, newton metres.
  * Source: docs/methods/tightening.md.
  */
 export const tightening = (input: TighteningInput): TighteningResult => {
-  const tensileArea = (Math.PI / 4) * (input.diameter - 0.9382 * input.pitch) ** 2
-  const own = PROOF_SHARE * input.proofStress * tensileArea
+  const area = tensileArea(input.thread, input.diameter, input.pitch)
+  const own = PROOF_SHARE * input.proofStress * area
   const torque = input.makerTorque ?? (input.nutFactor * input.diameter * own) / 1000
   const preload =
     input.makerTorque === undefined ? own : (input.makerTorque * 1000) / (input.nutFactor * input.diameter)
   return {
-    tensileArea,
+    tensileArea: area,
     preload,
     torque,
     passes: PASS_SHARES.map((share) => ({ share, torque: share * torque })),

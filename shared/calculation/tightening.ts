@@ -1,6 +1,6 @@
 import { issue } from '../issue'
 import { z } from 'zod'
-import { BOLT_CLASSES, NUT_FACTOR, PROOF_STRESS, tightening } from '../../core/bolts/tightening'
+import { BOLT_CLASSES, NUT_FACTOR, proofStress, threadOf, tightening } from '../../core/bolts/tightening'
 import { done } from '../../core/outcome'
 import { defineOperation } from './defineOperation'
 import { oneOf, positive, units, whole } from './fields'
@@ -42,7 +42,9 @@ export const tighteningOperation = defineOperation({
     done(
       tightening({
         ...given,
-        proofStress: given.proofStress ?? PROOF_STRESS[given.boltClass ?? '8.8'],
+        // The maker's torque alone needs no class: its thread is told by the units it is written in.
+        thread: given.boltClass ? threadOf(given.boltClass) : given.units,
+        proofStress: given.proofStress ?? proofStress(given.boltClass ?? '8.8', given.diameter),
         nutFactor: given.nutFactor ?? NUT_FACTOR[given.lubrication ?? 'dry'],
       }),
     ),
