@@ -118,6 +118,7 @@ const spans = computed(() =>
 .chain {
   display: block;
   width: 100%;
+  min-height: min(110px, 8.5vh);
   max-height: 190px;
 }
 </style>

@@ -73,7 +73,7 @@ ul {
   border-color: var(--ink);
   font-weight: 600;
 }
-@media (max-width: 900px) {
+@media (max-width: 760px) {
   .who {
     width: 150px;
   }

@@ -75,7 +75,7 @@ watch(
 }
 @media (max-width: 860px) {
   .job {
-    grid-template: var(--header) minmax(460px, 1.3fr) minmax(260px, 1fr) / 86px minmax(0, 1fr);
+    grid-template: var(--header) minmax(460px, 1.9fr) minmax(260px, 1fr) / 86px minmax(0, 1fr);
     grid-template-areas: 'header header' 'sheet board' 'sheet ledger';
   }
 }
