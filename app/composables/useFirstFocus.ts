@@ -1,5 +1,8 @@
 import type { Ref } from 'vue'
 
+/** A third of a second: as long as the kit's dialog takes to come up. */
+const ENTRANCE_FRAMES = 20
+
 /**
  * Focuses what a dialog asks for as soon as it stands, not when its entrance is over: people begin
  * to type at once, and what they type must not be lost. The kit's dialog takes the focus onto itself
@@ -18,7 +21,7 @@ export const useFirstFocus = (shown: Ref<boolean>, find: () => { focus: () => vo
       for (let tick = 0; open && tick < 4 && !find(); tick++) await nextTick()
       if (!open) return
       find()?.focus()
-      handBack(20)
+      handBack(ENTRANCE_FRAMES)
     },
     { flush: 'post' },
   )

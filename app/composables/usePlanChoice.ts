@@ -6,8 +6,8 @@ import {
   choiceOf,
   doNothing,
   firstChoice,
-  movesSideways,
-  movesUpward,
+  movesHorizontally,
+  movesVertically,
   nearestMove,
   packedMoves,
   predictedLine,
@@ -69,7 +69,7 @@ export const usePlanChoice = () => {
     move,
     take,
     changes,
-    hasShims: computed(() => choice.value !== null && movesUpward(choice.value)),
-    hasSide: computed(() => choice.value !== null && movesSideways(choice.value)),
+    hasShims: computed(() => choice.value !== null && movesVertically(choice.value)),
+    hasSide: computed(() => choice.value !== null && movesHorizontally(choice.value)),
   }
 }

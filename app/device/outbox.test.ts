@@ -217,6 +217,22 @@ describe('several tabs', () => {
     expect(two.shown).toEqual([])
   })
 
+  it('a tab that is not let in looks again soon: the other may have looked for the last time', async () => {
+    const { asked, server } = heldServer()
+    const [one, two] = [openTab(server), openTab(taken)]
+    await one.put(rowOf('job', 'a'))
+    await vi.waitFor(() => expect(asked).toHaveLength(1))
+    await two.put(rowOf('job', 'b'))
+    await vi.waitFor(() => expect(two.later.map((l) => l.ms)).toEqual([RETRY_MS[0]]))
+    expect(two.sent).toEqual([])
+    await (await deviceStore()).clear('outbox')
+    await two.put(rowOf('other', 'c'))
+    asked[0]?.answer(taken(rowOf('job', 'a')))
+    two.later[0]?.then()
+    await quiet(two)
+    expect(two.taken).toEqual([{ job: 'other', id: 'c' }])
+  })
+
   it('write into one queue, in the order of writing', async () => {
     const away = openTab(() => AWAY)
     const other = openTab(() => AWAY)

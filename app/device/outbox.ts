@@ -69,16 +69,19 @@ export const openOutbox = (around: Around) => {
     else await replaceRow(row)
   }
 
+  const tryAgainIn = (ms: number) => {
+    callOff()
+    callOff = around.later(ms, () => void send())
+  }
+
   /** Sends a job's queue in order until it is empty, halts, or the server is away. */
-  const sendJob = (job: string): Promise<void> =>
-    alone(job, async () => {
+  const sendJob = async (job: string): Promise<void> => {
+    const ran = await alone(job, async () => {
       for (let row = await headOfJob(job); row && !row.turnedDown; row = await headOfJob(job)) {
         const answer = await around.send(row)
         around.reachable(answer.kind !== 'away')
         if (answer.kind === 'away') {
-          callOff()
-          const wait = RETRY_MS[Math.min(attempt++, RETRY_MS.length - 1)] as number
-          callOff = around.later(wait, () => void send())
+          tryAgainIn(RETRY_MS[Math.min(attempt++, RETRY_MS.length - 1)] as number)
           return
         }
         attempt = 0
@@ -89,6 +92,9 @@ export const openOutbox = (around: Around) => {
         await changed()
       }
     })
+    // Whoever sends may have looked for the last time before this entry was kept.
+    if (!ran) tryAgainIn(RETRY_MS[0])
+  }
 
   /** Nobody waits for it; should the store fail meanwhile, the queue is still there at the next try. */
   const beginToSend = (job: string) => void sendJob(job).catch(() => {})

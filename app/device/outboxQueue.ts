@@ -22,15 +22,21 @@ export const replaceRow = async (row: OutboxRow): Promise<void> => {
 }
 
 /**
- * Runs while no other tab does the same for this job. Without the platform's locks (an insecure
+ * Runs while nobody else does the same for this job, in this tab or another; false when somebody does. Without the platform's locks (an insecure
  * origin) tabs may send the same head twice, which a UUID makes harmless.
  */
-export const alone = async (job: string, work: () => Promise<void>): Promise<void> => {
+export const alone = async (job: string, work: () => Promise<void>): Promise<boolean> => {
   const { locks } = navigator as Partial<Pick<Navigator, 'locks'>>
-  if (!locks) return work()
+  if (!locks) {
+    await work()
+    return true
+  }
+  let ran = false
   await locks.request(`hc.outbox.${job}`, { ifAvailable: true }, async (lock) => {
+    ran = lock !== null
     if (lock) await work()
   })
+  return ran
 }
 
 /** Entries that an older version of the program left waiting: they were all of the first version. */

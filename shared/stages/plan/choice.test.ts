@@ -6,8 +6,8 @@ import {
   choiceOf,
   doNothing,
   firstChoice,
-  movesSideways,
-  movesUpward,
+  movesHorizontally,
+  movesVertically,
   nearestMove,
   packedMoves,
   predictedLine,
@@ -143,7 +143,7 @@ describe('a step by key', () => {
 describe('where a plan leads', () => {
   it('doing nothing leaves what was found', () => {
     expect(predictedLine(INPUT, doNothing(INPUT))).toEqual(INPUT.coupling)
-    expect(movesUpward(doNothing(INPUT)) || movesSideways(doNothing(INPUT))).toBe(false)
+    expect(movesVertically(doNothing(INPUT)) || movesHorizontally(doNothing(INPUT))).toBe(false)
   })
 
   it('is what the plan itself promised', () => {

@@ -121,5 +121,5 @@ export const packedMoves = ({ feet }: PlanChoice, lifts: ShimLifts): readonly Pl
   return moves.every((m) => m !== null) ? moves : null
 }
 
-export const movesUpward = ({ feet }: PlanChoice): boolean => feet.some((f) => Math.abs(f.v) > 1e-9)
-export const movesSideways = ({ feet }: PlanChoice): boolean => feet.some((f) => Math.abs(f.h) > 1e-9)
+export const movesVertically = ({ feet }: PlanChoice): boolean => feet.some((f) => Math.abs(f.v) > 1e-9)
+export const movesHorizontally = ({ feet }: PlanChoice): boolean => feet.some((f) => Math.abs(f.h) > 1e-9)
