@@ -6,8 +6,9 @@
 import { z } from 'zod'
 import { foldJob, type Job } from '../core/jobs/jobs'
 import { figuresOf } from '../core/jobs/summary'
-import { fromWire } from '../shared/logbook/entry'
-import { MACHINE_SCHEMA, readSnapshot } from '../shared/register/machine'
+import { readEntry } from '../shared/logbook/entry'
+import { MACHINE_SCHEMA } from '../shared/register/lifts'
+import { readSnapshot } from '../shared/register/machine'
 import { issuesOf } from '../shared/calculation/issues'
 import { findingsOf } from '../shared/wording/findings'
 import { headlinesOf } from '../shared/wording/headlines'
@@ -53,7 +54,7 @@ else
   try {
     const given = input.parse(JSON.parse(await read()))
     const machine = readSnapshot(given.machineSchema ?? MACHINE_SCHEMA, given.machine)
-    const job = foldJob(machine, given.entries.map(fromWire))
+    const job = foldJob(machine, given.entries.map(readEntry))
     process.stdout.write(`${JSON.stringify(told(job, machine.units), null, 2)}\n`)
   } catch (failure) {
     if (failure instanceof z.ZodError) {

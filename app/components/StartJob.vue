@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { JOB_REASONS, type JobReason } from '~~/core/stages/open/entries'
 import type { MachineRecord, MachineSnapshot } from '~~/shared/register/machine'
-import { MACHINE_SCHEMA } from '~~/shared/register/machine'
+import { MACHINE_SCHEMA } from '~~/shared/register/lifts'
 import { readSpeed } from '~~/shared/stages/open/form'
 import { en } from '~~/shared/wording/en'
 import { deviceStore } from '~/device/database'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { moveSince } from '~~/core/logbook/admit'
-import { isEntryKind } from '~~/shared/logbook/kinds'
+import type { EntryKind } from '~~/core/logbook/entry'
 import type { OutboxRow } from '~/device/database'
 
 /**
@@ -11,8 +11,7 @@ const outbox = useOutbox()
 const job = useJob()
 const telling = useTelling()
 const behind = computed(() => outbox.waiting.filter((w) => w.job === job.id).length)
-const kind = (row: OutboxRow) =>
-  isEntryKind(row.entry.kind) ? telling.value.words.kinds[row.entry.kind] : 'An entry'
+const kind = (row: OutboxRow) => telling.value.words.kinds[row.entry.kind as EntryKind] ?? 'An entry'
 const moveFor = (row: OutboxRow) =>
   moveSince(job.logbook, typeof row.entry.after === 'string' ? row.entry.after : null)
 const settle = (row: OutboxRow, how: Parameters<typeof outbox.settle>[1]) =>

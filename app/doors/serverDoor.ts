@@ -1,21 +1,14 @@
-import type { JobAnswer, PreviousSetUp } from '~~/shared/api/answers'
-import { fromWire } from '~~/shared/logbook/entry'
-import { readBody } from '~~/shared/logbook/kinds'
-import { readSnapshot } from '~~/shared/register/machine'
+import type { JobAnswer } from '~~/shared/api/answers'
+import { fromWire } from '~~/shared/logbook/lifts'
+import { takeSnapshot } from '~~/shared/register/lifts'
 import { deviceStore } from '~/device/database'
 import type { Door, OpenedJob } from './door'
 
-const readPrevious = (previous: JobAnswer['previous']): PreviousSetUp | null => {
-  if (!previous) return null
-  const body = readBody('set-up', 2, previous.setUp)
-  return body.kind === 'set-up' ? { closedAt: previous.closedAt, setUp: body.payload } : null
-}
-
 /** A job's answer, of whatever version it was kept in, as core folds it today. */
 const read = (answer: JobAnswer): OpenedJob => ({
-  machine: readSnapshot(answer.machineSchema ?? 1, answer.machine),
+  machine: takeSnapshot(answer.machineSchema ?? 1, answer.machine),
   entries: answer.entries.map(fromWire),
-  previous: readPrevious(answer.previous ?? null),
+  previous: answer.previous ?? null,
 })
 
 /** The server, with the device's copy behind it. */

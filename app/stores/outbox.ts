@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import type { LogEntry } from '~~/core/logbook/entry'
 import type { EntryAnswer } from '~~/shared/api/answers'
-import { fromWire, toWire } from '~~/shared/logbook/entry'
+import { fromWire, toWire } from '~~/shared/logbook/lifts'
 import type { OutboxRow } from '~/device/database'
 import { openOutbox, type Answer, type Settlement } from '~/device/outbox'
 import { takeOverOldQueue } from '~/device/outboxQueue'

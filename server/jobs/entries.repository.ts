@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import type { LogEntry } from '../../core/logbook/entry'
-import { KINDS, readBody } from '../../shared/logbook/kinds'
+import { readBody } from '../../shared/logbook/kinds'
+import { versionOf } from '../../shared/logbook/lifts'
 
 interface EntryRow {
   readonly id: string
@@ -83,7 +84,7 @@ export const insertEntry = async (knex: Knex, jobId: string, seq: number, entry:
     job_id: jobId,
     seq,
     kind: entry.kind,
-    version: KINDS[entry.kind].version,
+    version: versionOf(entry.kind),
     payload: JSON.stringify(entry.payload),
     author: entry.author,
     made_at: entry.madeAt,

@@ -3,7 +3,8 @@ import { figuresOf, summaryOf, type JobFigure, type JobSummaryFigures } from '..
 import type { Job, JobKind } from '../../core/jobs/jobs'
 import { FOLD_VERSION } from '../../core/stages/close/closing'
 import type { JobSummary, Page } from '../../shared/api/answers'
-import { MACHINE_SCHEMA, readSnapshot, type MachineSnapshot } from '../../shared/register/machine'
+import { MACHINE_SCHEMA } from '../../shared/register/lifts'
+import { readSnapshot, type MachineSnapshot } from '../../shared/register/machine'
 import { cursorOf, readCursor } from '../http/cursor'
 
 /** The columns derived from a logbook, as lists and search need them. */

@@ -1,4 +1,4 @@
-import type { WireEntry } from '../../shared/logbook/entry'
+import type { WireEntry } from '../../shared/logbook/lifts'
 
 type Viewer = (entry: WireEntry) => void
 

@@ -1,10 +1,6 @@
 import type { Knex } from 'knex'
-import {
-  MACHINE_SCHEMA,
-  readMachineFields,
-  type MachineFields,
-  type MachineRecord,
-} from '../../shared/register/machine'
+import { MACHINE_SCHEMA } from '../../shared/register/lifts'
+import { readMachineFields, type MachineFields, type MachineRecord } from '../../shared/register/machine'
 
 interface MachineRow {
   readonly id: string

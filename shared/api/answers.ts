@@ -2,7 +2,7 @@ import type { StageId } from '../../core/jobs/jobs'
 import type { JobSummaryFigures } from '../../core/jobs/summary'
 import type { VerdictOrUnknown } from '../../core/judge/judge'
 import type { SetUpPayload } from '../../core/stages/setUp/entries'
-import type { WireEntry } from '../logbook/entry'
+import type { WireEntry } from '../logbook/lifts'
 import type { MachineRecord, MachineSnapshot } from '../register/machine'
 
 /** A job as lists show it: columns the server derived from its logbook. */
@@ -53,7 +53,7 @@ export interface PreviousSetUp {
 
 export interface JobAnswer {
   readonly id: string
-  /** Version of the machine record's schema; see shared/register/machine.ts. */
+  /** Version of the machine record's schema; see shared/register/lifts.ts. */
   readonly machineSchema: number
   readonly machine: MachineSnapshot
   readonly entries: readonly WireEntry[]

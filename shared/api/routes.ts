@@ -1,7 +1,8 @@
 import { issue } from '../issue'
 import { z } from 'zod'
 import { entryDraft, liftDraft } from '../logbook/entry'
-import { liftPostedMachine, machineChange, newMachine } from '../register/machine'
+import { liftPostedMachine } from '../register/lifts'
+import { machineChange, newMachine } from '../register/machine'
 import { uuid, words } from '../text'
 
 export interface RouteContract {

@@ -4,8 +4,9 @@ import { TestBelt } from '../../core/jobs/testBelt'
 import { REVERSE_SET_UP, TestJob } from '../../core/jobs/testJob'
 import { foldJob } from '../../core/jobs/jobs'
 import { issuesOf } from '../calculation/issues'
-import { asDraft, entryDraft, fromWire, liftDraft, toWire } from './entry'
-import { KINDS, liftPayload, readBody } from './kinds'
+import { asDraft, entryDraft, liftDraft, readEntry } from './entry'
+import { KINDS, readBody } from './kinds'
+import { fromWire, liftPayload, toWire, versionOf } from './lifts'
 import { FIRST_VERSION } from './testFirstVersion'
 
 const ID = '11111111-1111-4111-8111-111111111111'
@@ -157,7 +158,10 @@ describe('entries of the first version, at today’s door', () => {
     const job = new TestJob().open().lockOut()
     const kept = (kind: string, payload: unknown) => {
       const [last] = job.entries.slice(-1)
-      return fromWire({ ...last, id: ID, author: ID, after: null, kind, version: 1, payload })
+      const raw = { ...last, id: ID, author: ID, after: null, kind, version: 1, payload }
+      // The client lifts; a file is judged as well. Both must come to the same entry.
+      expect(fromWire(raw)).toEqual(readEntry(raw))
+      return fromWire(raw)
     }
     const entries = [
       ...job.entries,
@@ -196,9 +200,11 @@ describe('an entry on the wire', () => {
     job.read({ offset: { v: 1, h: 1 }, slope: { v: 0, h: 0 } })
     for (const entry of job.entries) {
       const told = toWire({ ...entry, id: ID, author: ID, after: null })
-      expect(told.version).toBe(KINDS[entry.kind].version)
+      expect(told.version).toBe(versionOf(entry.kind))
       const { version: _, ...rest } = told
-      expect(fromWire(JSON.parse(JSON.stringify(told)))).toEqual(rest)
+      const arrived: unknown = JSON.parse(JSON.stringify(told))
+      expect(fromWire(arrived)).toEqual(rest)
+      expect(readEntry(arrived)).toEqual(rest)
     }
   })
 

@@ -2,7 +2,8 @@ import { z } from 'zod'
 import type { Envelope, EntryBody, LogEntry } from '../../core/logbook/entry'
 import { issue } from '../issue'
 import { uuid, words } from '../text'
-import { isEntryKind, KINDS, liftPayload, readBody } from './kinds'
+import { isEntryKind, KINDS, readBody } from './kinds'
+import { liftPayload, versionOf } from './lifts'
 
 const moment = z.iso
   .datetime({ offset: true, error: issue('iso-time') })
@@ -35,7 +36,7 @@ const bodies = z.discriminatedUnion('kind', [first as NonNullable<typeof first>,
 /** What a client posts: an entry with its own UUID, before the server has received it. */
 export const entryDraft = z
   .intersection(envelope, bodies)
-  .refine((draft) => draft.version === undefined || draft.version <= KINDS[draft.kind].version, {
+  .refine((draft) => draft.version === undefined || draft.version <= versionOf(draft.kind), {
     error: issue('entry-from-a-newer-program'),
     path: ['version'],
   })
@@ -51,18 +52,16 @@ export const liftDraft = (raw: unknown): unknown => {
   if (typeof raw !== 'object' || raw === null || !('kind' in raw) || !('version' in raw)) return raw
   const { kind, version } = raw
   if (!isEntryKind(kind) || typeof version !== 'number' || !('payload' in raw)) return raw
-  const today = KINDS[kind].version
+  const today = versionOf(kind)
   if (!Number.isInteger(version) || version < 1 || version >= today) return raw
   return { ...raw, version: today, payload: liftPayload(kind, version, raw.payload) }
 }
 
-/** An entry on the wire and on a device: the version of its payload stands beside it. */
-export type WireEntry = LogEntry & { readonly version: number }
-
-export const toWire = (entry: LogEntry): WireEntry => ({ ...entry, version: KINDS[entry.kind].version })
-
-/** An entry as it was kept on a device or came over the wire, whatever its version; see readBody. */
-export const fromWire = (raw: unknown): LogEntry => {
+/**
+ * An entry from a file, of whatever version, as core folds it today. Throws a ZodError that says what is
+ * wrong with it.
+ */
+export const readEntry = (raw: unknown): LogEntry => {
   const kept = z
     .looseObject({ kind: z.string(), version: z.number().default(1), payload: z.unknown() })
     .parse(raw)

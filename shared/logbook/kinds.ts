@@ -9,7 +9,8 @@ import { openingKinds } from '../stages/open/entries'
 import { planKinds } from '../stages/plan/entries'
 import { setUpKinds } from '../stages/setUp/entries'
 import { why, words } from '../text'
-import { defineKind, type Kind } from './kind'
+import { defineKind } from './kind'
+import { liftPayload } from './lifts'
 
 const logbookKinds = {
   'stage-skipped': defineKind('stage-skipped', z.object({ stage: words('stage', 40), why })),
@@ -27,20 +28,10 @@ export const KINDS = {
   ...lineUpKinds,
   ...closingKinds,
   ...logbookKinds,
-} as const satisfies { readonly [K in EntryKind]: Kind & { readonly name: K; readonly body: z.ZodType } }
+} as const satisfies { readonly [K in EntryKind]: { readonly name: K; readonly body: z.ZodType } }
 
 export const isEntryKind = (name: unknown): name is EntryKind =>
   typeof name === 'string' && Object.hasOwn(KINDS, name)
-
-/** A payload of an older version, lifted to today's; what a lift can't read stays as it is. */
-export const liftPayload = (kind: EntryKind, version: number, payload: unknown): unknown => {
-  const { lifts } = KINDS[kind] as Kind
-  try {
-    return lifts.slice(version - 1).reduce((now, lift) => lift(now), payload)
-  } catch {
-    return payload
-  }
-}
 
 /**
  * A stored body of whatever version as core folds it today. Throws when it passes no schema: it was

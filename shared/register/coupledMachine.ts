@@ -50,35 +50,3 @@ export const coupledFields = z.object({
 })
 
 export type CoupledFields = z.infer<typeof coupledFields>
-
-/** A record kept while every machine was measured by rim and face and had two named pairs. */
-const v1 = z.looseObject({
-  usual: z.looseObject({}),
-  feet: z.array(z.looseObject({})),
-  stationaryFeet: z.array(z.looseObject({ id: z.string(), x: z.number() })),
-})
-
-/** The first version of a machine record, lifted to the second. */
-export const liftFirstRecord = (old: unknown): unknown => {
-  const { usual, feet, stationaryFeet, ...rest } = v1.parse(old)
-  return {
-    ...rest,
-    drive: 'coupled',
-    usual: { method: 'rim-face', ...usual },
-    feet: {
-      movable: feet,
-      // Nothing was known of what lies under them: they count as not to be moved.
-      stationary: [...stationaryFeet]
-        .sort((a, b) => b.x - a.x)
-        .map(({ id, x }) => ({
-          id,
-          x,
-          existing: { left: [], right: [] },
-          maxPack: 0,
-          sidePlus: 0,
-          sideMinus: 0,
-          locked: true,
-        })),
-    },
-  }
-}

@@ -3,7 +3,8 @@ import type { Machine } from '../../core/register/machine'
 import { issue } from '../issue'
 import { uuid } from '../text'
 import { beltFields } from './beltMachine'
-import { coupledFields, liftFirstRecord } from './coupledMachine'
+import { coupledFields } from './coupledMachine'
+import { liftMachine } from './lifts'
 
 /** What a person writes about a machine. One row a kind of drive. */
 export const machineFields = z.discriminatedUnion('drive', [coupledFields, beltFields], {
@@ -11,25 +12,6 @@ export const machineFields = z.discriminatedUnion('drive', [coupledFields, beltF
 })
 
 export type MachineFields = z.infer<typeof machineFields>
-
-/** Records and snapshots are kept with the version of this schema; `LIFTS[n]` brings n + 1 to n + 2. */
-const LIFTS: readonly ((old: unknown) => unknown)[] = [liftFirstRecord]
-export const MACHINE_SCHEMA = LIFTS.length + 1
-
-/** A record of an older version in today's shape; what a lift can't read stays as it is. */
-export const liftMachine = (version: number, record: unknown): unknown => {
-  try {
-    return LIFTS.slice(version - 1).reduce((now, lift) => lift(now), record)
-  } catch {
-    return record
-  }
-}
-
-/** A posted record from before drives were named: told by its shape. */
-export const liftPostedMachine = (raw: unknown): unknown =>
-  typeof raw === 'object' && raw !== null && !('drive' in raw) && 'stationaryFeet' in raw
-    ? liftMachine(1, raw)
-    : raw
 
 /** A change to a machine, against the version it was read at. */
 export const machineChange = z.intersection(

@@ -34,16 +34,6 @@ export const sideChanges = z
   .array(z.object({ machine, pair: pairId, moved: figure('side-move') }))
   .max(24, { error: issue('too-many-pairs') })
 
-/** Foot changes as they were kept before the stationary machine could be moved. */
-export const liftMovableAlone = (old: unknown): unknown => {
-  const named = z.looseObject({})
-  const { changes, side, ...rest } = z
-    .looseObject({ changes: z.array(named), side: z.array(named) })
-    .parse(old)
-  const onMovable = (list: readonly object[]) => list.map((c) => ({ machine: 'movable', ...c }))
-  return { ...rest, changes: onMovable(changes), side: onMovable(side) }
-}
-
 /** Refuses one pair named twice (at `named`, the field its name is in), and pairs all but on one another. */
 export const refuseCrowdedPairs = (
   feet: readonly { readonly machine: string; readonly pair: string; readonly x: number }[],

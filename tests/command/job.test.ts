@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { TestBelt } from '../../core/jobs/testBelt'
 import { inMil, TestJob } from '../../core/jobs/testJob'
 import type { LogEntry } from '../../core/logbook/entry'
-import { toWire } from '../../shared/logbook/entry'
+import { toWire } from '../../shared/logbook/lifts'
 import { MACHINES } from '../../scripts/demo/works'
 
 const job = (args: readonly string[], input: string) => {

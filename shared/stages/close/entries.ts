@@ -17,7 +17,5 @@ export const closingKinds = {
         })
         .nullable(),
     }),
-    // The verdict was not kept with the signature then.
-    [(old) => ({ ...z.looseObject({}).parse(old), signed: null })],
   ),
 }

@@ -14,13 +14,6 @@ const typedReadings = z
 const byCircle = <T extends z.ZodType>(value: T) =>
   z.record(z.string().min(1).max(40), value, { error: issue('by-circle') })
 
-/** Rim and face, while those were the only circles. */
-const v1 = z.looseObject({
-  rim: z.array(z.unknown()),
-  face: z.array(z.unknown()),
-  returned: z.object({ rim: z.number(), face: z.number() }).nullable(),
-})
-
 export const readingKinds = {
   'readings-taken': defineKind(
     'readings-taken',
@@ -29,12 +22,6 @@ export const readingKinds = {
       circles: byCircle(typedReadings),
       returned: byCircle(figure('after-the-turn')).nullable(),
     }),
-    [
-      (old) => {
-        const { rim, face, returned, ...rest } = v1.parse(old)
-        return { ...rest, circles: { rim, face }, returned }
-      },
-    ],
   ),
   'set-used-anyway': defineKind('set-used-anyway', z.object({ set: uuid('set'), why })),
   'set-left-out': defineKind('set-left-out', z.object({ set: uuid('set'), why })),

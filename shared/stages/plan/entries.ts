@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { oneOf, units } from '../../calculation/fields'
 import { defineKind } from '../../logbook/kind'
 import { uuid } from '../../text'
-import { footChanges, liftMovableAlone, sideChanges } from '../feet'
+import { footChanges, sideChanges } from '../feet'
 
 export const planKinds = {
   'plan-chosen': defineKind(
@@ -14,7 +14,5 @@ export const planKinds = {
       side: sideChanges,
       sets: z.array(uuid('set')).max(40).nullable(),
     }),
-    // The sets a plan came from were not kept then.
-    [(old) => ({ ...(liftMovableAlone(old) as object), sets: null })],
   ),
 }

@@ -9,32 +9,6 @@ import { pairId, refuseCrowdedPairs } from '../feet'
 const byCircle = (value: z.ZodType<number>) =>
   z.record(z.string().min(1).max(40), value, { error: issue('by-circle') })
 
-/** How a set-up was kept while rim and face was the only method. */
-const v1 = z.looseObject({
-  units,
-  turning: z.enum(['both', 'movable', 'stationary']),
-  rim: z.looseObject({ graduation: z.number(), sagForm: z.enum(['hang', 'pipe-at-6']) }),
-  face: z.looseObject({ graduation: z.number(), diameterForm: z.enum(['diameter', 'radius']) }),
-  feet: z.array(z.object({ id: z.string(), x: z.number() })),
-  returned: z.object({ rim: z.number(), face: z.number() }),
-})
-
-const liftFromRimFaceAlone = (old: unknown): unknown => {
-  const { units, turning, rim, face, feet, returned } = v1.parse(old)
-  const { graduation: rimGraduation, sagForm, ...rimMount } = rim
-  const { graduation: faceGraduation, diameterForm, ...faceMount } = face
-  return {
-    units,
-    how: { method: 'rim-face', given: { rim: { ...rimMount, turning }, faces: [faceMount] } },
-    told: { sag: sagForm, circle: diameterForm },
-    feet: feet.map((f) => ({ machine: 'movable', pair: f.id, x: f.x })),
-    graduation: { rim: rimGraduation, face: faceGraduation },
-    returned,
-    // Nobody was asked why in those days: what missed zero was logged without a word.
-    why: '',
-  }
-}
-
 export const setUpKinds = {
   'set-up': defineKind(
     'set-up',
@@ -61,6 +35,5 @@ export const setUpKinds = {
       returned: byCircle(figure('after-the-turn')),
       why: text('why', 500),
     }),
-    [liftFromRimFaceAlone],
   ),
 }

@@ -1,0 +1,3 @@
+import { liftMovableAlone } from '../movableAlone'
+
+export const moveLifts = { 'move-made': [liftMovableAlone] }
