@@ -13,6 +13,23 @@ const room = (files, forbidden, message) => ({
   rules: { 'no-restricted-imports': ['error', { patterns: [{ regex: forbidden, message }] }] },
 })
 
+const WORDED_ATTRIBUTES = [
+  'action',
+  'active-text',
+  'alt',
+  'aria-label',
+  'description',
+  'detail',
+  'empty',
+  'headline',
+  'inactive-text',
+  'label',
+  'note',
+  'placeholder',
+  'question',
+  'title',
+]
+
 export default withNuxt(
   {
     ignores: ['.output/**', '.nuxt/**', '.local/**', 'node_modules/**'],
@@ -37,6 +54,32 @@ export default withNuxt(
       'vue/multi-word-component-names': 'off',
       'vue/require-default-prop': 'off',
       'vue/no-v-html': 'error',
+      // Words stand in shared/wording/en.
+      'vue/no-bare-strings-in-template': [
+        'error',
+        {
+          allowlist: ['=', '?', '+', '+/−', '␣', '⌫', ',', ':', '/', '·'],
+          attributes: { '/.+/': WORDED_ATTRIBUTES },
+        },
+      ],
+    },
+  },
+  {
+    // Sentences too. What a contract says of its fields is for programmers and stands beside them.
+    files: [
+      'app/**/*.{ts,vue}',
+      'server/{report,jobs,machines,http,api}/**/*.ts',
+      'shared/{stages,methods,register,forms}/**/*.ts',
+    ],
+    ignores: ['**/*.test.ts', '**/contract.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          ":not(NewExpression[callee.name='Error']) > Literal[value=/^[A-Z][a-z’]+ [a-z’]/]",
+          ":not(NewExpression[callee.name='Error']) > TemplateLiteral > TemplateElement[value.raw=/^[A-Z][a-z’]+ /]",
+        ].map((selector) => ({ selector, message: 'Words a person reads stand in shared/wording/en.' })),
+      ],
     },
   },
   {

@@ -23,7 +23,7 @@ const chunks = readdirSync(client).filter((f) => f.endsWith('.js'))
 const text = (chunk) => readFileSync(join(client, chunk), 'utf8')
 const entry =
   chunks.find((c) => /__NUXT__|useNuxtApp|nuxt-root/.test(text(c)) && text(c).length > 100_000) ?? chunks[0]
-const job = chunks.filter((c) => /Stages of this job/.test(text(c)))
+const job = chunks.filter((c) => /stagesOfThisJob/.test(text(c)))
 const seen = new Set()
 const follow = (chunk) => {
   if (seen.has(chunk)) return

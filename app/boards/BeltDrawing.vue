@@ -2,7 +2,6 @@
 import { toCore } from '~~/core/units/unitSystem'
 import type { BeltFields } from '~~/shared/register/beltMachine'
 import { figure } from '~~/shared/wording/figures'
-import { en } from '~~/shared/wording/en'
 
 /** A belt drive from the side, to scale from its own numbers: sheaves, strands, base and the way of the pull. */
 const props = defineProps<{ machine: BeltFields; units: 'inch' | 'metric' }>()
@@ -37,7 +36,7 @@ const drive = computed(() => {
   return { r, R, motor, driven, strands: [strand(1), strand(-1)], upright }
 })
 const label = (value: number) => figure(mm(value), 'distance', props.units, { unit: true })
-const w = en.belts
+const { belts: w, drawings } = useWords()
 </script>
 
 <template>
@@ -45,7 +44,7 @@ const w = en.belts
     :viewBox="`0 0 ${W} ${H}`"
     class="drawing"
     role="img"
-    :aria-label="`${machine.movableName} and ${machine.stationaryName}, joined by belts, from the side`"
+    :aria-label="drawings.beltMachine(machine.movableName, machine.stationaryName)"
   >
     <g fill="none" stroke="#DCE3FF" stroke-width="1.6">
       <circle :cx="drive.motor.x" :cy="drive.motor.y" :r="drive.r" />
@@ -89,11 +88,16 @@ const w = en.belts
       </template>
     </g>
     <text x="18" y="28" font-size="15" fill="#DCE3FF">
-      {{ w.drive(machine.belts.count, w.kinds[machine.belts.kind]) }}, section {{ machine.belts.section }}
+      {{ drawings.belts(w.drive(machine.belts.count, w.kinds[machine.belts.kind]), machine.belts.section) }}
     </text>
     <text :x="W - 18" y="28" font-size="15" fill="#A3AEE0" text-anchor="end">
-      {{ w.bases[machine.base.kind].name }}, motor {{ w.motorPlaces[machine.base.place] }}, pull
-      {{ w.pulls[machine.base.pull] }}
+      {{
+        drawings.base(
+          w.bases[machine.base.kind].name,
+          w.motorPlaces[machine.base.place],
+          w.pulls[machine.base.pull],
+        )
+      }}
     </text>
   </svg>
 </template>

@@ -15,6 +15,7 @@ const props = defineProps<{
   locked: boolean
 }>()
 const emit = defineEmits<{ tap: [contact: Contact] }>()
+const { drawings: w } = useWords()
 const W = 690
 const H = 318
 const EDGE = 72
@@ -64,16 +65,16 @@ const contacts = computed(() =>
     {
       id: (s.isOther ? 'otherNear' : 'referenceNear') as Contact,
       x: s.xNear,
-      name: `${props.names[s.place]}, near rim`,
+      name: w.nearRim(props.names[s.place]),
     },
     {
       id: (s.isOther ? 'otherFar' : 'referenceFar') as Contact,
       x: s.xFar,
-      name: `${props.names[s.place]}, far rim`,
+      name: w.farRim(props.names[s.place]),
     },
   ]),
 )
-const touchWord = (t: Touch) => t ?? '?'
+const touchWord = (t: Touch) => w.touches[t ?? 'unknown']
 const tap = (id: Contact) => {
   if (!props.locked) emit('tap', id)
 }
@@ -83,8 +84,8 @@ const between = computed(() => (at.value.motor + half('motor') + at.value.driven
 
 <template>
   <div class="line">
-    <p class="note">drawn {{ exaggeration }}× wider across than along · tap a contact: touch or gap</p>
-    <svg :viewBox="`0 0 ${W} ${H}`" role="group" aria-label="Sheave faces from above, the edge across them">
+    <p class="note">{{ w.widerAcross(exaggeration) }}</p>
+    <svg :viewBox="`0 0 ${W} ${H}`" role="group" :aria-label="w.sheaves">
       <g v-for="s in sheaves" :key="s.place">
         <path
           :d="`M${s.xFar} ${s.yFar}L${s.xNear} ${s.yNear}V${bottom(s)}H${s.xFar}Z`"
@@ -105,7 +106,9 @@ const between = computed(() => (at.value.motor + half('motor') + at.value.driven
         </text>
       </g>
       <rect x="8" :y="EDGE - 20" :width="W - 16" height="20" fill="#3A409A" stroke="#DCE3FF" />
-      <text :x="between" :y="EDGE - 6" font-size="14" fill="#FFFFFF" text-anchor="middle">straightedge</text>
+      <text :x="between" :y="EDGE - 6" font-size="14" fill="#FFFFFF" text-anchor="middle">
+        {{ w.straightedge }}
+      </text>
       <!-- groove lines -->
       <path :d="`M8 ${reference.y}H${W - 8}`" stroke="#8F9AD6" stroke-dasharray="7 5" />
       <path
@@ -135,11 +138,11 @@ const between = computed(() => (at.value.motor + half('motor') + at.value.driven
       </g>
       <g v-if="drawing.figures" font-size="15" fill="#DCE3FF" text-anchor="middle">
         <text :x="between" :y="EDGE + 44">
-          turn
+          {{ w.turn }}
           <tspan class="figure" font-size="22" fill="#FFFFFF" dx="6">{{ drawing.figures.turn }}</tspan>
         </text>
         <text v-if="drawing.figures.tilt" :x="between" :y="H - 58">
-          tilt
+          {{ w.tilt }}
           <tspan class="figure" font-size="22" fill="#FFFFFF" dx="6">{{ drawing.figures.tilt }}</tspan>
         </text>
       </g>

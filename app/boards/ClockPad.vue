@@ -25,16 +25,21 @@ const POSITIONS = [
   { clock: 180, area: 'bottom', hour: '6' },
   { clock: 270, area: 'left', hour: '9' },
 ] as const
+const { drawings: w } = useWords()
+const label = ({ clock, hour }: (typeof POSITIONS)[number]) => {
+  const reading = w.readingAt(props.name, w.oclock(hour))
+  return props.ringed.includes(clock) ? w.misfits(reading) : reading
+}
 const boxes = useTemplateRef<{ focus: () => void }[]>('boxes')
 const focused = ref(0)
 const focus = (clock: number) => boxes.value?.[POSITIONS.findIndex((p) => p.clock === clock)]?.focus()
 defineExpose({ focus })
 const note = (clock: number) =>
-  props.notes[String(clock)] || (props.ghost[String(clock)] ? `before ${props.ghost[String(clock)]}` : '')
+  props.notes[String(clock)] || (props.ghost[String(clock)] ? w.before(props.ghost[String(clock)]!) : '')
 </script>
 
 <template>
-  <div class="pad" role="group" :aria-label="`${name} dial`">
+  <div class="pad" role="group" :aria-label="w.dialOf(name)">
     <DialFace class="face" :name="name" :value="value(focused)" :units="units" />
     <div
       v-for="p in POSITIONS"
@@ -47,7 +52,7 @@ const note = (clock: number) =>
       <NumberBox
         ref="boxes"
         :model-value="texts[String(p.clock)] ?? ''"
-        :label="`${name} at ${p.hour} o’clock${ringed.includes(p.clock) ? ', misfits' : ''}`"
+        :label="label(p)"
         hide-label
         measure="displacement"
         :units="units"

@@ -30,13 +30,17 @@ const props = defineProps<{
   units: UnitSystem
 }>()
 const emit = defineEmits<{ enter: []; 'update:shims': [way: 'out' | 'in', key: string, text: string] }>()
+const {
+  drawings: w,
+  feet: { sides },
+} = useWords()
 const key = (pair: string, side: Side) => `${pair}-${side}`
 const wanted = (pair: Pair, side: Side) => {
   const p = pair.planned[side]
   if (!p || p.takeOut.length + p.putIn.length === 0) return ''
   const parts = []
-  if (p.takeOut.length) parts.push(`take out ${pack(p.takeOut, props.units)}`)
-  if (p.putIn.length) parts.push(`put in ${pack(p.putIn, props.units)}`)
+  if (p.takeOut.length) parts.push(w.takeOut(pack(p.takeOut, props.units)))
+  if (p.putIn.length) parts.push(w.putIn(pack(p.putIn, props.units)))
   return parts.join(', ')
 }
 /** Leaf heights to one scale over all feet, so that packs can be compared by eye. */
@@ -70,10 +74,16 @@ const fault = (pair: string, side: Side) =>
 
 <template>
   <div class="map">
-    <p class="way">coupling end · tallest pack {{ thickness(tallest, units) }} at full height</p>
+    <p class="way">{{ w.tallestPack(thickness(tallest, units)) }}</p>
     <template v-for="pair in pairs" :key="pair.id">
-      <div v-for="side in SIDES" :key="side" class="foot" role="group" :aria-label="`${pair.name} ${side}`">
-        <h3>{{ pair.name }} {{ side }}</h3>
+      <div
+        v-for="side in SIDES"
+        :key="side"
+        class="foot"
+        role="group"
+        :aria-label="w.foot(pair.name, sides[side])"
+      >
+        <h3>{{ w.foot(pair.name, sides[side]) }}</h3>
         <svg viewBox="0 0 96 84" aria-hidden="true">
           <path d="M4 80h88" stroke="#8F9AD6" stroke-width="2" />
           <rect
@@ -88,19 +98,19 @@ const fault = (pair: string, side: Side) =>
             :stroke-dasharray="leaf.kind === 'out' ? '4 3' : undefined"
           />
         </svg>
-        <p class="figure now">now {{ pack(pair.packs[side], units) }}</p>
+        <p class="figure now">{{ w.packNow(pack(pair.packs[side], units)) }}</p>
         <p class="want">{{ wanted(pair, side) }}</p>
         <NumberBox
           v-for="way in ['out', 'in'] as const"
           :key="way"
           :model-value="(way === 'out' ? props.out : props.in)[key(pair.id, side)] ?? ''"
-          :label="way === 'out' ? 'Taken out' : 'Put in'"
+          :label="way === 'out' ? w.takenOut : w.wasPutIn"
           measure="displacement"
           :units="units"
           list
           big
           on-dye
-          placeholder="none"
+          :placeholder="w.none"
           :disabled="locked"
           @update:model-value="emit('update:shims', way, key(pair.id, side), $event)"
           @enter="emit('enter')"
@@ -108,9 +118,7 @@ const fault = (pair: string, side: Side) =>
         <p v-if="fault(pair.id, side)" class="fault" role="alert">{{ fault(pair.id, side) }}</p>
       </div>
     </template>
-    <p class="way">
-      {{ farName }} end · you stand here, behind the {{ movableName.toLowerCase() }}, looking at the coupling
-    </p>
+    <p class="way">{{ w.youStandHere(farName, movableName.toLowerCase()) }}</p>
   </div>
 </template>
 

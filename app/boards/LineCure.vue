@@ -5,12 +5,13 @@ import type { CureStep } from '~~/shared/wording/lines'
 
 /** What to shim, turn and slide, in order, beside the motor's base where it is done. */
 defineProps<{ steps: readonly CureStep[]; base: BaseKind; marks: BaseMarks; drivenName: string }>()
+const { belts: w } = useWords()
 </script>
 
 <template>
   <div class="cure">
     <div>
-      <h3>Corrections, in this order</h3>
+      <h3>{{ w.view.corrections }}</h3>
       <ol>
         <li v-for="s in steps" :key="s.step" :class="{ idle: s.figure === '' }">
           <span class="badge figure" aria-hidden="true">{{ s.number }}</span>

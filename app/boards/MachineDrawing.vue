@@ -6,6 +6,7 @@ import { figure } from '~~/shared/wording/figures'
 
 /** A coupled machine from the side, to scale along the shafts, with its own distances written on. */
 const props = defineProps<{ machine: CoupledFields; units: 'inch' | 'metric' }>()
+const { drawings: w } = useWords()
 const W = 720
 const H = 300
 const AXIS = 128
@@ -40,10 +41,10 @@ const spans = computed(() =>
 const planes = computed(() => {
   const u = props.machine.usual
   return u.method === 'rim-face'
-    ? [{ at: mm(u.rimPlane), text: `rim dial ${label(Math.abs(mm(u.rimPlane)))}` }]
+    ? [{ at: mm(u.rimPlane), text: w.rimDial(label(Math.abs(mm(u.rimPlane)))) }]
     : [
-        { at: mm(u.onStationary), text: `dial ${label(Math.abs(mm(u.onStationary)))}` },
-        { at: mm(u.onMovable), text: `dial ${label(Math.abs(mm(u.onMovable)))}` },
+        { at: mm(u.onStationary), text: w.dial(label(Math.abs(mm(u.onStationary)))) },
+        { at: mm(u.onMovable), text: w.dial(label(Math.abs(mm(u.onMovable)))) },
       ]
 })
 </script>
@@ -53,7 +54,7 @@ const planes = computed(() => {
     :viewBox="`0 0 ${W} ${H}`"
     class="drawing"
     role="img"
-    :aria-label="`${machine.movableName} and ${machine.stationaryName} from the side`"
+    :aria-label="w.machine(machine.movableName, machine.stationaryName)"
   >
     <g fill="none" stroke="#DCE3FF" stroke-width="1.6">
       <rect :x="x(furthest) - 16" y="70" :width="x(nearest) - x(furthest) + 32" height="122" rx="3" />

@@ -9,18 +9,19 @@ const props = defineProps<{
   slide: { readonly number: number; readonly down: boolean } | null
   drivenName: string
 }>()
+const { drawings: w } = useWords()
 const screws = computed(() => (props.kind === 'hinged' ? [78] : [44, 112]))
 </script>
 
 <template>
-  <svg viewBox="0 0 280 168" role="img" aria-label="The motor on its base, from above">
+  <svg viewBox="0 0 280 168" role="img" :aria-label="w.motorBase">
     <g fill="#2A2F6E" stroke="#DCE3FF" stroke-width="1.6">
       <rect x="110" y="6" width="74" height="20" />
       <path d="M141 26v14h12V26" />
       <rect x="106" y="40" width="82" height="96" rx="3" />
     </g>
-    <text x="147" y="92" font-size="14" fill="#A3AEE0" text-anchor="middle">motor</text>
-    <text x="276" y="92" font-size="14" fill="#A3AEE0" text-anchor="end">{{ drivenName }} →</text>
+    <text x="147" y="92" font-size="14" fill="#A3AEE0" text-anchor="middle">{{ w.motor }}</text>
+    <text x="276" y="92" font-size="14" fill="#A3AEE0" text-anchor="end">{{ w.toward(drivenName) }}</text>
     <g
       v-for="(y, i) in screws"
       :key="y"

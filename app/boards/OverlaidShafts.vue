@@ -5,17 +5,16 @@ import type { SettledTolerance } from '~~/core/judge/tolerance'
 import { fittingExaggeration, layOutShafts } from '~~/shared/drawing/shaftLines'
 
 /** As found and as left in both views, to one exaggeration, beside the gate. */
-const props = withDefaults(
-  defineProps<{
-    feet: readonly FootPlane[]
-    tolerance: SettledTolerance
-    found: Misalignment | null
-    left: Misalignment
-    /** What the whole line is called. */
-    name?: string
-  }>(),
-  { name: 'as left' },
-)
+const props = defineProps<{
+  feet: readonly FootPlane[]
+  tolerance: SettledTolerance
+  found: Misalignment | null
+  left: Misalignment
+  /** What the whole line is called: as left when nothing is said. */
+  name?: string
+}>()
+const { drawings: w } = useWords()
+const whole = computed(() => props.name ?? w.asLeft)
 const W = 336
 const H = 240
 const drawn = computed(() => {
@@ -47,14 +46,10 @@ const drawn = computed(() => {
   <div class="pair">
     <figure v-for="v in drawn" :key="v.plane">
       <figcaption>
-        {{ v.plane === 'v' ? 'Side view' : 'Top view, 3 o’clock is up' }}
-        <span>drawn {{ v.left.exaggeration }}×</span>
+        {{ w.overlaid[v.plane] }}
+        <span>{{ w.exaggerated(v.left.exaggeration) }}</span>
       </figcaption>
-      <svg
-        :viewBox="`0 0 ${W} ${H}`"
-        role="img"
-        :aria-label="`${v.plane === 'v' ? 'Side' : 'Top'} view, as found dashed, ${name} whole`"
-      >
+      <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="w.overlaidTold(v.plane, whole)">
         <path :d="`M0 ${v.left.zero}H${v.left.coupling}`" stroke="#FFFFFF" stroke-width="2" />
         <path :d="`M${v.left.coupling} ${v.left.zero}H${W}`" stroke="#8F9AD6" stroke-dasharray="5 5" />
         <g v-if="v.left.gate" stroke="#58D3BE" stroke-width="1.6" fill="none">
@@ -76,8 +71,8 @@ const drawn = computed(() => {
         />
         <circle v-for="f in v.left.feet" :key="f.id" :cx="f.x" :cy="f.y" r="4" fill="#FFFFFF" />
         <g font-size="13" text-anchor="end" paint-order="stroke" stroke="#1F2358" stroke-width="4">
-          <text v-if="v.found" :x="W - 4" :y="v.foundAt" fill="#DCE3FF">as found</text>
-          <text :x="W - 4" :y="v.leftAt" fill="#FFFFFF">{{ name }}</text>
+          <text v-if="v.found" :x="W - 4" :y="v.foundAt" fill="#DCE3FF">{{ w.asFound }}</text>
+          <text :x="W - 4" :y="v.leftAt" fill="#FFFFFF">{{ whole }}</text>
         </g>
       </svg>
     </figure>

@@ -18,6 +18,15 @@ const emit = defineEmits<{
   enter: [circle: string, clock: number]
   step: [circle: string, clock: number, by: 1 | -1]
 }>()
+const {
+  measuring: { view: w },
+  drawings,
+  tables,
+} = useWords()
+const before = (circle: string, clock: number) => {
+  const was = props.ghost[circle]?.[String(clock)]
+  return was ? drawings.before(was) : ''
+}
 const boxes = new Map<string, { focus: () => void }>()
 const keep = (key: string) => (el: unknown) => {
   if (el) boxes.set(key, el as { focus: () => void })
@@ -30,12 +39,12 @@ const addedFault = ref('')
 const add = () => {
   const typed = typedValue(added.value, 'plain', props.units)
   if (typed === null || typed < 0 || typed > 360) {
-    addedFault.value = 'Give a clock angle from 0 to 360 degrees.'
+    addedFault.value = w.clockAngle
     return
   }
   const clock = normalClock(typed)
   if (props.positions.includes(clock)) {
-    addedFault.value = 'That position is in the list.'
+    addedFault.value = w.positionThere
     return
   }
   addedFault.value = ''
@@ -55,20 +64,20 @@ const remove = (clock: number) =>
 
 <template>
   <div class="wrap">
-    <FigureTable :head="['Position', ...circles.map((c) => c.name), '']" on-dye>
+    <FigureTable :head="[tables.position, ...circles.map((c) => c.name), '']" on-dye>
       <tr v-for="clock in positions" :key="clock">
         <td>{{ clockName(clock) }}</td>
         <td v-for="c in circles" :key="c.id">
           <NumberBox
             :ref="keep(`${c.id}@${clock}`)"
             :model-value="texts[c.id]?.[String(clock)] ?? ''"
-            :label="`${c.name} at ${clockName(clock)}`"
+            :label="drawings.readingAt(c.name, clockName(clock))"
             hide-label
             measure="displacement"
             :units="units"
             signed
             on-dye
-            :note="ghost[c.id]?.[String(clock)] ? `before ${ghost[c.id]?.[String(clock)]}` : ''"
+            :note="before(c.id, clock)"
             @update:model-value="emit('update:text', c.id, clock, $event)"
             @enter="emit('enter', c.id, clock)"
             @step="emit('step', c.id, clock, $event)"
@@ -79,10 +88,10 @@ const remove = (clock: number) =>
             v-if="positions.length > 3"
             link
             class="text-button"
-            :aria-label="`Remove ${clockName(clock)}`"
+            :aria-label="w.removePosition(clockName(clock))"
             @click="remove(clock)"
           >
-            Remove
+            {{ w.remove }}
           </el-button>
         </td>
       </tr>
@@ -90,7 +99,7 @@ const remove = (clock: number) =>
     <div class="positions">
       <NumberBox
         v-model="added"
-        label="Another position, degrees clockwise from 12"
+        :label="w.anotherPosition"
         measure="plain"
         :units="units"
         on-dye
@@ -98,10 +107,10 @@ const remove = (clock: number) =>
         :note-is-fault="!!addedFault"
         @enter="add"
       />
-      <el-button class="dye-button" @click="add">Add the position</el-button>
-      <el-button class="dye-button" @click="emit('positions', [0, 90, 180, 270])">12, 3, 6, 9</el-button>
+      <el-button class="dye-button" @click="add">{{ w.addPosition }}</el-button>
+      <el-button class="dye-button" @click="emit('positions', [0, 90, 180, 270])">{{ w.four }}</el-button>
       <el-button class="dye-button" @click="emit('positions', [0, 45, 90, 135, 180, 225, 270, 315])">
-        Eight
+        {{ w.eight }}
       </el-button>
     </div>
   </div>

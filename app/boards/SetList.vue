@@ -7,10 +7,13 @@ defineProps<{
   taking: boolean
 }>()
 defineEmits<{ correct: [id: string]; leave: [id: string]; use: [id: string] }>()
+const {
+  measuring: { view: w },
+} = useWords()
 </script>
 
 <template>
-  <ol v-if="sets.length" class="sets" aria-label="Sets logged">
+  <ol v-if="sets.length" class="sets" :aria-label="w.logged">
     <li v-for="set in sets" :key="set.id">
       <span class="name"
         >{{ set.name }}<span>{{ set.standing }}</span></span
@@ -22,25 +25,25 @@ defineEmits<{ correct: [id: string]; leave: [id: string]; use: [id: string] }>()
         <el-button
           link
           class="text-button"
-          :aria-label="`Correct the ${set.name.toLowerCase()}`"
+          :aria-label="w.correctSet(set.name.toLowerCase())"
           @click="$emit('correct', set.id)"
-          >Correct</el-button
+          >{{ w.correct }}</el-button
         >
         <el-button
           v-if="!set.leftOut"
           link
           class="text-button"
-          :aria-label="`Leave out the ${set.name.toLowerCase()}`"
+          :aria-label="w.leaveOutSet(set.name.toLowerCase())"
           @click="$emit('leave', set.id)"
-          >Leave out</el-button
+          >{{ w.leaveOut }}</el-button
         >
         <el-button
           v-if="set.leftOut || set.idle"
           link
           class="text-button"
-          :aria-label="`Use the ${set.name.toLowerCase()}`"
+          :aria-label="w.useSet(set.name.toLowerCase())"
           @click="$emit('use', set.id)"
-          >Use</el-button
+          >{{ w.use }}</el-button
         >
       </span>
     </li>

@@ -18,6 +18,7 @@ const props = defineProps<{
   stationaryName: string
   units: UnitSystem
 }>()
+const { drawings } = useWords()
 const W = 700
 const H = 172
 const AXIS = 90
@@ -65,7 +66,7 @@ const spans = computed(() =>
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${W} ${H}`" class="chain" role="img" aria-label="The distances as taped, from the side">
+  <svg :viewBox="`0 0 ${W} ${H}`" class="chain" role="img" :aria-label="drawings.taped">
     <g fill="none" stroke="#DCE3FF" stroke-width="1.5">
       <path :d="`M10 ${AXIS}H${x(0) - 8}`" stroke-width="3" />
       <path :d="`M${x(0) + 8} ${AXIS}H${x(near) - 14}`" stroke-width="3" />

@@ -31,6 +31,7 @@ const props = defineProps<{
   telling: Telling
 }>()
 const emit = defineEmits<{ move: [foot: string, plane: Plane, value: number] }>()
+const w = computed(() => props.telling.words.drawings)
 const W = 690
 const H = 306
 
@@ -49,7 +50,7 @@ const after = computed(() => lay(props.predicted))
 const f = (x: number, options = {}) => figure(x, 'displacement', props.telling.units, options)
 const gateWords = computed(() => {
   const g = now.value.gate
-  return g ? `gate ±${f(now.value.displacementAt(g.top), { unit: true })}` : ''
+  return g ? w.value.gate(f(now.value.displacementAt(g.top), { unit: true })) : ''
 })
 const offsetNow = computed(() => props.found.offset[props.plane] ?? 0)
 const offsetAfter = computed(() => props.predicted.offset[props.plane] ?? 0)
@@ -119,7 +120,7 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
   <div class="view">
     <div class="head">
       <h3>{{ title }}</h3>
-      <p>drawn {{ exaggeration }}× taller than long · {{ telling.words.directions.viewNotes[plane] }}</p>
+      <p>{{ w.tallerThanLong(exaggeration, telling.words.directions.viewNotes[plane]) }}</p>
     </div>
     <svg ref="svg" :viewBox="`0 0 ${W} ${H}`" :aria-label="title" role="group">
       <rect
@@ -181,7 +182,7 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
           :class="{ locked }"
           tabindex="0"
           role="slider"
-          :aria-label="`${telling.footNames(foot.id)} feet, ${planeName}`"
+          :aria-label="w.footInPlane(telling.words.feet.feet(telling.footNames(foot.id)), planeName)"
           :aria-valuenow="Number(f(moveOf(foot)).replace('−', '-'))"
           :aria-valuetext="words(foot)"
           :aria-disabled="locked"
@@ -225,14 +226,13 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
             {{ f(plane === 'v' ? moveOf(foot) : Math.abs(moveOf(foot)), { sign: plane === 'v' }) }}
           </text>
           <text :x="label(foot.id).x" :y="label(foot.id).y + 19" font-size="14" fill="#DCE3FF">
-            {{ words(foot).replace(/ [\d.]+/, '') }}, {{ telling.footNames(foot.id) }}
+            {{ w.footMove(words(foot).replace(/ [\d.]+/, ''), telling.footNames(foot.id)) }}
           </text>
         </g>
       </g>
     </svg>
     <p class="visually-hidden">
-      Now {{ offsetWords(offsetNow, plane, telling) }}, after the plan
-      {{ offsetWords(offsetAfter, plane, telling) }}.
+      {{ w.nowAndAfter(offsetWords(offsetNow, plane, telling), offsetWords(offsetAfter, plane, telling)) }}
     </p>
   </div>
 </template>

@@ -11,6 +11,10 @@ const props = defineProps<{
   agrees: boolean | null
   units: UnitSystem
 }>()
+const {
+  measuring: { view: w },
+  drawings,
+} = useWords()
 const d = (x: number | null) => (x === null ? '' : figure(x, 'displacement', props.units, { sign: true }))
 const apart = computed(() =>
   props.topBottom === null || props.leftRight === null ? null : Math.abs(props.topBottom - props.leftRight),
@@ -23,15 +27,15 @@ const tone = computed(() =>
   apart.value === null || props.agrees === null ? '#A3AEE0' : props.agrees ? '#58D3BE' : '#FF8FA3',
 )
 const words = computed(() => {
-  if (apart.value === null) return 'sum check waits for four readings'
+  if (apart.value === null) return w.sumWaits
   const shown = figure(apart.value, 'displacement', props.units)
-  if (props.agrees) return apart.value < 1e-9 ? 'balances' : `balances within ${shown}`
-  return `${shown} apart, limit ${figure(props.limit, 'displacement', props.units)}`
+  if (props.agrees) return apart.value < 1e-9 ? w.balances : w.balancesWithin(shown)
+  return w.apart(shown, figure(props.limit, 'displacement', props.units))
 })
 </script>
 
 <template>
-  <svg viewBox="0 0 340 100" class="balance" role="img" :aria-label="`${name}: ${words}`">
+  <svg viewBox="0 0 340 100" class="balance" role="img" :aria-label="w.balanceTold(name, words)">
     <g class="beam" :style="{ transform: `rotate(${tilt}deg)` }">
       <path d="M58 42H282" :stroke="tone" stroke-width="3" />
       <g class="figure" font-size="17" fill="#FFFFFF" text-anchor="middle">
@@ -41,8 +45,8 @@ const words = computed(() => {
     </g>
     <path d="M170 44l10 17h-20z" :fill="tone" />
     <g font-size="14" fill="#A3AEE0" text-anchor="middle">
-      <text x="62" y="74">12 + 6</text>
-      <text x="278" y="74">3 + 9</text>
+      <text x="62" y="74">{{ drawings.topAndBottom }}</text>
+      <text x="278" y="74">{{ drawings.leftAndRight }}</text>
     </g>
     <text x="170" y="92" font-size="15" text-anchor="middle" :fill="tone">{{ words }}</text>
   </svg>

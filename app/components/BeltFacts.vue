@@ -1,20 +1,23 @@
 <script setup lang="ts">
 import { toCore } from '~~/core/units/unitSystem'
 import type { BeltFields } from '~~/shared/register/beltMachine'
-import { en } from '~~/shared/wording/en'
+import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { gapFigure } from '~~/shared/wording/lines'
 
 /** The sheaves of a belt drive, and what their line is judged by. */
 const props = defineProps<{ machine: BeltFields }>()
 const session = useSession()
+const words = useWords()
+const w = words.pages.machine
+const unit = computed(() => UNIT_NAMES[session.units].distance)
 const d = (x: number) => gapFigure(toCore(x, 'distance', props.machine.units), { units: session.units })
 const rows = computed(() =>
   (
     [
-      ['Pitch diameter', 'pitchDiameter'],
-      ['Face width', 'faceWidth'],
-      ['Outer face to groove', 'depthOuter'],
-      ['Inner face to groove', 'depthInner'],
+      [w.pitchDiameter, 'pitchDiameter'],
+      [w.faceWidth, 'faceWidth'],
+      [w.depthOuter, 'depthOuter'],
+      [w.depthInner, 'depthInner'],
     ] as const
   ).map(([name, key]) => ({
     name,
@@ -26,29 +29,29 @@ const rows = computed(() =>
 
 <template>
   <div class="facts panel">
-    <h2>Sheaves</h2>
-    <FigureTable :head="[session.units === 'inch' ? 'in' : 'mm', 'motor', 'driven']">
+    <h2>{{ w.sheaves }}</h2>
+    <FigureTable :head="[unit, words.tables.motor, words.tables.driven]">
       <tr v-for="r in rows" :key="r.name">
         <td>{{ r.name }}</td>
         <td class="figure">{{ r.motor }}</td>
         <td class="figure">{{ r.driven }}</td>
       </tr>
       <tr>
-        <td>Grooves</td>
+        <td>{{ w.grooves }}</td>
         <td class="figure">{{ machine.sheaves.motor.grooves }}</td>
         <td class="figure">{{ machine.sheaves.driven.grooves }}</td>
       </tr>
     </FigureTable>
-    <h2>Limits</h2>
+    <h2>{{ w.limits }}</h2>
     <p v-if="machine.limits.offset !== null">
-      Offset <span class="figure">{{ d(machine.limits.offset) }}</span>
-      {{ session.units === 'inch' ? 'in' : 'mm' }}
+      {{ w.offset }} <span class="figure">{{ d(machine.limits.offset) }}</span>
+      {{ unit }}
     </p>
     <p class="muted">
       {{
         machine.limits.offset !== null || machine.limits.angle !== null
-          ? en.belts.limits.own(machine.limits.source)
-          : en.belts.limits.starter(en.belts.kinds[machine.belts.kind])
+          ? words.belts.limits.own(machine.limits.source)
+          : words.belts.limits.starter(words.belts.kinds[machine.belts.kind])
       }}
     </p>
   </div>

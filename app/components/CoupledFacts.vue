@@ -31,15 +31,17 @@ const limits = computed(() =>
 
 <template>
   <div class="facts panel">
-    <h2>Under the feet</h2>
-    <FigureTable :head="[UNIT_NAMES[session.units].displacement, 'left', 'right']">
+    <h2>{{ telling.words.pages.machine.underTheFeet }}</h2>
+    <FigureTable
+      :head="[UNIT_NAMES[session.units].displacement, telling.words.tables.left, telling.words.tables.right]"
+    >
       <tr v-for="f in machine.feet.movable" :key="f.id">
         <td>{{ capital(telling.footNames(f.id)) }}</td>
         <td class="figure">{{ pack(f.existing.left.map(mm), session.units) }}</td>
         <td class="figure">{{ pack(f.existing.right.map(mm), session.units) }}</td>
       </tr>
     </FigureTable>
-    <h2>Limits</h2>
+    <h2>{{ telling.words.pages.machine.limits }}</h2>
     <FigureTable :head="['', '']">
       <tr v-for="l in limits" :key="l.name">
         <td>{{ l.name }}</td>

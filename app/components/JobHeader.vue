@@ -1,29 +1,31 @@
 <script setup lang="ts">
 const job = useJob()
 const outbox = useOutbox()
+const words = useWords()
 
 const connection = computed(() => {
   const waiting = outbox.waiting.length
-  if (outbox.turnedDown.length > 0) return 'An entry needs a word'
-  if (waiting > 0)
-    return outbox.reachable ? 'Sending …' : `${waiting} ${waiting === 1 ? 'entry' : 'entries'} waiting`
-  return outbox.reachable ? 'Saved' : 'Out of reach'
+  const w = words.shell.connection
+  if (outbox.turnedDown.length > 0) return w.needsAWord
+  if (waiting > 0) return outbox.reachable ? w.sending : w.waiting(waiting)
+  return outbox.reachable ? w.saved : w.outOfReach
 })
-const telling = useTelling()
 const what = computed(() => {
   const m = job.machine
   if (!m) return ''
   const joined =
     m.drive === 'coupled'
       ? m.couplingKind.toLowerCase()
-      : telling.value.words.belts.drive(m.belts.count, telling.value.words.belts.kinds[m.belts.kind])
-  return `${m.powerKw} kW ${m.movableName.toLowerCase()} to ${m.stationaryName.toLowerCase()} · ${joined} · ${job.folded?.state.rpm ?? m.rpm} rpm`
+      : words.belts.drive(m.belts.count, words.belts.kinds[m.belts.kind])
+  const { drive, inJob } = words.pages.machine
+  const between = drive(m.movableName.toLowerCase(), m.stationaryName.toLowerCase())
+  return inJob(m.powerKw, between, joined, job.folded?.state.rpm ?? m.rpm)
 })
 </script>
 
 <template>
   <header class="header">
-    <NuxtLink to="/" class="home" aria-label="Hushed Caliper, to Today"
+    <NuxtLink to="/" class="home" :aria-label="words.shell.toToday"
       ><img src="/mark.svg" alt="" width="30" height="30"
     /></NuxtLink>
     <h1>

@@ -25,7 +25,9 @@ const rows = computed(() =>
     ...j,
     found: found(j),
     verdictName: telling.value.words.verdicts[j.verdict],
-    step: j.closedAt ? `Closed ${day(j.closedAt)}` : telling.value.words.sheet.stages[j.stage].next,
+    step: j.closedAt
+      ? telling.value.words.pages.jobs.closed(day(j.closedAt))
+      : telling.value.words.sheet.stages[j.stage].next,
   })),
 )
 const open = (job: { id: string }) => navigateTo(`/jobs/${job.id}`)
@@ -40,9 +42,7 @@ const open = (job: { id: string }) => navigateTo(`/jobs/${job.id}`)
           <VerdictMark :mark="row.verdict" silent />
           <span>
             <strong>{{ showMachine ? `${row.tag} ${row.machineName}` : day(row.openedAt) }}</strong>
-            <span class="muted">
-              {{ row.verdictName }}<template v-if="row.found">: {{ row.found }}</template></span
-            >
+            <span class="muted"> {{ telling.words.pages.jobs.found(row.verdictName, row.found) }}</span>
           </span>
         </NuxtLink>
       </template>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 const { mapOpen } = useKeyEvents()
+const { shell: w } = useWords()
 </script>
 
 <template>
-  <el-dialog v-model="mapOpen" title="Keys" width="min(460px, 94vw)" append-to-body>
+  <el-dialog v-model="mapOpen" :title="w.keys" width="min(460px, 94vw)" append-to-body>
     <dl class="keys">
-      <template v-for="row in KEY_MAP" :key="row.keys">
+      <template v-for="row in w.keyMap" :key="row.keys">
         <dt class="figure">{{ row.keys }}</dt>
         <dd>{{ row.does }}</dd>
       </template>

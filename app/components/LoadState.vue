@@ -2,14 +2,15 @@
 /** What stands where an answer is still awaited or did not come. */
 defineProps<{ waiting: boolean; failure: ApiFailure | null }>()
 defineEmits<{ again: [] }>()
+const { actions: w } = useWords()
 </script>
 
 <template>
   <div v-if="failure" class="state panel" role="alert">
     <p>{{ failure.message }}</p>
-    <el-button class="quiet-button" @click="$emit('again')">Try again</el-button>
+    <el-button class="quiet-button" @click="$emit('again')">{{ w.tryAgain }}</el-button>
   </div>
-  <div v-else-if="waiting" class="waiting" role="status" aria-label="Fetching">
+  <div v-else-if="waiting" class="waiting" role="status" :aria-label="w.fetching">
     <el-skeleton :rows="4" animated />
   </div>
   <slot v-else />

@@ -9,6 +9,9 @@ const props = defineProps<{ machine: MachineRecord | null }>()
 const emit = defineEmits<{ saved: [tag: string] }>()
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
+const {
+  pages: { form: w, machines },
+} = useWords()
 
 const drive = ref<MachineFields['drive']>('coupled')
 const units = ref<MachineFields['units']>('inch')
@@ -51,7 +54,7 @@ const save = async () => {
   const read = readRecord(texts.value, base.value, boxes.value)
   faults.value = read.faults
   if (Object.keys(read.faults).length > 0) {
-    message.value = 'Some boxes are not right yet. They are marked.'
+    message.value = w.someWrong
     return
   }
   const record = read.record as MachineFields
@@ -78,7 +81,7 @@ const save = async () => {
 <template>
   <el-dialog
     v-model="shown"
-    :title="machine ? `Change the register, ${machine.tag}` : 'Register a machine'"
+    :title="machine ? w.change(machine.tag) : machines.register"
     width="min(820px, 96vw)"
     append-to-body
     destroy-on-close
@@ -86,21 +89,21 @@ const save = async () => {
     <div v-if="!machine" class="kind">
       <ChoiceRow
         v-model="drive"
-        label="Joined by"
+        :label="w.joinedBy"
         show-label
         :options="[
-          { value: 'coupled', name: 'A coupling' },
-          { value: 'belt', name: 'Belts' },
+          { value: 'coupled', name: w.drives.coupled },
+          { value: 'belt', name: w.drives.belt },
         ]"
         @update:model-value="another"
       />
       <ChoiceRow
         v-model="units"
-        label="Kept in"
+        :label="w.keptIn"
         show-label
         :options="[
-          { value: 'inch', name: 'Inches and mil' },
-          { value: 'metric', name: 'Millimetres' },
+          { value: 'inch', name: w.units.inch },
+          { value: 'metric', name: w.units.metric },
         ]"
         @update:model-value="another"
       />
@@ -132,19 +135,18 @@ const save = async () => {
               :aria-label="f.label"
               active-value="true"
               inactive-value="false"
-              active-text="Locked"
-              inactive-text="May be moved"
+              :active-text="w.locked"
+              :inactive-text="w.mayBeMoved"
             />
           </el-form-item>
         </template>
       </template>
       <p class="wide muted">
-        In {{ UNIT_NAMES[base.units].distance }} and {{ UNIT_NAMES[base.units].displacement }}, as this
-        machine is kept. Open jobs keep the machine as it was on their day.
+        {{ w.keptAs(UNIT_NAMES[base.units].distance, UNIT_NAMES[base.units].displacement) }}
       </p>
       <p v-if="message" class="wide fault" role="alert">{{ message }}</p>
       <el-button native-type="submit" class="next-button wide">{{
-        machine ? 'Save the change' : 'Register it'
+        machine ? w.save : w.registerIt
       }}</el-button>
     </el-form>
   </el-dialog>

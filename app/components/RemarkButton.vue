@@ -2,6 +2,9 @@
 import IconPencil from '~icons/lucide/pencil'
 
 const job = useJob()
+const {
+  shell: { remark: w },
+} = useWords()
 const shown = ref(false)
 const text = ref('')
 const box = useTemplateRef<{ focus: () => void }>('box')
@@ -15,25 +18,25 @@ const log = () => {
 </script>
 
 <template>
-  <el-button link class="text-button remark" aria-label="Add a remark" @click="shown = true">
-    <IconPencil aria-hidden="true" /><span class="long label">Add a remark</span>
+  <el-button link class="text-button remark" :aria-label="w.add" @click="shown = true">
+    <IconPencil aria-hidden="true" /><span class="long label">{{ w.add }}</span>
   </el-button>
-  <el-dialog v-model="shown" title="Add a remark" width="min(460px, 94vw)" append-to-body>
+  <el-dialog v-model="shown" :title="w.add" width="min(460px, 94vw)" append-to-body>
     <form class="question" @submit.prevent="log">
       <label
-        ><span>What did you see?</span>
+        ><span>{{ w.question }}</span>
         <el-input
           ref="box"
           v-model="text"
-          aria-label="What did you see?"
+          :aria-label="w.question"
           type="textarea"
           :rows="3"
           maxlength="2000"
         />
       </label>
-      <el-button native-type="submit" class="next-button" :disabled="text.trim() === ''"
-        >Log the remark</el-button
-      >
+      <el-button native-type="submit" class="next-button" :disabled="text.trim() === ''">{{
+        w.log
+      }}</el-button>
     </form>
     <ul v-if="job.folded?.state.remarks.length">
       <li v-for="r in job.folded.state.remarks" :key="r.id">{{ r.payload.text }}</li>

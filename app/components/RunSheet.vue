@@ -28,11 +28,19 @@ const phases = computed(() => {
   return groups
 })
 const told = (row: Row) =>
-  `${words.value.stages[row.id].name}, ${words.value.marks[row.mark]}. ${findings.value[row.id] ?? ''}`
+  telling.value.words.shell.stageTold(
+    words.value.stages[row.id].name,
+    words.value.marks[row.mark],
+    findings.value[row.id] ?? '',
+  )
 </script>
 
 <template>
-  <nav class="sheet" :class="{ long: job.sheet.rows.length > LONG }" aria-label="Stages of this job">
+  <nav
+    class="sheet"
+    :class="{ long: job.sheet.rows.length > LONG }"
+    :aria-label="telling.words.shell.stagesOfThisJob"
+  >
     <ol v-for="phase in phases" :key="phase.name" :aria-label="phase.name">
       <li class="phase" aria-hidden="true">{{ phase.name }}</li>
       <li v-for="row in phase.rows" :key="row.id" class="row">
@@ -41,7 +49,9 @@ const told = (row: Row) =>
           :class="{ here: row.id === stage }"
           :aria-current="row.id === stage ? 'step' : undefined"
           :aria-label="told(row)"
-          :title="`${findings[row.id] || words.stages[row.id].name} (g ${stageKey(row.at)})`"
+          :title="
+            telling.words.shell.stageKey(findings[row.id] || words.stages[row.id].name, stageKey(row.at))
+          "
           @click="$emit('open', row.id)"
         >
           <VerdictMark :mark="row.mark" silent />

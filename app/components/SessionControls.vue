@@ -3,17 +3,18 @@ import IconKeyboard from '~icons/lucide/keyboard'
 import IconMoon from '~icons/lucide/moon'
 
 const session = useSession()
+const { shell: w } = useWords()
 const { mapOpen } = useKeyEvents()
 </script>
 
 <template>
   <div class="controls">
     <ChoiceRow
-      label="Units"
+      :label="w.units"
       :model-value="session.units"
       :options="[
-        { value: 'inch', name: 'mil' },
-        { value: 'metric', name: 'mm' },
+        { value: 'inch', name: w.unitNames.inch },
+        { value: 'metric', name: w.unitNames.metric },
       ]"
       @update:model-value="session.switchUnits($event)"
     />
@@ -22,13 +23,13 @@ const { mapOpen } = useKeyEvents()
       link
       class="icon"
       :aria-pressed="session.bay === 'dim'"
-      aria-label="Dim bay"
-      title="Dim bay"
+      :aria-label="w.dimBay"
+      :title="w.dimBay"
       @click="session.bay = session.bay === 'dim' ? 'bright' : 'dim'"
     >
       <IconMoon aria-hidden="true" />
     </el-button>
-    <el-button link class="icon" aria-label="Keys" title="Keys (?)" @click="mapOpen = true">
+    <el-button link class="icon" :aria-label="w.keys" :title="w.keysHint" @click="mapOpen = true">
       <IconKeyboard aria-hidden="true" />
     </el-button>
   </div>

@@ -3,7 +3,6 @@ import { JOB_REASONS, type JobReason } from '~~/core/stages/open/entries'
 import type { MachineRecord, MachineSnapshot } from '~~/shared/register/machine'
 import { MACHINE_SCHEMA } from '~~/shared/register/lifts'
 import { readSpeed } from '~~/shared/stages/open/form'
-import { en } from '~~/shared/wording/en'
 import { deviceStore } from '~/device/database'
 import { newId } from '~/device/newId'
 
@@ -14,6 +13,8 @@ import { newId } from '~/device/newId'
 const props = defineProps<{ machine: MachineRecord }>()
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
+const words = useWords()
+const w = words.pages.startJob
 const outbox = useOutbox()
 
 const reason = ref<JobReason>('planned')
@@ -23,7 +24,7 @@ const note = ref('')
 const box = useTemplateRef<{ focus: () => void }>('box')
 useFirstFocus(shown, () => box.value)
 
-const read = computed(() => readSpeed(speed.value, props.machine.rpm, en))
+const read = computed(() => readSpeed(speed.value, props.machine.rpm, words))
 const ask = useAskOnce(() => (read.value.question ? [read.value.question] : []))
 const ready = computed(() => read.value.rpm !== null && session.authorId !== '')
 
@@ -66,17 +67,17 @@ const start = async () => {
 </script>
 
 <template>
-  <el-dialog v-model="shown" :title="`Start a job on ${machine.tag}`" width="min(520px, 94vw)" append-to-body>
+  <el-dialog v-model="shown" :title="w.title(machine.tag)" width="min(520px, 94vw)" append-to-body>
     <el-form label-position="top" @submit.prevent="start">
-      <el-form-item label="Why">
-        <el-select v-model="reason" aria-label="Why">
-          <el-option v-for="r in JOB_REASONS" :key="r" :value="r" :label="en.opening.reasons[r]" />
+      <el-form-item :label="w.why">
+        <el-select v-model="reason" :aria-label="w.why">
+          <el-option v-for="r in JOB_REASONS" :key="r" :value="r" :label="words.opening.reasons[r]" />
         </el-select>
       </el-form-item>
       <NumberBox
         ref="box"
         v-model="speed"
-        label="Nameplate speed, rpm"
+        :label="w.speed"
         measure="plain"
         :units="session.units"
         :note="ask.shown.value.length ? '' : read.remark.text"
@@ -84,14 +85,14 @@ const start = async () => {
         required
         @enter="start"
       />
-      <el-form-item label="Customer or department (if any)" class="later">
-        <el-input v-model="customer" aria-label="Customer or department (if any)" maxlength="120" />
+      <el-form-item :label="w.customer" class="later">
+        <el-input v-model="customer" :aria-label="w.customer" maxlength="120" />
       </el-form-item>
-      <el-form-item label="Note">
-        <el-input v-model="note" aria-label="Note" type="textarea" :rows="2" maxlength="2000" />
+      <el-form-item :label="w.note">
+        <el-input v-model="note" :aria-label="w.note" type="textarea" :rows="2" maxlength="2000" />
       </el-form-item>
       <p v-if="ask.shown.value.length" class="asked" role="alert">{{ ask.shown.value[0] }}</p>
-      <el-button native-type="submit" class="next-button" :disabled="!ready">Open the job</el-button>
+      <el-button native-type="submit" class="next-button" :disabled="!ready">{{ w.open }}</el-button>
     </el-form>
   </el-dialog>
 </template>

@@ -10,8 +10,9 @@ import type { OutboxRow } from '~/device/database'
 const outbox = useOutbox()
 const job = useJob()
 const telling = useTelling()
+const w = computed(() => telling.value.words.shell.turnedDown)
 const behind = computed(() => outbox.waiting.filter((w) => w.job === job.id).length)
-const kind = (row: OutboxRow) => telling.value.words.kinds[row.entry.kind as EntryKind] ?? 'An entry'
+const kind = (row: OutboxRow) => telling.value.words.kinds[row.entry.kind as EntryKind] ?? w.value.anEntry
 const moveFor = (row: OutboxRow) =>
   moveSince(job.logbook, typeof row.entry.after === 'string' ? row.entry.after : null)
 const settle = (row: OutboxRow, how: Parameters<typeof outbox.settle>[1]) =>
@@ -21,17 +22,17 @@ const settle = (row: OutboxRow, how: Parameters<typeof outbox.settle>[1]) =>
 <template>
   <div v-for="row in job.turnedDown" :key="row.id" class="down" role="alert">
     <p>
-      <strong>{{ kind(row) }} was not taken.</strong> {{ row.turnedDown?.message }}
-      <template v-if="behind"> {{ behind }} more {{ behind === 1 ? 'waits' : 'wait' }} behind it.</template>
+      <strong>{{ w.notTaken(kind(row)) }}</strong> {{ row.turnedDown?.message }}
+      <template v-if="behind"> {{ w.behind(behind) }}</template>
     </p>
     <template v-if="row.turnedDown?.code === 'moved-meanwhile' && moveFor(row)">
-      <el-button class="quiet-button" @click="settle(row, { before: moveFor(row)!.id })"
-        >Belongs before that move</el-button
-      >
-      <el-button class="quiet-button" @click="settle(row, 'after')">Belongs after it</el-button>
+      <el-button class="quiet-button" @click="settle(row, { before: moveFor(row)!.id })">{{
+        w.before
+      }}</el-button>
+      <el-button class="quiet-button" @click="settle(row, 'after')">{{ w.after }}</el-button>
     </template>
-    <el-button v-else class="quiet-button" @click="settle(row, 'again')">Send it again</el-button>
-    <el-button class="quiet-button" @click="settle(row, 'leave-out')">Leave it out</el-button>
+    <el-button v-else class="quiet-button" @click="settle(row, 'again')">{{ w.again }}</el-button>
+    <el-button class="quiet-button" @click="settle(row, 'leave-out')">{{ w.leaveOut }}</el-button>
   </div>
 </template>
 

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import type { Mark } from '~~/core/logbook/stage'
-import { en } from '~~/shared/wording/en'
 
 /** A verdict or a stage's mark as a lozenge: the shape says it, the colour repeats it. */
 const props = defineProps<{ mark: Mark | 'unknown'; onDye?: boolean; silent?: boolean }>()
-
-const name = computed(() => (props.mark === 'unknown' ? 'not known' : en.sheet.marks[props.mark]))
+const words = useWords()
+const name = computed(() => (props.mark === 'unknown' ? words.shell.notKnown : words.sheet.marks[props.mark]))
 const tone = computed(
   () => ({ in: 'in', done: 'in', edge: 'edge', out: 'out', stale: 'edge' })[props.mark as string] ?? 'none',
 )

@@ -3,6 +3,7 @@ import IconChevron from '~icons/lucide/chevron-down'
 
 /** The name that entries are signed with; two taps pass the tablet to another hand. */
 const session = useSession()
+const { shell: w } = useWords()
 const open = ref(false)
 const list = useTemplateRef('list')
 useFirstFocus(open, () => list.value?.querySelector<HTMLElement>('[aria-pressed="true"]'))
@@ -14,11 +15,11 @@ const choose = (id: string) => {
 
 <template>
   <el-button class="who" aria-haspopup="dialog" @click="open = true">
-    <span class="visually-hidden">Who is writing: </span>
-    <span class="name">{{ session.author?.name ?? 'Who is writing' }}</span>
+    <span class="visually-hidden">{{ w.whoIsWritingNow }}</span>
+    <span class="name">{{ session.author?.name ?? w.whoIsWriting }}</span>
     <IconChevron aria-hidden="true" />
   </el-button>
-  <el-dialog v-model="open" title="Who is writing" width="min(380px, 94vw)" append-to-body>
+  <el-dialog v-model="open" :title="w.whoIsWriting" width="min(380px, 94vw)" append-to-body>
     <ul ref="list">
       <li v-for="p in session.people" :key="p.id">
         <el-button class="person" :aria-pressed="p.id === session.authorId" @click="choose(p.id)">

@@ -1,5 +1,6 @@
 import type { ErrorAnswer } from '~~/shared/api/answers'
 import { deviceStore } from '~/device/database'
+import { en } from '~~/shared/wording/en'
 
 /** A request that failed: the server's sentence, or that it could not be reached. */
 export class ApiFailure extends Error {
@@ -19,7 +20,7 @@ export class ApiFailure extends Error {
 
 const OUT_OF_REACH = {
   code: 'offline',
-  message: 'The program can’t be reached. What you type stays on this device and is sent when it is back.',
+  message: en.answers.outOfReach,
 }
 
 /** Asks the server; failures come as ApiFailure with a sentence to show. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { KEY_MAP, stageKey } from './useKeys'
+import { shell } from '../../shared/wording/en/shell'
+import { stageKey } from './useKeys'
 
 describe('the key of a stage, after g', () => {
   const keys = Array.from({ length: 32 }, (_, at) => stageKey(at))
@@ -20,7 +21,7 @@ describe('the key of a stage, after g', () => {
 })
 
 it('the key map says what each key does, once', () => {
-  const shown = KEY_MAP.map((row) => row.keys)
+  const shown = shell.keyMap.map((row) => row.keys)
   expect(new Set(shown).size).toBe(shown.length)
-  for (const { does } of KEY_MAP) expect(does).toMatch(/^[a-z]/)
+  for (const { does } of shell.keyMap) expect(does).toMatch(/^[a-z]/)
 })

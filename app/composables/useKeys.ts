@@ -1,18 +1,3 @@
-/** The one keyboard map; `?` shows it. */
-export const KEY_MAP: readonly { readonly keys: string; readonly does: string }[] = [
-  { keys: '?', does: 'show this map' },
-  { keys: '← →', does: 'walk the clock positions, in a reading box' },
-  { keys: '↑ ↓', does: 'step a foot by real shims or graduations, on the plan' },
-  { keys: '−', does: 'turn the sign, anywhere in a reading; replaces what is selected' },
-  { keys: 'Enter', does: 'in a box or on a button: log it and go on' },
-  { keys: 'u', does: 'switch units' },
-  { keys: 'b', does: 'board or table' },
-  { keys: '/', does: 'search the machines' },
-  { keys: 'g t', does: 'go to Today' },
-  { keys: 'g m', does: 'go to Machines' },
-  { keys: 'g 1 … 9, g 0, g a …', does: 'go to a stage of the job, counted down the sheet' },
-]
-
 /** The key after g that opens the stage at this place of the sheet: 1 to 9, 0, then letters but m and t. */
 export const stageKey = (at: number): string => '1234567890abcdefhijklnopqrsuvwxyz'.charAt(at)
 

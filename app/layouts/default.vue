@@ -1,5 +1,6 @@
 <script setup lang="ts">
 const session = useSession()
+const { shell: w } = useWords()
 const outbox = useOutbox()
 onMounted(() => {
   session.meetPeople().catch(() => null)
@@ -9,14 +10,14 @@ onMounted(() => {
 
 <template>
   <div class="shell">
-    <a href="#main" class="skip">Skip to the content</a>
+    <a href="#main" class="skip">{{ w.skip }}</a>
     <header class="top">
-      <NuxtLink to="/" class="home" aria-label="Hushed Caliper, to Today">
+      <NuxtLink to="/" class="home" :aria-label="w.toToday">
         <img src="/mark.svg" alt="" width="30" height="30" />
       </NuxtLink>
-      <nav aria-label="Main">
-        <NuxtLink to="/">Today</NuxtLink>
-        <NuxtLink to="/machines">Machines</NuxtLink>
+      <nav :aria-label="w.main">
+        <NuxtLink to="/">{{ w.today }}</NuxtLink>
+        <NuxtLink to="/machines">{{ w.machines }}</NuxtLink>
       </nav>
       <span class="gap" />
       <SessionControls />

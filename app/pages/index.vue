@@ -1,21 +1,23 @@
 <script setup lang="ts">
 import type { TodayAnswer } from '~~/shared/api/answers'
 
-useHead({ title: 'Today · Hushed Caliper' })
+const { shell, pages } = useWords()
+const w = pages.today
+useHead({ title: shell.pageTitle(shell.today) })
 const { data, failure, load } = useAnswer<TodayAnswer>(() => '/api/today')
 </script>
 
 <template>
   <div class="page">
-    <h1>Today</h1>
+    <h1>{{ shell.today }}</h1>
     <LoadState :waiting="!data" :failure="failure" @again="load">
       <template v-if="data">
-        <h2>Open jobs</h2>
-        <JobList :jobs="data.open" show-machine empty="No job is open. Start one from a machine." />
-        <h2>Left out of band or on the edge</h2>
-        <JobList :jobs="data.outOfBand" show-machine empty="Every machine measured was left in band." />
-        <h2>Closed lately</h2>
-        <JobList :jobs="data.recentlyClosed" show-machine empty="No job has been closed yet." />
+        <h2>{{ w.open }}</h2>
+        <JobList :jobs="data.open" show-machine :empty="w.noneOpen" />
+        <h2>{{ w.outOfBand }}</h2>
+        <JobList :jobs="data.outOfBand" show-machine :empty="w.noneOut" />
+        <h2>{{ w.closedLately }}</h2>
+        <JobList :jobs="data.recentlyClosed" show-machine :empty="w.noneClosed" />
       </template>
     </LoadState>
   </div>

@@ -1,4 +1,5 @@
 import { Refused } from './refusal'
+import { en } from '../../shared/wording/en'
 
 const LOST = new Set([
   'ECONNREFUSED',
@@ -29,11 +30,5 @@ export const databaseDown = (failure: unknown): Refused | null => {
       /Connection terminated|timeout expired|Timeout acquiring a connection|Connection ended/i.test(
         failure.message,
       ))
-  return lost
-    ? new Refused(
-        503,
-        'database-down',
-        'The database does not answer. Your entries stay on this device and are sent when it is back.',
-      )
-    : null
+  return lost ? new Refused(503, 'database-down', en.answers.databaseDown) : null
 }

@@ -6,6 +6,7 @@ import { log } from '../log'
 import { databaseDown } from './databaseDown'
 import { readJson } from './readJson'
 import { Refused } from './refusal'
+import { en } from '../../shared/wording/en'
 
 type Parsed<S> = S extends z.ZodType ? z.output<S> : undefined
 
@@ -22,7 +23,7 @@ const parseBy = (schema: z.ZodType | undefined, raw: unknown): unknown => {
   const parsed = schema.safeParse(raw)
   if (parsed.success) return parsed.data
   const issues = issuesOf(parsed.error)
-  throw new Refused(422, 'bad-input', issues[0]?.message ?? 'That does not fit.', { issues })
+  throw new Refused(422, 'bad-input', issues[0]?.message ?? en.answers.doesNotFit, { issues })
 }
 
 const liftBody = (contract: RouteContract, raw: unknown): unknown =>
@@ -40,8 +41,7 @@ export const answerFailure = (event: H3Event, failure: unknown) => {
   return {
     error: {
       code: 'defect',
-      message:
-        'The program made a mistake. What you typed is still on this device. Try again, and tell whoever looks after it.',
+      message: en.answers.mistake,
     },
   }
 }

@@ -30,15 +30,13 @@ import { keepLogbook, logbookOf, type Logbook } from './logbooks'
 import { tellViewers } from './viewers'
 
 const UNIQUE_VIOLATION = '23505'
-const idTaken = () =>
-  new Refused(409, 'id-taken', 'Another entry already has this id. Send it again under a new one.')
+const idTaken = () => new Refused(409, 'id-taken', en.answers.entryIdTaken)
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 
 const requireJob = async (knex: Knex, id: string, lock = false): Promise<JobHead> => {
   const job = UUID.test(id) ? await findJob(knex, id, lock) : null
-  if (!job)
-    throw notFound('There is no such job. It may have been opened on a device that has not sent it yet.')
+  if (!job) throw notFound(en.answers.noJob)
   return job
 }
 
@@ -82,7 +80,7 @@ const rememberPacks = async (knex: Knex, machine: MachineSnapshot, job: Job): Pr
   if (job.kind !== 'coupled') return null
   const current = await findMachine(knex, machine.tag, true)
   if (!current || current.id !== machine.id || current.drive !== 'coupled')
-    return `The register no longer has ${machine.tag} as it was: the shims left under its feet were not written there.`
+    return en.answers.machineGone(machine.tag)
   const { id, version, ...record } = current
   const inOwn = (t: number) => Number(fromCore(t, 'displacement', record.units).toPrecision(12))
   const lost = job.state.packs.filter(
@@ -102,17 +100,17 @@ const rememberPacks = async (knex: Knex, machine: MachineSnapshot, job: Job): Pr
   const untold = changed.success ? lost : job.state.packs
   if (untold.length === 0) return null
   const units = machine.units
-  const list = untold.map(
-    (p) => `${p.id} left ${pack(p.packs.left, units)}, right ${pack(p.packs.right, units)}`,
+  const list = untold.map((p) =>
+    en.answers.packsLeft(p.id, pack(p.packs.left, units), pack(p.packs.right, units)),
   )
-  return `The register was changed while this job was open. These shims (${UNIT_NAMES[units].displacement}) were left but not written there: ${list.join('; ')}.`
+  return en.answers.packsNotWritten(UNIT_NAMES[units].displacement, list.join('; '))
 }
 
 const personOf = async (trx: Knex, id: string, path: string) => {
   const person = await findPerson(trx, id)
   if (!person)
-    throw new Refused(422, 'bad-input', 'Nobody by that id works here. Choose who is writing.', {
-      issues: [{ path, message: 'Nobody by that id works here. Choose who is writing.' }],
+    throw new Refused(422, 'bad-input', en.answers.nobody, {
+      issues: [{ path, message: en.answers.nobody }],
     })
   return person
 }
@@ -136,11 +134,7 @@ const append = async (trx: Knex, jobId: string, draft: EntryDraft, received: Dat
   }
   const person = await personOf(trx, entry.author, 'author')
   if (!MAY[person.role].includes(entry.kind))
-    throw new Refused(
-      403,
-      'not-allowed',
-      `${en.kinds[entry.kind]} is not for the role of ${person.role}. Ask a millwright or the lead to write it.`,
-    )
+    throw new Refused(403, 'not-allowed', en.answers.notForRole(en.kinds[entry.kind], person.role))
   const before = await logbookOf(trx, head)
   const objection = objectionTo(before.machine, before.entries, entry)
   if (objection) {
@@ -211,7 +205,7 @@ export const addEntry = async (
 /** A machine as a job keeps it from its opening on. */
 const snapshotOf = async (trx: Knex, tag: string): Promise<MachineSnapshot> => {
   const machine = await findMachine(trx, tag)
-  if (!machine) throw notFound(`There is no machine with the tag ${tag}.`)
+  if (!machine) throw notFound(en.answers.noTag(tag))
   const works = await findWorks(trx)
   return {
     ...machine,
@@ -229,8 +223,8 @@ export const openJob = async (
   received = new Date(),
 ): Promise<EntryAnswer> => {
   if (opening.opening.kind !== 'job-opened')
-    throw new Refused(422, 'bad-input', 'A job begins with its opening entry.', {
-      issues: [{ path: 'opening.kind', message: 'A job begins with its opening entry.' }],
+    throw new Refused(422, 'bad-input', en.answers.beginsWithOpening, {
+      issues: [{ path: 'opening.kind', message: en.answers.beginsWithOpening }],
     })
   const appended = await knex
     .transaction(async (trx) => {
@@ -244,14 +238,9 @@ export const openJob = async (
         columns: columnsOf(foldJob(machine, [])),
       })
       if (!added && (await findJob(trx, opening.id))?.machineId !== machine.id)
-        throw new Refused(
-          409,
-          'id-taken',
-          'Another job already has this id. Open it again under a new one.',
-          {
-            issues: [{ path: 'id', message: 'Another job already has this id.' }],
-          },
-        )
+        throw new Refused(409, 'id-taken', en.answers.jobIdTakenOpenAgain, {
+          issues: [{ path: 'id', message: en.answers.jobIdTaken }],
+        })
       return append(trx, opening.id, opening.opening, received)
     })
     .catch(asTaken)
@@ -269,7 +258,7 @@ export const pageOfJobs = async (
   },
 ): Promise<Page<JobSummary>> => {
   const machine = wanted.machine ? await findMachine(knex, wanted.machine) : null
-  if (wanted.machine && !machine) throw notFound(`There is no machine with the tag ${wanted.machine}.`)
+  if (wanted.machine && !machine) throw notFound(en.answers.noTag(wanted.machine))
   return listJobs(knex, {
     machineId: machine?.id,
     open: wanted.open === undefined ? undefined : wanted.open === 'yes',

@@ -4,9 +4,9 @@ import { machineFields, type MachineFields, type MachineRecord } from '../../sha
 import { notFound, Refused } from '../http/refusal'
 import { lastClosedByMachine, listJobs, openJobByMachine } from '../jobs/jobs.repository'
 import { findMachine, insertMachine, listMachines, updateMachine } from './machines.repository'
+import { en } from '../../shared/wording/en'
 
-const noMachine = (tag: string) =>
-  notFound(`There is no machine with the tag ${tag}. Look it up under Machines.`)
+const noMachine = (tag: string) => notFound(en.answers.noMachine(tag))
 
 /** The register with each machine's open job and its last closed one. */
 export const machineSummaries = async (knex: Knex): Promise<readonly MachineSummary[]> => {
@@ -37,9 +37,9 @@ export const addMachine = async (
   const { id, ...record } = given
   if (await insertMachine(knex, id, record)) return { ...record, id, version: 1 }
   const current = await findMachine(knex, record.tag)
-  throw new Refused(409, 'tag-taken', `There is already a machine ${record.tag}. Choose another tag.`, {
+  throw new Refused(409, 'tag-taken', en.answers.tagTakenChoose(record.tag), {
     current,
-    issues: [{ path: 'tag', message: 'This tag is taken.' }],
+    issues: [{ path: 'tag', message: en.answers.tagTaken }],
   })
 }
 
@@ -54,16 +54,10 @@ export const changeMachine = async (
   return knex.transaction(async (trx) => {
     const current = await findMachine(trx, tag, true)
     if (!current) throw noMachine(tag)
-    if (current.version !== version)
-      throw new Refused(
-        409,
-        'stale',
-        'Someone changed this machine meanwhile. Look at their change, then make yours again.',
-        { current },
-      )
+    if (current.version !== version) throw new Refused(409, 'stale', en.answers.machineChanged, { current })
     if (record.tag.toLowerCase() !== tag.toLowerCase() && (await findMachine(trx, record.tag)))
-      throw new Refused(409, 'tag-taken', `There is already a machine ${record.tag}. Choose another tag.`, {
-        issues: [{ path: 'tag', message: 'This tag is taken.' }],
+      throw new Refused(409, 'tag-taken', en.answers.tagTakenChoose(record.tag), {
+        issues: [{ path: 'tag', message: en.answers.tagTaken }],
       })
     await updateMachine(trx, current.id, version, record)
     return { ...record, id: current.id, version: version + 1 }

@@ -12,15 +12,16 @@ import { verdictSvg } from './shaftSvg'
 export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions => {
   const { machine, works, telling, jobId } = report
   const verdict = job.state.closing?.payload.signed?.verdict ?? job.state.outcome.verdict
+  const w = telling.words.report
   const names = UNIT_NAMES[telling.units]
   const units =
-    job.kind === 'coupled' ? `${names.displacement}, ${names.slope}` : `${names.distance}, degrees`
-  const title = job.kind === 'coupled' ? 'Alignment report' : 'Belt drive report'
+    job.kind === 'coupled' ? `${names.displacement}, ${names.slope}` : `${names.distance}, ${w.degrees}`
+  const title = w.titles[job.kind]
   return {
     pageSize: report.paper,
     pageMargins: [42, 44, 42, 48],
     defaultStyle: { font: 'Text', fontSize: 9.5, lineHeight: 1.15 },
-    info: { title: `${machine.tag} ${title.toLowerCase()}`, author: works },
+    info: { title: w.fileTitle(machine.tag, title), author: works },
     // A heading never stands at the foot of a page with nothing under it.
     pageBreakBefore: (node, around) =>
       node.headlineLevel === HEADING && around.getFollowingNodesOnPage().length === 0,
@@ -30,18 +31,16 @@ export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions
       color: QUIET,
       columns: [
         {
-          text:
-            `${works} · ${machine.tag} · job ${jobId}\n` +
-            `Times are of the works’ server, ${dayjs().format('[UTC]Z')}. Units: ${units}.`,
+          text: w.foot(works, machine.tag, jobId, dayjs().format('[UTC]Z'), units),
         },
-        { text: `${page} of ${pages}`, alignment: 'right', width: 60 },
+        { text: w.page(page, pages), alignment: 'right', width: 60 },
       ],
     }),
     content: [
       { text: works, color: QUIET },
       {
         columns: [
-          { text: `${title}, ${machine.tag} ${machine.name}`, bold: true, fontSize: 16 },
+          { text: w.title(title, `${machine.tag} ${machine.name}`), bold: true, fontSize: 16 },
           {
             columns: [
               { svg: verdictSvg(verdict), width: 14, margin: [0, 5, 0, 0] },

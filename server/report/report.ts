@@ -16,16 +16,17 @@ export const reportFor = async (
   const { id, machine, entries } = await readJob(knex, jobId)
   const [works, people] = await Promise.all([findWorks(knex), listPeople(knex)])
   const job = foldJob(machine, entries)
+  const telling = tellingOf(wanted.units ?? machine.units, machine, works.footWords)
   const pdf = await printPdf(
     reportDocument(job, {
       jobId: id,
       works: works.name,
       machine,
       logbook: entries,
-      personName: (person) => people.find((p) => p.id === person)?.name ?? 'Someone',
-      telling: tellingOf(wanted.units ?? machine.units, machine, works.footWords),
+      personName: (person) => people.find((p) => p.id === person)?.name ?? telling.words.report.someone,
+      telling,
       paper: wanted.paper === 'letter' ? 'LETTER' : 'A4',
     }),
   )
-  return { pdf, name: `${machine.tag}-${job.kind === 'coupled' ? 'alignment' : 'belts'}.pdf` }
+  return { pdf, name: `${machine.tag}-${telling.words.report.fileNames[job.kind]}.pdf` }
 }

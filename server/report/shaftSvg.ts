@@ -20,8 +20,9 @@ export const shaftSvg = (
   plane: Plane,
   found: Misalignment | null,
   left: Misalignment,
-  { units, footNames }: Telling,
+  { units, footNames, words }: Telling,
 ): string | null => {
+  const w = words.report.result
   const feet = state.setUp?.feet
   if (!feet) return null
   const lines = [left, ...(found ? [found] : [])]
@@ -31,7 +32,7 @@ export const shaftSvg = (
   const now = lay(left)
   const before = found ? lay(found) : null
   const gate = now.gate
-    ? `<path d="M${n(now.coupling - 5)} ${n(now.gate.top)}h10m-5 0v-5M${n(now.coupling - 5)} ${n(now.gate.bottom)}h10m-5 0v5" stroke="black" fill="none"/>${text(now.coupling - 8, now.gate.top - 8, `gate ${figure(now.displacementAt(now.gate.top), 'displacement', units, { unit: true })}`)}`
+    ? `<path d="M${n(now.coupling - 5)} ${n(now.gate.top)}h10m-5 0v-5M${n(now.coupling - 5)} ${n(now.gate.bottom)}h10m-5 0v5" stroke="black" fill="none"/>${text(now.coupling - 8, now.gate.top - 8, w.gate(figure(now.displacementAt(now.gate.top), 'displacement', units, { unit: true })))}`
     : ''
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${W} ${H}" width="${W}" height="${H}">`,
@@ -42,7 +43,7 @@ export const shaftSvg = (
     shaft(now, false),
     ...now.feet.map((f) => `<circle cx="${n(f.x)}" cy="${n(f.y)}" r="2.5" fill="black"/>`),
     ...now.feet.map((f) => text(Math.min(f.x, W - 22), H - 4, footNames(f.id))),
-    text(2, 8, `drawn ${now.exaggeration} times taller than long`, 'start'),
+    text(2, 8, w.exaggerated(now.exaggeration), 'start'),
     '</svg>',
   ].join('')
 }

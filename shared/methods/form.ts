@@ -1,10 +1,12 @@
 import type { MethodGiven } from '../../core/methods/methods'
 import type { Turning } from '../../core/coupling/dialSet'
 
-/** A number that is taped or read off for a method; distances and small lengths, always typed positive unless signed. */
+/**
+ * A number that is taped or read off for a method; distances and small lengths, always typed positive
+ * unless signed. Its label is in shared/wording/en/methods.ts.
+ */
 export interface NumberField {
   readonly id: string
-  readonly label: string
   readonly measure: 'distance' | 'displacement'
   /** May be zero or below. */
   readonly signed?: boolean
@@ -14,11 +16,13 @@ export interface NumberField {
   readonly circle?: boolean
 }
 
+/** `movable` and `stationary` are called by the names of the machines. */
+export type ChoiceValue = 'movable' | 'stationary' | 'away' | 'back' | 'rises' | 'falls'
+
 /** A few exclusive words that belong to a method. */
 export interface ChoiceField {
   readonly id: string
-  readonly label: string
-  readonly options: readonly { readonly value: string; readonly name: string }[]
+  readonly options: readonly ChoiceValue[]
 }
 
 /** What a form holds, understood: numbers (a circle as diameter, a sag as it hangs), and words. */
@@ -41,8 +45,7 @@ export interface DrawnDial {
 export interface MethodForm {
   readonly method: MethodGiven['method']
   readonly numbers: readonly NumberField[]
-  /** Names a machine's parts go by, put into the options. */
-  readonly choicesFor: (movable: string, stationary: string) => readonly ChoiceField[]
+  readonly choices: readonly ChoiceField[]
   readonly circles: readonly string[]
   /** Numbers (millimetres) and words of a set-up in core units, to fill the boxes with. */
   readonly valuesOf: (how: MethodGiven) => Pick<FormValues, 'numbers' | 'choices'> | null
@@ -51,10 +54,7 @@ export interface MethodForm {
   readonly dials: (choices: Readonly<Record<string, string>>) => readonly DrawnDial[]
 }
 
-export const RISES: ChoiceField['options'] = [
-  { value: 'rises', name: 'Rises' },
-  { value: 'falls', name: 'Falls' },
-]
+export const RISES: ChoiceField['options'] = ['rises', 'falls']
 
 export const signOf = (choice: string | undefined): 1 | -1 => (choice === 'falls' ? -1 : 1)
 export const risesOf = (sign: 1 | -1 | undefined): string => (sign === -1 ? 'falls' : 'rises')

@@ -109,7 +109,7 @@ export const blankRecord = (drive: MachineFields['drive'], units: UnitSystem): M
   tag: '',
   name: '',
   area: '',
-  movableName: 'Motor',
+  movableName: en.setUp.view.motor,
   stationaryName: '',
   powerKw: 0,
   units,

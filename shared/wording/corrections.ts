@@ -8,25 +8,10 @@ import type { Telling } from './telling'
 /** Values of an entry by what they are called, as a person reads them. */
 type Values = ReadonlyMap<string, string>
 
-const PATH_WORDS: Readonly<Record<string, string>> = {
-  plane: 'dial plane',
-  sag: 'sag',
-  diameter: 'swing circle',
-  carriedBy: 'bracket on',
-  plunger: 'plunger points',
-  turning: 'shafts that turn',
-  readingSign: 'press raises the number (1) or not (−1)',
-  p1: 'near rim gap',
-  p2: 'far rim gap',
-  w: 'apart',
-  edgeOn: 'edge lies on',
-  edgeSide: 'edge on the face',
-}
-
 /** Flat values of a payload whose parts need no words of their own; `shown` words a leaf. */
 const flat = (
   value: unknown,
-  path: readonly string[],
+  paths: Readonly<Record<string, string>>,
   shown: (leaf: unknown, path: readonly string[]) => string,
 ) => {
   const found: [string, string][] = []
@@ -36,18 +21,19 @@ const flat = (
     else if (v !== undefined && v !== '')
       found.push([
         at
-          .map((p) => PATH_WORDS[p] ?? p)
+          .map((p) => paths[p] ?? p)
           .filter((p) => !['given', 'how', '0'].includes(p))
           .join(' '),
         shown(v, at),
       ])
   }
-  walk(value, path)
+  walk(value, [])
   return found
 }
 
 const valuesOf = (entry: LogEntry, telling: Telling): Values => {
   const { units, words, footNames } = telling
+  const w = words.report.corrections
   const inUnits =
     (typed: 'inch' | 'metric', measured: Extract<Measured, 'displacement' | 'distance'>) => (x: number) =>
       figure(toCore(x, measured, typed), measured, units, { sign: measured === 'displacement', unit: true })
@@ -56,12 +42,12 @@ const valuesOf = (entry: LogEntry, telling: Telling): Values => {
       const d = inUnits(entry.payload.units, 'displacement')
       const rows = Object.entries(entry.payload.circles).flatMap(([circle, list]) =>
         list.map((r): [string, string] => [
-          `${circleName(circle, telling)} at ${hourName(r.clock, telling)}`,
+          w.at(circleName(circle, telling), hourName(r.clock, telling)),
           d(r.value),
         ]),
       )
       const turned = Object.entries(entry.payload.returned ?? {}).map(([circle, x]): [string, string] => [
-        `${circleName(circle, telling)} after the full turn`,
+        w.afterTurn(circleName(circle, telling)),
         d(x),
       ])
       return new Map([...rows, ...turned])
@@ -74,12 +60,12 @@ const valuesOf = (entry: LogEntry, telling: Telling): Values => {
         ...changes.flatMap((c): [string, string][] => {
           const foot = `${footNames(c.pair, c.machine)} ${words.feet.sides[c.side]}`
           return [
-            [`${foot}, taken out`, pack(mm(c.takenOut), units)],
-            [`${foot}, put in`, pack(mm(c.putIn), units)],
+            [w.takenOut(foot), pack(mm(c.takenOut), units)],
+            [w.putIn(foot), pack(mm(c.putIn), units)],
           ]
         }),
         ...side.map((s): [string, string] => [
-          `${footNames(s.pair, s.machine)} feet pushed`,
+          w.pushed(words.feet.feet(footNames(s.pair, s.machine))),
           inUnits(typed, 'displacement')(s.moved),
         ]),
       ])
@@ -88,28 +74,31 @@ const valuesOf = (entry: LogEntry, telling: Telling): Values => {
       const { units: typed, how, feet, graduation, returned } = entry.payload
       const small = inUnits(typed, 'displacement')
       const tape = inUnits(typed, 'distance')
-      const byCircle = (what: string, of: Readonly<Record<string, number>>) =>
-        Object.entries(of).map(([c, x]): [string, string] => [`${circleName(c, telling)} ${what}`, small(x)])
+      const byCircle = (what: (circle: string) => string, of: Readonly<Record<string, number>>) =>
+        Object.entries(of).map(([c, x]): [string, string] => [what(circleName(c, telling)), small(x)])
       return new Map([
-        ['method', words.measuring.methods[how.method]],
-        ...flat(how.given, [], (leaf, at) => {
+        [w.method, words.measuring.methods[how.method]],
+        ...flat(how.given, w.paths, (leaf, at) => {
           const name = at[at.length - 1] ?? ''
           if (typeof leaf !== 'number') return String(leaf)
           return name === 'sag' ? small(leaf) : name === 'readingSign' ? String(leaf) : tape(leaf)
         }),
-        ...feet.map((f): [string, string] => [`${footNames(f.pair, f.machine)} feet at`, tape(f.x)]),
-        ...byCircle('graduation', graduation),
-        ...byCircle('after the full turn', returned),
+        ...feet.map((f): [string, string] => [
+          w.feetAt(words.feet.feet(footNames(f.pair, f.machine))),
+          tape(f.x),
+        ]),
+        ...byCircle(w.graduation, graduation),
+        ...byCircle(w.afterTurn, returned),
       ])
     }
     case 'sheaves-read': {
       const tape = inUnits(entry.payload.units, 'distance')
       return new Map(
-        flat(entry.payload, [], (leaf) => (typeof leaf === 'number' ? tape(leaf) : String(leaf))),
+        flat(entry.payload, w.paths, (leaf) => (typeof leaf === 'number' ? tape(leaf) : String(leaf))),
       )
     }
     default:
-      return new Map(flat(entry.payload, [], String))
+      return new Map(flat(entry.payload, w.paths, String))
   }
 }
 

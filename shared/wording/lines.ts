@@ -98,7 +98,7 @@ export const cureSteps = (
           }
         : {
             step: 'tilt',
-            what: w.tiltStep('far feet', tilt.farFeetShim > 0 ? 'up' : 'down'),
+            what: w.tiltStep(w.farFeet, tilt.farFeetShim > 0 ? 'up' : 'down'),
             figure: g(tilt.farFeetShim),
             detail: '',
           }

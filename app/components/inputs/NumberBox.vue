@@ -2,7 +2,6 @@
 import { flipSign, readTypedNumber, type TypedMeasure } from '~~/core/units/typedNumber'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { unitOf } from '~~/shared/forms/typed'
-import { en } from '~~/shared/wording/en'
 
 /**
  * A box for one measured number. It keeps exactly what was typed, shows what it understood when
@@ -34,6 +33,7 @@ const emit = defineEmits<{ 'update:modelValue': [text: string]; enter: []; step:
 
 const box = useTemplateRef<{ input?: HTMLInputElement; focus: () => void; select: () => void }>('box')
 const id = useId()
+const { typing } = useWords()
 const touched = ref(false)
 const touchOnly = ref(false)
 
@@ -48,8 +48,8 @@ const understood = computed(() => {
 const fault = computed(() => {
   const r = read.value
   if (props.list || r.ok) return props.noteIsFault ? props.note : ''
-  if (r.fault === 'empty') return touched.value && props.required ? en.typing.faults.empty : ''
-  return en.typing.faults[r.fault]
+  if (r.fault === 'empty') return touched.value && props.required ? typing.faults.empty : ''
+  return typing.faults[r.fault]
 })
 const shown = computed(
   () => fault.value || [understood.value, props.noteIsFault ? '' : props.note].filter(Boolean).join(' · '),

@@ -2,6 +2,9 @@
 import { flipSign } from '~~/core/units/typedNumber'
 
 const { target, close } = useKeypad()
+const {
+  shell: { keypad: w },
+} = useWords()
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '/'] as const
 
 /** The first key after opening replaces what stood there, as typing over a selection would. */
@@ -30,7 +33,7 @@ const next = () => {
 </script>
 
 <template>
-  <section v-if="target" class="keypad" aria-label="Keypad" @pointerdown.prevent>
+  <section v-if="target" class="keypad" :aria-label="w.name" @pointerdown.prevent>
     <p class="what">
       {{ target.label }} <strong class="figure">{{ target.text() || ' ' }}</strong> {{ target.unit }}
       <span class="understood">{{ target.understood() }}</span>
@@ -39,14 +42,14 @@ const next = () => {
       <button v-for="key in KEYS" :key="key" type="button" @click="press(key)">{{ key }}</button>
     </div>
     <div class="side figure">
-      <button type="button" :disabled="!target.signed" aria-label="Turn the sign" @click="flip">+/−</button>
-      <button type="button" aria-label="Add another feeler" @click="press('+')">+</button>
-      <button type="button" aria-label="Space" @click="press(' ')">␣</button>
-      <button type="button" aria-label="Delete the last character" @click="back">⌫</button>
+      <button type="button" :disabled="!target.signed" :aria-label="w.sign" @click="flip">+/−</button>
+      <button type="button" :aria-label="w.plus" @click="press('+')">+</button>
+      <button type="button" :aria-label="w.space" @click="press(' ')">␣</button>
+      <button type="button" :aria-label="w.back" @click="back">⌫</button>
     </div>
     <div class="ends">
-      <button type="button" class="go" @click="next">Next</button>
-      <button type="button" @click="close">Close</button>
+      <button type="button" class="go" @click="next">{{ w.next }}</button>
+      <button type="button" @click="close">{{ w.close }}</button>
     </div>
   </section>
 </template>

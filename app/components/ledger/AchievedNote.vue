@@ -21,14 +21,14 @@ const sentence = (plane: 'v' | 'h') => {
 
 <template>
   <div v-if="planes.length">
-    <h3>The last move</h3>
+    <h3>{{ words.moves.view.lastMove }}</h3>
     <template v-for="p in planes" :key="p.plane">
       <FigureTable
         :head="[
-          `${words.directions.planes[p.plane]}, ${p.plane === 'v' ? 'up is plus' : 'toward 3 is plus'}`,
-          'planned',
-          'made',
-          'measured',
+          `${words.directions.planes[p.plane]}, ${words.tables.plus[p.plane]}`,
+          words.tables.planned,
+          words.tables.made,
+          words.tables.measured,
         ]"
       >
         <tr v-for="f in p.feet" :key="f.id">

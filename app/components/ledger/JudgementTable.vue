@@ -10,6 +10,7 @@ import { limitWords, quantityGroups, quantityName } from '~~/shared/wording/quan
 const props = defineProps<{ judgement: Judgement; after?: Judgement | null; source: string }>()
 const session = useSession()
 const telling = useTelling()
+const t = computed(() => telling.value.words.tables)
 const afterOf = (name: string) => props.after?.quantities.find((q) => q.name === name)
 const kinds = computed(() =>
   [...new Set(props.judgement.quantities.map((q) => UNIT_NAMES[session.units][q.kind]))].join(', '),
@@ -19,13 +20,13 @@ const groups = computed(() => quantityGroups(props.judgement, telling.value))
 
 <template>
   <div>
-    <FigureTable v-if="after" :head="[kinds, 'now', 'after']">
+    <FigureTable v-if="after" :head="[kinds, t.now, t.after]">
       <template v-for="g in groups" :key="g.what">
         <tr class="group">
           <th scope="rowgroup" colspan="3">
             {{ g.what }}
             <span class="muted"
-              >limit <span class="figure">{{ g.limit }}</span></span
+              >{{ t.limit }} <span class="figure">{{ g.limit }}</span></span
             >
           </th>
         </tr>
@@ -42,7 +43,7 @@ const groups = computed(() => quantityGroups(props.judgement, telling.value))
         </tr>
       </template>
     </FigureTable>
-    <FigureTable v-else :head="[kinds, 'now', 'limit']">
+    <FigureTable v-else :head="[kinds, t.now, t.limit]">
       <tr v-for="q in judgement.quantities" :key="q.name">
         <td>{{ quantityName(q.name, telling) }}</td>
         <td><SignedFigure :quantity="q" :value="q.value" :verdict="q.verdict" /></td>

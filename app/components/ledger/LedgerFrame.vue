@@ -17,6 +17,7 @@ const props = defineProps<{
 }>()
 const job = useJob()
 const telling = useTelling()
+const w = computed(() => telling.value.words.safety.view)
 const openStage = inject(openStageKey, () => {})
 const warning = computed(() => {
   const state = job.folded?.state
@@ -31,7 +32,7 @@ defineExpose({
 </script>
 
 <template>
-  <aside class="ledger" aria-label="What this means">
+  <aside class="ledger" :aria-label="telling.words.shell.whatThisMeans">
     <div class="scroll">
       <div v-if="warning" class="lockout" role="alert">
         <p>
@@ -40,9 +41,9 @@ defineExpose({
             {{ ` ${job.folded.state.safety.lost.payload.why}` }}
           </span>
         </p>
-        <el-button v-if="!deskWork" link class="text-button" @click="waiving = true"
-          >No lockout is needed for this, and why</el-button
-        >
+        <el-button v-if="!deskWork" link class="text-button" @click="waiving = true">{{
+          w.waiveHere
+        }}</el-button>
       </div>
       <h2 aria-live="polite"><VerdictMark :mark="mark" /> {{ headline }}</h2>
       <p v-if="detail" class="detail">{{ detail }}</p>
@@ -52,15 +53,15 @@ defineExpose({
     </div>
     <div ref="next" class="next" :class="{ waits: warning }">
       <slot v-if="!warning || deskWork" name="next" />
-      <el-button v-if="warning" class="next-button safe" @click="openStage('make-safe')"
-        >To Make safe</el-button
-      >
+      <el-button v-if="warning" class="next-button safe" @click="openStage('make-safe')">{{
+        w.toMakeSafe
+      }}</el-button>
     </div>
     <WhyDialog
       v-model="waiving"
-      title="No lockout is needed"
-      question="Why can nobody be hurt by this machine while you work on it?"
-      action="Log it"
+      :title="w.waiveTitle"
+      :question="w.whyWaive"
+      :action="telling.words.actions.logIt"
       @say="job.log({ kind: 'lockout-waived', payload: { why: $event } })"
     />
   </aside>

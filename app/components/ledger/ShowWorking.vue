@@ -3,13 +3,14 @@ import type { WorkingStep } from '~~/shared/working/step'
 
 /** Every number of this stage, unfolded to its formula with this job's numbers in it; worked out once it is opened. */
 const props = defineProps<{ steps: () => readonly WorkingStep[] }>()
+const { actions: w } = useWords()
 const open = ref<string[]>([])
 const shown = computed(() => (open.value.length > 0 ? props.steps() : []))
 </script>
 
 <template>
   <el-collapse v-model="open" class="working">
-    <el-collapse-item title="Show working" name="all">
+    <el-collapse-item :title="w.showWorking" name="all">
       <el-collapse>
         <el-collapse-item v-for="step in shown" :key="step.name" :name="step.name">
           <template #title>

@@ -7,13 +7,14 @@ import { trustRows } from '~~/shared/wording/trustRows'
 const props = defineProps<{ measurement: Measurement }>()
 const session = useSession()
 const telling = useTelling()
+const t = computed(() => telling.value.words.tables)
 const rows = computed(() => trustRows(props.measurement, telling.value))
 </script>
 
 <template>
   <FigureTable
     v-if="rows.length"
-    :head="[`trust, ${UNIT_NAMES[session.units].displacement}`, 'found', 'limit']"
+    :head="[t.trustIn(UNIT_NAMES[session.units].displacement), t.found, t.limit]"
   >
     <tr v-for="row in rows" :key="row.name">
       <td class="name"><VerdictMark :mark="row.passes ? 'done' : 'out'" />{{ row.name }}</td>

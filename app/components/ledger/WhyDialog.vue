@@ -3,6 +3,7 @@
 defineProps<{ title: string; question: string; action: string }>()
 const shown = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ say: [why: string] }>()
+const { actions: w } = useWords()
 const why = ref('')
 const box = useTemplateRef<{ focus: () => void }>('box')
 useFirstFocus(shown, () => box.value)
@@ -21,7 +22,7 @@ const say = () => {
         ><span>{{ question }}</span>
         <el-input ref="box" v-model="why" :aria-label="question" type="textarea" :rows="3" maxlength="500" />
       </label>
-      <p class="muted">Your reason prints on the report.</p>
+      <p class="muted">{{ w.reasonPrints }}</p>
       <el-button native-type="submit" class="next-button" :disabled="why.trim() === ''">{{
         action
       }}</el-button>

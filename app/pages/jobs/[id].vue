@@ -6,6 +6,7 @@ import { fetchStagesAhead } from '~/stages/views'
 definePageMeta({ layout: 'job' })
 const route = useRoute()
 const job = useJob()
+const { shell } = useWords()
 const shown = ref<StageId | null>(null)
 const { stageAsked } = useKeyEvents()
 
@@ -25,8 +26,7 @@ watch(stageAsked, (asked) => {
   if (row) open(row.id)
 })
 useHead({
-  title: () =>
-    job.machine ? `${job.machine.tag} ${job.machine.name} · Hushed Caliper` : 'Job · Hushed Caliper',
+  title: () => shell.pageTitle(job.machine ? `${job.machine.tag} ${job.machine.name}` : shell.job),
 })
 
 /** Stays where the person is: a stage changes by opening another or by going on, never under the hands. */
@@ -53,7 +53,7 @@ watch(
     <StageView :key="`${job.id} ${stage}`" :stage="stage" />
   </div>
   <div v-else class="page">
-    <NuxtLink to="/" class="text-button">Today</NuxtLink>
+    <NuxtLink to="/" class="text-button">{{ shell.today }}</NuxtLink>
     <LoadState :waiting="!job.machine" :failure="job.failure" @again="job.open(String(route.params.id))" />
   </div>
 </template>

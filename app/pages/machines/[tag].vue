@@ -7,8 +7,12 @@ const tag = computed(() => String(route.params.tag))
 const { data, failure, load } = useAnswer<MachineAnswer>(
   () => `/api/machines/${encodeURIComponent(tag.value)}`,
 )
-useHead({ title: () => `${tag.value} · Hushed Caliper` })
+const { shell, pages } = useWords()
+const w = pages.machine
+useHead({ title: () => shell.pageTitle(tag.value) })
 
+const under = (m: MachineAnswer['machine']) =>
+  w.under(m.area, w.drive(m.movableName.toLowerCase(), m.stationaryName.toLowerCase()), m.powerKw, m.rpm)
 const starting = ref(false)
 const changing = ref(false)
 const later = shallowRef<readonly JobSummary[]>([])
@@ -39,17 +43,15 @@ const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machin
           <div>
             <h1>{{ data.machine.tag }} {{ data.machine.name }}</h1>
             <p class="muted">
-              {{ data.machine.area }} · {{ data.machine.movableName.toLowerCase() }} to
-              {{ data.machine.stationaryName.toLowerCase() }} · {{ data.machine.powerKw }} kW ·
-              {{ data.machine.rpm }} rpm
+              {{ under(data.machine) }}
             </p>
           </div>
           <div class="actions">
-            <el-button class="quiet-button" @click="changing = true">Change the register</el-button>
-            <el-button v-if="openJob" class="next-button" @click="navigateTo(`/jobs/${openJob.id}`)"
-              >Go on with the open job</el-button
-            >
-            <el-button v-else class="next-button" @click="starting = true">Start a job</el-button>
+            <el-button class="quiet-button" @click="changing = true">{{ w.change }}</el-button>
+            <el-button v-if="openJob" class="next-button" @click="navigateTo(`/jobs/${openJob.id}`)">{{
+              w.goOn
+            }}</el-button>
+            <el-button v-else class="next-button" @click="starting = true">{{ w.start }}</el-button>
           </div>
         </div>
         <div class="two">
@@ -62,9 +64,9 @@ const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machin
           <CoupledFacts v-if="data.machine.drive === 'coupled'" :machine="data.machine" />
           <BeltFacts v-else :machine="data.machine" />
         </div>
-        <h2>Jobs</h2>
-        <JobList :jobs="jobs" empty="No job yet on this machine." />
-        <el-button v-if="next" class="quiet-button" @click="more">Older jobs</el-button>
+        <h2>{{ w.jobs }}</h2>
+        <JobList :jobs="jobs" :empty="w.noJobs" />
+        <el-button v-if="next" class="quiet-button" @click="more">{{ w.olderJobs }}</el-button>
         <StartJob v-model="starting" :machine="data.machine" />
         <MachineForm v-model="changing" :machine="data.machine" @saved="saved" />
       </template>

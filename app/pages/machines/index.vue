@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
+import type { VerdictOrUnknown } from '~~/core/judge/judge'
 import type { MachineSummary } from '~~/shared/api/answers'
-import { en } from '~~/shared/wording/en'
 
-useHead({ title: 'Machines · Hushed Caliper' })
+const words = useWords()
+const w = words.pages.machines
+useHead({ title: words.shell.pageTitle(words.shell.machines) })
 const { data, failure, load } = useAnswer<readonly MachineSummary[]>(() => '/api/machines')
 const { searchAsked } = useKeyEvents()
 const wanted = ref('')
@@ -13,13 +15,13 @@ watch(searchAsked, () => nextTick(() => search.value?.focus()))
 onMounted(() => searchAsked.value > 0 && search.value?.focus())
 
 const joined = (m: MachineSummary) =>
-  m.drive === 'coupled' ? m.couplingKind : en.belts.drive(m.belts.count, en.belts.kinds[m.belts.kind])
+  m.drive === 'coupled' ? m.couplingKind : words.belts.drive(m.belts.count, words.belts.kinds[m.belts.kind])
 const shown = computed(() => {
-  const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
+  const parts = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
   return (data.value ?? [])
     .filter((m) => {
       const text = [m.tag, m.name, m.area, m.movableName, m.stationaryName, joined(m)].join(' ').toLowerCase()
-      return words.every((w) => text.includes(w))
+      return parts.every((part) => text.includes(part))
     })
     .map((m) => ({ ...m, joined: joined(m) }))
 })
@@ -28,61 +30,61 @@ const shown = computed(() => {
 <template>
   <div class="page">
     <div class="head">
-      <h1>Machines</h1>
+      <h1>{{ words.shell.machines }}</h1>
       <el-input
         ref="search"
         v-model="wanted"
         class="search"
         type="search"
-        aria-label="Search the machines"
-        placeholder="Tag, name or place"
+        :aria-label="w.search"
+        :placeholder="w.searchHint"
         clearable
       />
-      <el-button class="quiet-button" @click="adding = true">Register a machine</el-button>
+      <el-button class="quiet-button" @click="adding = true">{{ w.register }}</el-button>
     </div>
     <LoadState :waiting="!data" :failure="failure" @again="load">
       <el-empty
         v-if="shown.length === 0"
         class="panel"
         :image-size="1"
-        :description="data?.length ? 'No machine fits these words.' : 'No machine is registered yet.'"
+        :description="data?.length ? w.noneFits : w.none"
       />
       <el-table v-else :data="shown" class="panel list" @row-click="navigateTo(`/machines/${$event.tag}`)">
-        <el-table-column label="Tag" width="110">
+        <el-table-column :label="w.tag" width="110">
           <template #default="{ row }">
             <NuxtLink :to="`/machines/${row.tag}`" class="tag figure">{{ row.tag }}</NuxtLink>
           </template>
         </el-table-column>
-        <el-table-column label="Machine" min-width="190">
+        <el-table-column :label="w.machine" min-width="190">
           <template #default="{ row }"
             ><strong>{{ row.name }}</strong
             ><br /><span class="muted">{{ row.area }}</span></template
           >
         </el-table-column>
-        <el-table-column label="Drive" min-width="220">
+        <el-table-column :label="w.drive" min-width="220">
           <template #default="{ row }"
-            >{{ row.movableName }} to {{ row.stationaryName.toLowerCase() }}<br /><span class="muted"
-              >{{ row.joined }}, {{ row.powerKw }} kW, {{ row.rpm }} rpm</span
+            >{{ words.pages.machine.drive(row.movableName, row.stationaryName.toLowerCase()) }}<br /><span
+              class="muted"
+              >{{ row.joined }}, {{ words.pages.machine.nameplate(row.powerKw, row.rpm) }}</span
             ></template
           >
         </el-table-column>
-        <el-table-column label="Last left" width="170">
+        <el-table-column :label="w.lastLeft" width="170">
           <template #default="{ row }">
             <span v-if="row.lastClosed" class="state">
               <VerdictMark :mark="row.lastClosed.verdict" silent />
               <span
-                >{{ en.verdicts[row.lastClosed.verdict as keyof typeof en.verdicts] }}<br /><span
-                  class="muted"
-                  >{{ dayjs(row.lastClosed.closedAt).format('D MMM YYYY') }}</span
-                ></span
+                >{{ words.verdicts[row.lastClosed.verdict as VerdictOrUnknown] }}<br /><span class="muted">{{
+                  dayjs(row.lastClosed.closedAt).format('D MMM YYYY')
+                }}</span></span
               >
             </span>
-            <span v-else class="muted">Never closed a job</span>
+            <span v-else class="muted">{{ w.neverClosed }}</span>
           </template>
         </el-table-column>
         <el-table-column width="110" align="right">
           <template #default="{ row }"
-            ><strong>{{ row.openJob ? 'Job open' : '' }}</strong></template
+            ><strong>{{ row.openJob ? w.jobOpen : '' }}</strong></template
           >
         </el-table-column>
       </el-table>

@@ -11,6 +11,7 @@ import { toleranceSource } from '~~/shared/wording/tolerances'
 const job = useJob()
 const session = useSession()
 const telling = useTelling()
+const w = computed(() => telling.value.words.closing)
 const { draft: form, clear } = useDraft('close', () => ({ signedBy: '', remarks: '', exception: '' }))
 const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
 const reason = useTemplateRef<{ focus: () => void }>('reason')
@@ -69,67 +70,71 @@ onMounted(() => {
     :headline="meaning.headline"
     :detail="
       differs
-        ? telling.words.closing.signedOtherwise(
-            telling.words.verdicts[differs.signed],
-            telling.words.verdicts[differs.now],
-          )
+        ? w.signedOtherwise(telling.words.verdicts[differs.signed], telling.words.verdicts[differs.now])
         : undefined
     "
   >
     <template v-if="closed">
       <p>
-        {{ dayjs(closed.madeAt).format('D MMM YYYY, HH:mm') }}. Written by
-        {{ session.personName(closed.author) }}.
+        {{
+          w.view.written(dayjs(closed.madeAt).format('D MMM YYYY, HH:mm'), session.personName(closed.author))
+        }}
       </p>
       <p v-if="closed.payload.remarks">{{ closed.payload.remarks }}</p>
-      <p v-if="closed.payload.exception"><strong>Exception:</strong> {{ closed.payload.exception }}</p>
+      <p v-if="closed.payload.exception">
+        <strong>{{ w.view.exception }}</strong> {{ closed.payload.exception }}
+      </p>
     </template>
     <form v-else class="question" @submit.prevent="sign">
       <label v-if="needsException"
-        ><span>Reason for closing it like this</span>
+        ><span>{{ w.view.reason }}</span>
         <el-input
           ref="reason"
           v-model="form.exception"
-          aria-label="Reason for closing it like this"
+          :aria-label="w.view.reason"
           type="textarea"
           :rows="2"
           maxlength="1000"
         />
       </label>
       <label
-        ><span>Signature name</span>
+        ><span>{{ w.view.signature }}</span>
         <el-input
           ref="signature"
           v-model="form.signedBy"
-          aria-label="Signature name"
+          :aria-label="w.view.signature"
           maxlength="120"
           autocomplete="off"
           @keydown.enter.prevent="enter"
         />
       </label>
       <label
-        ><span>Remarks</span>
-        <el-input v-model="form.remarks" aria-label="Remarks" type="textarea" :rows="3" maxlength="4000" />
+        ><span>{{ w.view.remarks }}</span>
+        <el-input
+          v-model="form.remarks"
+          :aria-label="w.view.remarks"
+          type="textarea"
+          :rows="3"
+          maxlength="4000"
+        />
       </label>
-      <p class="muted">
-        Before you sign: bolts at torque in the numbered order, shafts turn freely, guard on.
-      </p>
+      <p class="muted">{{ w.view.before }}</p>
     </form>
     <ShowWorking v-if="job.coupled?.asLeft || job.belt?.asLeft" :steps="working" />
     <template #next>
       <template v-if="closed">
-        <el-button tag="a" class="next-button" :href="report('a4')" target="_blank" rel="noopener"
-          >Open the report, A4</el-button
-        >
-        <el-button tag="a" link class="text-button" :href="report('letter')" target="_blank" rel="noopener"
-          >Report on Letter paper</el-button
-        >
+        <el-button tag="a" class="next-button" :href="report('a4')" target="_blank" rel="noopener">{{
+          w.view.openReport
+        }}</el-button>
+        <el-button tag="a" link class="text-button" :href="report('letter')" target="_blank" rel="noopener">{{
+          w.view.onLetter
+        }}</el-button>
       </template>
       <template v-else>
-        <el-button tag="a" link class="text-button" :href="report('a4')" target="_blank" rel="noopener"
-          >Look at the report so far</el-button
-        >
-        <el-button class="next-button" :disabled="!canSign" @click="sign">Sign and close</el-button>
+        <el-button tag="a" link class="text-button" :href="report('a4')" target="_blank" rel="noopener">{{
+          w.view.reportSoFar
+        }}</el-button>
+        <el-button class="next-button" :disabled="!canSign" @click="sign">{{ w.view.sign }}</el-button>
       </template>
     </template>
   </LedgerFrame>

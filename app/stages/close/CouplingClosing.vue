@@ -11,6 +11,7 @@ const telling = useTelling()
 const found = computed(() => props.state.asFound)
 const left = computed(() => props.state.asLeft)
 const w = computed(() => telling.value.words.closing)
+const t = computed(() => telling.value.words.tables)
 const sums = computed(() =>
   (
     [
@@ -35,10 +36,7 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <BoardFrame
-    title="As found, as left"
-    :note="`${state.moves.length} ${state.moves.length === 1 ? 'move' : 'moves'} between them`"
-  >
+  <BoardFrame :title="w.view.title" :note="w.view.movesBetween(state.moves.length)">
     <div v-if="left" class="views">
       <div v-for="s in sums" :key="s.name" class="sums">
         <p>
@@ -52,7 +50,7 @@ const rows = computed(() =>
     <FigureTable
       v-if="rows.length"
       on-dye
-      :head="[`judged at ${state.rpm} rpm`, 'as found', 'as left', 'limit', 'unit']"
+      :head="[t.judgedAt(state.rpm), t.asFound, t.asLeft, t.limit, t.unit]"
     >
       <tr v-for="{ q, before } in rows" :key="q.name">
         <td>{{ quantityName(q.name, telling) }}</td>
@@ -64,7 +62,7 @@ const rows = computed(() =>
         <td class="quiet">{{ UNIT_NAMES[session.units][q.kind] }}</td>
       </tr>
     </FigureTable>
-    <p v-else class="empty">No measurement stands in this job yet.</p>
+    <p v-else class="empty">{{ w.view.nothingStands }}</p>
     <OverlaidShafts
       v-if="left?.coupling && state.setUp"
       :feet="state.setUp.feet"

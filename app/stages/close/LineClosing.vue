@@ -24,10 +24,7 @@ const corrections = computed(() => props.state.lines.length - 1)
 </script>
 
 <template>
-  <BoardFrame
-    title="Sheaves as found, as left"
-    :note="`${corrections} ${corrections === 1 ? 'correction' : 'corrections'} between them`"
-  >
+  <BoardFrame :title="w.closing.view.sheavesTitle" :note="w.closing.view.correctionsBetween(corrections)">
     <template v-if="rows.length">
       <div class="views">
         <p v-for="s in sums" :key="s.name">
@@ -35,7 +32,10 @@ const corrections = computed(() => props.state.lines.length - 1)
           <strong>{{ w.verdicts[s.verdict] }}</strong>
         </p>
       </div>
-      <FigureTable on-dye :head="['groove to groove', 'as found', 'as left', 'limit']">
+      <FigureTable
+        on-dye
+        :head="[w.tables.grooveToGroove, w.tables.asFound, w.tables.asLeft, w.tables.limit]"
+      >
         <tr v-for="{ q, before } in rows" :key="q.name">
           <td>{{ w.belts.quantities[q.name] }}</td>
           <td class="figure">{{ before ? lineFigure(before, telling) : '–' }}</td>
@@ -46,7 +46,7 @@ const corrections = computed(() => props.state.lines.length - 1)
         </tr>
       </FigureTable>
     </template>
-    <p v-else class="empty">The sheaves were not read in this job.</p>
+    <p v-else class="empty">{{ w.closing.view.sheavesNotRead }}</p>
   </BoardFrame>
 </template>
 

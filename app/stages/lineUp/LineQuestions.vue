@@ -8,6 +8,7 @@ const props = defineProps<{ read: LineRead }>()
 const emit = defineEmits<{ whole: [] }>()
 const session = useSession()
 const telling = useTelling()
+const w = computed(() => telling.value.words.belts.view)
 
 const boxes = new Map<LineBox, { focus: () => void }>()
 const keep = (box: LineBox) => (el: unknown) => {
@@ -46,22 +47,22 @@ defineExpose({ focus })
     <div class="choices">
       <ChoiceRow
         v-model="form.edgeOn"
-        label="The edge lies flat on"
+        :label="w.edgeOn"
         show-label
         on-dye
         :options="[
-          { value: 'motor', name: 'Motor sheave' },
-          { value: 'driven', name: 'Driven sheave' },
+          { value: 'motor', name: w.edgeOnNames.motor },
+          { value: 'driven', name: w.edgeOnNames.driven },
         ]"
       />
       <ChoiceRow
         v-model="form.edgeSide"
-        label="On the faces"
+        :label="w.edgeSide"
         show-label
         on-dye
         :options="[
-          { value: 'outer', name: 'Away from motor' },
-          { value: 'inner', name: 'Toward motor' },
+          { value: 'outer', name: w.edgeSideNames.outer },
+          { value: 'inner', name: w.edgeSideNames.inner },
         ]"
       />
     </div>

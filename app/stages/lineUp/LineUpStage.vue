@@ -26,8 +26,10 @@ const state = computed(() => job.belt!)
 const live = computed(() => job.liveBelt ?? state.value)
 const machine = computed(() => state.value.machine)
 const w = computed(() => telling.value.words.belts)
+const t = computed(() => telling.value.words.tables)
+const actions = computed(() => telling.value.words.actions)
 const own = (x: number) => toCore(x, 'distance', machine.value.units)
-const drivenName = computed(() => (job.machine?.stationaryName ?? 'driven').toLowerCase())
+const drivenName = computed(() => (job.machine?.stationaryName ?? t.value.driven).toLowerCase())
 const closed = computed(() => state.value.closing !== null)
 
 const { draft: form, clear } = useDraft<LineTexts>('line', () => blankLine(machine.value, session.units))
@@ -106,14 +108,15 @@ const limits = computed(() => {
     : w.value.limits.starter(w.value.kinds[machine.value.belts.kind])
 })
 const nextWords = computed(() => {
-  if (!read.value.contacts) return 'Tap all four rims'
-  if (!read.value.reading) return `Next: ${w.value.boxes[read.value.missing[0] ?? 'p1'].toLowerCase()}`
-  return gapBoxes(form.value).length > 1 ? 'Log the gaps' : 'Log: all four touch'
+  if (!read.value.contacts) return w.value.view.tapFour
+  if (!read.value.reading)
+    return w.value.view.next(w.value.boxes[read.value.missing[0] ?? 'p1'].toLowerCase())
+  return gapBoxes(form.value).length > 1 ? w.value.view.logGaps : w.value.view.logTouch
 })
 </script>
 
 <template>
-  <BoardFrame title="Sheave faces from above">
+  <BoardFrame :title="w.view.title">
     <BeltLine
       :centre="own(machine.centreDistance)"
       :diameters="{
@@ -121,7 +124,7 @@ const nextWords = computed(() => {
         driven: own(machine.sheaves.driven.pitchDiameter),
       }"
       :drawing="drawn"
-      :names="{ motor: 'motor', driven: drivenName }"
+      :names="{ motor: telling.words.drawings.motor, driven: drivenName }"
       :locked="closed"
       @tap="tap"
     />
@@ -136,7 +139,7 @@ const nextWords = computed(() => {
   </BoardFrame>
   <LedgerFrame :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
     <template v-if="line">
-      <FigureTable :head="['groove to groove', 'found', 'limit']">
+      <FigureTable :head="[t.grooveToGroove, t.found, t.limit]">
         <tr v-for="q in line.quantities" :key="q.name">
           <td>{{ w.quantities[q.name] }}</td>
           <td class="figure">
@@ -149,47 +152,47 @@ const nextWords = computed(() => {
     </template>
     <p class="muted">{{ w.fingers }}</p>
     <div v-if="canCorrect" class="did">
-      <h3 id="did">What was corrected</h3>
+      <h3 id="did">{{ w.view.corrected }}</h3>
       <el-checkbox-group v-model="done" aria-labelledby="did">
         <el-checkbox v-for="s in LINE_STEPS" :key="s" :value="s">{{ w.done[s] }}</el-checkbox>
       </el-checkbox-group>
       <el-input
         v-model="remark"
-        aria-label="Remark on the correction"
-        placeholder="Remark"
+        :aria-label="w.view.remarkOn"
+        :placeholder="actions.remark"
         maxlength="2000"
       />
     </div>
     <ShowWorking v-if="line" :steps="working" />
     <WhyDialog
       v-model="skipping"
-      title="Pass over lining up"
-      question="Why?"
-      action="Pass it over"
+      :title="w.view.passOverTitle"
+      :question="actions.why"
+      :action="actions.passOver"
       @say="skip"
     />
     <template #next>
-      <el-button v-if="closed" class="next-button" @click="goOn()">Go on</el-button>
+      <el-button v-if="closed" class="next-button" @click="goOn()">{{ actions.goOn }}</el-button>
       <template v-else-if="begun">
-        <el-button link class="text-button" @click="clear()">Begin this check anew</el-button>
+        <el-button link class="text-button" @click="clear()">{{ w.view.anew }}</el-button>
         <el-button class="next-button" :disabled="!read.contacts" @click="log">{{ nextWords }}</el-button>
       </template>
       <template v-else>
-        <el-button v-if="canCorrect && cured" link class="text-button" @click="logCorrection"
-          >Corrected all the same: read again</el-button
-        >
-        <el-button v-if="!loggedLine" link class="text-button" @click="skipping = true"
-          >Pass over lining up</el-button
-        >
-        <el-button v-if="cured" class="next-button" @click="goOn()">Go on</el-button>
+        <el-button v-if="canCorrect && cured" link class="text-button" @click="logCorrection">{{
+          w.view.correctedAllTheSame
+        }}</el-button>
+        <el-button v-if="!loggedLine" link class="text-button" @click="skipping = true">{{
+          w.view.passOverTitle
+        }}</el-button>
+        <el-button v-if="cured" class="next-button" @click="goOn()">{{ actions.goOn }}</el-button>
         <el-button
           v-else-if="canCorrect"
           class="next-button"
           :disabled="done.length === 0"
           @click="logCorrection"
-          >Corrected: read again</el-button
+          >{{ w.view.correctedReadAgain }}</el-button
         >
-        <el-button v-else class="next-button" disabled>Tap all four rims</el-button>
+        <el-button v-else class="next-button" disabled>{{ w.view.tapFour }}</el-button>
       </template>
     </template>
   </LedgerFrame>

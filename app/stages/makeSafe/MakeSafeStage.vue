@@ -34,7 +34,7 @@ const askingShown = computed({ get: () => asking.value !== null, set: (on) => !o
 </script>
 
 <template>
-  <BoardFrame title="Make safe" note="confirm each on the machine, not from memory">
+  <BoardFrame :title="telling.words.sheet.stages['make-safe'].name" :note="w.view.note">
     <ol class="points">
       <li
         v-for="(point, i) in SAFETY_POINTS"
@@ -50,22 +50,24 @@ const askingShown = computed({ get: () => asking.value !== null, set: (on) => !o
           <VerdictMark mark="done" on-dye /> {{ dayjs(confirmation(point)!.madeAt).format('HH:mm') }},
           {{ session.personName(confirmation(point)!.author) }}
         </p>
-        <el-button v-else class="dye-button" :disabled="closed" @click="confirm(point)">Confirm</el-button>
+        <el-button v-else class="dye-button" :disabled="closed" @click="confirm(point)">{{
+          w.view.confirm
+        }}</el-button>
       </li>
     </ol>
     <div class="permit">
-      <label for="permit">Permit number, where the site has one</label>
+      <label for="permit">{{ w.view.permitNumber }}</label>
       <el-input id="permit" v-model="typed.permit" maxlength="60" :disabled="closed" />
     </div>
   </BoardFrame>
   <LedgerFrame ref="ledger" own :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
-    <p v-if="!closed">Each confirmation is logged with your name and the time.</p>
+    <p v-if="!closed">{{ w.view.logged }}</p>
     <p class="muted">{{ w.note }}</p>
     <p v-if="job.folded?.kind === 'belt'" class="muted">{{ telling.words.belts.fingers }}</p>
     <p v-if="safety.permit">
-      Permit <strong class="figure">{{ safety.permit }}</strong>
+      {{ w.view.permit }} <strong class="figure">{{ safety.permit }}</strong>
     </p>
-    <p v-if="note" class="muted">Job note: {{ note }}</p>
+    <p v-if="note" class="muted">{{ w.view.jobNote(note) }}</p>
     <ul v-if="powerCameBack.length" class="history">
       <li v-for="e in powerCameBack" :key="e.id">
         {{ dayjs(e.madeAt).format('HH:mm') }}, {{ session.personName(e.author) }}:
@@ -73,27 +75,23 @@ const askingShown = computed({ get: () => asking.value !== null, set: (on) => !o
       </li>
     </ul>
     <el-button v-if="safety.confirmed.length && !closed" link class="text-button" @click="asking = 'power'">
-      Power came back on
+      {{ w.view.powerBack }}
     </el-button>
     <el-button v-if="next && !safety.waived" link class="text-button" @click="asking = 'waive'">
-      No lockout is needed, and why
+      {{ w.view.waive }}
     </el-button>
     <WhyDialog
       v-model="askingShown"
-      :title="asking === 'power' ? 'Power came back on' : 'No lockout is needed'"
-      :question="
-        asking === 'power'
-          ? 'Why? A bump test, a hot run, someone else’s work?'
-          : 'Why can nobody be hurt by this machine while you work on it?'
-      "
-      :action="asking === 'power' ? 'Log it; confirm everything again' : 'Log it'"
+      :title="asking === 'power' ? w.view.powerBack : w.view.waiveTitle"
+      :question="asking === 'power' ? w.view.whyPower : w.view.whyWaive"
+      :action="asking === 'power' ? w.view.logPower : telling.words.actions.logIt"
       @say="say"
     />
     <template #next>
       <el-button v-if="next" class="next-button" @click="confirm(next)">
-        Confirm: {{ w.points[next].name.toLowerCase() }}
+        {{ w.view.confirmNext(w.points[next].name.toLowerCase()) }}
       </el-button>
-      <el-button v-else class="next-button" @click="goOn()">Go on</el-button>
+      <el-button v-else class="next-button" @click="goOn()">{{ telling.words.actions.goOn }}</el-button>
     </template>
   </LedgerFrame>
 </template>

@@ -20,6 +20,8 @@ const { form, circles, read } = reading
 const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
 
 const w = computed(() => telling.value.words.measuring)
+const v = computed(() => w.value.view)
+const actions = computed(() => telling.value.words.actions)
 const state = computed(() => job.coupled!)
 const live = computed(() => job.liveCoupled ?? state.value)
 const round = computed(() => state.value.moves.length)
@@ -95,14 +97,15 @@ const askingShown = computed({
   get: () => asking.value !== null,
   set: (open) => !open && (asking.value = null),
 })
-const nameOf = (id: string) => (logged.value ? setName(logged.value, id, telling.value).toLowerCase() : 'set')
+const nameOf = (id: string) =>
+  logged.value ? setName(logged.value, id, telling.value).toLowerCase() : v.value.set
 const dialog = computed(() => {
   const a = asking.value
   if (!a || a.about === 'correction')
-    return { title: `Correct the ${nameOf(form.value.correcting)}`, question: 'What was wrong with it?' }
+    return { title: v.value.correctSet(nameOf(form.value.correcting)), question: actions.value.whatWasWrong }
   return a.about === 'use'
-    ? { title: `Use the ${nameOf(a.set)}`, question: 'Why is it used against its check?' }
-    : { title: `Leave out the ${nameOf(a.set)}`, question: 'Why?' }
+    ? { title: v.value.useSet(nameOf(a.set)), question: v.value.whyAgainst }
+    : { title: v.value.leaveOutSet(nameOf(a.set)), question: actions.value.why }
 })
 const log = (reason?: string) => {
   const { correcting } = form.value
@@ -136,11 +139,11 @@ onMounted(() => {
 })
 
 const title = computed(() => {
-  const name = props.stage === 'as-found' ? 'As found' : `After move ${round.value}`
+  const name = props.stage === 'as-found' ? v.value.asFound : v.value.afterMove(round.value)
   if (!taking.value) return name
-  if (form.value.correcting) return `${name}, correcting the ${nameOf(form.value.correcting)}`
+  if (form.value.correcting) return v.value.correcting(name, nameOf(form.value.correcting))
   const nth = logged.value?.sets.length ?? 0
-  return `${name}, ${(w.value.ordinals[nth] ?? 'next').toLowerCase()} set`
+  return v.value.nextSet(name, (w.value.ordinals[nth] ?? v.value.next).toLowerCase())
 })
 const working = () =>
   measurement.value
@@ -148,16 +151,14 @@ const working = () =>
     : []
 const gapWords = computed(() => {
   const [gap] = read.value.missing
-  if (!gap) return form.value.correcting ? 'Log the correction' : 'Log this set'
+  if (!gap) return form.value.correcting ? actions.value.logCorrection : v.value.logSet
   const name = circleName(gap.circle, telling.value).toLowerCase()
   return gap.clock === null
-    ? 'Next: the full turn'
-    : `Next: ${name} at ${clockName(gap.clock, telling.value)}`
+    ? v.value.nextTurn
+    : v.value.nextReading(name, clockName(gap.clock, telling.value))
 })
 const lastMove = computed(() => (props.stage === 're-measure' ? live.value.moves.at(-1) : undefined))
-const turnNote = computed(() =>
-  circles.value.length > 0 ? 'seen from behind the motor · turn clockwise · plunger in is plus' : '',
-)
+const turnNote = computed(() => (circles.value.length > 0 ? v.value.note : ''))
 </script>
 
 <template>
@@ -169,7 +170,7 @@ const turnNote = computed(() =>
         :aria-pressed="asTable"
         @click="boardOrTable = !boardOrTable"
       >
-        Table
+        {{ v.table }}
       </el-button>
     </template>
     <template v-if="taking">
@@ -209,7 +210,7 @@ const turnNote = computed(() =>
       <SumBalance v-for="c in circles" :key="c" v-bind="balance(c)" />
     </div>
     <div v-if="taking" class="returned">
-      <p>Turn on until the full turn is done. Back at the start the dials show:</p>
+      <p>{{ v.turn }}</p>
       <NumberBox
         v-for="c in named"
         :key="c.id"
@@ -230,7 +231,7 @@ const turnNote = computed(() =>
       :tolerance="state.tolerance"
       :found="stage === 're-measure' ? (state.asFound?.coupling ?? null) : null"
       :left="measurement.coupling"
-      :name="stage === 're-measure' ? 'now' : 'as found'"
+      :name="stage === 're-measure' ? telling.words.drawings.now : telling.words.drawings.asFound"
     />
     <SetList
       :sets="listed"
@@ -257,7 +258,7 @@ const turnNote = computed(() =>
       v-model="askingShown"
       :title="dialog.title"
       :question="dialog.question"
-      action="Log it"
+      :action="actions.logIt"
       @say="say"
     />
     <template #next>
@@ -269,16 +270,16 @@ const turnNote = computed(() =>
           class="text-button"
           @click="asking = { about: 'use', set: id }"
         >
-          Use the {{ nameOf(id) }} anyway and say why
+          {{ v.useAnyway(nameOf(id)) }}
         </el-button>
         <el-button v-if="form.correcting" link class="text-button" @click="reading.reset()">
-          Leave the set as it was
+          {{ v.leaveSet }}
         </el-button>
-        <el-button v-if="canGoOn" link class="text-button" @click="focusFirst">Read another set</el-button>
-        <el-button v-if="canGoOn" class="next-button" @click="goOn()">Go on</el-button>
+        <el-button v-if="canGoOn" link class="text-button" @click="focusFirst">{{ v.another }}</el-button>
+        <el-button v-if="canGoOn" class="next-button" @click="goOn()">{{ actions.goOn }}</el-button>
         <el-button v-else class="next-button" @click="logOrShow">{{ gapWords }}</el-button>
       </template>
-      <el-button v-else class="next-button" @click="goOn()">Go on</el-button>
+      <el-button v-else class="next-button" @click="goOn()">{{ actions.goOn }}</el-button>
     </template>
   </LedgerFrame>
 </template>

@@ -18,6 +18,7 @@ const { form, clear, feet, read, plan, fill, correct } = useMoveForm()
 const ask = useAskOnce(() => read.value.questions)
 
 const w = computed(() => telling.value.words.moves)
+const actions = computed(() => telling.value.words.actions)
 const state = computed(() => job.coupled!)
 const locked = computed(() => state.value.closing !== null || !state.value.setUp)
 const last = computed(() => state.value.moves.at(-1) ?? null)
@@ -97,8 +98,8 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
 
 <template>
   <BoardFrame
-    :title="form.correcting ? 'Move, correcting the last one' : 'Move'"
-    :note="plan ? 'the plan in brass · enter what was really done' : 'no plan waits · enter what was done'"
+    :title="form.correcting ? w.view.titleCorrecting : w.view.title"
+    :note="plan ? w.view.planned : w.view.free"
   >
     <template #tools>
       <el-button
@@ -106,14 +107,14 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
         class="dye-button"
         :disabled="locked"
         @click="fill({ shims: true, side: false })"
-        >Shims as planned</el-button
+        >{{ w.view.shimsAsPlanned }}</el-button
       >
       <el-button
         v-if="plannedSides"
         class="dye-button"
         :disabled="locked"
         @click="fill({ shims: false, side: true })"
-        >Sides as planned</el-button
+        >{{ w.view.sidesAsPlanned }}</el-button
       >
     </template>
     <FootMap
@@ -136,19 +137,19 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
         </p>
         <NumberBox
           :model-value="form.side[f.id] ?? ''"
-          :label="`${capital(telling.footNames(f.id))} pushed, toward 3 is plus`"
+          :label="w.view.pushed(capital(telling.footNames(f.id)))"
           measure="displacement"
           :units="session.units"
           signed
           on-dye
           :disabled="locked"
-          :note="read.faults[`side.${f.id}`] ?? `room ${d(f.sidePlus)} toward 3, ${d(f.sideMinus)} toward 9`"
+          :note="read.faults[`side.${f.id}`] ?? w.view.room(d(f.sidePlus), d(f.sideMinus))"
           @update:model-value="form.side[f.id] = $event"
           @enter="log()"
         />
       </div>
       <div class="remark">
-        <label for="move-remark">Remark</label>
+        <label for="move-remark">{{ actions.remark }}</label>
         <el-input id="move-remark" v-model="form.remark" maxlength="2000" :disabled="locked" />
       </div>
     </div>
@@ -175,28 +176,25 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
       link
       class="text-button"
       @click="correct(last.entry)"
-      >Correct the last move</el-button
+      >{{ w.view.correctLast }}</el-button
     >
-    <el-button v-if="form.correcting" link class="text-button" @click="clear()">Leave it as it was</el-button>
+    <el-button v-if="form.correcting" link class="text-button" @click="clear()">{{
+      actions.leaveAsItWas
+    }}</el-button>
     <ol class="order">
-      <li>Lift only as far as the shim needs; lifting rules apply. Keep hands out from under the feet.</li>
-      <li>Thin shims between thick ones, clean, no burrs.</li>
-      <li>Tighten criss-cross and watch a dial for shift.</li>
-      <li>
-        Push sideways after the shims are right: dials at both ends, jacking bolts backed off at the end.
-      </li>
+      <li v-for="step in w.view.order" :key="step">{{ step }}</li>
     </ol>
     <WhyDialog
       v-model="asking"
-      title="Correct the last move"
-      question="What was wrong with it?"
-      action="Log the correction"
+      :title="w.view.correctLast"
+      :question="actions.whatWasWrong"
+      :action="actions.logCorrection"
       @say="log($event)"
     />
     <template #next>
-      <el-button v-if="waiting" class="next-button" @click="goOn()">Go on to measuring</el-button>
+      <el-button v-if="waiting" class="next-button" @click="goOn()">{{ w.view.goMeasure }}</el-button>
       <el-button v-else class="next-button" :disabled="!read.payload || locked" @click="log()">
-        {{ form.correcting ? 'Log the correction' : 'Log this move' }}
+        {{ form.correcting ? actions.logCorrection : w.view.log }}
       </el-button>
     </template>
   </LedgerFrame>

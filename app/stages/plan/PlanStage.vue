@@ -15,6 +15,7 @@ const plan = usePlanChoice()
 const { result, choice, predicted, judgement } = plan
 
 const w = computed(() => telling.value.words.plans)
+const actions = computed(() => telling.value.words.actions)
 const state = computed(() => job.coupled!)
 const found = computed(() => plan.input.value?.coupling ?? null)
 const closed = computed(() => state.value.closing !== null)
@@ -67,13 +68,11 @@ const skipping = ref(false)
 const skip = (why: string) => {
   if (job.log({ kind: 'stage-skipped', payload: { stage: 'plan', why } })) goOn()
 }
-const takeWords = computed(() =>
-  plan.hasShims.value ? 'Take these shims to the machine' : 'Take these side moves to the machine',
-)
+const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims : w.value.view.takeSides))
 </script>
 
 <template>
-  <BoardFrame v-if="found && predicted && choice" title="Plan" bare>
+  <BoardFrame v-if="found && predicted && choice" :title="w.view.title" bare>
     <ShaftView
       v-for="plane in PLANES"
       :key="plane"
@@ -90,18 +89,16 @@ const takeWords = computed(() =>
       :telling="telling"
       @move="plan.move"
     />
-    <p class="hint">
-      Drag a foot or step it with ↑ ↓: real shims upward, graduations sideways. White is now, brass after.
-    </p>
+    <p class="hint">{{ w.view.drag }}</p>
   </BoardFrame>
-  <BoardFrame v-else title="Plan">
-    <p class="empty">The plan is drawn here once the readings can be trusted.</p>
+  <BoardFrame v-else :title="w.view.title">
+    <p class="empty">{{ w.view.waits }}</p>
   </BoardFrame>
   <LedgerFrame desk-work :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
-    <p v-if="notAgreed" class="muted">The readings were not repeated. A plan is only as good as they are.</p>
+    <p v-if="notAgreed" class="muted">{{ w.view.notRepeated }}</p>
     <JudgementTable v-if="now" :judgement="now" :after="judgement" :source="source" />
     <div v-if="result && choice" class="ways">
-      <h3>Ways to move it</h3>
+      <h3>{{ w.view.ways }}</h3>
       <el-button
         v-if="now?.verdict === 'in' || choice.option === 'nothing'"
         class="way"
@@ -127,7 +124,7 @@ const takeWords = computed(() =>
           ><VerdictMark :mark="p.judgement.verdict" /> {{ w.shareOfLimit(percent(p.score)) }}</span
         >
       </el-button>
-      <p v-if="choice.option === 'own'" class="muted">You dragged a foot: this is your own plan.</p>
+      <p v-if="choice.option === 'own'" class="muted">{{ w.view.dragged }}</p>
       <p v-else-if="choice.option === plan.suggested.value?.kind" class="muted">{{ w.suggested }}</p>
     </div>
     <ul v-if="result && !result.feasible && result.blocked.length" class="blocked">
@@ -138,17 +135,17 @@ const takeWords = computed(() =>
     <ShowWorking v-if="found && predicted" :steps="working" />
     <WhyDialog
       v-model="skipping"
-      title="Move without a plan"
-      question="Why?"
-      action="Pass over the plan"
+      :title="w.view.withoutPlan"
+      :question="actions.why"
+      :action="w.view.passOver"
       @say="skip"
     />
     <template #next>
       <el-button v-if="found && !closed && moves" link class="text-button" @click="skipping = true">
-        Move without this plan
+        {{ w.view.withoutThisPlan }}
       </el-button>
       <el-button v-if="!moves || closed" class="next-button" @click="goOn()">
-        {{ now?.verdict === 'in' && !closed ? 'Nothing to move; go on' : 'Go on' }}
+        {{ now?.verdict === 'in' && !closed ? w.view.nothingToMove : actions.goOn }}
       </el-button>
       <el-button v-else class="next-button" @click="takeIt">{{ takeWords }}</el-button>
     </template>

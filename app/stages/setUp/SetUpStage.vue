@@ -2,7 +2,14 @@
 import type { LogEntry } from '~~/core/logbook/entry'
 import { settleSetUp } from '~~/core/stages/setUp/setUp'
 import { METHOD_FORMS, type OfferedMethod } from '~~/shared/methods/forms'
-import { boxName, footLabel, meaningOfSetUp, numberLabel, returnLabel } from '~~/shared/stages/setUp/words'
+import {
+  boxName,
+  choiceRows,
+  footLabel,
+  meaningOfSetUp,
+  numberLabel,
+  returnLabel,
+} from '~~/shared/stages/setUp/words'
 import { setUpWorking } from '~~/shared/stages/setUp/working'
 
 const job = useJob()
@@ -12,13 +19,14 @@ const goOn = inject(goOnKey, () => {})
 const { form, read, context, clear, chooseMethod, correct } = useSetUpForm()
 
 const w = computed(() => telling.value.words.setUp)
+const actions = computed(() => telling.value.words.actions)
 const closed = computed(() => job.coupled?.closing != null)
 const names = computed(() => ({
-  movable: job.machine?.movableName ?? 'Motor',
-  stationary: job.machine?.stationaryName ?? 'Driven machine',
+  movable: job.machine?.movableName ?? w.value.view.motor,
+  stationary: job.machine?.stationaryName ?? w.value.view.driven,
 }))
 const method = computed(() => METHOD_FORMS[form.value.method])
-const choices = computed(() => method.value.choicesFor(names.value.movable, names.value.stationary))
+const choices = computed(() => choiceRows(form.value.method, names.value, telling.value))
 const methods = computed(() =>
   (Object.keys(METHOD_FORMS) as OfferedMethod[]).map((value) => ({
     value,
@@ -99,14 +107,11 @@ onMounted(() => {
 </script>
 
 <template>
-  <BoardFrame
-    :title="form.correcting ? 'Set up the dials, correcting' : 'Set up the dials'"
-    note="seen from the side, 12 is up"
-  >
+  <BoardFrame :title="form.correcting ? w.view.titleCorrecting : w.view.title" :note="w.view.note">
     <template #tools>
       <ChoiceRow
         :model-value="form.method"
-        label="Method"
+        :label="w.view.method"
         on-dye
         :options="methods"
         :disabled="closed"
@@ -147,18 +152,18 @@ onMounted(() => {
           :ref="keep('graduation')"
           v-model="form.graduation"
           v-bind="bind('graduation')"
-          label="One graduation"
+          :label="w.view.graduation"
           measure="displacement"
         />
         <ChoiceRow
           v-model="form.toldSag"
-          label="Sag told as"
+          :label="w.view.sagToldAs"
           show-label
           on-dye
           :disabled="closed"
           :options="[
-            { value: 'hang', name: 'Hangs' },
-            { value: 'pipe-at-6', name: 'Pipe, at 6' },
+            { value: 'hang', name: w.view.sagForms.hang },
+            { value: 'pipe-at-6', name: w.view.sagForms['pipe-at-6'] },
           ]"
         />
       </div>
@@ -175,31 +180,31 @@ onMounted(() => {
         />
         <ChoiceRow
           v-model="form.turning"
-          label="Shafts that turn"
+          :label="w.view.turning"
           show-label
           on-dye
           :disabled="closed"
           :options="[
-            { value: 'both', name: 'Both' },
+            { value: 'both', name: w.view.both },
             { value: 'movable', name: names.movable },
-            { value: 'stationary', name: 'Other' },
+            { value: 'stationary', name: w.view.other },
           ]"
         />
         <ChoiceRow
           v-if="method.numbers.some((n) => n.circle)"
           v-model="form.toldCircle"
-          label="Face circle taped as"
+          :label="w.view.circleTapedAs"
           show-label
           on-dye
           :disabled="closed"
           :options="[
-            { value: 'diameter', name: 'Diameter' },
-            { value: 'radius', name: 'Radius' },
+            { value: 'diameter', name: w.view.circleForms.diameter },
+            { value: 'radius', name: w.view.circleForms.radius },
           ]"
         />
       </div>
       <div class="row turn">
-        <p>Zero the dials at the start. Turn one full turn the way you will read. They show now:</p>
+        <p>{{ w.view.turn }}</p>
         <NumberBox
           v-for="circle in method.circles"
           :key="circle"
@@ -212,7 +217,7 @@ onMounted(() => {
         />
       </div>
       <div v-if="read.missesZero" class="why">
-        <label for="set-up-why">Why it is used although a dial missed zero</label>
+        <label for="set-up-why">{{ w.view.whyUsed }}</label>
         <el-input
           id="set-up-why"
           :ref="keep('why')"
@@ -224,10 +229,7 @@ onMounted(() => {
     </div>
   </BoardFrame>
   <LedgerFrame :mark="meaning.mark" :headline="meaning.headline">
-    <p>
-      Bracket tight, dials preloaded to mid-travel, clear for a full sweep. Press a plunger: does the number
-      rise?
-    </p>
+    <p>{{ w.view.checks }}</p>
     <p class="muted">{{ telling.words.safety.turning }}</p>
     <template v-if="job.coupled?.setUp && !closed">
       <p v-if="form.correcting && sets" class="muted">
@@ -240,20 +242,20 @@ onMounted(() => {
         class="text-button"
         @click="correct(job.coupled.setUp.entry.payload, job.coupled.setUp.entry.id)"
       >
-        Correct the set-up in force
+        {{ w.view.correctInForce }}
       </el-button>
-      <el-button v-else link class="text-button" @click="clear()">Leave it as it was</el-button>
+      <el-button v-else link class="text-button" @click="clear()">{{ actions.leaveAsItWas }}</el-button>
     </template>
     <ShowWorking v-if="read.payload" :steps="working" />
     <WhyDialog
       v-model="asking"
-      title="Correct the set-up"
-      question="What was wrong with it?"
-      action="Log the correction"
+      :title="w.view.correct"
+      :question="actions.whatWasWrong"
+      :action="actions.logCorrection"
       @say="logCorrection"
     />
     <template #next>
-      <el-button v-if="closed" class="next-button" @click="goOn()">Go on</el-button>
+      <el-button v-if="closed" class="next-button" @click="goOn()">{{ actions.goOn }}</el-button>
       <el-button v-else class="next-button" @click="log">
         {{ nextWords }}
       </el-button>

@@ -16,8 +16,8 @@ type Sees = Pick<CoupledState, 'asFound' | 'asLeft' | 'setUp' | 'tolerance' | 'r
 export const couplingResult: Section<Sees> = (state, { telling }) => {
   const { asFound, asLeft, machine } = state
   const { units, words } = telling
-  if (!asLeft?.judgement || !asLeft.coupling)
-    return [block('Result', { text: 'Nothing was measured that could be used.' })]
+  const w = words.report.result
+  if (!asLeft?.judgement || !asLeft.coupling) return [block(w.name, { text: w.nothing })]
   const rows = asLeft.judgement.quantities.map((q): TableCell[] => {
     const before = asFound?.judgement?.quantities.find((b) => b.name === q.name)?.value ?? null
     const f = (x: number | null) => figure(x, q.kind, units, { sign: q.low !== 0 })
@@ -36,8 +36,8 @@ export const couplingResult: Section<Sees> = (state, { telling }) => {
       ? [
           offsetWords(m.coupling.offset.v, 'v', telling),
           offsetWords(m.coupling.offset.h, 'h', telling),
-          `vertical: ${slopeWords(m.coupling.slope.v, 'v', far, telling)}`,
-          `horizontal: ${slopeWords(m.coupling.slope.h, 'h', far, telling)}`,
+          w.inPlane(words.directions.planes.v, slopeWords(m.coupling.slope.v, 'v', far, telling)),
+          w.inPlane(words.directions.planes.h, slopeWords(m.coupling.slope.h, 'h', far, telling)),
         ].join('; ')
       : words.closing.notMeasured
   const views = (['v', 'h'] as const).flatMap((plane): Content[] => {
@@ -47,7 +47,7 @@ export const couplingResult: Section<Sees> = (state, { telling }) => {
           {
             stack: [
               {
-                text: `${words.directions.views[plane]}, ${words.directions.viewNotes[plane]}`,
+                text: w.view(words.directions.views[plane], words.directions.viewNotes[plane]),
                 color: QUIET,
               },
               { svg, width: 250 },
@@ -58,19 +58,24 @@ export const couplingResult: Section<Sees> = (state, { telling }) => {
   })
   return [
     block(
-      'Result',
+      w.name,
       grid(
         ['*', 66, 66, 58, 58, 62],
-        [`judged at ${state.rpm} rpm`, 'as found', 'as left', 'limit', '', ''],
+        [
+          words.tables.judgedAt(state.rpm),
+          words.tables.asFound,
+          words.tables.asLeft,
+          words.tables.limit,
+          '',
+          '',
+        ],
         rows,
       ),
-      { text: `Limits: ${toleranceSource(machine.tolerance, state.rpm, words.limits)}`, color: QUIET },
-      ...(asFound
-        ? [{ text: `As found: ${inWords(asFound)}. ${words.measuring.trust[asFound.trust]}.` }]
-        : []),
-      { text: `As left: ${inWords(asLeft)}. ${words.measuring.trust[asLeft.trust]}.` },
+      { text: w.limits(toleranceSource(machine.tolerance, state.rpm, words.limits)), color: QUIET },
+      ...(asFound ? [{ text: w.asFound(inWords(asFound), words.measuring.trust[asFound.trust]) }] : []),
+      { text: w.asLeft(inWords(asLeft), words.measuring.trust[asLeft.trust]) },
       { columns: views, columnGap: 16, margin: [0, 8, 0, 0] },
-      { text: 'Dashed as found, whole as left; the gate is what the offset may be.', color: QUIET },
+      { text: w.legend, color: QUIET },
     ),
   ]
 }

@@ -4,25 +4,34 @@ import type { Common, Section } from '../section'
 /** Which machine, at which speed, why and for whom. */
 export const facts: Section<Common> = ({ opening, rpm }, { machine, personName, telling }) => {
   const { words } = telling
+  const w = words.report.facts
   const joined =
     machine.drive === 'coupled'
       ? machine.couplingKind.toLowerCase()
-      : `${words.belts.drive(machine.belts.count, words.belts.kinds[machine.belts.kind])}, section ${machine.belts.section}`
+      : words.drawings.belts(
+          words.belts.drive(machine.belts.count, words.belts.kinds[machine.belts.kind]),
+          machine.belts.section,
+        )
   const rows: [string, string][] = [
-    ['Machine', `${machine.tag} ${machine.name}, ${machine.area}`],
+    [w.machine, w.machineIs(machine.tag, machine.name, machine.area)],
     [
-      'Drive',
-      `${machine.powerKw} kW ${machine.movableName.toLowerCase()} to ${machine.stationaryName.toLowerCase()}, ${joined}, ${rpm} rpm as read off`,
+      w.drive,
+      w.driveIs(
+        machine.powerKw,
+        words.pages.machine.drive(machine.movableName.toLowerCase(), machine.stationaryName.toLowerCase()),
+        joined,
+        rpm,
+      ),
     ],
   ]
   if (opening) {
     const { reason, customer, note } = opening.payload
     rows.push([
-      'Opened',
-      `${when(opening.madeAt)} by ${personName(opening.author)}. ${words.opening.reasons[reason]}.`,
+      w.opened,
+      w.openedBy(when(opening.madeAt), personName(opening.author), words.opening.reasons[reason]),
     ])
-    if (customer) rows.push(['Customer', customer])
-    if (note) rows.push(['Note', note])
+    if (customer) rows.push([w.customer, customer])
+    if (note) rows.push([w.note, note])
   }
   return [
     {

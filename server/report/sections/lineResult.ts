@@ -13,7 +13,9 @@ export const lineResult: Section<Pick<BeltState, 'asFound' | 'asLeft' | 'machine
 ) => {
   const { asFound, asLeft, machine } = state
   const w = telling.words.belts
-  if (!asLeft) return [block('Result', { text: 'The sheaves were not read.' })]
+  const { result } = telling.words.report
+  const t = telling.words.tables
+  if (!asLeft) return [block(result.name, { text: result.sheavesNotRead })]
   const rows = asLeft.quantities.map((q): TableCell[] => {
     const before = asFound?.quantities.find((b) => b.name === q.name)
     return [
@@ -27,11 +29,10 @@ export const lineResult: Section<Pick<BeltState, 'asFound' | 'asLeft' | 'machine
   const own = machine.limits.offset !== null || machine.limits.angle !== null
   const limits = own ? w.limits.own(machine.limits.source) : w.limits.starter(w.kinds[machine.belts.kind])
   return [
-    block(
-      'Result, groove to groove',
-      grid(['*', 70, 70, 70, 70], ['', 'as found', 'as left', 'limit', ''], rows),
-      { text: `Limits: ${limits}`, color: QUIET },
-    ),
+    block(result.grooves, grid(['*', 70, 70, 70, 70], ['', t.asFound, t.asLeft, t.limit, ''], rows), {
+      text: result.limits(limits),
+      color: QUIET,
+    }),
   ]
 }
 
@@ -41,38 +42,34 @@ export const lineRounds: Section<Pick<BeltState, 'alignment' | 'lines'>> = (
   { telling, personName },
 ) =>
   alignment.flatMap((round, i): Content[] => {
-    const w = telling.words.belts
+    const w = telling.words.report.line
+    const { diagnoses, done } = telling.words.belts
+    const by = (e: { readonly madeAt: string; readonly author: string }) =>
+      `${when(e.madeAt)}, ${personName(e.author)}`
     const line = lines[i]
     const parts: string[] = []
     if (round.contacts) {
       const e = round.contacts
-      parts.push(
-        `Four contacts, ${when(e.madeAt)}, ${personName(e.author)}, edge on the ${e.payload.edgeOn} sheave: ${w.diagnoses[diagnosisOf(e)]}`,
-      )
+      parts.push(w.contacts(by(e), w.sheaves[e.payload.edgeOn], diagnoses[diagnosisOf(e)]))
     }
     if (round.reading) {
-      const { payload: p, madeAt, author } = round.reading
+      const { payload: p } = round.reading
       const g = (x: number) => gapFigure(toCore(x, 'distance', p.units), telling, true)
       parts.push(
-        `Gaps, ${when(madeAt)}, ${personName(author)}, edge on the ${p.edgeSide} face of the ${p.edgeOn} sheave: near rim ${g(p.p1)}, far rim ${g(p.p2)}, ${g(p.w)} apart.` +
-          (p.tilt ? ` Shifted up ${g(p.tilt.g12)}, down ${g(p.tilt.g6)}.` : ' Tilt was not read.'),
+        w.gaps(by(round.reading), w.faces[p.edgeSide], w.sheaves[p.edgeOn], g(p.p1), g(p.p2), g(p.w)) +
+          (p.tilt ? w.shifted(g(p.tilt.g12), g(p.tilt.g6)) : w.tiltNotRead),
       )
     }
     if (line)
       parts.push(
-        `Offset ${gapFigure(Math.abs(line.errors.offset), telling, true)}, turn ${degrees(Math.abs(line.errors.turn))}.`,
+        w.came(gapFigure(Math.abs(line.errors.offset), telling, true), degrees(Math.abs(line.errors.turn))),
       )
     if (round.correction) {
       const c = round.correction
       parts.push(
-        `Corrected ${when(c.madeAt)}, ${personName(c.author)}: ${c.payload.steps.map((s) => w.done[s].toLowerCase()).join(', ')}. ${c.payload.remark}`,
+        w.corrected(by(c), c.payload.steps.map((s) => done[s].toLowerCase()).join(', '), c.payload.remark),
       )
     }
     if (parts.length === 0) return []
-    return [
-      block(
-        i === 0 ? 'Line as found' : `Line after correction ${i}`,
-        ...parts.map((text): Content => ({ text })),
-      ),
-    ]
+    return [block(i === 0 ? w.asFound : w.after(i), ...parts.map((text): Content => ({ text })))]
   })

@@ -11,6 +11,8 @@ import type { Section } from '../section'
 export const movesMade: Section<Pick<CoupledState, 'moves'>> = ({ moves }, { telling, personName }) =>
   moves.map((move, i): Content => {
     const { units, words, footNames } = telling
+    const w = words.report.moves
+    const t = words.tables
     const p = move.entry.payload
     const mm = (t: number) => toCore(t, 'displacement', p.units)
     const planes = [...(move.achieved ?? []), ...move.carriedAlong]
@@ -33,39 +35,33 @@ export const movesMade: Section<Pick<CoupledState, 'moves'>> = ({ moves }, { tel
         signed(measured('h')),
       ]
     })
-    const shims = p.changes.map(
-      (c) =>
-        `${capital(footNames(c.pair, c.machine))} ${words.feet.sides[c.side]}: out ${pack(c.takenOut.map(mm), units)}, in ${pack(c.putIn.map(mm), units)}`,
+    const shims = p.changes.map((c) =>
+      w.shimmed(
+        `${capital(footNames(c.pair, c.machine))} ${words.feet.sides[c.side]}`,
+        pack(c.takenOut.map(mm), units),
+        pack(c.putIn.map(mm), units),
+      ),
     )
-    const inWords = opened.map(
-      (f) =>
-        `${words.feet.feet(footNames(f.id, f.machine))} ${shimWords(f.v, telling)}, ${sideWords(f.h, telling)}`,
+    const inWords = opened.map((f) =>
+      w.foot(words.feet.feet(footNames(f.id, f.machine)), shimWords(f.v, telling), sideWords(f.h, telling)),
     )
-    const causes = (move.achieved ?? []).map(
-      (a) => `${capital(words.directions.planes[a.plane])}: ${words.moves.causes[a.cause]}`,
+    const causes = (move.achieved ?? []).map((a) =>
+      w.inPlane(capital(words.directions.planes[a.plane]), words.moves.causes[a.cause]),
     )
-    const along = move.carriedAlong.map(
-      (a) => `${capital(words.directions.planes[a.plane])}: ${words.moves.carriedAlong}`,
+    const along = move.carriedAlong.map((a) =>
+      w.inPlane(capital(words.directions.planes[a.plane]), words.moves.carriedAlong),
     )
     return block(
-      `Move ${i + 1}, ${when(move.entry.madeAt)}, ${personName(move.entry.author)}`,
-      { text: `${capital(inWords.join('; '))} (${UNIT_NAMES[units].displacement}).` },
+      w.name(i + 1, `${when(move.entry.madeAt)}, ${personName(move.entry.author)}`),
+      { text: w.inUnit(capital(inWords.join('; ')), UNIT_NAMES[units].displacement) },
       grid(
         ['*', 62, 56, 56, 66, 56, 56],
-        [
-          'up and toward 3 are plus',
-          'vertical plan',
-          'made',
-          'measured',
-          'horizontal plan',
-          'made',
-          'measured',
-        ],
+        [w.signs, w.verticalPlan, t.made, t.measured, w.horizontalPlan, t.made, t.measured],
         rows,
       ),
-      ...(shims.length > 0 ? [{ text: `Shims. ${shims.join('. ')}.` }] : []),
+      ...(shims.length > 0 ? [{ text: w.shims(shims.join('. ')) }] : []),
       ...(move.strayed.length > 0 ? [{ text: words.moves.strayed }] : []),
       ...[...causes, ...along].map((text): Content => ({ text })),
-      ...(p.remark ? [{ text: `Remark: ${p.remark}` }] : []),
+      ...(p.remark ? [{ text: w.remark(p.remark) }] : []),
     )
   })

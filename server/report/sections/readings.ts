@@ -9,25 +9,32 @@ import { figures, grid, heading, when } from '../blocks'
 import { together } from '../together'
 import type { Reported, Section } from '../section'
 
-const standing = (m: Measurement, s: Measurement['sets'][number]): string =>
+type Standing = keyof Reported['telling']['words']['report']['readings']['standing']
+
+const standing = (m: Measurement, s: Measurement['sets'][number]): Standing =>
   s.leftOut !== null
-    ? 'left out'
+    ? 'leftOut'
     : s.usedAnyway !== null
-      ? 'used anyway'
+      ? 'usedAnyway'
       : m.used.includes(s.set.entry.id)
         ? 'used'
-        : 'not used'
+        : 'notUsed'
 
 const round = (m: Measurement, title: string, { telling, personName }: Reported): Content[] => {
   if (m.sets.length === 0) return []
   const { units } = telling
+  const w = telling.words.report.readings
   const clocks = [
     ...new Set(m.sets.flatMap((s) => Object.values(s.set.read).flatMap((list) => list.map((r) => r.clock)))),
   ].sort((a, b) => a - b)
   const rows = m.sets.flatMap((s, i) =>
     s.set.setUp.circles.map((circle, n): TableCell[] => [
       n === 0
-        ? `Set ${i + 1}, ${when(s.set.entry.madeAt)}, ${personName(s.set.entry.author)}: ${standing(m, s)}`
+        ? w.set(
+            i + 1,
+            `${when(s.set.entry.madeAt)}, ${personName(s.set.entry.author)}`,
+            w.standing[standing(m, s)],
+          )
         : '',
       circleName(circle, telling).toLowerCase(),
       ...clocks.map((c) =>
@@ -42,30 +49,27 @@ const round = (m: Measurement, title: string, { telling, personName }: Reported)
   const reasons = m.sets.flatMap((s) => {
     const name = setName(m, s.set.entry.id, telling)
     return [
-      s.usedAnyway !== null ? `${name} was used against a failed check: ${s.usedAnyway}` : '',
-      s.leftOut !== null ? `${name} was left out: ${s.leftOut}` : '',
+      s.usedAnyway !== null ? w.usedAnyway(name, s.usedAnyway) : '',
+      s.leftOut !== null ? w.leftOut(name, s.leftOut) : '',
     ].filter(Boolean)
   })
-  const checks = trustRows(m, telling).map(
-    (t) => `${t.name} ${t.found} (limit ${t.limit}) ${t.passes ? 'passes' : 'fails'}`,
-  )
+  const checks = trustRows(m, telling).map((t) => w.check(t.name, t.found, t.limit, t.passes))
   const body: Content[] = [
     heading(title),
     grid(
       ['*', 74, ...clocks.map(() => (clocks.length > 4 ? 34 : 44))],
-      [
-        `${UNIT_NAMES[units].displacement}, plunger in is plus`,
-        '',
-        ...clocks.map((c) => hourName(c, telling)),
-      ],
+      [w.signs(UNIT_NAMES[units].displacement), '', ...clocks.map((c) => hourName(c, telling))],
       rows,
     ),
     ...reasons.map((text): Content => ({ text, bold: true })),
-    { text: `Checks: ${checks.join('; ')}.` },
+    { text: w.checks(checks.join('; ')) },
   ]
   return [together(...body)]
 }
 
 /** Every set of every round, how it stands, and the checks behind it. */
 export const readings: Section<Pick<CoupledState, 'measurements'>> = ({ measurements }, report) =>
-  measurements.flatMap((m, i) => round(m, i === 0 ? 'Readings as found' : `Readings after move ${i}`, report))
+  measurements.flatMap((m, i) => {
+    const w = report.telling.words.report.readings
+    return round(m, i === 0 ? w.asFound : w.after(i), report)
+  })

@@ -1,7 +1,6 @@
 import dayjs from 'dayjs'
 import type { Content } from 'pdfmake/interfaces'
 import { correctionLines } from '../../../shared/wording/corrections'
-import { capital } from '../../../shared/wording/telling'
 import { list, QUIET, when } from '../blocks'
 import type { Common, Reported, Section } from '../section'
 
@@ -33,7 +32,7 @@ const lockoutLines = (
 /** The lockout with all of its history, what was passed over, corrections with old and new, remarks. */
 export const record: Section<Common> = ({ safety, remarks }, { logbook, personName, telling }) => {
   const { words } = telling
-  const w = words.safety
+  const w = words.report.record
   const by = (e: { readonly madeAt: string; readonly author: string }) =>
     `${when(e.madeAt)}, ${personName(e.author)}`
   const lockout = lockoutLines(safety.history, { personName, telling })
@@ -42,38 +41,34 @@ export const record: Section<Common> = ({ safety, remarks }, { logbook, personNa
     if (!e.supersedes) return []
     const old = byId.get(e.supersedes.entry)
     const changed = old ? correctionLines(old, e, telling) : []
-    return [
-      `${by(e)}: ${words.kinds[e.kind].toLowerCase()} was corrected. ${e.supersedes.reason}` +
-        (changed.length > 0 ? `. ${changed.join('; ')}` : ''),
-    ]
+    return [w.corrected(by(e), words.kinds[e.kind].toLowerCase(), e.supersedes.reason, changed.join('; '))]
   })
   const skipped = logbook.flatMap((e) =>
     e.kind === 'stage-skipped'
       ? [
-          `${by(e)}: ${Object.entries(words.sheet.stages).find(([id]) => id === e.payload.stage)?.[1].name ?? e.payload.stage} was passed over. ${e.payload.why}`,
+          w.skipped(
+            by(e),
+            Object.entries(words.sheet.stages).find(([id]) => id === e.payload.stage)?.[1].name ??
+              e.payload.stage,
+            e.payload.why,
+          ),
         ]
       : [],
   )
   const placed = logbook.flatMap((e) =>
-    e.before
-      ? [
-          `${by(e)}: ${words.kinds[e.kind].toLowerCase()} came in late and was placed before the move it belongs to.`,
-        ]
-      : [],
+    e.before ? [w.placed(by(e), words.kinds[e.kind].toLowerCase())] : [],
   )
-  const missing = safety.missing.map((p) => w.points[p].name.toLowerCase())
+  const missing = safety.missing.map((p) => words.safety.points[p].name.toLowerCase())
   const out: Content[] = [
-    ...list(`Made safe${safety.permit ? `, permit ${safety.permit}` : ''}`, lockout),
-    ...(missing.length > 0
-      ? [{ text: capital(`not confirmed at the end: ${missing.join(', ')}.`), bold: true }]
-      : []),
-    { text: w.note, color: QUIET },
-    ...list('Passed over', skipped),
-    ...list('Corrections', corrections),
-    ...list('Placed', placed),
+    ...list(w.madeSafe(safety.permit), lockout),
+    ...(missing.length > 0 ? [{ text: w.notConfirmed(missing.join(', ')), bold: true }] : []),
+    { text: words.safety.note, color: QUIET },
+    ...list(w.passedOver, skipped),
+    ...list(w.corrections, corrections),
+    ...list(w.placedName, placed),
     ...list(
-      'Remarks',
-      remarks.map((r) => `${by(r)}: ${r.payload.text}`),
+      w.remarks,
+      remarks.map((r) => w.said(by(r), r.payload.text)),
     ),
   ]
   return out

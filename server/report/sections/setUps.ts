@@ -10,12 +10,12 @@ import type { Section } from '../section'
 const mountWords = (setUp: SetUp, telling: Telling): readonly string[] => {
   const d = (x: number) => figure(x, 'displacement', telling.units, { unit: true })
   const l = (x: number) => figure(x, 'distance', telling.units, { unit: true })
-  const sagTold =
-    setUp.entry.payload.told.sag === 'hang' ? 'told as its hang' : 'told as the reading at 6 on a pipe'
+  const w = telling.words.report.setUps
+  const sagTold = w.sagTold[setUp.entry.payload.told.sag]
   const rim = (name: string, m: RimMount) =>
-    `${circleName(name, telling)} ${l(Math.abs(m.plane))} from the coupling centre, carried by the ${m.carriedBy} machine, bar sag ${d(m.sag)} (${sagTold}).`
+    w.rim(circleName(name, telling), l(Math.abs(m.plane)), m.carriedBy, d(m.sag), sagTold)
   const face = (name: string, m: FaceMount) =>
-    `${circleName(name, telling)} on a circle of ${l(m.diameter)}, plunger ${m.plunger === 'away' ? 'pointing away' : 'reaching over, pointing back'}, own sag ${d(m.sag ?? 0)}.`
+    w.face(circleName(name, telling), l(m.diameter), m.plunger, d(m.sag ?? 0))
   const { how } = setUp
   switch (how.method) {
     case 'rim-face':
@@ -29,12 +29,10 @@ const mountWords = (setUp: SetUp, telling: Telling): readonly string[] => {
       return [
         face('atStationary', how.given.atStationary),
         face('atMovable', how.given.atMovable),
-        `Spool ${l(how.given.spoolLength)} between its flex planes.`,
+        w.spool(l(how.given.spoolLength)),
       ]
     case 'heads':
-      return [
-        `Heads at ${l(how.given.stationaryPlane)} and ${l(how.given.movablePlane)} from the coupling centre.`,
-      ]
+      return [w.heads(l(how.given.stationaryPlane), l(how.given.movablePlane))]
   }
 }
 
@@ -44,6 +42,7 @@ export const setUps: Section<Pick<CoupledState, 'setUp' | 'measurements'>> = (
   { telling, personName },
 ) => {
   const { words, footNames, units } = telling
+  const w = words.report.setUps
   const used = [
     ...new Set([
       ...state.measurements.flatMap((m) => m.sets.map((s) => s.set.setUp)),
@@ -58,17 +57,18 @@ export const setUps: Section<Pick<CoupledState, 'setUp' | 'measurements'>> = (
       .join(', ')
     const { why } = setUp.entry.payload
     return block(
-      `${words.measuring.methods[setUp.how.method]}, set up ${when(setUp.entry.madeAt)}, ${personName(setUp.entry.author)}`,
+      w.name(
+        words.measuring.methods[setUp.how.method],
+        `${when(setUp.entry.madeAt)}, ${personName(setUp.entry.author)}`,
+      ),
       {
         text: [
           ...mountWords(setUp, telling),
-          `Feet at ${setUp.feet.map((f) => `${l(f.x)} (${footNames(f.id)})`).join(' and ')}.`,
-          `After a full turn: ${shown}; ${setUp.holdsZero ? 'holds zero' : 'does not hold zero'}.`,
+          w.feet(setUp.feet.map((f) => w.footAt(l(f.x), footNames(f.id)))),
+          w.turned(shown, setUp.holdsZero),
         ].join(' '),
       },
-      ...(setUp.holdsZero
-        ? []
-        : [{ text: `Used although it missed zero: ${why || 'no reason was given'}`, bold: true }]),
+      ...(setUp.holdsZero ? [] : [{ text: w.usedAlthough(why), bold: true }]),
     )
   })
 }

@@ -14,14 +14,13 @@ const line = (above: string, below: string): Content => ({
 /** Remarks at closing, the exception, what was signed, and room for both signatures. */
 export const signature: Section<Common> = ({ closing, outcome }, { personName, telling }) => {
   const { words } = telling
+  const w = words.report.signature
   const differs = signedOtherwise(closing, outcome)
   return [
     block(
-      'Closing',
+      w.name,
       ...(closing?.payload.remarks ? [{ text: closing.payload.remarks }] : []),
-      ...(closing?.payload.exception
-        ? [{ text: `Exception: ${closing.payload.exception}`, bold: true }]
-        : []),
+      ...(closing?.payload.exception ? [{ text: w.exception(closing.payload.exception), bold: true }] : []),
       ...(differs
         ? [
             {
@@ -34,11 +33,9 @@ export const signature: Section<Common> = ({ closing, outcome }, { personName, t
           ]
         : []),
       {
-        text: closing
-          ? `Closed ${when(closing.madeAt)}, written by ${personName(closing.author)}.`
-          : 'This job is still open: the report shows where it stands.',
+        text: closing ? w.closed(when(closing.madeAt), personName(closing.author)) : w.stillOpen,
       },
-      { columns: [line(closing?.payload.signedBy ?? '', 'Signature'), line('', 'For the customer')] },
+      { columns: [line(closing?.payload.signedBy ?? '', w.signature), line('', w.customer)] },
     ),
   ]
 }

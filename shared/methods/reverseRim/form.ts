@@ -5,14 +5,14 @@ export const reverseRimForm: MethodForm = {
   method: 'reverse-rim',
   circles: ['onStationary', 'onMovable'],
   numbers: [
-    { id: 'onStationary', label: 'Centre to dial on driven hub', measure: 'distance' },
-    { id: 'onMovable', label: 'Centre to dial on motor hub', measure: 'distance' },
-    { id: 'sagStationary', label: 'Sag of the motor’s bar', measure: 'displacement', sag: true },
-    { id: 'sagMovable', label: 'Sag of the driven bar', measure: 'displacement', sag: true },
+    { id: 'onStationary', measure: 'distance' },
+    { id: 'onMovable', measure: 'distance' },
+    { id: 'sagStationary', measure: 'displacement', sag: true },
+    { id: 'sagMovable', measure: 'displacement', sag: true },
   ],
-  choicesFor: () => [
-    { id: 'stationaryRises', label: 'Press the plunger on the driven hub', options: RISES },
-    { id: 'movableRises', label: 'Press the plunger on the motor hub', options: RISES },
+  choices: [
+    { id: 'stationaryRises', options: RISES },
+    { id: 'movableRises', options: RISES },
   ],
   valuesOf: (how) => {
     if (how.method !== 'reverse-rim') return null

@@ -5,30 +5,16 @@ export const rimFaceForm: MethodForm = {
   method: 'rim-face',
   circles: ['rim', 'face'],
   numbers: [
-    { id: 'rimPlane', label: 'Centre to rim dial', measure: 'distance' },
-    { id: 'faceCircle', label: 'Face circle', measure: 'distance', circle: true },
-    { id: 'sag', label: 'Bar sag', measure: 'displacement', sag: true },
-    { id: 'faceSag', label: 'Face dial’s own sag', measure: 'displacement', signed: true },
+    { id: 'rimPlane', measure: 'distance' },
+    { id: 'faceCircle', measure: 'distance', circle: true },
+    { id: 'sag', measure: 'displacement', sag: true },
+    { id: 'faceSag', measure: 'displacement', signed: true },
   ],
-  choicesFor: (movable, stationary) => [
-    {
-      id: 'carriedBy',
-      label: 'The bracket sits on',
-      options: [
-        { value: 'movable', name: movable },
-        { value: 'stationary', name: stationary },
-      ],
-    },
-    {
-      id: 'plunger',
-      label: 'Face plunger points',
-      options: [
-        { value: 'away', name: 'Away' },
-        { value: 'back', name: 'Back' },
-      ],
-    },
-    { id: 'rimRises', label: 'Press the rim plunger', options: RISES },
-    { id: 'faceRises', label: 'Press the face plunger', options: RISES },
+  choices: [
+    { id: 'carriedBy', options: ['movable', 'stationary'] },
+    { id: 'plunger', options: ['away', 'back'] },
+    { id: 'rimRises', options: RISES },
+    { id: 'faceRises', options: RISES },
   ],
   valuesOf: (how) => {
     if (how.method !== 'rim-face') return null

@@ -11,6 +11,7 @@ export const lineWorking = (
   reading: LogEntry<'sheaves-read'> | null,
   telling: Telling,
 ): readonly WorkingStep[] => {
+  const w = telling.words.working.line
   const p = reading?.payload
   const mm = (x: number) => (p ? toCore(x, 'distance', p.units) : x)
   const g = (x: number) => gapFigure(mm(x), telling)
@@ -20,40 +21,40 @@ export const lineWorking = (
   const steps: WorkingStep[] = []
   if (r)
     steps.push({
-      name: 'Turn of the edge on its sheave',
+      name: w.turnOfEdge,
       formula: 'turnR = (r2 − r1) / wR',
       substituted: `(${g(r.r2)} − ${g(r.r1)}) / ${g(r.wR)}`,
       result: degrees(Math.atan((mm(r.r2) - mm(r.r1)) / mm(r.wR))),
     })
   if (p)
     steps.push({
-      name: 'Turn',
+      name: w.turn,
       formula: r ? 'turn = (p2 − p1) / w − turnR' : 'turn = (p2 − p1) / w',
       substituted: `(${g(p2)} − ${g(p1)}) / ${g(p.w)}`,
       result: degrees(line.errors.turn),
     })
   steps.push({
-    name: 'Offset, groove to groove',
+    name: w.offset,
     formula: r ? '(p1 + p2)/2 − (r1 + r2)/2 − C × turnR + eA − eR' : '(p1 + p2)/2 + eA − eR',
     substituted: r
       ? `(${g(p1)} + ${g(p2)})/2 − (${g(r.r1)} + ${g(r.r2)})/2 − C × turnR + ${shown(line.depths.other)} − ${shown(line.depths.reference)}`
       : `(${g(p1)} + ${g(p2)})/2 + ${shown(line.depths.other)} − ${shown(line.depths.reference)}`,
     result: shown(line.errors.offset),
-    note: 'eA and eR are the depths from the face under the edge to the groove centre: grooves count, faces don’t.',
+    note: w.depths,
   })
   if (p?.tilt && line.errors.tilt !== null)
     steps.push({
-      name: 'Tilt',
+      name: w.tilt,
       formula: 'tilt = (g12 − g6) / h',
       substituted: `(${g(p.tilt.g12)} − ${g(p.tilt.g6)}) / ${g(p.tilt.h)}`,
       result: degrees(line.errors.tilt),
     })
   steps.push({
-    name: 'Fleet angles',
-    formula: 'under the edge: atan(offset / span); at the other: that − turn',
+    name: w.fleet,
+    formula: w.fleetFormula,
     substituted: `atan(${shown(line.errors.offset)} / ${shown(line.drive.span)}); − ${degrees(line.errors.turn)}`,
     result: `${degrees(line.fleet.reference)}, ${degrees(line.fleet.other)}`,
-    note: 'The larger one rules.',
+    note: w.largerRules,
   })
   return steps
 }

@@ -24,6 +24,7 @@ export interface Judged {
 /** Sum check, fit, sag, offset, angle, feet: the readings of a measurement followed to the feet. */
 export const readingsWorking = (m: Measurement, judged: Judged, telling: Telling): readonly WorkingStep[] => {
   const { words, units, footNames } = telling
+  const w = words.working.readings
   const set = (m.sets.filter((s) => m.used.includes(s.set.entry.id)).pop() ?? m.sets[m.sets.length - 1])?.set
   if (!set?.measured || !set.arranged) return []
   const shown = m.combined ?? set.measured
@@ -45,7 +46,7 @@ export const readingsWorking = (m: Measurement, judged: Judged, telling: Telling
       formula: '(12 + 6) − (3 + 9)',
       substituted: `(${at(0)} + ${at(180)}) − (${at(90)} + ${at(270)})`,
       result: d(t.closure),
-      note: `Limit ${d(t.closureLimit)}: the larger of two graduations and the smaller of ${units === 'inch' ? '2 mil' : '0.05 mm'} and the offset limit.`,
+      note: w.sumLimit(d(t.closureLimit), units === 'inch' ? '2 mil' : '0.05 mm'),
     })
   }
   for (const { plane, part, plus, minus } of PARTS) {
@@ -59,32 +60,32 @@ export const readingsWorking = (m: Measurement, judged: Judged, telling: Telling
     const [a, b] = circles
     if (join.kind === 'two-positions')
       steps.push({
-        name: `Angle, ${inPlane}`,
+        name: w.angle(inPlane),
         formula: 'slope = (d₂ − d₁) / (x₂ − x₁)',
         substituted: `(${d(values[1] ?? null)} − ${d(values[0] ?? null)}) / (${l(b.plane)} − ${l(a.plane)})${units === 'metric' ? ' × 100' : ''}`,
         result: s(slope[plane]),
       })
     if (join.kind === 'two-slopes')
       steps.push({
-        name: `Offset and angle at the middle of the spool, ${inPlane}`,
+        name: w.atSpool(inPlane),
         formula: 'offset = (p₁ − p₂) × Ls / 2;  slope = p₁ + p₂',
         substituted: `(${s(values[0] ?? null)} − ${s(values[1] ?? null)}) × ${l(join.spoolLength)} / 2${per}`,
         result: `${d(offset[plane])}, ${s(slope[plane])}`,
       })
     else
       steps.push({
-        name: `Offset at the coupling, ${inPlane}`,
+        name: w.atCoupling(inPlane),
         formula: 'offset = d₁ − slope × x₁',
         substituted: `${d(values[0] ?? null)} − ${s(slope[plane])} × ${l(a.plane)}${per}`,
         result: d(offset[plane]),
       })
     for (const foot of m.feet)
       steps.push({
-        name: `${capital(words.feet.feet(footNames(foot.id)))}, ${inPlane}`,
+        name: w.atFeet(capital(words.feet.feet(footNames(foot.id))), inPlane),
         formula: 'offset + slope × x',
         substituted: `${d(offset[plane])} + ${s(slope[plane])} × ${l(foot.x)}${per}`,
         result: d(foot.position[plane]),
-        note: `The move that cures it: ${d(foot.move[plane])}.`,
+        note: w.cure(d(foot.move[plane])),
       })
   }
   return [...steps, ...judgementWorking(m.judgement, judged, telling)]
@@ -100,10 +101,11 @@ const circleStep = (
   telling: Telling,
 ): WorkingStep => {
   const { units, words } = telling
+  const w = words.working.readings
   const d = (x: number | null) => figure(x, 'displacement', units, { extra: 1 })
   const l = (x: number) => figure(x, 'distance', units)
   const fourClock = quarters !== null && circle.readings.length === 4 && fit.arc === 270
-  const amplitude = fourClock ? `(r${quarters[0]} − r${quarters[1]}) / 2` : 'least squares over all readings'
+  const amplitude = fourClock ? `(r${quarters[0]} − r${quarters[1]}) / 2` : w.leastSquares
   const sag = plane === 'v' ? circle.sag : 0
   const value = circleValue(circle, fit)[plane]
   const top = `${d(fit[part])}${sag === 0 ? '' : ` − ${d(sag)}`}`
@@ -111,21 +113,18 @@ const circleStep = (
   const inPlane = words.directions.planes[plane]
   if (circle.reads === 'slope')
     return {
-      name: `Angle, ${inPlane}, ${name.toLowerCase()}`,
+      name: w.angleAt(inPlane, name.toLowerCase()),
       formula: `b = ${amplitude};  slope = (b${sag === 0 ? '' : ' − sag'}) / (q × D / 2)`,
       substituted: `(${top}) / (${circle.lever < 0 ? '−' : ''}${l(2 * Math.abs(circle.lever))} / 2)`,
       result: figure(value, 'slope', units, { extra: 1 }),
-      note: `q is ${circle.lever < 0 ? '−1: the plunger reaches over and points back' : '+1: the plunger points away from its bracket'}.`,
+      note: w.lever(circle.lever < 0),
     }
   return {
-    name: `Offset at the ${name.charAt(0).toLowerCase()}${name.slice(1)}, ${inPlane}`,
+    name: w.atCircle(`${name.charAt(0).toLowerCase()}${name.slice(1)}`, inPlane),
     formula: `a = ${amplitude};  d(x) = (a${sag === 0 ? '' : ' − sag'}) / k`,
     substituted: `(${top}) / ${circle.lever === 1 ? '+1' : '−1'}`,
     result: d(value),
-    note:
-      circle.lever === -1
-        ? 'k is −1: the movable shaft carries the dial.'
-        : 'k is +1: the stationary shaft carries the dial.',
+    note: w.carrier(circle.lever === -1),
   }
 }
 
@@ -138,16 +137,14 @@ export const judgementWorking = (
   (judgement?.quantities ?? []).flatMap((q): readonly WorkingStep[] => {
     if (q.value === null || q.margin === null) return []
     const f = (x: number | null) => figure(x, q.kind, telling.units, { extra: 1 })
+    const w = telling.words.working.judged
     return [
       {
-        name: `Margin, ${quantityName(q.name, telling).toLowerCase()}`,
-        formula:
-          q.low === null || q.high === null
-            ? 'distance to the bound / bound'
-            : 'least distance to a limit / half of the band',
-        substituted: `value ${f(q.value)} in ${f(q.low)} to ${f(q.high)}`,
+        name: w.margin(quantityName(q.name, telling).toLowerCase()),
+        formula: q.low === null || q.high === null ? w.oneSided : w.twoSided,
+        substituted: w.within(f(q.value), f(q.low), f(q.high)),
         result: q.margin.toFixed(2).replace('-', '−'),
-        note: `In band from 0.20, edge from 0 to 0.20, out below. Limit for ${rpm} rpm: ${source}`,
+        note: w.bands(rpm, source),
       },
     ]
   })

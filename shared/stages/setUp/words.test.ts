@@ -3,7 +3,7 @@ import { TEST_MACHINE } from '../../../core/jobs/testJob'
 import { METHOD_FORMS, type OfferedMethod } from '../../methods/forms'
 import { tellingOf } from '../../wording/telling'
 import { readSetUp, startSetUp } from './form'
-import { boxName, footLabel, meaningOfSetUp, numberLabel, returnLabel } from './words'
+import { boxName, choiceRows, footLabel, meaningOfSetUp, numberLabel, returnLabel } from './words'
 
 const T = tellingOf('inch', TEST_MACHINE)
 const CONTEXT = { machine: TEST_MACHINE, last: null, lastJob: null }
@@ -35,11 +35,16 @@ describe('labels of the set-up', () => {
       METHOD_FORMS['rim-face'].numbers.find((n) => n.circle),
     ]
     if (!sag || !circle) throw new Error('no such field')
-    expect(numberLabel(sag, { toldSag: 'hang', toldCircle: 'diameter' }, T)).toBe('Bar sag: it hangs')
-    expect(numberLabel(sag, { toldSag: 'pipe-at-6', toldCircle: 'diameter' }, T)).toBe(
+    const RIM_FACE = { method: 'rim-face' } as const
+    expect(numberLabel(sag, { ...RIM_FACE, toldSag: 'hang', toldCircle: 'diameter' }, T)).toBe(
+      'Bar sag: it hangs',
+    )
+    expect(numberLabel(sag, { ...RIM_FACE, toldSag: 'pipe-at-6', toldCircle: 'diameter' }, T)).toBe(
       'Bar sag: at 6 on a pipe',
     )
-    expect(numberLabel(circle, { toldSag: 'hang', toldCircle: 'radius' }, T)).toBe('Face circle, radius')
+    expect(numberLabel(circle, { ...RIM_FACE, toldSag: 'hang', toldCircle: 'radius' }, T)).toBe(
+      'Face circle, radius',
+    )
   })
 
   it.each(Object.keys(METHOD_FORMS) as OfferedMethod[])('name every box of %s', (method) => {
@@ -47,6 +52,18 @@ describe('labels of the set-up', () => {
     const names = readSetUp(texts, CONTEXT, T).boxes.map((box) => boxName(box, texts, TEST_MACHINE, T))
     expect(new Set(names).size).toBe(names.length)
     for (const name of names) expect(name).toMatch(/^[a-z][a-z0-9’ ,]+$/)
+  })
+
+  it.each(Object.keys(METHOD_FORMS) as OfferedMethod[])('name every choice of %s', (method) => {
+    const rows = choiceRows(method, { movable: 'Turbine', stationary: 'Gear unit' }, T)
+    expect(rows.length).toBe(METHOD_FORMS[method].choices.length)
+    for (const row of rows) {
+      expect(row.label).not.toBe(row.id)
+      for (const { value, name } of row.options) {
+        expect(name).toMatch(/^[A-Z]/)
+        if (value === 'movable') expect(name).toBe('Turbine')
+      }
+    }
   })
 
   it('name the turn by its dial', () => {

@@ -1,6 +1,7 @@
 import type { Mark } from '../../../core/logbook/stage'
 import type { CoupledMachine } from '../../../core/register/machine'
-import { METHOD_FORMS } from '../../methods/forms'
+import type { MachineRole } from '../../../core/plan/movePlan'
+import { METHOD_FORMS, type OfferedMethod } from '../../methods/forms'
 import type { NumberField } from '../../methods/form'
 import { circleName } from '../../wording/readings'
 import { capital, type Telling } from '../../wording/telling'
@@ -14,14 +15,33 @@ export const footLabel = (at: number, machine: CoupledMachine, telling: Telling)
   return at === 0 ? words.setUp.centreTo(here) : words.setUp.fromTo(capital(name(at - 1)), here)
 }
 
+const fieldLabel = (method: OfferedMethod, id: string, words: Telling['words']): string =>
+  (words.methods.labels[method] as Readonly<Record<string, string>>)[id] ?? id
+
 /** The label of a number, with the word of how it is told. */
 export const numberLabel = (
   field: NumberField,
-  texts: Pick<SetUpTexts, 'toldSag' | 'toldCircle'>,
-  { words: { setUp } }: Pick<Telling, 'words'>,
+  texts: Pick<SetUpTexts, 'method' | 'toldSag' | 'toldCircle'>,
+  { words }: Pick<Telling, 'words'>,
 ): string => {
-  if (field.sag) return `${field.label}: ${setUp.sagTold[texts.toldSag]}`
-  return field.circle ? `${field.label}, ${texts.toldCircle}` : field.label
+  const label = fieldLabel(texts.method, field.id, words)
+  const { sagAs, circleAs, sagTold, circleTold } = words.setUp
+  if (field.sag) return sagAs(label, sagTold[texts.toldSag])
+  return field.circle ? circleAs(label, circleTold[texts.toldCircle]) : label
+}
+
+/** The choices of a method with their words; the machines go by their own names. */
+export const choiceRows = (
+  method: OfferedMethod,
+  machines: Readonly<Record<MachineRole, string>>,
+  { words }: Pick<Telling, 'words'>,
+) => {
+  const named = { ...words.methods.options, ...machines }
+  return METHOD_FORMS[method].choices.map(({ id, options }) => ({
+    id,
+    label: fieldLabel(method, id, words),
+    options: options.map((value) => ({ value, name: named[value] })),
+  }))
 }
 
 export const returnLabel = (circle: string, telling: Telling): string =>
@@ -38,7 +58,7 @@ export const boxName = (
   const w = telling.words.setUp
   switch (group) {
     case 'numbers':
-      return (METHOD_FORMS[method].numbers.find((n) => n.id === id)?.label ?? id).toLowerCase()
+      return fieldLabel(method, id, telling.words).toLowerCase()
     case 'feet':
       return footLabel(Number(id), machine, telling).toLowerCase()
     case 'returned':

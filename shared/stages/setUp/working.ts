@@ -19,6 +19,7 @@ const rimMounts = ({ how }: SetUp): readonly (readonly [circle: string, mount: R
 /** How the set-up's derived numbers came about. */
 export const setUpWorking = (setUp: SetUp, telling: Telling): readonly WorkingStep[] => {
   const { units, footNames } = telling
+  const w = telling.words.working.setUp
   const d = (x: number) => figure(x, 'displacement', units, { unit: true })
   const l = (x: number) => figure(x, 'distance', units, { unit: true })
   const steps: WorkingStep[] = []
@@ -26,16 +27,16 @@ export const setUpWorking = (setUp: SetUp, telling: Telling): readonly WorkingSt
     const name = circleName(circle, telling)
     steps.push(
       {
-        name: `Bar sag, ${name.toLowerCase()}`,
-        formula: 'on a pipe, zeroed at 12, the dial shows −2 × sag at 6',
+        name: w.barSag(name.toLowerCase()),
+        formula: w.barSagFormula,
         substituted: `−2 × ${d(mount.sag)} = ${d(-2 * mount.sag)}`,
         result: d(mount.sag),
         note: telling.words.setUp.sagSign[mount.carriedBy],
       },
       {
-        name: `Plane of the dial, ${name.toLowerCase()}`,
-        formula: 'negative toward the driven machine, positive toward the motor’s far end',
-        substituted: `taped ${l(Math.abs(mount.plane))}, bracket on the ${mount.carriedBy} machine`,
+        name: w.plane(name.toLowerCase()),
+        formula: w.planeFormula,
+        substituted: w.taped(l(Math.abs(mount.plane)), mount.carriedBy),
         result: l(mount.plane),
       },
     )
@@ -44,22 +45,25 @@ export const setUpWorking = (setUp: SetUp, telling: Telling): readonly WorkingSt
     const before = setUp.feet[i - 1]
     if (before)
       steps.push({
-        name: `Distance to the ${telling.words.feet.feet(footNames(foot.id))}`,
-        formula: 'coupling to the nearer pair + from there to this one',
+        name: w.distance(telling.words.feet.feet(footNames(foot.id))),
+        formula: w.distanceFormula,
         substituted: `${l(before.x)} + ${l(foot.x - before.x)}`,
         result: l(foot.x),
       })
   })
   steps.push({
-    name: 'Return to zero',
-    formula: 'each dial within one graduation after a full turn',
+    name: w.returned,
+    formula: w.returnedFormula,
     substituted: setUp.circles
-      .map(
-        (c) =>
-          `${circleName(c, telling).toLowerCase()} ${d(setUp.returned[c] ?? 0)} of ${d(setUp.graduation[c] ?? 0)}`,
+      .map((c) =>
+        w.returnedOf(
+          circleName(c, telling).toLowerCase(),
+          d(setUp.returned[c] ?? 0),
+          d(setUp.graduation[c] ?? 0),
+        ),
       )
       .join(', '),
-    result: setUp.holdsZero ? 'holds' : 'slipped',
+    result: setUp.holdsZero ? w.holds : w.slipped,
   })
   return steps
 }

@@ -76,6 +76,7 @@ export const belts = {
   isOut: (quantity: string) => `${quantity} is out`,
   areOut: (quantities: string) => `${quantities} are out`,
   and: (a: string, b: string) => `${a} and ${b}`,
+  farFeet: 'far feet',
   tiltStep: (feet: string, shim: string) => `Tilt: shim the ${feet} ${shim}`,
   tiltNothing: 'Tilt: nothing',
   tiltNotRead: 'Tilt: not read',
@@ -105,4 +106,23 @@ export const belts = {
   correctedFinding: 'Corrected; read again',
   fingers:
     'Fingers stay out of the pinch between belt and sheave. A fan that windmills is blocked first. Belts are never rolled or pried on.',
+  /** What stands on the stage itself. */
+  view: {
+    title: 'Sheave faces from above',
+    corrections: 'Corrections, in this order',
+    corrected: 'What was corrected',
+    remarkOn: 'Remark on the correction',
+    passOverTitle: 'Pass over lining up',
+    anew: 'Begin this check anew',
+    correctedAllTheSame: 'Corrected all the same: read again',
+    correctedReadAgain: 'Corrected: read again',
+    tapFour: 'Tap all four rims',
+    next: (box: string) => `Next: ${box}`,
+    logGaps: 'Log the gaps',
+    logTouch: 'Log: all four touch',
+    edgeOn: 'The edge lies flat on',
+    edgeOnNames: { motor: 'Motor sheave', driven: 'Driven sheave' },
+    edgeSide: 'On the faces',
+    edgeSideNames: { outer: 'Away from motor', inner: 'Toward motor' },
+  },
 }

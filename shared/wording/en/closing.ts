@@ -18,4 +18,23 @@ export const closing = {
   asFound: 'As found',
   asLeft: 'As left',
   notMeasured: 'not measured',
+  /** What stands on the stage itself. */
+  view: {
+    title: 'As found, as left',
+    movesBetween: (n: number) => `${n} ${n === 1 ? 'move' : 'moves'} between them`,
+    nothingStands: 'No measurement stands in this job yet.',
+    sheavesTitle: 'Sheaves as found, as left',
+    correctionsBetween: (n: number) => `${n} ${n === 1 ? 'correction' : 'corrections'} between them`,
+    sheavesNotRead: 'The sheaves were not read in this job.',
+    written: (when: string, person: string) => `${when}. Written by ${person}.`,
+    exception: 'Exception:',
+    reason: 'Reason for closing it like this',
+    signature: 'Signature name',
+    remarks: 'Remarks',
+    before: 'Before you sign: bolts at torque in the numbered order, shafts turn freely, guard on.',
+    openReport: 'Open the report, A4',
+    onLetter: 'Report on Letter paper',
+    reportSoFar: 'Look at the report so far',
+    sign: 'Sign and close',
+  },
 }

@@ -1,43 +1,61 @@
+import { actions } from './actions'
+import { answers } from './answers'
 import { belts } from './belts'
 import { closing } from './closing'
 import { directions } from './directions'
+import { drawings } from './drawings'
 import { feet } from './feet'
 import { kinds } from './kinds'
 import { measuring } from './measuring'
+import { methods } from './methods'
 import { moves } from './moves'
 import { objections } from './objections'
 import { opening } from './opening'
+import { pages } from './pages'
 import { plans } from './plans'
 import { limits, quantities } from './quantities'
 import { refusals } from './refusals'
 import { register } from './register'
+import { report } from './report'
 import { safety } from './safety'
 import { setUp } from './setUp'
+import { shell } from './shell'
 import { sheet } from './stages'
+import { tables } from './tables'
 import { typing } from './typing'
 import { verdicts } from './verdicts'
+import { working } from './working'
 
 /** The English words of the program, one file a subject. Another language is one folder more, of this type. */
 export const en = {
+  actions,
+  answers,
   belts,
   closing,
   directions,
+  drawings,
   feet,
   kinds,
   limits,
   measuring,
+  methods,
   moves,
   objections,
   opening,
+  pages,
   plans,
   quantities,
   refusals,
   register,
+  report,
   safety,
   setUp,
   sheet,
+  shell,
+  tables,
   typing,
   verdicts,
+  working,
 }
 
 export type Words = typeof en

@@ -39,4 +39,25 @@ export const moves = {
     `${foot} would hold ${n} leaves, the works allows ${limit}. Press once more if it stays so.`,
   fewShims: 'A shim has a thickness above zero.',
   twoOrOne: '“20,20”: two shims, or one of 20.2? Type 20 + 20, or 20.2 with a point.',
+  /** What stands on the stage itself. */
+  view: {
+    title: 'Move',
+    titleCorrecting: 'Move, correcting the last one',
+    planned: 'the plan in brass · enter what was really done',
+    free: 'no plan waits · enter what was done',
+    shimsAsPlanned: 'Shims as planned',
+    sidesAsPlanned: 'Sides as planned',
+    pushed: (pair: string) => `${pair} pushed, toward 3 is plus`,
+    room: (three: string, nine: string) => `room ${three} toward 3, ${nine} toward 9`,
+    correctLast: 'Correct the last move',
+    order: [
+      'Lift only as far as the shim needs; lifting rules apply. Keep hands out from under the feet.',
+      'Thin shims between thick ones, clean, no burrs.',
+      'Tighten criss-cross and watch a dial for shift.',
+      'Push sideways after the shims are right: dials at both ends, jacking bolts backed off at the end.',
+    ],
+    log: 'Log this move',
+    goMeasure: 'Go on to measuring',
+    lastMove: 'The last move',
+  },
 }

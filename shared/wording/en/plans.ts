@@ -41,4 +41,19 @@ export const plans = {
   shareOfLimit: (percent: number) => `${percent} % of limit`,
   finding: (lifts: string) => `Shims ${lifts}`,
   findingSide: 'Side moves only',
+  /** What stands on the stage itself. */
+  view: {
+    title: 'Plan',
+    drag: 'Drag a foot or step it with ↑ ↓: real shims upward, graduations sideways. White is now, brass after.',
+    waits: 'The plan is drawn here once the readings can be trusted.',
+    notRepeated: 'The readings were not repeated. A plan is only as good as they are.',
+    ways: 'Ways to move it',
+    dragged: 'You dragged a foot: this is your own plan.',
+    withoutPlan: 'Move without a plan',
+    passOver: 'Pass over the plan',
+    withoutThisPlan: 'Move without this plan',
+    nothingToMove: 'Nothing to move; go on',
+    takeShims: 'Take these shims to the machine',
+    takeSides: 'Take these side moves to the machine',
+  },
 }

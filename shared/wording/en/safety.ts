@@ -47,4 +47,23 @@ export const safety = {
   waivedFinding: 'Not needed, with a reason',
   confirmed: (points: string) => `confirmed ${points}`,
   powerBack: (why: string) => `Power came back: ${why}`,
+  /** What stands on the stage itself. */
+  view: {
+    note: 'confirm each on the machine, not from memory',
+    confirm: 'Confirm',
+    confirmNext: (point: string) => `Confirm: ${point}`,
+    permitNumber: 'Permit number, where the site has one',
+    permit: 'Permit',
+    jobNote: (note: string) => `Job note: ${note}`,
+    logged: 'Each confirmation is logged with your name and the time.',
+    powerBack: 'Power came back on',
+    waive: 'No lockout is needed, and why',
+    waiveHere: 'No lockout is needed for this, and why',
+    waiveTitle: 'No lockout is needed',
+    whyPower: 'Why? A bump test, a hot run, someone else’s work?',
+    whyWaive: 'Why can nobody be hurt by this machine while you work on it?',
+    logPower: 'Log it; confirm everything again',
+    toMakeSafe: 'To Make safe',
+    at: (time: string, person: string) => `${time}, ${person}`,
+  },
 }

@@ -8,6 +8,9 @@ export const setUp = {
   tapeAsked: 'Check each distance against the tape.',
   centreTo: (feet: string) => `Centre to ${feet}`,
   fromTo: (pair: string, feet: string) => `${pair} to ${feet}`,
+  sagAs: (label: string, told: string) => `${label}: ${told}`,
+  circleAs: (label: string, told: string) => `${label}, ${told}`,
+  circleTold: { diameter: 'diameter', radius: 'radius' },
   sagTold: { hang: 'it hangs', 'pipe-at-6': 'at 6 on a pipe' },
   afterTurn: (circle: string) => `${circle}, after the turn`,
   whyUsed: 'why it is used',
@@ -35,5 +38,28 @@ export const setUp = {
       'The bar hangs from the motor: on a level pair its dial reads minus twice the sag at 6, as if the motor sat high. It is taken out.',
     stationary:
       'The bar hangs from the driven side: on a level pair its dial reads minus twice the sag at 6, as if the motor sat low. It is taken out.',
+  },
+  /** What stands on the stage itself. */
+  view: {
+    title: 'Set up the dials',
+    titleCorrecting: 'Set up the dials, correcting',
+    note: 'seen from the side, 12 is up',
+    method: 'Method',
+    graduation: 'One graduation',
+    sagToldAs: 'Sag told as',
+    sagForms: { hang: 'Hangs', 'pipe-at-6': 'Pipe, at 6' },
+    turning: 'Shafts that turn',
+    both: 'Both',
+    other: 'Other',
+    circleTapedAs: 'Face circle taped as',
+    circleForms: { diameter: 'Diameter', radius: 'Radius' },
+    turn: 'Zero the dials at the start. Turn one full turn the way you will read. They show now:',
+    whyUsed: 'Why it is used although a dial missed zero',
+    checks:
+      'Bracket tight, dials preloaded to mid-travel, clear for a full sweep. Press a plunger: does the number rise?',
+    correctInForce: 'Correct the set-up in force',
+    correct: 'Correct the set-up',
+    motor: 'Motor',
+    driven: 'Driven machine',
   },
 }

@@ -1,0 +1,31 @@
+/** What the server says when it takes something, refuses it, or can't answer. */
+export const answers = {
+  entryIdTaken: 'Another entry already has this id. Send it again under a new one.',
+  nobody: 'Nobody by that id works here. Choose who is writing.',
+  notForRole: (entry: string, role: string) =>
+    `${entry} is not for the role of ${role}. Ask a millwright or the lead to write it.`,
+  beginsWithOpening: 'A job begins with its opening entry.',
+  jobIdTaken: 'Another job already has this id.',
+  jobIdTakenOpenAgain: 'Another job already has this id. Open it again under a new one.',
+  tagTaken: 'This tag is taken.',
+  tagTakenChoose: (tag: string) => `There is already a machine ${tag}. Choose another tag.`,
+  machineChanged: 'Someone changed this machine meanwhile. Look at their change, then make yours again.',
+  doesNotFit: 'That does not fit.',
+  tooLarge: (kB: number) => `That is more than ${kB} kB at once. Send less.`,
+  nothingSent: 'There is nothing in the request. Send JSON.',
+  notJson: 'The request is not JSON. Check quotes, commas and brackets.',
+  databaseDown:
+    'The database does not answer. Your entries stay on this device and are sent when it is back.',
+  mistake:
+    'The program made a mistake. What you typed is still on this device. Try again, and tell whoever looks after it.',
+  nothingHere: 'There is nothing at this address. The addresses are listed at /api/openapi.json.',
+  noJob: 'There is no such job. It may have been opened on a device that has not sent it yet.',
+  noTag: (tag: string) => `There is no machine with the tag ${tag}.`,
+  noMachine: (tag: string) => `There is no machine with the tag ${tag}. Look it up under Machines.`,
+  outOfReach: 'The program can’t be reached. What you type stays on this device and is sent when it is back.',
+  machineGone: (tag: string) =>
+    `The register no longer has ${tag} as it was: the shims left under its feet were not written there.`,
+  packsLeft: (pair: string, left: string, right: string) => `${pair} left ${left}, right ${right}`,
+  packsNotWritten: (unit: string, packs: string) =>
+    `The register was changed while this job was open. These shims (${unit}) were left but not written there: ${packs}.`,
+}

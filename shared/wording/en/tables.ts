@@ -1,0 +1,22 @@
+/** Heads of the short tables of figures. */
+export const tables = {
+  now: 'now',
+  after: 'after',
+  found: 'found',
+  limit: 'limit',
+  asFound: 'as found',
+  asLeft: 'as left',
+  unit: 'unit',
+  planned: 'planned',
+  made: 'made',
+  measured: 'measured',
+  left: 'left',
+  right: 'right',
+  motor: 'motor',
+  driven: 'driven',
+  position: 'Position',
+  grooveToGroove: 'groove to groove',
+  judgedAt: (rpm: number) => `judged at ${rpm} rpm`,
+  trustIn: (unit: string) => `trust, ${unit}`,
+  plus: { v: 'up is plus', h: 'toward 3 is plus' },
+}
