@@ -1,9 +1,11 @@
-import { PLANES, positionAt, type Misalignment, type Plane } from '../frame/planes'
+import { lineDifference, PLANES, positionAt, type Misalignment, type Plane } from '../frame/planes'
 import type { Millimetres } from '../units/unitSystem'
-import type { FootPlane } from './feet'
+import type { ChangeDoubt } from '../uncertainty/changeDoubt'
+import { lineOfMoves, type FootPlane } from './feet'
 
 export type AchievedCause =
   | 'as-planned'
+  | 'came-along'
   | 'nothing-happened'
   | 'sign-swapped'
   | 'sides-swapped'
@@ -30,10 +32,7 @@ export interface AchievedPlane {
 
 /** What else is known when a move is compared with its plan. */
 export interface AchievedEvidence {
-  /** What measuring alone may be off by at a foot, at least. */
-  readonly allowance: Millimetres
-  /** Standard deviations of one measurement; widens the allowance. */
-  readonly sd?: Misalignment | null
+  readonly doubt: ChangeDoubt
   readonly drifted?: boolean
   readonly softFoot?: boolean
   readonly strained?: boolean
@@ -41,14 +40,32 @@ export interface AchievedEvidence {
 
 /** Part of a move that still counts as part, not as a miss. */
 const PART = [0.2, 0.8] as const
+/** A stated spread of nothing still leaves the last digit: a thousandth of a micrometre. */
+const LEAST = 1e-6
+/** Below this a foot was not asked to move. */
+const STILL = 1e-9
 
-/** 95 % of the difference of two measurements at a foot. */
-const spreadAt = (sd: Misalignment | null | undefined, plane: Plane, x: Millimetres): Millimetres =>
-  sd ? 1.96 * Math.SQRT2 * Math.hypot(sd.offset[plane] ?? 0, (sd.slope[plane] ?? 0) * x) : 0
+interface Change {
+  readonly offset: number
+  readonly slope: number
+}
+
+/** Squared distance of a change from nothing, in standard deviations of this plane. */
+const distanceIn = ({ covariance }: ChangeDoubt, plane: Plane, reach: Millimetres) => {
+  const [o, s] = plane === 'v' ? [0, 2] : [1, 3]
+  const oo = (covariance[5 * o] as number) + LEAST ** 2
+  const ss = (covariance[5 * s] as number) + (LEAST / reach) ** 2
+  const os = covariance[4 * o + s] as number
+  const det = oo * ss - os * os
+  return (a: Change, b: Change): number =>
+    (ss * a.offset * b.offset - os * (a.offset * b.slope + a.slope * b.offset) + oo * a.slope * b.slope) / det
+}
 
 /**
- * Compares what a move did with what it was meant to do, plane by plane, and names the likeliest
- * causes of a gap. Null planes are left out. Millimetres. Source: docs/methods/achieved.md.
+ * Compares what a move did with what it was meant to do, plane by plane, and names every cause that
+ * explains a gap, likeliest first. A gap is one beyond what measuring and moving leave open (`doubt`),
+ * never a share of the plan. Pairs are taken by their place. A plane in which nothing was asked is not
+ * blamed: it came along. Null planes are left out. Millimetres. Source: docs/methods/achieved.md.
  */
 export const compareAchieved = (
   before: Misalignment,
@@ -56,48 +73,84 @@ export const compareAchieved = (
   planned: Misalignment,
   feet: readonly FootPlane[],
   evidence: AchievedEvidence,
-): readonly AchievedPlane[] =>
-  PLANES.flatMap((plane): readonly AchievedPlane[] => {
+): readonly AchievedPlane[] => {
+  const measured = lineDifference(after, before)
+  const reach = Math.max(1, ...feet.map((f) => Math.abs(f.x)))
+  return PLANES.flatMap((plane): readonly AchievedPlane[] => {
     const rows = feet.map(({ id, x }) => ({
       id,
+      x,
       planned: positionAt(planned, x)[plane],
-      before: positionAt(before, x)[plane],
-      after: positionAt(after, x)[plane],
+      achieved: positionAt(measured, x)[plane],
     }))
-    if (rows.some((r) => r.planned === null || r.before === null || r.after === null)) return []
-    const known = rows.map((r) => ({
-      id: r.id,
-      planned: r.planned as number,
-      achieved: (r.after as number) - (r.before as number),
-    }))
-    const allowance = Math.max(evidence.allowance, ...feet.map((f) => spreadAt(evidence.sd, plane, f.x)))
-    const shape = causeOf(known, allowance)
-    const causes: AchievedCause[] = shape === 'sign-swapped' && plane === 'h' ? ['sides-swapped'] : []
-    if (shape === 'differs') {
-      if (evidence.drifted) causes.push('shift-on-tightening')
-      if (evidence.softFoot && plane === 'v') causes.push('soft-foot')
-      if (evidence.strained) causes.push('coupling-strain')
-    }
-    causes.push(shape)
+    const known = rows.flatMap(({ id, planned: p, achieved: a }) =>
+      p === null || a === null ? [] : [{ id, planned: p, achieved: a }],
+    )
+    if (known.length < rows.length) return []
+    const dot = distanceIn(evidence.doubt, plane, reach)
+    const causes = causesOf(
+      changeIn(planned, plane),
+      changeIn(measured, plane),
+      changeIn(mirrored(rows), 'v'),
+      dot,
+      evidence.doubt.limit,
+      known.some((f) => Math.abs(f.planned) > STILL),
+    ).flatMap((cause): readonly AchievedCause[] => {
+      if (cause === 'sign-swapped' && plane === 'h') return ['sides-swapped', 'sign-swapped']
+      if (cause !== 'differs') return [cause]
+      return [
+        ...(evidence.drifted ? (['shift-on-tightening'] as const) : []),
+        ...(evidence.softFoot && plane === 'v' ? (['soft-foot'] as const) : []),
+        ...(evidence.strained ? (['coupling-strain'] as const) : []),
+        cause,
+      ]
+    })
     return [{ plane, feet: known, cause: causes[0] as AchievedCause, causes }]
   })
+}
 
-const causeOf = (
-  feet: readonly { readonly planned: number; readonly achieved: number }[],
-  allowance: Millimetres,
-): AchievedCause => {
-  const biggest = Math.max(...feet.map((f) => Math.abs(f.planned)))
-  const within = Math.max(allowance, 0.1 * biggest)
-  const all = (miss: (f: { planned: number; achieved: number }, i: number) => number) =>
-    feet.every((f, i) => Math.abs(miss(f, i)) <= within)
-  if (all((f) => f.achieved - f.planned)) return 'as-planned'
-  if (biggest <= within) return 'differs'
-  if (all((f) => f.achieved)) return 'nothing-happened'
-  if (all((f) => f.achieved + f.planned)) return 'sign-swapped'
-  const mirrored = [...feet].reverse()
-  if (feet.length > 1 && all((f, i) => f.achieved - (mirrored[i]?.planned ?? 0))) return 'feet-swapped'
-  const squares = feet.reduce((s, f) => s + f.planned ** 2, 0)
-  const part = feet.reduce((s, f) => s + f.planned * f.achieved, 0) / squares
-  if (part >= PART[0] && part <= PART[1] && all((f) => f.achieved - part * f.planned)) return 'part-only'
-  return 'differs'
+const changeIn = (line: Misalignment, plane: Plane): Change => ({
+  offset: line.offset[plane] ?? 0,
+  slope: line.slope[plane] ?? 0,
+})
+
+/** The line when each pair got what the pair at the other end was to get. */
+const mirrored = (
+  rows: readonly { readonly id: string; readonly x: Millimetres; readonly planned: number | null }[],
+): Misalignment => {
+  const byPlace = [...rows].sort((a, b) => a.x - b.x)
+  const last = byPlace.length - 1
+  return lineOfMoves(byPlace.map((r, i) => ({ ...r, v: byPlace[last - i]?.planned ?? 0, h: 0 })))
+}
+
+const less = (a: Change, b: Change, share = 1): Change => ({
+  offset: a.offset - share * b.offset,
+  slope: a.slope - share * b.slope,
+})
+
+const causesOf = (
+  planned: Change,
+  measured: Change,
+  swapped: Change,
+  dot: (a: Change, b: Change) => number,
+  limit: number,
+  asked: boolean,
+): readonly AchievedCause[] => {
+  const far = (wanted: Change, share = 1) => {
+    const gap = less(measured, wanted, share)
+    return dot(gap, gap)
+  }
+  if (far(planned) <= limit) return ['as-planned']
+  if (!asked) return ['came-along']
+  const fits = (
+    [
+      ['nothing-happened', far(planned, 0)],
+      ['sign-swapped', far(planned, -1)],
+      ['feet-swapped', far(swapped)],
+    ] as const
+  ).filter(([, q]) => q <= limit)
+  if (fits.length > 0) return [...fits].sort((a, b) => a[1] - b[1] || 0).map(([cause]) => cause)
+  const part = dot(measured, planned) / dot(planned, planned)
+  if (part >= PART[0] && part <= PART[1] && far(planned, part) <= limit) return ['part-only']
+  return ['differs']
 }

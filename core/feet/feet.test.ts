@@ -143,21 +143,61 @@ describe('corner gaps', () => {
     expect(fitCorners(corners(0.05), size).warp).toBeCloseTo(0.05, 12)
   })
 
-  it('a step shim never leaves more than half a leaf between wedge and steps', () => {
+  it('a step shim keeps the mismatch it promises everywhere under the foot, whatever the corners', () => {
+    const gap = fc.double({ min: 0, max: 1, noNaN: true })
+    const size = { along: 60, across: 100 }
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 8 }), fc.double({ min: 0.05, max: 1, noNaN: true }), (n, gap) => {
+      fc.property(fc.integer({ min: 1, max: 8 }), gap, gap, gap, gap, (n, oo, oi, io, ii) => {
         const recipe = stepShim(
-          { outboardOuter: gap, outboardInner: 0, inboardOuter: gap, inboardInner: 0 },
-          { along: 60, across: 100 },
+          { outboardOuter: oo, outboardInner: oi, inboardOuter: io, inboardInner: ii },
+          size,
           n,
         )
-        expect(recipe.openEdge).toBe('outer')
-        for (let y = 0.5; y < 100; y += 1) {
-          const wedge = gap * (1 - y / 100)
-          const steps = recipe.leaves.filter((l) => y <= l.depth).length * (recipe.leaves[0]?.thickness ?? 0)
-          expect(Math.abs(wedge - steps)).toBeLessThanOrEqual(recipe.mismatch + gap * 0.006)
-        }
+        for (let i = 0; i <= 40; i++)
+          for (let j = 0; j <= 40; j++) {
+            // How far toward outboard and toward the outer edge; the gap is ruled between its corners.
+            const [a, b] = [i / 40, j / 40]
+            const wedge = a * (b * oo + (1 - b) * oi) + (1 - a) * (b * io + (1 - b) * ii)
+            const inward = {
+              outboard: (1 - a) * size.along,
+              inboard: a * size.along,
+              outer: (1 - b) * size.across,
+              inner: b * size.across,
+            }[recipe.openEdge]
+            // Right at the end of a leaf it counts either way.
+            const filled = (slack: number) =>
+              recipe.leaves.reduce((s, l) => s + (inward <= l.depth + slack ? l.thickness : 0), 0)
+            const miss = Math.min(Math.abs(wedge - filled(1e-9)), Math.abs(wedge - filled(-1e-9)))
+            expect(miss).toBeLessThanOrEqual(recipe.mismatch + 1e-9)
+          }
       }),
+      { numRuns: 60 },
     )
+  })
+
+  it('a step shim begins with one whole leaf of the smallest gap', () => {
+    const size = { along: 60, across: 100 }
+    const wedge = stepShim(
+      { outboardOuter: 0.8, outboardInner: 0.2, inboardOuter: 0.8, inboardInner: 0.2 },
+      size,
+      3,
+    )
+    expect(wedge.leaves.map((l) => [Number(l.thickness.toFixed(9)), Number(l.depth.toFixed(6))])).toEqual([
+      [0.2, 100],
+      [0.2, 83.333333],
+      [0.2, 50],
+      [0.2, 16.666667],
+    ])
+    expect(wedge.mismatch).toBeCloseTo(0.1, 12)
+    expect(wedge.diagonal).toBe(false)
+    const flat = { outboardOuter: 0.3, outboardInner: 0.3, inboardOuter: 0.3, inboardInner: 0.3 }
+    expect(stepShim(flat, size, 4).leaves).toEqual([{ thickness: 0.3, depth: 60 }])
+  })
+
+  it('says that a gap open at one corner is no wedge', () => {
+    const corner = { outboardOuter: 0.8, outboardInner: 0.1, inboardOuter: 0.1, inboardInner: 0 }
+    const { diagonal, mismatch } = stepShim(corner, { along: 60, across: 100 }, 4)
+    expect(diagonal).toBe(true)
+    expect(mismatch).toBeGreaterThan(0.3)
   })
 })

@@ -2,12 +2,16 @@ import { marginIn, verdictOfMargin, type Verdict } from '../judge/judge'
 import type { Band } from '../judge/tolerance'
 import type { Degrees, Millimetres } from '../units/unitSystem'
 
-/** Contact along the tooth: -1 is one end, +1 the other, seen the same way for both runs. */
+/** A zone along the tooth: -1 is one end, +1 the other, seen the same way for both runs; either order. */
+export type Zone = readonly [number, number]
+
 export interface GearContactInput {
-  readonly forward: readonly [number, number]
-  readonly reverse: readonly [number, number]
-  readonly wanted: readonly [number, number]
+  readonly forward: Zone
+  readonly reverse: Zone
+  readonly wanted: Zone
   readonly backlash?: Millimetres
+  /** On the tooth by a dial, in the plane of rotation; or by a feeler, square to the flanks. */
+  readonly backlashAs?: 'transverse' | 'normal'
   readonly window?: Band
   /** Pressure angle of the teeth, needed for the centre-distance shim. */
   readonly pressureAngle: Degrees
@@ -18,13 +22,29 @@ export type GearAdvice =
   | 'shift-bearing-blocks'
   | 'shift-gear-along-shaft'
   | 'one-run-off'
+  | 'zone-too-short'
+  | 'zone-too-long'
+  | 'zone-at-edge'
   | 'centres-closer'
   | 'centres-further'
   | 'read-again'
 
+/** What one running direction shows, against the wanted zone. */
+export interface RunContact {
+  /** How far its middle lies from the middle that is wanted. */
+  readonly off: number
+  readonly length: number
+  /** Share of the wanted zone that it covers. */
+  readonly covers: number
+  /** Share of it that lies outside of the wanted zone. */
+  readonly outside: number
+  readonly faults: readonly ('off' | 'too-short' | 'too-long' | 'at-edge')[]
+}
+
 export interface GearContactResult {
   /** How far each run's zone centre lies from the wanted centre, in the -1 to +1 scale. */
   readonly off: { readonly forward: number; readonly reverse: number }
+  readonly runs: { readonly forward: RunContact; readonly reverse: RunContact }
   readonly advice: readonly GearAdvice[]
   /** The end the bearing blocks shift toward: -1, +1, or 0 for no shift. */
   readonly blocksToward: -1 | 0 | 1
@@ -36,27 +56,63 @@ export interface GearContactResult {
   } | null
 }
 
-const centre = ([a, b]: readonly [number, number]) => (a + b) / 2
 /** A zone centre this near the wanted one counts as on it. */
 const NEAR = 0.15
+/** A zone that covers less of the wanted one carries on too little of the tooth. */
+const LEAST_COVERED = 0.5
+/** A zone with more of itself outside of the wanted one is not the wanted one. */
+const MOST_OUTSIDE = 0.5
+/** Contact that reaches this far ends on the edge of the tooth. */
+const EDGE = 0.95
+
+const sorted = ([a, b]: Zone): Zone => (a <= b ? [a, b] : [b, a])
+const centre = ([a, b]: Zone) => (a + b) / 2
+
+const contactOf = (run: Zone, want: Zone): RunContact => {
+  const [from, to] = sorted(run)
+  const [low, high] = sorted(want)
+  const length = to - from
+  const wanted = high - low
+  const common = Math.max(0, Math.min(to, high) - Math.max(from, low))
+  const off = centre(run) - centre(want)
+  const within = from >= low && to <= high
+  const covers = wanted > 0 ? common / wanted : low >= from && low <= to ? 1 : 0
+  const outside = length > 0 ? 1 - common / length : within ? 0 : 1
+  const faults: RunContact['faults'][number][] = []
+  if (Math.abs(off) > Math.max(NEAR, wanted / 4)) faults.push('off')
+  // What lies off is said so; short and long are of a zone that lies where it should.
+  else {
+    if (covers < LEAST_COVERED) faults.push('too-short')
+    if (outside > MOST_OUTSIDE) faults.push('too-long')
+  }
+  if ((from <= -EDGE && low > -EDGE) || (to >= EDGE && high < EDGE)) faults.push('at-edge')
+  return { off, length, covers, outside, faults }
+}
 
 /**
  * What the blued contact says of both running directions: off to the same side, shift the bearing
- * blocks the other way; off to opposite sides, shift the gear along its shaft. Backlash against its
- * window; centre distance changes it by `2 tan(pressure angle)`. Source: docs/methods/gear-contact.md.
+ * blocks the other way; off to opposite sides, shift the gear along its shaft. A zone is an interval: one
+ * that lies in the middle but is too short, too long or runs onto the edge of the tooth is not good.
+ * Backlash against its window; centre distance changes it by `2 tan(pressure angle)` on the tooth and by
+ * `2 sin(pressure angle)` between the flanks. Source: docs/methods/gear-contact.md.
  */
 export const gearContact = (input: GearContactInput): GearContactResult => {
-  const wanted = centre(input.wanted)
-  const half = Math.abs(input.wanted[1] - input.wanted[0]) / 2
-  const off = { forward: centre(input.forward) - wanted, reverse: centre(input.reverse) - wanted }
-  const slack = Math.max(NEAR, half / 2)
-  const side = (x: number): -1 | 0 | 1 => (Math.abs(x) <= slack ? 0 : x > 0 ? 1 : -1)
-  const [f, r] = [side(off.forward), side(off.reverse)]
+  const runs = {
+    forward: contactOf(input.forward, input.wanted),
+    reverse: contactOf(input.reverse, input.wanted),
+  }
+  const both = [runs.forward, runs.reverse]
+  const side = (run: RunContact): -1 | 0 | 1 => (run.faults.includes('off') ? (run.off > 0 ? 1 : -1) : 0)
+  const [f, r] = [side(runs.forward), side(runs.reverse)]
   const advice: GearAdvice[] = []
-  if (f === 0 && r === 0) advice.push('contact-good')
-  else if (f === r) advice.push('shift-bearing-blocks', 'read-again')
-  else if (f === -r) advice.push('shift-gear-along-shaft', 'read-again')
-  else advice.push('one-run-off', 'read-again')
+  if (f !== 0 && f === r) advice.push('shift-bearing-blocks')
+  else if (f !== 0 && f === -r) advice.push('shift-gear-along-shaft')
+  else if (f !== r) advice.push('one-run-off')
+  const shows = (fault: RunContact['faults'][number]) => both.some((run) => run.faults.includes(fault))
+  if (shows('too-short')) advice.push('zone-too-short')
+  if (shows('too-long')) advice.push('zone-too-long')
+  if (shows('at-edge')) advice.push('zone-at-edge')
+  advice.push(advice.length === 0 ? 'contact-good' : 'read-again')
 
   let backlash: GearContactResult['backlash'] = null
   if (input.backlash !== undefined && input.window) {
@@ -64,11 +120,17 @@ export const gearContact = (input: GearContactInput): GearContactResult => {
     const margin = marginIn(input.backlash, input.window)
     const middle = low !== null && high !== null ? (low + high) / 2 : (low ?? high ?? input.backlash)
     const outside = margin < 0
-    const centreChange = outside
-      ? (middle - input.backlash) / (2 * Math.tan((input.pressureAngle * Math.PI) / 180))
-      : 0
+    const angle = (input.pressureAngle * Math.PI) / 180
+    const perCentre = 2 * (input.backlashAs === 'normal' ? Math.sin(angle) : Math.tan(angle))
+    const centreChange = outside ? (middle - input.backlash) / perCentre : 0
     backlash = { margin, verdict: verdictOfMargin(margin), centreChange }
     if (outside) advice.push(centreChange < 0 ? 'centres-closer' : 'centres-further')
   }
-  return { off, advice, blocksToward: f === r && f !== 0 ? (f === 1 ? -1 : 1) : 0, backlash }
+  return {
+    off: { forward: runs.forward.off, reverse: runs.reverse.off },
+    runs,
+    advice,
+    blocksToward: f === r && f !== 0 ? (f === 1 ? -1 : 1) : 0,
+    backlash,
+  }
 }

@@ -1,6 +1,7 @@
 import type { Carrier, Plunger } from '../coupling/dialSet'
 import { normalFrom, type Random } from '../random/random'
 import type { Millimetres } from '../units/unitSystem'
+import { ORDINARY_HANDS } from '../uncertainty/ordinaryHands'
 import { NO_SPREAD, type Spread } from '../uncertainty/spread'
 import { OPEN_COUPLING } from './couplingGrip'
 import { EXACT_DIAL, type DialNature } from './dialGauge'
@@ -39,18 +40,6 @@ export interface SimulatedJob {
 
 const between = (random: Random, low: number, high: number) => low + (high - low) * random()
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)] as T
-
-/** Ordinary care: what dials, tapes, shims and side moves come to in good hands. */
-export const ORDINARY_HANDS: Spread = {
-  reading: 0.15 * MIL,
-  clock: 0.5,
-  distance: 1.5,
-  // Read twice on a test pipe and halved: the error of one reading, over the root of two.
-  sag: 0.15 * MIL,
-  shim: 0.15 * MIL,
-  side: 0.4 * MIL,
-  settling: 0.25 * MIL,
-}
 
 /**
  * A job drawn from a seeded generator: honest, with the errors of `hands` and nothing worse.

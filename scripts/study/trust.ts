@@ -9,7 +9,8 @@ import type { Misalignment } from '../../core/frame/planes'
 import { normalFrom, seededRandom, type Random } from '../../core/random/random'
 import { distanceSlip } from '../../core/setup/distanceSlip'
 import { footRises, type FourFeet } from '../../core/simulate/machineOnFeet'
-import { drawJob, ORDINARY_HANDS, type SimulatedJob } from '../../core/simulate/jobPopulation'
+import { drawJob, type SimulatedJob } from '../../core/simulate/jobPopulation'
+import { ORDINARY_HANDS } from '../../core/uncertainty/ordinaryHands'
 import {
   takeSet,
   trueLine,
@@ -19,7 +20,8 @@ import {
 } from '../../core/simulate/simulatedCouple'
 import { couplingStrain } from '../../core/strain/couplingStrain'
 import { arrangementModel } from '../../core/uncertainty/arrangementModel'
-import { lineCovariance } from '../../core/uncertainty/linear'
+import { doubtOfCovariance } from '../../core/uncertainty/changeDoubt'
+import { covarianceAfterMove, lineCovariance } from '../../core/uncertainty/linear'
 import { doMove } from './doing'
 import { isSound, limitsOf, QUARTERS, readSet, repeatOf, TARGET, type ReadSet } from './measuring'
 import { writeStudy } from './writeStudy'
@@ -269,20 +271,20 @@ const runJob = (fault: Fault, seed: number): Outcome => {
   const moved = doMove(couple, { inboard, outboard }, ORDINARY_HANDS, normal, 'both')
   const after = take(3, moved)
   if (!after) return by('after the move')
+  const model = arrangementModel(after.arrangement)
+  if (!model) return by('after the move')
+  const measured = doubtOfCovariance(lineCovariance(model, job.spread))
+  const outer = [
+    { id: 'inboard', x: inboard.x },
+    { id: 'outboard', x: outboard.x },
+  ] as const
   const planes = compareAchieved(found, after.coupling, lineOfMoves(moves), feet, {
-    allowance: MIL,
-    sd: lineSd(job, after),
+    doubt: {
+      ...measured,
+      covariance: covarianceAfterMove(measured.covariance, outer, [inboard, outboard], ORDINARY_HANDS),
+    },
   })
   return planes.some((p) => p.cause !== 'as-planned') ? by('after the move') : { caughtBy: null, error }
-}
-
-/** Standard deviations of one set's line, from what hands and dials are known to be. */
-const lineSd = (job: SimulatedJob, set: ReadSet): Misalignment | null => {
-  const model = arrangementModel(set.arrangement)
-  if (!model) return null
-  const covariance = lineCovariance(model, job.spread)
-  const root = (i: number) => Math.sqrt(Math.max(0, covariance[5 * i] as number))
-  return { offset: { v: root(0), h: root(1) }, slope: { v: root(2), h: root(3) } }
 }
 
 const quantile = (list: readonly number[], share: number): string => {

@@ -5,17 +5,18 @@ import {
   judgeTram,
   nextTramStep,
   tramDifferences,
-  type TramCheck,
+  tramState,
   type TramValues,
 } from '../../core/drum/drumTram'
-import { normalClock } from '../../core/frame/clock'
+import { ALIGNED } from '../../core/frame/planes'
 import type { Reading } from '../../core/fit/harmonicFit'
+import { planeVerdicts, type PlaneVerdict } from '../../core/judge/planeVerdicts'
 import { done, refused } from '../../core/outcome'
 import { answerLine, methodFields, trustLimits } from './couplingMethod'
 import { defineOperation } from './defineOperation'
 import { band, dialSet, faceSet, figure } from './fields'
 import { feetOut, judgementOut, lineOut, maybe, out, trustOut } from './results'
-import { judged } from './settled'
+import { judged, settled } from './settled'
 
 const raw = figure('difference-as-read', 'displacement')
 const pair = z.object({ rim: raw.optional(), face: raw.optional() })
@@ -45,14 +46,15 @@ const input = z
     if (!sets && value.windows === undefined) need('windows', issue('give-the-windows-that-the-differences'))
   })
 
-const at = (readings: readonly Reading[], clock: number) =>
-  readings.find((r) => Math.abs(normalClock(r.clock) - clock) < 1)?.value
-
-const differencesOf = (readings: readonly Reading[] | undefined) => {
-  if (!readings) return undefined
-  const [three, nine, twelve] = [at(readings, 90), at(readings, 270), at(readings, 0)]
-  if (three === undefined || nine === undefined || twelve === undefined) return undefined
-  return tramDifferences({ three, nine, twelve })
+/** What was typed stands where the readings don't tell. */
+const valuesOf = (
+  readings: readonly Reading[] | undefined,
+  typed: { readonly side: number | undefined; readonly top: number | undefined },
+): TramValues['rim'] => {
+  const told = readings ? tramDifferences(readings) : null
+  const pick = (what: 'side' | 'top') =>
+    typeof told?.[what] === 'number' ? told[what] : (typed[what] ?? told?.[what] ?? 'not-read')
+  return { side: pick('side'), top: pick('top') }
 }
 
 /** Motor trammed to a drum or flywheel with rods from its coupling. */
@@ -75,51 +77,62 @@ export const drumTramOperation = defineOperation({
         verdict: z.enum(['in', 'edge', 'out']),
       }),
     ),
+    notCompared: z
+      .array(
+        z.object({
+          dial: z.enum(['rim', 'face']),
+          what: z.enum(['side', 'top']),
+          why: z.enum(['not-read', 'zeroed-between']),
+        }),
+      )
+      .describe('Windows that nothing could be held against; readings are compared under one zero only.'),
     judgement: judgementOut.nullable(),
     next: z.enum(['side', 'height', 'side-again', 'drum-runout']).nullable(),
     trust: trustOut,
   }),
   compute: (given) => {
-    const values: TramValues = {
-      rim: differencesOf(given.rim?.readings) ?? { side: given.side?.rim, top: given.top?.rim },
-      face: differencesOf(given.face?.readings) ?? { side: given.side?.face, top: given.top?.face },
+    const tram = judgeTram(
+      {
+        rim: valuesOf(given.rim?.readings, { side: given.side?.rim, top: given.top?.rim }),
+        face: valuesOf(given.face?.readings, { side: given.side?.face, top: given.top?.face }),
+      },
+      given.windows ?? {},
+    )
+    const next = (side: PlaneVerdict, height: PlaneVerdict) => {
+      const states = [tramState('side', tram, side), tramState('top', tram, height)] as const
+      return states.every((s) => s === null) ? null : nextTramStep(...states)
     }
-    const checks: readonly TramCheck[] = judgeTram(values, given.windows ?? {})
-    const inside = (
-      what: 'side' | 'top',
-      plane: 'v' | 'h',
-      quantities: readonly { name: string; verdict: string }[],
-    ) =>
-      checks.filter((c) => c.what === what).every((c) => c.verdict !== 'out') &&
-      quantities.filter((q) => q.name.endsWith(`.${plane}`)).every((q) => q.verdict !== 'out')
+    const { checks, gaps: notCompared } = tram
     if (!given.rim || !given.face)
       return done({
         coupling: null,
         feet: null,
         checks,
+        notCompared,
         judgement: null,
-        next: checks.length > 0 ? nextTramStep(inside('side', 'h', []), inside('top', 'v', [])) : null,
+        next: next(null, null),
         trust: { sets: [], flags: ['unproven'] },
       })
     const rim = { ...given.rim, turning: given.rim.turning ?? ('movable' as const) }
     const measured = measureTaken(rimFaceDials({ rim, faces: [given.face] }), trustLimits(given))
     if (!measured.ok) return measured
-    const judgement = given.tolerance
-      ? judged(measured.value.coupling, given.tolerance, given.rpm, given.target)
-      : null
+    const { coupling, trust } = measured.value
+    const limits = given.tolerance ? settled(given.tolerance, given.rpm) : null
+    if (limits && !limits.ok) return limits
+    const judgement = given.tolerance ? judged(coupling, given.tolerance, given.rpm, given.target) : null
     if (judgement && !judgement.ok) return judgement
     if (!given.feet) return refused('feet-at-one-place', ['feet'])
-    const answer = answerLine({ ...given, feet: given.feet }, measured.value.coupling, measured.value.trust)
-    const quantities = judgement?.value.quantities ?? []
-    const judgedAtAll = checks.length > 0 || quantities.length > 0
+    const answer = answerLine({ ...given, feet: given.feet }, coupling, trust)
+    const planes = limits
+      ? planeVerdicts(coupling, limits.value, given.target ?? ALIGNED)
+      : { v: null, h: null }
     return done({
       coupling: answer.coupling,
       feet: answer.feet,
       checks,
+      notCompared,
       judgement: judgement ? judgement.value : null,
-      next: judgedAtAll
-        ? nextTramStep(inside('side', 'h', quantities), inside('top', 'v', quantities))
-        : null,
+      next: next(planes.h, planes.v),
       trust: answer.trust,
     })
   },

@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { gearContact } from '../../core/gear/gearContact'
 import { done } from '../../core/outcome'
 import { defineOperation } from './defineOperation'
-import { band, notNegative, positive, units } from './fields'
+import { band, notNegative, oneOf, positive, units } from './fields'
 import { out } from './results'
 
 const end = z
@@ -11,6 +11,14 @@ const end = z
   .min(-1, { error: issue('give-the-contact-zone-from-1-2') })
   .max(1, { error: issue('give-the-contact-zone-from-1-2') })
 const zone = z.tuple([end, end], { error: issue('give-the-zone-as-from-to') })
+
+const runOut = z.object({
+  off: out(),
+  length: out(),
+  covers: out().describe('Share of the wanted zone that it covers.'),
+  outside: out().describe('Share of it that lies outside of the wanted zone.'),
+  faults: z.array(z.enum(['off', 'too-short', 'too-long', 'at-edge'])),
+})
 
 /** Contact pattern and backlash of a disturbed gearset. */
 export const gearContactOperation = defineOperation({
@@ -22,6 +30,9 @@ export const gearContactOperation = defineOperation({
     reverse: zone,
     wanted: zone,
     backlash: notNegative('backlash', 'displacement').optional(),
+    backlashAs: oneOf('way-backlash-was-read', ['transverse', 'normal'])
+      .optional()
+      .describe('transverse: a dial on the tooth (usual); normal: a feeler between the flanks.'),
     window: band('backlash', 'displacement').optional(),
     pressureAngle: positive('pressure-angle')
       .min(5, { error: issue('give-the-pressure-angle-between-5') })
@@ -30,6 +41,7 @@ export const gearContactOperation = defineOperation({
   }),
   result: z.object({
     off: z.object({ forward: out(), reverse: out() }),
+    runs: z.object({ forward: runOut, reverse: runOut }),
     advice: z.array(z.string()),
     blocksToward: out(),
     backlash: z

@@ -15,8 +15,12 @@ export const stepShimOperation = defineOperation({
   result: z.object({
     openEdge: z.enum(['outboard', 'inboard', 'outer', 'inner']),
     largestGap: out('displacement'),
+    smallestGap: out('displacement'),
     leaves: z.array(z.object({ thickness: out('displacement'), depth: out('distance') })),
     mismatch: out('displacement'),
+    diagonal: z
+      .boolean()
+      .describe('It also opens along its edge by more than the steps leave: machine the foot.'),
   }),
   compute: ({ corners, footSize: size, leaves }) => done(stepShim(corners, size, leaves)),
 })

@@ -1,9 +1,15 @@
 import { compareAchieved, type AchievedPlane } from '../../coupling/achieved'
+import type { FootPlane } from '../../coupling/feet'
 import { lineSum, PLANES, type Misalignment, type Plane } from '../../frame/planes'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
-import { repeatLimit } from '../../trust/repeat'
-import type { Millimetres } from '../../units/unitSystem'
+import {
+  doubtOfMove,
+  doubtOfSd,
+  typicalSd,
+  type ChangeDoubt,
+  type ReadRound,
+} from '../../uncertainty/changeDoubt'
 import type { Measurement } from '../measure/measurement'
 import type { SetUp } from '../setUp/setUp'
 import type { Footwork } from './footwork'
@@ -23,8 +29,34 @@ export interface MoveRecord {
   readonly strayed: readonly Plane[]
 }
 
-/** Measuring alone may be off by this much at the feet before a move is called different. */
-const allowanceOf = (setUp: SetUp): Millimetres => 2 * repeatLimit(setUp.units, setUp.coarsest)
+/** The readings of a round as far as their own scatter goes; null when none are used. */
+const roundOf = (m: Measurement): ReadRound | null => {
+  const used = m.sets.filter((s) => m.used.includes(s.set.entry.id))
+  const arranged = used[used.length - 1]?.set.arranged
+  return arranged && m.combined
+    ? { arrangement: arranged.arrangement, sets: used.length, fits: Object.values(m.combined.fits) }
+    : null
+}
+
+/** How far the change between two rounds may be off; that of ordinary hands when they don't tell. */
+const doubtOf = (made: Footwork, before: Measurement, after: Measurement, setUp: SetUp): ChangeDoubt => {
+  const [from, to] = [roundOf(before), roundOf(after)]
+  const near = setUp.feet[0]
+  const far = setUp.feet[setUp.feet.length - 1]
+  const movesOf = (foot: FootPlane) =>
+    made.moves.find((m) => m.machine === 'movable' && m.id === foot.id) ?? { v: 0, h: 0 }
+  const doubt =
+    from && to && near && far && near !== far
+      ? doubtOfMove({
+          before: from,
+          after: to,
+          graduation: setUp.coarsest,
+          feet: [near, far],
+          moves: [movesOf(near), movesOf(far)],
+        })
+      : null
+  return doubt ?? doubtOfSd(typicalSd(null))
+}
 
 const sameMoves = (a: Footwork, b: Footwork, plane: Plane): boolean =>
   a.moves.every((m, i) => Math.abs(m[plane] - (b.moves[i]?.[plane] ?? 0)) < 1e-6)
@@ -34,8 +66,12 @@ const sameMoves = (a: Footwork, b: Footwork, plane: Plane): boolean =>
  * out in one plane is not blamed for the other.
  */
 const compared = remember(
-  (made: Footwork, before: Misalignment, after: Misalignment, setUp: SetUp): readonly AchievedPlane[] =>
-    compareAchieved(before, after, made.change, setUp.feet, { allowance: allowanceOf(setUp) }),
+  (made: Footwork, before: Measurement, after: Measurement, setUp: SetUp): readonly AchievedPlane[] | null =>
+    before.coupling && after.coupling
+      ? compareAchieved(before.coupling, after.coupling, made.change, setUp.feet, {
+          doubt: doubtOf(made, before, after, setUp),
+        })
+      : null,
 )
 
 /** One move with everything that is known of it. */
@@ -48,10 +84,8 @@ export const recordMove = (given: {
   readonly after: Measurement
   readonly setUp: SetUp | null
 }): MoveRecord => {
-  const { entry, planned, footwork, from, setUp } = given
-  const before = given.before.coupling
-  const after = given.after.coupling
-  const planes = before && after && setUp ? compared(footwork, before, after, setUp) : null
+  const { entry, planned, footwork, from, before, after, setUp } = given
+  const planes = setUp ? compared(footwork, before, after, setUp) : null
   return {
     entry,
     planned,

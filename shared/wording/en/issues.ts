@@ -30,6 +30,10 @@ export const issues = {
   'a-nut-factor-is-below-1': () => 'A nut factor is below 1.',
   'a-train-has-two-machines-or': () => 'A train has two machines or more.',
   'both-machines-have-the-same-role': () => 'Both machines have the same role.',
+  'covariance-four-by-four': () =>
+    'Give the covariance as four rows of four: offset.v, offset.h, slope.v, slope.h.',
+  'not-a-covariance': () =>
+    'These can’t be a covariance: it is alike on both sides of its diagonal, and no entry is larger than its two variances allow.',
   'both-sets-must-be-of-one': () => 'Both sets must be of one method.',
   'choose-a4-or-letter': () => 'Choose a4 or letter.',
   'choose-inch-or-metric': () => 'Choose inch or metric.',

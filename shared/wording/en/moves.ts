@@ -3,6 +3,7 @@ import type { AchievedCause } from '../../../core/coupling/achieved'
 export const moves = {
   causes: {
     'as-planned': 'It moved as it was made.',
+    'came-along': 'Nothing was asked for in this plane; it came along with the other.',
     'nothing-happened': 'Nothing moved. Check that the shims went in and that the bolts let the feet go.',
     'sign-swapped': 'It moved the other way. A sign or a direction was swapped.',
     'sides-swapped': 'It moved to the other side. 3 and 9 were swapped.',
