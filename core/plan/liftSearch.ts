@@ -1,8 +1,15 @@
 import type { StockShim } from '../shims/leafKinds'
 import type { Millimetres } from '../units/unitSystem'
-import { firstAtLeast, innerLifts, nearestIndex, type MachineLifts } from './machineLifts'
+import {
+  firstAtLeast,
+  innerLifts,
+  innerShift,
+  LINE_SLACK,
+  nearestIndex,
+  type MachineLifts,
+} from './machineLifts'
 import type { PairLifts } from './planFoot'
-import { levelInterval, shareAt, type LimitForm } from './planeLimits'
+import { leastShare, levelInterval, shareAt, type LimitForm } from './planeLimits'
 import { packsFromShelf, type PairPack } from './stockCheck'
 
 export type PlanKind = 'closest' | 'fewest-feet' | 'fewest-shims' | 'least-lift'
@@ -48,7 +55,11 @@ export interface LiftSearch {
   readonly stock: readonly StockShim[]
 }
 
-const settingOf = (m: MachineLifts, near: number, far: number): Setting => {
+/** Null when an inner pair can't follow the line of the outer two. */
+const settingOf = (m: MachineLifts, near: number, far: number): Setting | null => {
+  const inner = m.inner.length > 0 ? innerLifts(m, near, far) : []
+  if (!inner) return null
+  const off = innerShift(m, near, far, inner)
   const a = m.near.v[near] as number
   const b = m.far.v[far] as number
   const ca = m.near.changes[near] as number
@@ -59,8 +70,8 @@ const settingOf = (m: MachineLifts, near: number, far: number): Setting => {
     changes: ca + cb,
     pairs: (ca > 0 ? 1 : 0) + (cb > 0 ? 1 : 0),
     lift: Math.abs(a) + Math.abs(b),
-    offset: m.nearOffset * a + m.farOffset * b,
-    slope: m.nearSlope * a + m.farSlope * b,
+    offset: m.nearOffset * a + m.farOffset * b + off.offset,
+    slope: m.nearSlope * a + m.farSlope * b + off.slope,
   }
 }
 
@@ -68,7 +79,10 @@ const settingOf = (m: MachineLifts, near: number, far: number): Setting => {
 const allSettings = (m: MachineLifts): Setting[] => {
   const out: Setting[] = []
   for (let a = 0; a < m.near.v.length; a++)
-    for (let b = 0; b < m.far.v.length; b++) out.push(settingOf(m, a, b))
+    for (let b = 0; b < m.far.v.length; b++) {
+      const setting = settingOf(m, a, b)
+      if (setting) out.push(setting)
+    }
   return out
 }
 
@@ -130,6 +144,7 @@ const search = <Found extends Readonly<Record<Merit, number>>>(
 ): Found | null => {
   const [first, second] = problem.machines
   if (!first) return null
+  if (problem.forms.some((f) => leastShare(f) > within + EQUAL)) return null
   const merits = MERITS[kind]
   const primary = merits[0]
   const others = second ? allSettings(second) : [NO_SETTING]
@@ -158,14 +173,24 @@ const search = <Found extends Readonly<Record<Merit, number>>>(
     cost.pairs = (ca > 0 ? 1 : 0) + (cb > 0 ? 1 : 0) + b.pairs
     cost.lift = Math.abs(va) + Math.abs(vb) + b.lift
     if (best && primary !== 'share' && cost[primary] > best[primary] + EQUAL) return
+    let innerOffset = 0
+    let innerSlope = 0
+    if (first.inner.length > 0) {
+      const inner = innerLifts(first, near, far)
+      if (!inner) return
+      const off = innerShift(first, near, far, inner)
+      innerOffset = off.offset
+      innerSlope = off.slope
+    }
     cost.share = shareAt(
       problem.forms,
-      offset + first.nearOffset * va + first.farOffset * vb,
-      slope + first.nearSlope * va + first.farSlope * vb,
+      offset + first.nearOffset * va + first.farOffset * vb + innerOffset,
+      slope + first.nearSlope * va + first.farSlope * vb + innerSlope,
     )
     if (cost.share > level + EQUAL || compare(cost) >= 0) return
-    if (first.inner.length > 0 && !innerLifts(first, near, far)) return
-    const ranked: Ranked = { a: settingOf(first, near, far), b, ...cost }
+    const setting = settingOf(first, near, far)
+    if (!setting) return
+    const ranked: Ranked = { a: setting, b, ...cost }
     const found = complete(ranked)
     if (!found || compare(found) >= 0) return
     best = found
@@ -225,6 +250,17 @@ const ofMachine = (m: MachineLifts, s: Setting, inner: readonly number[]) => [
   { pair: m.far, lift: s.far },
 ]
 
+/** Values that the outer pairs may come to at a level: inner pairs off their line may make up a little. */
+const slackened = (m: MachineLifts, f: LimitForm, level: number): readonly [number, number] => {
+  const [low, high] = levelInterval(f, level)
+  if (m.innerWeights.length === 0) return [low, high]
+  const slack = m.innerWeights.reduce(
+    (s, w) => s + Math.abs(f.offsetFactor * w.offset + f.slopeFactor * w.slope) * LINE_SLACK,
+    0,
+  )
+  return [low - slack, high + slack]
+}
+
 /** Far-pair lifts for which every form stays inside its level set, the near lift already counted. */
 const farRange = (
   m: MachineLifts,
@@ -236,7 +272,7 @@ const farRange = (
   let low = -Infinity
   let high = Infinity
   for (const f of forms) {
-    const [lo, hi] = levelInterval(f.band, level)
+    const [lo, hi] = slackened(m, f, level)
     const now = f.offsetFactor * offset + f.slopeFactor * slope - f.shift
     const rate = f.offsetFactor * m.farOffset + f.slopeFactor * m.farSlope
     if (Math.abs(rate) < 1e-15) {
@@ -271,8 +307,8 @@ const nearRange = (
       const gf = g.offsetFactor * m.farOffset + g.slopeFactor * m.farSlope
       const det = fn * gf - ff * gn
       if (Math.abs(det) < 1e-18) continue
-      const [flo, fhi] = levelInterval(f.band, level)
-      const [glo, ghi] = levelInterval(g.band, level)
+      const [flo, fhi] = slackened(m, f, level)
+      const [glo, ghi] = slackened(m, g, level)
       const nowF = f.offsetFactor * offset + f.slopeFactor * slope - f.shift
       const nowG = g.offsetFactor * offset + g.slopeFactor * slope - g.shift
       const p = gf / det

@@ -1,4 +1,5 @@
 import type { Millimetres } from '../units/unitSystem'
+import { lineWeights, type LineWeight } from './lineWeights'
 import type { MachineRole, PairLifts } from './planFoot'
 
 /** Pairs between the outer two may stand off their line by this much: the soft-foot limit. */
@@ -16,6 +17,8 @@ export interface MachineLifts {
   readonly nearSlope: number
   readonly farOffset: number
   readonly farSlope: number
+  /** Shift of the line per unit that each inner pair stands off the line of the outer two. */
+  readonly innerWeights: readonly LineWeight[]
 }
 
 /** Orders a machine's pairs and works out what lifting each outer one does to the line. */
@@ -35,6 +38,10 @@ export const machineLifts = (role: MachineRole, pairs: readonly PairLifts[]): Ma
     nearSlope: -sign / between,
     farOffset: (-sign * near.foot.x) / between,
     farSlope: sign / between,
+    innerWeights: lineWeights(
+      role,
+      ordered.map((p) => p.foot.x),
+    ).slice(1, -1),
   }
 }
 
@@ -52,6 +59,28 @@ export const innerLifts = (machine: MachineLifts, near: number, far: number): re
     picks.push(at)
   }
   return picks
+}
+
+/** How far inner pairs that don't quite follow the line of the outer two shift the judged line. */
+export const innerShift = (
+  machine: MachineLifts,
+  near: number,
+  far: number,
+  inner: readonly number[],
+): LineWeight => {
+  let offset = 0
+  let slope = 0
+  const a = machine.near.v[near] as number
+  const b = machine.far.v[far] as number
+  const xa = machine.near.foot.x
+  machine.inner.forEach((pair, i) => {
+    const line = a + ((b - a) * (pair.foot.x - xa)) / (machine.far.foot.x - xa)
+    const off = (pair.v[inner[i] as number] as number) - line
+    const weight = machine.innerWeights[i] as LineWeight
+    offset += weight.offset * off
+    slope += weight.slope * off
+  })
+  return { offset, slope }
 }
 
 /** Index of the first entry of a rising list that is at least `value`; its length when none is. */

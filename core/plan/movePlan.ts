@@ -10,7 +10,7 @@ import { searchLifts, type LiftChoice, type PlanKind } from './liftSearch'
 import { machineLifts, type MachineLifts } from './machineLifts'
 import { pairLifts, type MachineRole, type PairLifts, type PlanFoot, type Side } from './planFoot'
 import { limitForms, shareAt } from './planeLimits'
-import { bestSideMoves, type SideFoot } from './sideMove'
+import { bestSideMoves, roundSideMoves, type SideFoot } from './sideMove'
 
 export { SIDES, reachableLifts } from './planFoot'
 export type { Lift, MachineRole, PlanFoot, Side } from './planFoot'
@@ -105,37 +105,15 @@ export const shiftOfMoves = (
   return lineDifference(own ?? still, other ?? still)
 }
 
-/** Rounds a side move to the step without leaving the room. */
-const toStep = (h: Millimetres, step: Millimetres, room: SideFoot): Millimetres => {
-  if (step <= 0) return h === 0 ? 0 : h
-  const rounded = Math.round(h / step) * step
-  const inside =
-    rounded > room.sidePlus ? rounded - step : rounded < -room.sideMinus ? rounded + step : rounded
-  return inside > room.sidePlus || inside < -room.sideMinus ? h : inside === 0 ? 0 : inside
-}
-
 const roomOf = (foot: PlanFoot): SideFoot => (foot.locked ? { ...foot, sidePlus: 0, sideMinus: 0 } : foot)
 
-/** Side moves of every pair: exact at the outer pairs, inner ones on their line; all drawn back alike when an inner one lacks room. */
-const sideMovesFor = (input: PlanInput, prepared: PreparedFeet): ReadonlyMap<PlanFoot, Millimetres> => {
-  const outer = prepared.machines.flatMap((m) => [m.near.foot, m.far.foot])
-  const exact = bestSideMoves(input.coupling, input.tolerance, input.target, outer.map(roomOf))
-  const moves = new Map<PlanFoot, Millimetres>(outer.map((f, i) => [f, exact[i] as number]))
-  for (const m of prepared.machines) {
-    const a = moves.get(m.near.foot) as number
-    const b = moves.get(m.far.foot) as number
-    const at = (x: number) => a + ((b - a) * (x - m.near.foot.x)) / (m.far.foot.x - m.near.foot.x)
-    let share = 1
-    for (const { foot } of m.inner) {
-      const wanted = at(foot.x)
-      const room = wanted > 0 ? roomOf(foot).sidePlus : roomOf(foot).sideMinus
-      if (Math.abs(wanted) > room) share = Math.min(share, room / Math.abs(wanted))
-    }
-    moves.set(m.near.foot, a * share)
-    moves.set(m.far.foot, b * share)
-    for (const { foot } of m.inner) moves.set(foot, at(foot.x) * share)
-  }
-  return new Map([...moves].map(([foot, h]) => [foot, toStep(h, input.sideStep, roomOf(foot))]))
+/** Side moves of every pair, in whole steps of the dial where room allows. */
+const sideMovesFor = (input: PlanInput): ReadonlyMap<PlanFoot, Millimetres> => {
+  const { coupling, tolerance, target, sideStep } = input
+  const feet = input.feet.map(roomOf)
+  const exact = bestSideMoves(coupling, tolerance, target, feet)
+  const moves = roundSideMoves(exact, sideStep, coupling, tolerance, target, feet)
+  return new Map(input.feet.map((f, i) => [f, moves[i] as number]))
 }
 
 const blockedFeet = (input: PlanInput, prepared: PreparedFeet): readonly BlockedFoot[] => {
@@ -167,7 +145,8 @@ const blockedFeet = (input: PlanInput, prepared: PreparedFeet): readonly Blocked
 /**
  * Whole-shim plans for prepared feet. Every lift that real packs can make is within the search,
  * side moves are exact and then rounded to the dial. Up to four plans side by side; the closest is
- * returned even when the limits can't be reached. Feasible means both plane shares are at most 1.
+ * returned even when the limits can't be reached. Score and verdict are of the line that all pairs come to;
+ * feasible means that this verdict is not out.
  * Source: docs/methods/move-plan.md.
  */
 export const planPrepared = (
@@ -176,9 +155,26 @@ export const planPrepared = (
 ): PlanResult => {
   const { coupling, target, tolerance } = input
   const whole: PlanInput = { ...input, feet: prepared.feet, stock: prepared.stock, packLimit: 0 }
-  const side = sideMovesFor(whole, prepared)
-  const formsV = limitForms(tolerance, target, 'v')
-  const formsH = limitForms(tolerance, target, 'h')
+  const side = sideMovesFor(whole)
+  // In vector mode what stays sideways uses part of every limit that heights are planned within.
+  const aside = lineSum(
+    coupling,
+    shiftOfMoves(
+      prepared.feet.map((f) => ({
+        id: f.id,
+        machine: f.machine ?? 'movable',
+        x: f.x,
+        v: 0,
+        h: side.get(f) ?? 0,
+      })),
+    ),
+  )
+  const formsV = limitForms(tolerance, target, 'v', aside)
+  const alone = { v: limitForms(tolerance, target, 'v'), h: limitForms(tolerance, target, 'h') }
+  const scoreOf = (line: Misalignment) => ({
+    v: shareAt(alone.v, line.offset.v ?? 0, line.slope.v ?? 0),
+    h: shareAt(alone.h, line.offset.h ?? 0, line.slope.h ?? 0),
+  })
   const problem = {
     offset: coupling.offset.v ?? 0,
     slope: coupling.slope.v ?? 0,
@@ -220,22 +216,16 @@ export const planPrepared = (
       moves,
       predicted,
       judgement: judge(predicted, tolerance, target),
-      score: {
-        v: choice.share,
-        h: shareAt(formsH, predicted.offset.h ?? 0, predicted.slope.h ?? 0),
-      },
+      score: scoreOf(predicted),
       pairsOpened: choice.pairs,
       shimsHandled: choice.changes,
       lift: choice.lift,
     })
   }
-  const score = plans[0]?.score ?? {
-    v: shareAt(formsV, problem.offset, problem.slope),
-    h: shareAt(formsH, coupling.offset.h ?? 0, coupling.slope.h ?? 0),
-  }
+  const [first] = plans
   return {
-    feasible: score.v <= WHOLE && score.h <= WHOLE,
-    score,
+    feasible: (first?.judgement ?? judge(coupling, tolerance, target)).verdict !== 'out',
+    score: first?.score ?? scoreOf(coupling),
     plans,
     blocked: blockedFeet(whole, prepared),
   }

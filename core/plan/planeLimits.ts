@@ -1,5 +1,5 @@
 import type { Misalignment, Plane } from '../frame/planes'
-import { marginIn } from '../judge/judge'
+import { marginIn, termValue } from '../judge/judge'
 import { judgedQuantities } from '../judge/quantities'
 import type { Band, SettledTolerance } from '../judge/tolerance'
 
@@ -10,25 +10,36 @@ export interface LimitForm {
   /** Subtracted from the form: what the target makes of it, 0 for windows. */
   readonly shift: number
   readonly band: Band
+  /** Vector mode: how far the same quantity stands off in the other plane; it uses part of the limit. */
+  readonly across: number
 }
 
-/** What a tolerance judges in one plane. */
+/**
+ * What a tolerance judges in one plane. In vector mode the other plane uses part of each limit: `other` is
+ * where the line stands there, aligned when missing.
+ */
 export const limitForms = (
   tolerance: SettledTolerance,
   target: Misalignment,
   plane: Plane,
+  other: Misalignment | null = null,
 ): readonly LimitForm[] =>
-  judgedQuantities(tolerance)
-    .flatMap((q) => q.terms)
-    .filter((t) => t.plane === plane)
-    .map((t) => ({
-      offsetFactor: t.offsetFactor,
-      slopeFactor: t.slopeFactor,
-      shift: t.fromTarget
-        ? t.offsetFactor * (target.offset[plane] ?? 0) + t.slopeFactor * (target.slope[plane] ?? 0)
-        : 0,
-      band: t.band,
-    }))
+  judgedQuantities(tolerance).flatMap((q) =>
+    q.terms
+      .filter((t) => t.plane === plane)
+      .map((t) => ({
+        across:
+          other && q.terms.length > 1
+            ? Math.hypot(...q.terms.filter((o) => o !== t).map((o) => termValue(o, other, target) ?? 0))
+            : 0,
+        offsetFactor: t.offsetFactor,
+        slopeFactor: t.slopeFactor,
+        shift: t.fromTarget
+          ? t.offsetFactor * (target.offset[plane] ?? 0) + t.slopeFactor * (target.slope[plane] ?? 0)
+          : 0,
+        band: t.band,
+      })),
+  )
 
 /** Share of the limit one value uses: 0 in the middle of its band, 1 on the limit. */
 const shareOfValue = (value: number, [low, high]: Band): number => {
@@ -43,17 +54,26 @@ const shareOfValue = (value: number, [low, high]: Band): number => {
 export const shareAt = (forms: readonly LimitForm[], offset: number, slope: number): number => {
   let most = 0
   for (const f of forms) {
-    const share = shareOfValue(f.offsetFactor * offset + f.slopeFactor * slope - f.shift, f.band)
+    const value = f.offsetFactor * offset + f.slopeFactor * slope - f.shift
+    const share = shareOfValue(f.across === 0 ? value : Math.hypot(value, f.across), f.band)
     if (share > most) most = share
   }
   return most
 }
 
+/** The least share that a form can come to: what the other plane uses alone. */
+export const leastShare = ({ across, band: [, high] }: LimitForm): number =>
+  across === 0 || high === null ? 0 : across / high
+
 /** Values of a form whose share is at most `share`; infinite ends where nothing bounds it. */
-export const levelInterval = ([low, high]: Band, share: number): readonly [number, number] => {
+export const levelInterval = (
+  { band: [low, high], across }: Pick<LimitForm, 'band' | 'across'>,
+  share: number,
+): readonly [number, number] => {
   if (low !== null && high !== null) {
     const middle = (low + high) / 2
-    const reach = (share * (high - low)) / 2
+    const whole = (share * (high - low)) / 2
+    const reach = across === 0 ? whole : Math.sqrt(Math.max(0, whole * whole - across * across))
     return high > low ? [middle - reach, middle + reach] : share >= 2 ? [-Infinity, Infinity] : [low, low]
   }
   const bound = low ?? high

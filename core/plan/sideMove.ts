@@ -3,6 +3,7 @@ import type { SettledTolerance } from '../judge/tolerance'
 import type { Millimetres } from '../units/unitSystem'
 import { aimOf } from './aim'
 import type { MachineRole } from './planFoot'
+import { lineWeights, type LineWeight } from './lineWeights'
 import { limitForms, shareAt, type LimitForm } from './planeLimits'
 
 export interface SideFoot {
@@ -14,63 +15,114 @@ export interface SideFoot {
   readonly sideMinus: Millimetres
 }
 
-/** One foot pair's pull on the line: what a millimetre of it does, and how far it may go. */
-interface Pull {
-  readonly offset: number
-  readonly slope: number
-  readonly low: Millimetres
-  readonly high: Millimetres
-}
-
-const pullsOf = (feet: readonly SideFoot[]): readonly Pull[] =>
-  feet.map((foot, i) => {
-    const partner = feet.find((f, j) => j !== i && (f.machine ?? 'movable') === (foot.machine ?? 'movable'))
-    const sign = (foot.machine ?? 'movable') === 'movable' ? 1 : -1
-    const between = (partner?.x ?? 0) - foot.x
-    return {
-      offset: (sign * (partner?.x ?? 0)) / between,
-      slope: -sign / between,
-      low: -foot.sideMinus,
-      high: foot.sidePlus,
-    }
-  })
-
 type Point = readonly [offset: number, slope: number]
 
-/** A corner of the reachable shifts, with the moves that make it. */
+/** A corner of the reachable shifts, with the moves of all pairs that make it. */
 interface Corner {
   readonly at: Point
   readonly moves: readonly number[]
 }
 
+/** A machine's pairs by their place, as indexes into the list of feet. */
+interface Pairs {
+  readonly role: MachineRole
+  readonly near: number
+  readonly far: number
+  readonly inner: readonly number[]
+}
+
+const roleOf = (foot: SideFoot): MachineRole => foot.machine ?? 'movable'
+
+const pairsOf = (feet: readonly SideFoot[]): readonly Pairs[] =>
+  (['movable', 'stationary'] as const).flatMap((role): readonly Pairs[] => {
+    const own = feet
+      .flatMap((f, i) => (roleOf(f) === role ? [i] : []))
+      .sort((a, b) => Math.abs(feet[a]?.x ?? 0) - Math.abs(feet[b]?.x ?? 0))
+    const [near] = own
+    const far = own[own.length - 1]
+    return near === undefined || far === undefined || near === far
+      ? []
+      : [{ role, near, far, inner: own.slice(1, -1) }]
+  })
+
+type Moves = readonly [near: Millimetres, far: Millimetres]
+
+/** Rounding must not lose the way back to standing still. */
+const ROUNDING = 1e-12
+
+/** What of a polygon of near and far moves lies where `near * a + far * b <= most`. */
+const clip = (polygon: readonly Moves[], a: number, b: number, most: number): readonly Moves[] =>
+  polygon.flatMap((p, i): readonly Moves[] => {
+    const q = polygon[(i + 1) % polygon.length] as Moves
+    const over = (m: Moves) => a * m[0] + b * m[1] - most
+    const [op, oq] = [over(p), over(q)]
+    const cut: Moves[] =
+      (op < -ROUNDING && oq > ROUNDING) || (op > ROUNDING && oq < -ROUNDING)
+        ? [[p[0] + (op / (op - oq)) * (q[0] - p[0]), p[1] + (op / (op - oq)) * (q[1] - p[1])]]
+        : []
+    return op <= ROUNDING ? [p, ...cut] : cut
+  })
+
+/** The outline of all shifts that one machine can make: its outer pairs go anywhere in their room, inner ones on their line in theirs. */
+const outlineOf = (pairs: Pairs, feet: readonly SideFoot[], scale: Point): readonly Corner[] => {
+  const at = (i: number) => feet[i] as SideFoot
+  const [near, far] = [at(pairs.near), at(pairs.far)]
+  const between = far.x - near.x
+  const along = (i: number) => (at(i).x - near.x) / between
+  let polygon: readonly Moves[] = [
+    [-near.sideMinus, -far.sideMinus],
+    [near.sidePlus, -far.sideMinus],
+    [near.sidePlus, far.sidePlus],
+    [-near.sideMinus, far.sidePlus],
+  ]
+  for (const i of pairs.inner) {
+    polygon = clip(polygon, 1 - along(i), along(i), at(i).sidePlus)
+    polygon = clip(polygon, along(i) - 1, -along(i), at(i).sideMinus)
+  }
+  const sign = pairs.role === 'movable' ? 1 : -1
+  const corners = polygon.map(([a, b]): Corner => {
+    const moves = feet.map((_, i) =>
+      i === pairs.near ? a : i === pairs.far ? b : pairs.inner.includes(i) ? a + (b - a) * along(i) : 0,
+    )
+    return { at: [(sign * (a * far.x - b * near.x)) / between, (sign * (b - a)) / between], moves }
+  })
+  const area = corners.reduce((s, c, i) => {
+    const d = corners[(i + 1) % corners.length] as Corner
+    return s + scale[0] * scale[1] * (c.at[0] * d.at[1] - d.at[0] * c.at[1])
+  }, 0)
+  return area < 0 ? [...corners].reverse() : corners
+}
+
+const step = (from: Corner, to: Corner): Corner => ({
+  at: [to.at[0] - from.at[0], to.at[1] - from.at[1]],
+  moves: to.moves.map((m, i) => m - (from.moves[i] as number)),
+})
+const stepped = (from: Corner, by: Corner): Corner => ({
+  at: [from.at[0] + by.at[0], from.at[1] + by.at[1]],
+  moves: from.moves.map((m, i) => m + (by.moves[i] as number)),
+})
+
 /**
- * The outline of all shifts that the pulls can make together: each adds one edge direction to a
- * convex outline with parallel opposite edges. Along an edge only one foot moves, so that every
- * point of it comes with its moves.
+ * The outline of all shifts that the machines can make together: every edge of either once, by its
+ * direction, from the lowest corner on. Along an edge one machine moves straight, so that every point of
+ * it comes with its moves. Closed: the first corner is the last.
  */
-const outline = (pulls: readonly Pull[], scale: Point): readonly Corner[] => {
-  const turning = pulls
-    .map((p, i) => {
-      const flip = p.slope * scale[1] < 0 || (p.slope === 0 && p.offset < 0)
-      return {
-        i,
-        flip,
-        angle: Math.atan2((flip ? -1 : 1) * p.slope * scale[1], (flip ? -1 : 1) * p.offset * scale[0]),
-      }
+const outline = (machines: readonly (readonly Corner[])[], scale: Point): readonly Corner[] => {
+  const lowest = (corners: readonly Corner[]) =>
+    corners.reduce((best, c) =>
+      c.at[1] < best.at[1] - 1e-15 || (c.at[1] < best.at[1] + 1e-15 && c.at[0] < best.at[0]) ? c : best,
+    )
+  const edges = machines
+    .flatMap((corners) => corners.map((c, i) => step(c, corners[(i + 1) % corners.length] as Corner)))
+    .filter((e) => e.at[0] !== 0 || e.at[1] !== 0)
+    .map((edge) => {
+      const angle = Math.atan2(edge.at[1] * scale[1], edge.at[0] * scale[0])
+      return { edge, angle: angle < -1e-12 ? angle + 2 * Math.PI : angle }
     })
     .sort((a, b) => a.angle - b.angle)
-  const moves = pulls.map((p, i) => (turning.find((t) => t.i === i)?.flip ? p.high : p.low))
-  const at = (): Point => [
-    pulls.reduce((s, p, i) => s + p.offset * (moves[i] as number), 0),
-    pulls.reduce((s, p, i) => s + p.slope * (moves[i] as number), 0),
-  ]
-  const corners: Corner[] = [{ at: at(), moves: [...moves] }]
-  for (const round of [0, 1])
-    for (const t of turning) {
-      const p = pulls[t.i] as Pull
-      moves[t.i] = (round === 0) === t.flip ? p.low : p.high
-      corners.push({ at: at(), moves: [...moves] })
-    }
+  const [first, ...rest] = machines.map(lowest)
+  const corners: Corner[] = [rest.reduce(stepped, first as Corner)]
+  for (const { edge } of edges) corners.push(stepped(corners[corners.length - 1] as Corner, edge))
   return corners
 }
 
@@ -130,18 +182,19 @@ const movesFor = (corners: readonly Corner[], shift: Point, scale: Point): reado
   return null
 }
 
-const settle = (moves: readonly number[], pulls: readonly Pull[]): readonly number[] =>
+const settle = (moves: readonly number[], feet: readonly SideFoot[]): readonly number[] =>
   moves.map((m, i) => {
-    const p = pulls[i] as Pull
-    const inside = Math.min(p.high, Math.max(p.low, m))
+    const { sidePlus, sideMinus } = feet[i] as SideFoot
+    const inside = Math.min(sidePlus, Math.max(-sideMinus, m))
     return inside === 0 ? 0 : inside
   })
 
 /**
- * Side moves that bring the worst share of a limit as low as the room in the bolt holes allows,
- * for the two outer pairs of one machine or of both. Exact: all the way where there is room, else
- * the best point on the outline of what the room allows. Of several ways the one that leaves the
- * second machine alone is taken. Millimetres, in the order of `feet`.
+ * Side moves that bring the worst share of a limit as low as the room in the bolt holes allows, for all
+ * pairs of one machine or of both; inner pairs stay on the line of the outer two and within their own
+ * room, so that a machine pivots about an inner pair that can't move. Exact: all the way where there is
+ * room, else the best point on the outline of what the room allows. Of several ways the one that leaves
+ * the second machine alone is taken. Millimetres, in the order of `feet`.
  */
 export const bestSideMoves = (
   line: Misalignment,
@@ -149,26 +202,32 @@ export const bestSideMoves = (
   target: Misalignment,
   feet: readonly SideFoot[],
 ): readonly Millimetres[] => {
-  const pulls = pullsOf(feet)
   const forms = limitForms(tolerance, target, 'h')
   const aim = aimOf(tolerance, target)
   const now: Point = [line.offset.h ?? 0, line.slope.h ?? 0]
   const wish: Point = [(aim.offset.h ?? 0) - now[0], (aim.slope.h ?? 0) - now[1]]
-  if (shareAt(forms, now[0], now[1]) <= 1e-12) return feet.map(() => 0)
+  const still = feet.map(() => 0)
+  if (shareAt(forms, now[0], now[1]) <= 1e-12) return still
   const reach = Math.max(...feet.map((f) => Math.abs(f.x)))
   const scale: Point = [1, reach]
+  const machines = pairsOf(feet).map((pairs) => ({
+    role: pairs.role,
+    outline: outlineOf(pairs, feet, scale),
+  }))
+  if (machines.length === 0) return still
 
   const alone = (role: MachineRole): readonly number[] | null => {
-    const only = pulls.map((p, i) =>
-      (feet[i]?.machine ?? 'movable') === role ? p : { ...p, low: 0, high: 0 },
-    )
-    return movesFor(outline(only, scale), wish, scale)
+    const own = machines.filter((m) => m.role === role).map((m) => m.outline)
+    return own.length > 0 ? movesFor(outline(own, scale), wish, scale) : null
   }
-  const whole = outline(pulls, scale)
+  const whole = outline(
+    machines.map((m) => m.outline),
+    scale,
+  )
   const full = alone('movable') ?? alone('stationary') ?? movesFor(whole, wish, scale)
-  if (full) return settle(full, pulls)
+  if (full) return settle(full, feet)
 
-  let best: { moves: readonly number[]; share: number } = { moves: feet.map(() => 0), share: Infinity }
+  let best: { moves: readonly number[]; share: number } = { moves: still, share: Infinity }
   for (let i = 0; i + 1 < whole.length; i++) {
     const a = whole[i] as Corner
     const b = whole[i + 1] as Corner
@@ -177,5 +236,78 @@ export const bestSideMoves = (
       best = { moves: a.moves.map((m, k) => m + along * ((b.moves[k] as number) - m)), share }
   }
   const untouched = shareAt(forms, now[0], now[1])
-  return untouched <= best.share ? feet.map(() => 0) : settle(best.moves, pulls)
+  return untouched <= best.share ? still : settle(best.moves, feet)
+}
+
+/** Whole steps looked at below and above an exact move. */
+const STEPS_AROUND = [-1, 0, 1, 2] as const
+
+/**
+ * Exact side moves in whole steps of the dial: of the steps about each outer pair those that leave the
+ * least share of a limit, then the least moved; inner pairs at the step nearest their line. A room that
+ * holds no whole step keeps its exact move. Millimetres, in the order of `feet`.
+ */
+export const roundSideMoves = (
+  exact: readonly Millimetres[],
+  step: Millimetres,
+  line: Misalignment,
+  tolerance: SettledTolerance,
+  target: Misalignment,
+  feet: readonly SideFoot[],
+): readonly Millimetres[] => {
+  if (step <= 0) return exact.map((m) => (m === 0 ? 0 : m))
+  const forms = limitForms(tolerance, target, 'h')
+  const machines = pairsOf(feet)
+  const inRoom = (i: number, m: number) => {
+    const { sidePlus, sideMinus } = feet[i] as SideFoot
+    return m <= sidePlus + 1e-9 && m >= -sideMinus - 1e-9
+  }
+  const weights = new Map<number, LineWeight>()
+  for (const { role, near, far, inner } of machines) {
+    const order = [near, ...inner, far]
+    lineWeights(
+      role,
+      order.map((i) => feet[i]?.x ?? 0),
+    ).forEach((w, n) => weights.set(order[n] as number, w))
+  }
+  const outer = machines.flatMap((m) => [m.near, m.far])
+  const choices = outer.map((i) => {
+    const at = Math.floor((exact[i] as number) / step + 1e-9)
+    const list = STEPS_AROUND.map((n) => (at + n) * step).filter((m) => inRoom(i, m))
+    return list.length > 0 ? list : [exact[i] as number]
+  })
+  const moves = [...exact]
+  let best: { moves: readonly number[]; share: number; moved: number } | null = null
+  const consider = () => {
+    for (const { near, far, inner } of machines)
+      for (const i of inner) {
+        const [a, b] = [moves[near] as number, moves[far] as number]
+        const x = (i: number) => feet[i]?.x ?? 0
+        const on = a + ((b - a) * (x(i) - x(near))) / (x(far) - x(near))
+        if (!inRoom(i, on)) return
+        const rounded = Math.round(on / step) * step
+        moves[i] = inRoom(i, rounded) ? rounded : on
+      }
+    let offset = line.offset.h ?? 0
+    let slope = line.slope.h ?? 0
+    let moved = 0
+    weights.forEach((w, i) => {
+      const m = moves[i] as number
+      offset += w.offset * m
+      slope += w.slope * m
+      moved += Math.abs(m)
+    })
+    const share = shareAt(forms, offset, slope)
+    if (!best || share < best.share - 1e-12 || (share < best.share + 1e-12 && moved < best.moved - 1e-9))
+      best = { moves: moves.map((m) => (Math.abs(m) < 1e-12 ? 0 : m)), share, moved }
+  }
+  const choose = (n: number) => {
+    if (n === outer.length) return consider()
+    for (const m of choices[n] as readonly number[]) {
+      moves[outer[n] as number] = m
+      choose(n + 1)
+    }
+  }
+  choose(0)
+  return (best as { moves: readonly number[] } | null)?.moves ?? exact
 }
