@@ -11,6 +11,7 @@ import {
 import type { PairLifts } from './planFoot'
 import { leastShare, levelInterval, shareAt, type LimitForm } from './planeLimits'
 import { packsFromShelf, type PairPack } from './stockCheck'
+import { MOST_STEPS, type Work } from './work'
 
 export type PlanKind = 'closest' | 'fewest-feet' | 'fewest-shims' | 'least-lift'
 
@@ -52,7 +53,10 @@ export interface LiftSearch {
   readonly slope: number
   readonly forms: readonly LimitForm[]
   readonly machines: readonly MachineLifts[]
+  /** The machines with a fair share of the shelf for every foot. */
+  readonly sharedMachines: () => readonly MachineLifts[]
   readonly stock: readonly StockShim[]
+  readonly work: Work
 }
 
 /** Null when an inner pair can't follow the line of the outer two. */
@@ -75,11 +79,39 @@ const settingOf = (m: MachineLifts, near: number, far: number): Setting | null =
   }
 }
 
-/** Every setting of the second machine, once; the search runs over it on the outside. */
-const allSettings = (m: MachineLifts): Setting[] => {
+/** Combinations of packs tried for one setting. */
+const MOST_PACKS = 40_000
+
+/** What working out one range counts for, beside one setting looked at. */
+const ROW = 12
+
+/** Settings of the second machine that the search runs over on the outside, at most. */
+const MOST_OUTSIDE = 10_000
+
+/** The lifts that are easiest to make, then those that lift least; in order of height. */
+const easiest = ({ v, changes }: PairLifts, count: number): readonly number[] => {
+  const all = Array.from(v, (_, i) => i)
+  if (all.length <= count) return all
+  const by = (i: number, j: number) =>
+    (changes[i] as number) - (changes[j] as number) || Math.abs(v[i] as number) - Math.abs(v[j] as number)
+  return all
+    .sort(by)
+    .slice(0, count)
+    .sort((i, j) => i - j)
+}
+
+/**
+ * Every setting of the second machine, once. Where there are too many to run over, the easiest of each
+ * pair: the first machine's own lifts lie as close, so that what is lost is handling, not closeness.
+ */
+const outsideSettings = (m: MachineLifts, work: Work): Setting[] => {
   const out: Setting[] = []
-  for (let a = 0; a < m.near.v.length; a++)
-    for (let b = 0; b < m.far.v.length; b++) {
+  const whole = m.near.v.length * m.far.v.length <= MOST_OUTSIDE
+  if (!whole) work.narrow(MOST_OUTSIDE)
+  const each = whole ? Infinity : Math.sqrt(MOST_OUTSIDE)
+  const fars = easiest(m.far, each)
+  for (const a of easiest(m.near, each))
+    for (const b of fars) {
       const setting = settingOf(m, a, b)
       if (setting) out.push(setting)
     }
@@ -101,23 +133,31 @@ interface Ranked {
 /**
  * The best whole-shim lifts by one merit, exactly. First as if the shelf were full; only when the
  * shelf can't supply that plan is every candidate checked against it on the way. Null when nothing
- * stays within `within`.
+ * stays within `within`. Where there is more than can be looked at, the best that was found.
  */
 export const searchLifts = (problem: LiftSearch, kind: PlanKind, within: number): LiftChoice | null => {
-  const best = search(problem, kind, within, (c) => c)
+  const best = search(problem, kind, within, problem.work.part(MOST_STEPS), (c) => c)
   if (!best) return null
-  return packed(problem, best) ?? search(problem, kind, within, (c) => packed(problem, c))
+  const full = packed(problem, best, problem.work.part(MOST_PACKS))
+  if (full) return full
+  // The shelf is short. With a fair share of it for every foot any setting can be supplied; what is better
+  // than the best of those is then looked for setting by setting.
+  const shared = { ...problem, machines: problem.sharedMachines() }
+  const fair = search(shared, kind, within, problem.work.part(MOST_STEPS), (c) => c)
+  const sure = fair && packed(shared, fair, problem.work.part(MOST_PACKS))
+  const tried = problem.work.part(MOST_STEPS / 10)
+  return search(problem, kind, within, tried, (c) => packed(problem, c, tried), sure)
 }
 
 /** A candidate with packs that the shelf can supply, or null. */
-const packed = (problem: LiftSearch, c: Ranked): LiftChoice | null => {
+const packed = (problem: LiftSearch, c: Ranked, work: Work): LiftChoice | null => {
   const [first, second] = problem.machines
   if (!first) return null
   const innerA = innerLifts(first, c.a.near, c.a.far)
   const innerB = second ? innerLifts(second, c.b.near, c.b.far) : []
   if (!innerA || !innerB) return null
   const wanted = [...ofMachine(first, c.a, innerA), ...(second ? ofMachine(second, c.b, innerB) : [])]
-  const supplied = packsFromShelf(wanted, problem.stock)
+  const supplied = packsFromShelf(wanted, problem.stock, work)
   if (!supplied) return null
   const lifts = wanted.map((w, i) => ({ ...w, packs: supplied.packs[i] as PairPack }))
   return {
@@ -140,18 +180,22 @@ const search = <Found extends Readonly<Record<Merit, number>>>(
   problem: LiftSearch,
   kind: PlanKind,
   within: number,
+  work: Work,
   complete: (c: Ranked) => Found | null,
+  start: Found | null = null,
 ): Found | null => {
   const [first, second] = problem.machines
   if (!first) return null
   if (problem.forms.some((f) => leastShare(f) > within + EQUAL)) return null
   const merits = MERITS[kind]
   const primary = merits[0]
-  const others = second ? allSettings(second) : [NO_SETTING]
-  if (primary !== 'share') others.sort((a, b) => a[primary] - b[primary])
+  const others = second ? outsideSettings(second, work) : [NO_SETTING]
+  // What leaves the second machine nearly alone comes first: the first one does most of it by itself.
+  const order = primary === 'share' ? 'lift' : primary
+  others.sort((a, b) => a[order] - b[order])
 
-  let best: Found | null = null
-  let level = within
+  let best: Found | null = start
+  let level = start && primary === 'share' ? Math.min(within, start.share + EQUAL) : within
   // Half of a difference in last digits must not decide, so equal shares go on to the next merit.
   const compare = (c: Readonly<Record<Merit, number>>): number => {
     if (!best) return -1
@@ -200,6 +244,7 @@ const search = <Found extends Readonly<Record<Merit, number>>>(
   const { near, far } = first
   const forms = problem.forms
   for (const b of others) {
+    if (work.spend(ROW)) break
     if (best && primary !== 'share' && b[primary] > (best as Found)[primary] + EQUAL) break
     const offset = problem.offset + b.offset
     const slope = problem.slope + b.slope
@@ -221,6 +266,12 @@ const search = <Found extends Readonly<Record<Merit, number>>>(
         const i = side === 0 ? middle - step : middle + step
         if (i < from || i > to) continue
         const v = near.v[i] as number
+        if (best && primary !== 'share') {
+          // What this lift costs alone is already more than the best plan does.
+          const ca = near.changes[i] as number
+          const own = primary === 'changes' ? ca : primary === 'pairs' ? (ca > 0 ? 1 : 0) : Math.abs(v)
+          if (own + b[primary] > (best as Found)[primary] + EQUAL) continue
+        }
         const [low, high] = farRange(
           first,
           forms,
@@ -229,7 +280,9 @@ const search = <Found extends Readonly<Record<Merit, number>>>(
           level,
         )
         const end = firstAtLeast(far.v, high + EQUAL)
-        for (let j = firstAtLeast(far.v, low - EQUAL); j < end; j++) consider(i, j, b, offset, slope)
+        const begin = firstAtLeast(far.v, low - EQUAL)
+        if (work.spend(ROW + Math.max(0, end - begin))) return best
+        for (let j = begin; j < end; j++) consider(i, j, b, offset, slope)
       }
   }
   return best

@@ -3,13 +3,15 @@ import { lineDifference, lineSum, positionAt, type Misalignment } from '../frame
 import { judge, type Judgement } from '../judge/judge'
 import type { SettledTolerance } from '../judge/tolerance'
 import type { StockShim } from '../shims/leafKinds'
-import type { Pack } from '../shims/reachablePacks'
+import type { Pack, PackChoices } from '../shims/reachablePacks'
 import type { Millimetres } from '../units/unitSystem'
 import { aimOf } from './aim'
 import { searchLifts, type LiftChoice, type PlanKind } from './liftSearch'
 import { machineLifts, type MachineLifts } from './machineLifts'
 import { pairLifts, type MachineRole, type PairLifts, type PlanFoot, type Side } from './planFoot'
 import { limitForms, shareAt } from './planeLimits'
+import { lentTo, type PairPack } from './stockCheck'
+import { Work, type GoOn } from './work'
 import { bestSideMoves, roundSideMoves, type SideFoot } from './sideMove'
 
 export { SIDES, reachableLifts } from './planFoot'
@@ -64,6 +66,8 @@ export interface PlanResult {
   readonly score: { readonly v: number; readonly h: number }
   readonly plans: readonly MovePlan[]
   readonly blocked: readonly BlockedFoot[]
+  /** `all`, or `within N` when there was more than could be looked at. */
+  readonly searched: string
 }
 
 /** Plans other than the closest keep this share of the limit in hand where they can. */
@@ -75,22 +79,43 @@ export interface PreparedFeet {
   readonly feet: readonly PlanFoot[]
   readonly pairs: readonly PairLifts[]
   readonly machines: readonly MachineLifts[]
+  readonly sharedMachines: () => readonly MachineLifts[]
   readonly stock: readonly StockShim[]
 }
 
-/** Works out what every pair can do; the slow part of a plan, done once for a set of feet. */
+const byMachine = (pairs: readonly PairLifts[]): readonly MachineLifts[] =>
+  (['movable', 'stationary'] as const).flatMap((role) => {
+    const own = pairs.filter((p) => (p.foot.machine ?? 'movable') === role)
+    return own.length >= 2 ? [machineLifts(role, own)] : []
+  })
+
+/**
+ * Works out what every pair can do; the slow part of a plan, done once for a set of feet. Leaves that come
+ * out under one foot may go in under another.
+ */
 export const prepareFeet = (
   feet: readonly PlanFoot[],
   stock: readonly StockShim[],
   packLimit: number,
 ): PreparedFeet => {
-  const pairs = feet.map((f) => pairLifts(f, stock, packLimit))
-  const machines = (['movable', 'stationary'] as const).flatMap((role) => {
-    const own = pairs.filter((p) => (p.foot.machine ?? 'movable') === role)
-    return own.length >= 2 ? [machineLifts(role, own)] : []
-  })
-  return { feet, pairs, machines, stock }
+  const lent = lentTo(feet, stock, packLimit)
+  const alike = new Map<string, PackChoices>()
+  const pairs = feet.map((f, i) => pairLifts(f, stock, packLimit, lent[i], alike))
+  let shared: readonly MachineLifts[] | null = null
+  const sharedMachines = () => {
+    const share = stock.map((s) => ({ ...s, count: Math.floor(s.count / (2 * feet.length)) }))
+    const same = new Map<string, PackChoices>()
+    shared ??= byMachine(feet.map((f) => pairLifts(f, share, packLimit, undefined, same)))
+    return shared
+  }
+  return { feet, pairs, machines: byMachine(pairs), sharedMachines, stock }
 }
+
+const total = (list: readonly Millimetres[]) => list.reduce((s, t) => s + t, 0)
+
+/** What the packs really come to, to the last digit of their leaves. */
+const liftOf = (packs: PairPack, foot: PlanFoot): Millimetres =>
+  packs.left.changes === 0 ? 0 : packs.left.total - total(foot.existing.left)
 
 /** How moves of both machines shift the line: the movable's less the stationary's. */
 export const shiftOfMoves = (
@@ -152,6 +177,7 @@ const blockedFeet = (input: PlanInput, prepared: PreparedFeet): readonly Blocked
 export const planPrepared = (
   input: Omit<PlanInput, 'feet' | 'stock' | 'packLimit'>,
   prepared: PreparedFeet,
+  goOn?: GoOn,
 ): PlanResult => {
   const { coupling, target, tolerance } = input
   const whole: PlanInput = { ...input, feet: prepared.feet, stock: prepared.stock, packLimit: 0 }
@@ -180,7 +206,9 @@ export const planPrepared = (
     slope: coupling.slope.v ?? 0,
     forms: formsV,
     machines: prepared.machines,
+    sharedMachines: prepared.sharedMachines,
     stock: prepared.stock,
+    work: new Work(Infinity, goOn),
   }
   const closest = searchLifts(problem, 'closest', Infinity)
   const within =
@@ -203,7 +231,7 @@ export const planPrepared = (
           id: foot.id,
           machine: foot.machine ?? 'movable',
           x: foot.x,
-          v: own.pair.v[own.lift] as number,
+          v: liftOf(own.packs, foot),
           h: side.get(foot) ?? 0,
           packs: own.packs,
         },
@@ -228,9 +256,18 @@ export const planPrepared = (
     score: first?.score ?? scoreOf(coupling),
     plans,
     blocked: blockedFeet(whole, prepared),
+    searched: searchedOf(problem.work, prepared),
   }
 }
 
+/** What was looked at: all, so many settings, or lifts told apart to so many micrometres. */
+const searchedOf = (work: Work, { pairs }: PreparedFeet): string => {
+  const within = Math.max(0, ...pairs.map((p) => p.within))
+  return work.searched === 'all' && within > 0
+    ? `within ${Number((within * 1000).toFixed(1))} um`
+    : work.searched
+}
+
 /** Whole-shim plans for feet given in full; see planPrepared. */
-export const planMoves = (input: PlanInput): PlanResult =>
-  planPrepared(input, prepareFeet(input.feet, input.stock, input.packLimit))
+export const planMoves = (input: PlanInput, goOn?: GoOn): PlanResult =>
+  planPrepared(input, prepareFeet(input.feet, input.stock, input.packLimit), goOn)

@@ -1,5 +1,6 @@
+import { SAME_THICKNESS, type StockShim } from '../shims/leafKinds'
+import { stepFor } from '../shims/packTable'
 import { packChoices, untouchedPack, type Pack, type PackChoices } from '../shims/reachablePacks'
-import { thicknessKey, type StockShim } from '../shims/leafKinds'
 import type { Millimetres } from '../units/unitSystem'
 
 export type Side = 'left' | 'right'
@@ -34,34 +35,67 @@ export interface PairLifts {
   readonly foot: PlanFoot
   readonly v: Float64Array
   readonly changes: Float64Array
+  /** Lifts are told apart to this; 0 when to the last tenth of a micrometre. */
+  readonly within: Millimetres
   /** Every way to make lift number i on one side, easiest first. */
   readonly packs: (i: number, side: Side) => readonly Pack[]
 }
 
-const total = (list: readonly Millimetres[]) => list.reduce((s, t) => s + t, 0)
+/** Leaves that come out elsewhere and may be laid here, by the side they would be laid under. */
+export type LentLeaves = Readonly<Record<Side, readonly Millimetres[]>>
+const NOTHING_LENT: LentLeaves = { left: [], right: [] }
 
-/** Every lift that real packs can make; the same under the left and the right foot of a pair. */
-export const pairLifts = (foot: PlanFoot, stock: readonly StockShim[], packLimit: number): PairLifts => {
-  const choose = (side: Side): PackChoices =>
-    foot.locked
-      ? untouchedPack(foot.existing[side])
-      : packChoices(foot.existing[side], stock, packLimit, foot.maxPack)
-  const same = foot.existing.left.join() === foot.existing.right.join()
-  const left = choose('left')
-  const right = same ? left : choose('right')
-  const asIs = {
-    left: thicknessKey(total(foot.existing.left)),
-    right: thicknessKey(total(foot.existing.right)),
-  }
-  const between = asIs.right - asIs.left
-  const keys = left.keys
-    .filter((key) => right.has(key + between) && (!foot.locked || key === asIs.left))
-    .sort((a, b) => a - b)
-  const start = total(foot.existing.left)
+/** The pair as it lies, which a locked one is left at. */
+const lockedLifts = (foot: PlanFoot): PairLifts => {
+  const packs = { left: untouchedPack(foot.existing.left), right: untouchedPack(foot.existing.right) }
   return {
     foot,
-    v: Float64Array.from(keys, (key) => (key === asIs.left ? 0 : left.pack(key).total - start)),
-    changes: Float64Array.from(keys, (key) => left.changes(key) + right.changes(key + between)),
+    v: new Float64Array(1),
+    changes: new Float64Array(1),
+    within: 0,
+    packs: (_, side) => packs[side].packs(packs[side].asIs),
+  }
+}
+
+/** Every lift that real packs can make; the same under the left and the right foot of a pair. */
+export const pairLifts = (
+  foot: PlanFoot,
+  stock: readonly StockShim[],
+  packLimit: number,
+  lent: LentLeaves = NOTHING_LENT,
+  /** Feet that are alike under one shelf are worked out once. */
+  same = new Map<string, PackChoices>(),
+): PairLifts => {
+  if (foot.locked) return lockedLifts(foot)
+  const { existing, maxPack } = foot
+  const counted = stepFor(
+    [...existing.left, ...existing.right, ...lent.left, ...lent.right],
+    stock,
+    packLimit,
+    maxPack,
+  )
+  const choose = (side: Side): PackChoices => {
+    const key = `${existing[side].join()};${lent[side].join()};${maxPack};${counted.step}`
+    const known = same.get(key) ?? packChoices(existing[side], stock, packLimit, maxPack, lent[side], counted)
+    same.set(key, known)
+    return known
+  }
+  const left = choose('left')
+  const right = choose('right')
+  const between = right.asIs - left.asIs
+  const keys = right === left ? left.keys : left.keys.filter((key) => right.has(key + between))
+  const v = new Float64Array(keys.length)
+  const changes = new Float64Array(keys.length)
+  for (let i = 0; i < keys.length; i++) {
+    const key = keys[i] as number
+    v[i] = (key - left.asIs) * SAME_THICKNESS
+    changes[i] = left.changes(key) + right.changes(key + between)
+  }
+  return {
+    foot,
+    v,
+    changes,
+    within: packLimit * left.within * SAME_THICKNESS,
     packs: (i, side) =>
       side === 'left' ? left.packs(keys[i] as number) : right.packs((keys[i] as number) + between),
   }
@@ -74,9 +108,9 @@ export const reachableLifts = (
   packLimit: number,
 ): readonly Lift[] => {
   const lifts = pairLifts(foot, stock, packLimit)
-  return Array.from(lifts.v, (v, i) => ({
-    v,
-    changes: lifts.changes[i] as number,
-    packs: { left: lifts.packs(i, 'left')[0] as Pack, right: lifts.packs(i, 'right')[0] as Pack },
-  }))
+  return Array.from(lifts.v).flatMap((v, i): readonly Lift[] => {
+    const [left] = lifts.packs(i, 'left')
+    const [right] = lifts.packs(i, 'right')
+    return left && right ? [{ v, changes: lifts.changes[i] as number, packs: { left, right } }] : []
+  })
 }

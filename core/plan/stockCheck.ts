@@ -1,26 +1,35 @@
 import { thicknessKey, type StockShim } from '../shims/leafKinds'
 import type { Pack } from '../shims/reachablePacks'
 import { SIDES, type PairLifts, type Side } from './planFoot'
+import type { Work } from './work'
 
 /** The packs of one pair, left and right. */
 export type PairPack = Readonly<Record<Side, Pack>>
 
-/** Counts what a set of packs takes from the shelf and what it gives back. */
-class ShelfBalance {
+/** One foot with the packs that make its height, easiest first. */
+interface Slot {
+  readonly ways: readonly Pack[]
+  readonly existing: readonly number[]
+}
+
+/** All leaves there are: the shelf, and what lies under every foot that is planned. */
+class Pool {
   private readonly plain = new Map<number, number>()
   private readonly pieces: number[]
 
-  constructor(stock: readonly StockShim[]) {
+  constructor(stock: readonly StockShim[], slots: readonly Slot[]) {
     this.pieces = stock.map((s) => (s.kind === 'laminated' ? s.count : 0))
     for (const s of stock) if (s.kind !== 'laminated') this.change(thicknessKey(s.thickness), s.count)
+    for (const { existing } of slots) for (const t of existing) this.change(thicknessKey(t), 1)
   }
 
   private change(key: number, by: number) {
     this.plain.set(key, (this.plain.get(key) ?? 0) + by)
   }
 
-  /** Books one pack, or takes the booking back. */
-  book(pack: Pack, sign: 1 | -1) {
+  /** Takes a pack's leaves, or puts them back: what lies there less what comes out, and what goes in. */
+  take(pack: Pack, existing: readonly number[], sign: 1 | -1) {
+    for (const t of existing) this.change(thicknessKey(t), -sign)
     for (const t of pack.takeOut) this.change(thicknessKey(t), sign)
     pack.putIn.forEach((t, i) => {
       const piece = pack.pieces[i] ?? -1
@@ -29,54 +38,105 @@ class ShelfBalance {
     })
   }
 
-  holds(): boolean {
-    for (const left of this.plain.values()) if (left < 0) return false
-    return this.pieces.every((left) => left >= 0)
+  /** Whether there were enough leaves for a pack that was taken. */
+  enoughFor(pack: Pack, existing: readonly number[]): boolean {
+    const enough = (t: number) => (this.plain.get(thicknessKey(t)) ?? 0) >= 0
+    return (
+      existing.every(enough) &&
+      pack.putIn.every((t, i) => {
+        const piece = pack.pieces[i] ?? -1
+        return piece >= 0 ? (this.pieces[piece] as number) >= 0 : enough(t)
+      })
+    )
   }
 }
 
+/** Steps that building one pack counts for, the first time. */
+const BUILDING = 150
+
 /**
- * Packs for every pair at once that the shelf can supply, each pair at its wanted lift: the
- * easiest packs where they fit, else the combination of other packs of the same heights that
- * handles the fewest shims. Leaves taken out anywhere may be used elsewhere. Null when the shelf
- * cannot supply them.
+ * Packs for every pair at once out of one pool, shelf plus what comes out, each pair at its wanted lift:
+ * the easiest packs where they fit, else the combination of other packs of the same heights that handles
+ * the fewest shims. Null when the pool can't supply them, or when `work` ends the search first.
  */
 export const packsFromShelf = (
   wanted: readonly { readonly pair: PairLifts; readonly lift: number }[],
   stock: readonly StockShim[],
+  work: Work,
 ): { readonly packs: readonly PairPack[]; readonly changes: number } | null => {
-  const slots = wanted.flatMap(({ pair, lift }) => SIDES.map((side) => pair.packs(lift, side)))
-  const pick = slots.map(() => 0)
-  const shelf = new ShelfBalance(stock)
-  slots.forEach((ways) => shelf.book(ways[0] as Pack, 1))
-  if (!shelf.holds()) {
-    const fresh = new ShelfBalance(stock)
-    let best: { pick: number[]; changes: number } | null = null
-    let tries = 0
-    const least = slots.map((ways) => (ways[0] as Pack).changes)
-    const rest = least.map((_, i) => least.slice(i).reduce((s, x) => s + x, 0))
-    const choose = (slot: number, changes: number) => {
-      if (tries++ > 20_000 || (best && changes + (rest[slot] ?? 0) >= best.changes)) return
-      if (slot === slots.length) {
-        if (fresh.holds()) best = { pick: [...pick], changes }
-        return
-      }
-      const ways = slots[slot] as readonly Pack[]
-      for (let w = 0; w < ways.length; w++) {
-        const pack = ways[w] as Pack
-        pick[slot] = w
-        fresh.book(pack, 1)
-        choose(slot + 1, changes + pack.changes)
-        fresh.book(pack, -1)
-      }
+  const slots = wanted.flatMap(({ pair, lift }) =>
+    SIDES.map((side): Slot => ({ ways: pair.packs(lift, side), existing: pair.foot.existing[side] })),
+  )
+  let built = 0
+  for (const { ways } of slots)
+    if (!work.seen.has(ways)) {
+      work.seen.add(ways)
+      built += ways.length
     }
-    choose(0, 0)
-    if (!best) return null
-    pick.splice(0, pick.length, ...(best as { pick: number[] }).pick)
+  if (work.spend(BUILDING * built) || slots.some((s) => s.ways.length === 0)) return null
+  const least = slots.map((s) => (s.ways[0] as Pack).changes)
+  const rest = least.map((_, i) => least.slice(i + 1).reduce((s, x) => s + x, 0))
+  const pool = new Pool(stock, slots)
+  const pick = slots.map(() => 0)
+  let best: { readonly pick: readonly number[]; readonly changes: number } | null = null
+  const choose = (at: number, changes: number) => {
+    const slot = slots[at]
+    if (!slot) {
+      best = { pick: [...pick], changes }
+      return
+    }
+    for (const [w, pack] of slot.ways.entries()) {
+      if (best && changes + pack.changes + (rest[at] as number) >= best.changes) return
+      if (work.spend(1)) return
+      pick[at] = w
+      pool.take(pack, slot.existing, 1)
+      if (pool.enoughFor(pack, slot.existing)) choose(at + 1, changes + pack.changes)
+      pool.take(pack, slot.existing, -1)
+    }
   }
-  const chosen = slots.map((ways, i) => ways[pick[i] as number] as Pack)
+  choose(0, 0)
+  const found = best as { readonly pick: readonly number[]; readonly changes: number } | null
+  if (!found) return null
+  const chosen = slots.map((s, i) => s.ways[found.pick[i] as number] as Pack)
   return {
     packs: wanted.map((_, i) => ({ left: chosen[2 * i] as Pack, right: chosen[2 * i + 1] as Pack })),
-    changes: chosen.reduce((s, p) => s + p.changes, 0),
+    changes: found.changes,
   }
+}
+
+/**
+ * For each foot the leaves that lie under the other feet that may be opened, as far as the shelf is short of
+ * their thickness: where there are plenty, nobody needs them.
+ */
+export const lentTo = (
+  feet: readonly {
+    readonly existing: Readonly<Record<Side, readonly number[]>>
+    readonly locked?: boolean
+  }[],
+  stock: readonly StockShim[],
+  packLimit: number,
+): readonly Readonly<Record<Side, readonly number[]>>[] => {
+  const onShelf = new Map<number, number>()
+  for (const s of stock)
+    if (s.kind !== 'laminated') {
+      const key = thicknessKey(s.thickness)
+      onShelf.set(key, (onShelf.get(key) ?? 0) + s.count)
+    }
+  const short = (t: number) => (onShelf.get(thicknessKey(t)) ?? 0) < packLimit
+  const of = (i: number, side: Side) => (feet[i]?.locked ? [] : (feet[i]?.existing[side] ?? []).filter(short))
+  const all = feet.flatMap((_, i) => SIDES.map((side) => ({ i, side, leaves: of(i, side) })))
+  const others = (i: number, side: Side) => {
+    const lent = all.filter((o) => o.i !== i || o.side !== side).flatMap((o) => o.leaves)
+    // More of one thickness than a pack holds is never needed.
+    const seen = new Map<number, number>()
+    return lent
+      .filter((t) => {
+        const key = thicknessKey(t)
+        const n = (seen.get(key) ?? 0) + 1
+        seen.set(key, n)
+        return n <= packLimit
+      })
+      .sort((a, b) => a - b)
+  }
+  return feet.map((_, i) => ({ left: others(i, 'left'), right: others(i, 'right') }))
 }

@@ -1,5 +1,6 @@
 import type { Millimetres } from '../units/unitSystem'
-import { layThinBetweenThick, leafKinds, thicknessKey, type LeafKind, type StockShim } from './leafKinds'
+import { layThinBetweenThick, thicknessKey, type LeafKind, type StockShim } from './leafKinds'
+import { packTable, stepFor, UNREACHED, waysTo } from './packTable'
 
 /** A pack that can be made under one foot, and what making it takes. */
 export interface Pack {
@@ -15,21 +16,19 @@ export interface Pack {
 }
 
 /** How many ways of reaching one total are kept, for when stock runs short. */
-const WAYS_KEPT = 24
+const WAYS_KEPT = 16
 
-interface Way {
-  readonly picks: readonly number[]
-  readonly changes: number
-}
-
-const better = (a: Way, b: Way) => a.changes - b.changes || a.picks.length - b.picks.length
-
-const packOf = (way: Way, kinds: readonly LeafKind[], existing: readonly Millimetres[]): Pack => {
+const packOf = (
+  picks: readonly number[],
+  changes: number,
+  kinds: readonly LeafKind[],
+  existing: readonly Millimetres[],
+): Pack => {
   const left = existing.map((t) => ({ t, key: thicknessKey(t), kept: false }))
   const putIn: Millimetres[] = []
   const pieces: number[] = []
   const shims: Millimetres[] = []
-  for (const k of way.picks) {
+  for (const k of picks) {
     const kind = kinds[k] as LeafKind
     shims.push(kind.thickness)
     const key = thicknessKey(kind.thickness)
@@ -46,103 +45,97 @@ const packOf = (way: Way, kinds: readonly LeafKind[], existing: readonly Millime
     takeOut: left.filter((l) => !l.kept).map((l) => l.t),
     putIn,
     pieces,
-    changes: way.changes,
+    changes,
   }
 }
 
 /** Totals that real packs can reach under one foot, with the ways to reach each. */
 export interface PackChoices {
-  /** Keys of the totals (thicknessKey). */
+  /** Totals in tenths of a micrometre (thicknessKey). */
   readonly keys: readonly number[]
+  /** Totals are told apart to this many tenths of a micrometre a leaf, since looking closer would take too long; 0 when exactly. */
+  readonly within: number
+  /** The total as it lies. */
+  readonly asIs: number
   readonly has: (key: number) => boolean
   /** Fewest shims handled for this total. */
   readonly changes: (key: number) => number
-  /** The easiest pack of this total. */
-  readonly pack: (key: number) => Pack
-  /** Every kept way, easiest first. */
+  /** The easiest pack of this total; undefined only where its ways are too many to tell apart. */
+  readonly pack: (key: number) => Pack | undefined
+  /** The kept ways, easiest first. */
   readonly packs: (key: number) => readonly Pack[]
 }
 
+/** A pack as it lies, with nothing done to it. */
+const asItLies = (existing: readonly Millimetres[]): Pack => ({
+  total: existing.reduce((s, t) => s + t, 0),
+  shims: existing,
+  takeOut: [],
+  putIn: [],
+  pieces: [],
+  changes: 0,
+})
+
 /**
  * Every total that real packs can reach under one foot. At most `limit` leaves a pack; leaving the
- * pack alone always counts, however it was built. Exhaustive over multisets of what lies there and
- * what is in stock; packs themselves are only built when asked for. Millimetres.
+ * pack alone always counts, however it was built. Exact over all packs of what lies there, what is in
+ * stock and what is `lent`: leaves that come out elsewhere. Packs themselves are only built when asked
+ * for. Millimetres.
  */
 export const packChoices = (
   existing: readonly Millimetres[],
   stock: readonly StockShim[],
   limit: number,
   maxPack: Millimetres,
+  lent: readonly Millimetres[] = [],
+  counted = stepFor([...existing, ...lent], stock, limit, maxPack),
 ): PackChoices => {
-  const kinds = leafKinds(existing, stock)
-  const ways = new Map<number, Way[]>()
-  const used = kinds.map(() => 0)
-  const piecesLeft = stock.map((s) => s.count)
-  const chosen: number[] = []
-  let kept = 0
-  const offer = (total: Millimetres) => {
-    const way: Way = { picks: [...chosen], changes: existing.length + chosen.length - 2 * kept }
-    const key = thicknessKey(total)
-    const known = ways.get(key)
-    if (!known) ways.set(key, [way])
-    else if (known.length < WAYS_KEPT) known.push(way)
-    else {
-      const worst = known.reduce((w, x, i) => (better(x, known[w] as Way) > 0 ? i : w), 0)
-      if (better(way, known[worst] as Way) < 0) known[worst] = way
-    }
-  }
-  const highest = thicknessKey(maxPack)
-  const choose = (from: number, total: Millimetres) => {
-    offer(total)
-    if (chosen.length === limit) return
-    for (let k = from; k < kinds.length; k++) {
-      const kind = kinds[k] as LeafKind
-      const n = used[k] as number
-      if (n >= kind.lyingThere + kind.onShelf || thicknessKey(total + kind.thickness) > highest) continue
-      if (kind.piece >= 0 && (piecesLeft[kind.piece] as number) === 0) continue
-      const stays = n < kind.lyingThere
-      chosen.push(k)
-      used[k] = n + 1
-      if (stays) kept++
-      if (kind.piece >= 0) piecesLeft[kind.piece] = (piecesLeft[kind.piece] as number) - 1
-      choose(k, total + kind.thickness)
-      if (kind.piece >= 0) piecesLeft[kind.piece] = (piecesLeft[kind.piece] as number) + 1
-      if (stays) kept--
-      used[k] = n
-      chosen.pop()
-    }
-  }
-  choose(0, 0)
-  for (const list of ways.values()) list.sort(better)
-
-  const asIs = existing.reduce((s, t) => s + t, 0)
-  const untouched: Pack = {
-    total: asIs,
-    shims: existing,
-    takeOut: [],
-    putIn: [],
-    pieces: [],
-    changes: 0,
-  }
-  const asIsKey = thicknessKey(asIs)
+  const shelf = [...stock, ...lent.map((thickness): StockShim => ({ thickness, count: 1, kind: 'plain' }))]
+  const table = packTable(existing, shelf, limit, maxPack, counted)
+  const { step } = counted
+  const asIs = existing.reduce((s, t) => s + Math.round(thicknessKey(t) / step), 0) * step
+  const least = Int8Array.from(table.cost[0] ?? [])
+  for (const list of table.cost)
+    for (let t = 0; t < least.length; t++)
+      if ((list[t] as number) < (least[t] as number)) least[t] = list[t] as number
+  const price = (key: number): number => least[key / step] ?? UNREACHED
+  const keys: number[] = []
+  for (let t = 0; t < least.length; t++)
+    if (t * step === asIs || (least[t] as number) !== UNREACHED) keys.push(t * step)
+  if (asIs >= least.length * step) keys.push(asIs)
   const built = new Map<number, readonly Pack[]>()
   const packs = (key: number): readonly Pack[] => {
     const known = built.get(key)
     if (known) return known
-    const list = (ways.get(key) ?? []).map((w) => packOf(w, kinds, existing))
-    const all = key === asIsKey ? [untouched, ...list.filter((p) => p.changes > 0)] : list
+    const list = waysTo(table, key / step, shelf, WAYS_KEPT).map((w) =>
+      packOf(w.picks, existing.length + w.price, table.kinds, existing),
+    )
+    const all = key === asIs ? [asItLies(existing), ...list.filter((p) => p.changes > 0)] : list
     built.set(key, all)
     return all
   }
   return {
-    keys: [...new Set([asIsKey, ...ways.keys()])],
-    has: (key) => key === asIsKey || ways.has(key),
-    changes: (key) => (key === asIsKey ? 0 : ((ways.get(key)?.[0] as Way | undefined)?.changes ?? Infinity)),
-    pack: (key) => packs(key)[0] as Pack,
+    keys,
+    within: counted.rounded ? step : 0,
+    asIs,
+    has: (key) => key === asIs || price(key) !== UNREACHED,
+    changes: (key) => (key === asIs ? 0 : existing.length + price(key)),
+    pack: (key) => packs(key)[0],
     packs,
   }
 }
 
 /** Only the pack as it lies: a foot that may not be opened. */
-export const untouchedPack = (existing: readonly Millimetres[]): PackChoices =>
-  packChoices(existing, [], 0, -1)
+export const untouchedPack = (existing: readonly Millimetres[]): PackChoices => {
+  const pack = asItLies(existing)
+  const asIs = thicknessKey(pack.total)
+  return {
+    keys: [asIs],
+    within: 0,
+    asIs,
+    has: (key) => key === asIs,
+    changes: () => 0,
+    pack: () => pack,
+    packs: () => [pack],
+  }
+}

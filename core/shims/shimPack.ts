@@ -1,11 +1,12 @@
 import type { Millimetres } from '../units/unitSystem'
 import {
   layThinBetweenThick,
-  leafKinds,
   SAME_THICKNESS as SAME,
+  thicknessKey,
   type LeafKind,
   type StockShim,
 } from './leafKinds'
+import { packTable, stepFor, UNREACHED, waysTo, type Way } from './packTable'
 
 /** Where a leaf of a pack comes from. */
 export type LeafSource = 'kept' | 'stock' | 'peeled'
@@ -38,66 +39,74 @@ export interface ShimPackResult {
   /** Leaves taken out and put in. */
   readonly changes: number
   readonly count: number
+  /** `all`, or `within N um` where totals had to be rounded. */
+  readonly searched: string
 }
+
+/** Ways looked at for one total: the first is the easiest. */
+const WAYS = 4
 
 /**
  * The best pack that can really be laid: smallest error, then fewest leaves handled, then fewest
- * leaves, then the thinner of two equally wrong ones. Exact: every multiset is looked at that
- * could still win, thickest leaf first, cut off where no remaining leaf can reach the best error
- * found so far. Millimetres.
+ * leaves, then the thinner of two equally wrong ones. Exact: the totals that any pack makes are known from
+ * the table, and the nearest ones are laid out leaf by leaf. Millimetres.
  */
 export const shimPack = (input: ShimPackInput): ShimPackResult => {
-  const { wanted, existing, limit } = input
-  const kinds = leafKinds(existing, input.stock)
-  const piecesLeft = input.stock.map((s) => s.count)
-  const chosen: number[] = []
-  const used = kinds.map(() => 0)
-  let best: { picks: number[]; total: number; error: number; changes: number } | null = null
-  let bestError = Infinity
-
-  const changesOf = () => {
-    let kept = 0
-    kinds.forEach((k, i) => (kept += Math.min(used[i] as number, k.lyingThere)))
-    return existing.length - kept + (chosen.length - kept)
-  }
-  const consider = (total: Millimetres) => {
-    const error = Math.abs(total - wanted)
-    if (error > bestError + SAME) return
-    const changes = changesOf()
-    if (best && error > bestError - SAME) {
-      const thinner = total < best.total - SAME ? -1 : 1
-      if ((changes - best.changes || chosen.length - best.picks.length || thinner) > 0) return
-    }
-    best = { picks: [...chosen], total, error, changes }
-    bestError = Math.min(bestError, error)
-  }
-  const choose = (from: number, total: Millimetres) => {
-    consider(total)
-    if (chosen.length === limit) return
-    const slots = limit - chosen.length
-    for (let k = from; k < kinds.length; k++) {
-      const kind = kinds[k] as LeafKind
-      // From here on leaves only get thinner: filling every slot can't reach the best total any more.
-      if (total + slots * kind.thickness < wanted - bestError - SAME) return
-      const next = total + kind.thickness
-      if (next > wanted + bestError + SAME) continue
-      if (input.highest !== undefined && next > input.highest + SAME) continue
-      if ((used[k] as number) >= kind.lyingThere + kind.onShelf) continue
-      if (kind.piece >= 0 && (piecesLeft[kind.piece] as number) === 0) continue
-      chosen.push(k)
-      used[k] = (used[k] as number) + 1
-      if (kind.piece >= 0) piecesLeft[kind.piece] = (piecesLeft[kind.piece] as number) - 1
-      choose(k, next)
-      if (kind.piece >= 0) piecesLeft[kind.piece] = (piecesLeft[kind.piece] as number) + 1
-      used[k] = (used[k] as number) - 1
-      chosen.pop()
+  const { wanted, existing, stock, limit } = input
+  // The empty pack is off by all of it, so nothing over twice as high can be nearer.
+  const highest = Math.min(2 * wanted + SAME * (limit + 1), (input.highest ?? Infinity) + SAME)
+  const counted = stepFor(existing, stock, limit, highest)
+  const table = packTable(existing, stock, limit, highest, counted)
+  const size = table.cost[0]?.length ?? 0
+  const goal = thicknessKey(wanted) / counted.step
+  const made = (t: number) =>
+    t >= 0 && t < size && table.cost.some((list) => (list[t] as number) !== UNREACHED)
+  let nearest = Infinity
+  for (let off = Math.max(0, Math.floor(goal) - size); nearest === Infinity; off++)
+    if (made(Math.floor(goal) - off) || made(Math.ceil(goal) + off)) nearest = off + 1
+  // Each leaf was rounded to the table's step by half of one at most.
+  const reach = nearest + limit / 2
+  let best: { leaves: readonly PackLeaf[]; total: number; changes: number } | null = null
+  for (let t = Math.ceil(goal - reach); t <= goal + reach; t++) {
+    if (!made(t)) continue
+    for (const way of waysTo(table, t, stock, WAYS)) {
+      const leaves = leavesOf(way, table.kinds)
+      const total = leaves.reduce((s, l) => s + l.thickness, 0)
+      if (input.highest !== undefined && total > input.highest + SAME) continue
+      const changes = existing.length + way.price
+      if (!best || better(wanted, { leaves, total, changes }, best)) best = { leaves, total, changes }
     }
   }
-  choose(0, 0)
+  const found = best ?? { leaves: [], total: 0, changes: existing.length }
+  return {
+    pack: layThinBetweenThick(found.leaves, (leaf) => leaf.thickness),
+    total: found.total,
+    error: found.total - wanted,
+    changes: found.changes,
+    count: found.leaves.length,
+    searched: counted.rounded
+      ? `within ${Number((limit * counted.step * SAME * 1000).toFixed(1))} um`
+      : 'all',
+  }
+}
 
-  const found = best as unknown as { picks: readonly number[]; total: number; changes: number }
+interface Laid {
+  readonly leaves: readonly PackLeaf[]
+  readonly total: Millimetres
+  readonly changes: number
+}
+
+/** Whether a is a better pack than b: nearer, easier, fewer, thinner. */
+const better = (wanted: Millimetres, a: Laid, b: Laid): boolean => {
+  const nearer = Math.abs(a.total - wanted) - Math.abs(b.total - wanted)
+  if (Math.abs(nearer) > SAME) return nearer < 0
+  const easier = a.changes - b.changes || a.leaves.length - b.leaves.length
+  return easier !== 0 ? easier < 0 : a.total < b.total - SAME
+}
+
+const leavesOf = (way: Way, kinds: readonly LeafKind[]): readonly PackLeaf[] => {
   const seen = new Map<number, number>()
-  const leaves = found.picks.map((k): PackLeaf => {
+  return way.picks.map((k): PackLeaf => {
     const kind = kinds[k] as LeafKind
     const nth = seen.get(k) ?? 0
     seen.set(k, nth + 1)
@@ -107,11 +116,4 @@ export const shimPack = (input: ShimPackInput): ShimPackResult => {
         : { thickness: kind.thickness, source: 'peeled', peeledFrom: kind.peeledFrom }
     return { thickness: kind.thickness, source: nth < kind.lyingThere ? 'kept' : 'stock' }
   })
-  return {
-    pack: layThinBetweenThick(leaves, (leaf) => leaf.thickness),
-    total: found.total,
-    error: found.total - wanted,
-    changes: found.changes,
-    count: leaves.length,
-  }
 }

@@ -1,10 +1,13 @@
 import { lineOfMoves } from '../coupling/feet'
 import { lineDifference, lineSum, type Misalignment, type Plane } from '../frame/planes'
 import { judge, type Judgement } from '../judge/judge'
+import { nearestIndex } from '../plan/machineLifts'
 import { limitForms, shareAt } from '../plan/planeLimits'
 import { pairLifts, type PairLifts } from '../plan/planFoot'
-import { packsFromShelf, type PairPack } from '../plan/stockCheck'
+import { lentTo, packsFromShelf, type PairPack } from '../plan/stockCheck'
+import { Work } from '../plan/work'
 import type { StockShim } from '../shims/leafKinds'
+import type { PackChoices } from '../shims/reachablePacks'
 import type { Millimetres } from '../units/unitSystem'
 import type { SolveLinear } from './linearProgram'
 import { turnToTrain, type Train } from './train'
@@ -38,6 +41,8 @@ export interface TrainPlan {
 /** Plans other than the closest keep this share of every limit in hand where they can. */
 const SAFE_SHARE = 0.8
 const WHOLE = 1 + 1e-6
+/** Combinations of packs tried for one set of lifts. */
+const MOST_TRIED = 400_000
 
 /**
  * Moves of a train of machines that bring every coupling in band: `closest` makes the largest
@@ -52,33 +57,69 @@ export const planTrain = async (
   packLimit: number,
   solve: SolveLinear,
 ): Promise<readonly TrainPlan[]> => {
-  const machines = train.machines.map((machine): PreparedMachine => {
-    const pairs = [...machine.feet].sort((a, b) => a.x - b.x).map((foot) => pairLifts(foot, stock, packLimit))
-    return { machine, pairs: [pairs[0] as PairLifts, pairs[pairs.length - 1] as PairLifts] }
-  })
+  const feet = train.machines.flatMap((m) => m.feet)
+  const lent = lentTo(feet, stock, packLimit)
+  const prepare = (shelf: readonly StockShim[], lend: boolean): readonly PreparedMachine[] => {
+    const alike = new Map<string, PackChoices>()
+    return train.machines.map((machine): PreparedMachine => {
+      const pairs = [...machine.feet]
+        .sort((a, b) => a.x - b.x)
+        .map((foot) => pairLifts(foot, shelf, packLimit, lend ? lent[feet.indexOf(foot)] : undefined, alike))
+      return { machine, pairs: [pairs[0] as PairLifts, pairs[pairs.length - 1] as PairLifts] }
+    })
+  }
+  const machines = prepare(stock, true)
   const bestV = await solveContinuous(train, machines, 'v', solve, null)
   const bestH = await solveContinuous(train, machines, 'h', solve, null)
   if (!bestV || !bestH) return []
-  const plans: TrainPlan[] = []
-  const close = await solveLifts(train, machines, stock, solve, bestV.moves, null)
-  if (close) {
-    const plan = assemble('closest', train, machines, stock, close, bestH.moves)
-    if (plan) plans.push(plan)
+  let shared: readonly PreparedMachine[] | null = null
+  /** Whole shims near `around`; where the shelf is too short for them, with a fair share of it for every foot. */
+  const whole = async (
+    kind: TrainPlanKind,
+    around: Moves,
+    level: number | null,
+    side: Moves,
+  ): Promise<TrainPlan | null> => {
+    const from = async (own: readonly PreparedMachine[]) => {
+      const lifts = await solveLifts(train, own, stock, solve, around, level)
+      return lifts && assemble(kind, train, own, stock, lifts, side)
+    }
+    const found = await from(machines)
+    // A program that ran out of time may have found less than the lifts nearest to the continuous best.
+    const rounded =
+      level === null ? assemble(kind, train, machines, stock, nearestTo(machines, around), side) : null
+    const plan = found && rounded && worstOf(rounded) < worstOf(found) - 1e-9 ? rounded : (found ?? rounded)
+    if (plan) return plan
+    const share = stock.map((s) => ({ ...s, count: Math.floor(s.count / (2 * feet.length)) }))
+    shared ??= prepare(share, false)
+    return from(shared)
   }
+  const plans: TrainPlan[] = []
+  const close = await whole('closest', bestV.moves, null, bestH.moves)
+  if (close) plans.push(close)
   const levelFor = (share: number) => (share <= SAFE_SHARE ? SAFE_SHARE : share <= 1 ? 1 : null)
-  const reached = plans[0] ? Math.max(...plans[0].couplings.map((c) => c.score.v)) : bestV.share
+  const reached = close ? Math.max(...close.couplings.map((c) => c.score.v)) : bestV.share
   const levelV = levelFor(reached)
   const levelH = levelFor(bestH.share)
   if (levelV !== null && levelH !== null) {
-    const lifts = await solveLifts(train, machines, stock, solve, null, levelV)
+    const easyV = await solveContinuous(train, machines, 'v', solve, levelV)
     const side = await solveContinuous(train, machines, 'h', solve, levelH)
-    if (lifts && side) {
-      const plan = assemble('least-work', train, machines, stock, lifts, side.moves)
-      if (plan) plans.push(plan)
-    }
+    const plan = side && easyV && (await whole('least-work', easyV.moves, levelV, side.moves))
+    if (plan) plans.push(plan)
   }
   return plans
 }
+
+type Moves = readonly (readonly [number, number])[]
+
+const worstOf = (plan: TrainPlan) => Math.max(...plan.couplings.flatMap((c) => [c.score.v, c.score.h]))
+
+/** The lift of each pair nearest to a wanted one. */
+const nearestTo = (machines: readonly PreparedMachine[], wanted: Moves): Moves =>
+  machines.map((m, k) => [
+    nearestIndex(m.pairs[0].v, wanted[k]?.[0] ?? 0),
+    nearestIndex(m.pairs[1].v, wanted[k]?.[1] ?? 0),
+  ])
 
 const assemble = (
   kind: TrainPlanKind,
@@ -91,7 +132,7 @@ const assemble = (
   const wanted = machines.flatMap((m, k) =>
     ([0, 1] as const).map((pair) => ({ pair: m.pairs[pair], lift: lifts[k]?.[pair] ?? 0 })),
   )
-  const supplied = packsFromShelf(wanted, stock)
+  const supplied = packsFromShelf(wanted, stock, new Work(MOST_TRIED))
   if (!supplied) return null
   const moves = machines.flatMap((m, k) =>
     ([0, 1] as const).map((pair): TrainMove => {

@@ -8,6 +8,27 @@ import { turnToTrain, type Train, type TrainCoupling, type TrainMachine } from '
 
 /** Lifts looked at on either side of the continuous best for the closest plan. */
 const NEARBY = 10
+/** Lifts looked at for the least work, of each number of shims handled: those nearest to where the closest plan goes. */
+const NEARBY_EASY = 8
+
+/** Lifts of a pair that the program may choose from. */
+const offered = ({ v, changes }: PairLifts, wanted: number, byWork: boolean): readonly number[] => {
+  const still = nearestIndex(v, 0)
+  const centre = nearestIndex(v, wanted)
+  const near: number[] = []
+  for (let i = Math.max(0, centre - NEARBY); i <= Math.min(v.length - 1, centre + NEARBY); i++) near.push(i)
+  if (!byWork) return [...new Set([...near, still])]
+  const easy = new Map<number, number[]>()
+  const off = (i: number) => Math.abs((v[i] as number) - wanted)
+  for (let i = 0; i < v.length; i++) {
+    const list = easy.get(changes[i] as number) ?? []
+    easy.set(changes[i] as number, list)
+    list.push(i)
+    if (list.length > 4 * NEARBY_EASY) list.sort((a, b) => off(a) - off(b)).splice(NEARBY_EASY)
+  }
+  const few = [...easy.values()].flatMap((list) => list.sort((a, b) => off(a) - off(b)).slice(0, NEARBY_EASY))
+  return [...new Set([...near, ...few, still])]
+}
 
 /** A machine with what its two pairs can do, in order of x. */
 export interface PreparedMachine {
@@ -143,7 +164,7 @@ export const solveLifts = async (
   machines: readonly PreparedMachine[],
   stock: readonly StockShim[],
   solve: SolveLinear,
-  around: readonly (readonly [number, number])[] | null,
+  around: readonly (readonly [number, number])[],
   level: number | null,
 ): Promise<readonly (readonly [number, number])[] | null> => {
   const variables: Variable[] = [
@@ -156,11 +177,7 @@ export const solveLifts = async (
       const { v, changes, packs } = m.pairs[pair]
       const name = nameOf(k, pair)
       variables.push({ name, low: v[0] as number, high: v[v.length - 1] as number, cost: 0 })
-      const centre = around ? nearestIndex(v, around[k]?.[pair] ?? 0) : 0
-      const still = nearestIndex(v, 0)
-      const picked = Array.from(v, (_, i) => i).filter(
-        (i) => !around || Math.abs(i - centre) <= NEARBY || i === still,
-      )
+      const picked = offered(m.pairs[pair], around[k]?.[pair] ?? 0, level !== null)
       const pick = (i: number) => `b${k}_${pair}_${i}`
       for (const i of picked) {
         variables.push({

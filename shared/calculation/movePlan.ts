@@ -65,6 +65,14 @@ const moveOut = z.object({
   takeOut: z.array(out('displacement')).describe('Under each foot of the pair.'),
   putIn: z.array(out('displacement')),
   pack: z.array(out('displacement')).describe('The pack after it, bottom up.'),
+  right: z
+    .object({
+      takeOut: z.array(out('displacement')),
+      putIn: z.array(out('displacement')),
+      pack: z.array(out('displacement')),
+    })
+    .optional()
+    .describe('Under the right foot, when a short shelf makes its pack another one than the left.'),
 })
 const score = z.object({ v: out(), h: out() })
 const planOut = z.object({
@@ -88,6 +96,15 @@ const planOf = (plan: MovePlan) => ({
     takeOut: m.packs.left.takeOut,
     putIn: m.packs.left.putIn,
     pack: m.packs.left.shims,
+    ...(m.packs.right.shims.join() === m.packs.left.shims.join()
+      ? {}
+      : {
+          right: {
+            takeOut: m.packs.right.takeOut,
+            putIn: m.packs.right.putIn,
+            pack: m.packs.right.shims,
+          },
+        }),
   })),
   predicted: plan.predicted,
   verdict: plan.judgement.verdict,
@@ -107,6 +124,9 @@ export const movePlanOperation = defineOperation({
     feasible: z.boolean(),
     score,
     plans: z.array(planOut),
+    searched: z
+      .string()
+      .describe('all, or within N: settings looked at, or micrometres, of more than could be looked at.'),
     blocked: z.array(
       z.object({
         machine: z.enum(['movable', 'stationary']),
@@ -180,6 +200,7 @@ export const movePlanOperation = defineOperation({
       feasible: result.feasible,
       score: result.score,
       plans: result.plans.map(planOf),
+      searched: result.searched,
       blocked: result.blocked,
       alternatives,
     })

@@ -29,6 +29,7 @@ export const shimPackOperation = defineOperation({
     error: out('displacement'),
     changes: out(),
     count: out(),
+    searched: z.string().describe('all, or within N um where totals had to be rounded.'),
   }),
   compute: (given) => {
     const nothing = given.existing.length === 0 && given.stock.every((s) => s.count === 0)

@@ -1,7 +1,7 @@
 import type { Constraint, LinearProgram, SolveLinear } from '../../core/train/linearProgram'
 
 /** Seconds after which an integer program gives the best it has. */
-const TIME_LIMIT = 20
+const TIME_LIMIT = 1.7
 
 const number = (x: number): string => (Object.is(x, -0) ? '0' : String(x))
 
