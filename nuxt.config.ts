@@ -1,5 +1,10 @@
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { build } from 'esbuild'
 import icons from 'unplugin-icons/vite'
+
+/** Packages that the heavy tasks load as they are, with the files that lie beside them. */
+const HEAVY_PACKAGES = ['highs', 'pdfmake']
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
@@ -34,8 +39,26 @@ export default defineNuxtConfig({
     },
   },
   elementPlus: { importStyle: 'css', icon: false, themes: [] },
+  hooks: {
+    // Heavy tasks run in threads of their own: a bundle of theirs, beside the server's entry.
+    'nitro:init': (nitro) => {
+      nitro.hooks.hook('compiled', async () => {
+        await build({
+          entryPoints: [fileURLToPath(new URL('./server/heavy/tasks.ts', import.meta.url))],
+          outfile: join(nitro.options.output.serverDir, 'tasks.mjs'),
+          bundle: true,
+          platform: 'node',
+          format: 'esm',
+          target: 'node20',
+          external: HEAVY_PACKAGES,
+          logLevel: 'error',
+        })
+      })
+    },
+  },
   nitro: {
     preset: 'node-server',
+    externals: { traceInclude: HEAVY_PACKAGES.map((name) => fileURLToPath(import.meta.resolve(name))) },
     compressPublicAssets: { gzip: true },
     serverAssets: ['next', 'mono'].map((face) => ({
       baseName: `fonts-${face}`,

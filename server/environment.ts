@@ -18,6 +18,15 @@ const schema = z.object({
     .min(10_000)
     .max(100_000_000)
     .default(1_000_000),
+  HC_HOSTS: z
+    .string()
+    .default('')
+    .transform((names) =>
+      names
+        .split(',')
+        .map((name) => name.trim().toLowerCase())
+        .filter(Boolean),
+    ),
 })
 
 export type Environment = z.infer<typeof schema>

@@ -1,7 +1,7 @@
 import type { ErrorAnswer } from '../../shared/api/answers'
 import type { Issue } from '../../shared/calculation/operation'
 
-export type RefusalStatus = 400 | 401 | 403 | 404 | 409 | 413 | 415 | 422 | 429 | 503
+export type RefusalStatus = 400 | 401 | 403 | 404 | 405 | 409 | 413 | 415 | 422 | 429 | 503
 
 /** Thrown by any layer below a route to answer with a status and a plain sentence. */
 export class Refused extends Error {

@@ -1,32 +1,43 @@
 import type { Knex } from 'knex'
-import { foldJob } from '../../core/jobs/jobs'
 import type { UnitSystem } from '../../core/units/unitSystem'
-import { tellingOf } from '../../shared/wording/telling'
+import { inThread } from '../heavy/pool'
 import { readJob } from '../jobs/logbook'
 import { findWorks, listPeople } from '../works/works.repository'
-import { reportDocument } from './document'
-import { printPdf } from './printer'
+import { reportFonts } from './fonts'
 
-/** The report of a job as PDF, with a name for the file. */
+interface Printed {
+  readonly pdf: Uint8Array
+  readonly name: string
+}
+
+/** Reports that are being made, so that one asked for twice at once is made once. */
+const making = new Map<string, Promise<Printed>>()
+
+/** The report of a job as PDF, with a name for the file; made in a worker thread. */
 export const reportFor = async (
   knex: Knex,
   jobId: string,
   wanted: { readonly paper: 'a4' | 'letter'; readonly units?: UnitSystem },
-): Promise<{ readonly pdf: Buffer; readonly name: string }> => {
+): Promise<Printed> => {
   const { id, machine, entries } = await readJob(knex, jobId)
-  const [works, people] = await Promise.all([findWorks(knex), listPeople(knex)])
-  const job = foldJob(machine, entries)
-  const telling = tellingOf(wanted.units ?? machine.units, machine, works.footWords)
-  const pdf = await printPdf(
-    reportDocument(job, {
+  const units = wanted.units ?? machine.units
+  const key = [id, entries.length, wanted.paper, units].join()
+  const known = making.get(key)
+  if (known) return known
+  const print = async (): Promise<Printed> => {
+    const [works, people, fonts] = await Promise.all([findWorks(knex), listPeople(knex), reportFonts()])
+    return inThread('report', {
       jobId: id,
-      works: works.name,
       machine,
-      logbook: entries,
-      personName: (person) => people.find((p) => p.id === person)?.name ?? telling.words.report.someone,
-      telling,
+      entries,
+      works: { name: works.name, footWords: works.footWords },
+      people: Object.fromEntries(people.map((p) => [p.id, p.name])),
+      units,
       paper: wanted.paper === 'letter' ? 'LETTER' : 'A4',
-    }),
-  )
-  return { pdf, name: `${machine.tag}-${telling.words.report.fileNames[job.kind]}.pdf` }
+      fonts,
+    })
+  }
+  const made = print().finally(() => making.delete(key))
+  making.set(key, made)
+  return made
 }

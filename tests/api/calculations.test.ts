@@ -42,7 +42,12 @@ describe('requests that are not what they should be', () => {
     for (const body of ['{', '', 'null,', '<xml/>', '{"a":1}}'])
       expectRefusal(await api.post('/api/calc/level', body), 400)
     const broken = new Uint8Array([0x7b, 0x22, 0xff, 0xfe, 0x22, 0x7d])
-    expectRefusal(await api.ask('/api/calc/level', { method: 'POST', body: broken }), 400, 'not-json')
+    const headers = { 'content-type': 'application/json' }
+    expectRefusal(
+      await api.ask('/api/calc/level', { method: 'POST', body: broken, headers }),
+      400,
+      'not-json',
+    )
     for (const body of ['null', '7', '[]', '"level"', 'true'])
       expectRefusal(await api.post('/api/calc/level', body), 422)
   })
@@ -55,7 +60,8 @@ describe('requests that are not what they should be', () => {
         controller.close()
       },
     })
-    const streamed = { method: 'POST', body: chunks, duplex: 'half' } as RequestInit
+    const headers = { 'content-type': 'application/json' }
+    const streamed = { method: 'POST', body: chunks, duplex: 'half', headers } as RequestInit
     expectRefusal(await api.ask('/api/calc/level', streamed), 413, 'too-large')
   })
 
@@ -67,7 +73,7 @@ describe('requests that are not what they should be', () => {
   it('addresses that do not exist', async () => {
     for (const path of ['/api', '/api/', '/api/nothing', '/api/machines/CP-11/nothing'])
       expectRefusal(await api.ask(path), 404)
-    expectRefusal(await api.post('/api/today', {}), 404)
+    expectRefusal(await api.post('/api/today', {}), 405)
   })
 })
 

@@ -18,6 +18,15 @@ export const answers = {
     'The database does not answer. Your entries stay on this device and are sent when it is back.',
   mistake:
     'The program made a mistake. What you typed is still on this device. Try again, and tell whoever looks after it.',
+  noSuchMethod:
+    'Nothing here answers to that method. The addresses and methods are listed at /api/openapi.json.',
+  wrongHost: (name: string) =>
+    `This program is not known by the name ${name || '(none)'}. Open it by its own address, or have whoever looks after it add the name to HC_HOSTS.`,
+  wrongOrigin: 'This came from a page of another site. Open the program at its own address and write there.',
+  sendJson: 'Only JSON is taken here. Send it with content-type application/json.',
+  tooMuch: (seconds: number) =>
+    `This took longer than ${seconds} seconds and was stopped. Take fewer kinds of shims, fewer leaves a pack, or fewer draws.`,
+  busy: 'Too many sums are being worked out just now. Try again in a moment.',
   nothingHere: 'There is nothing at this address. The addresses are listed at /api/openapi.json.',
   noJob: 'There is no such job. It may have been opened on a device that has not sent it yet.',
   noTag: (tag: string) => `There is no machine with the tag ${tag}.`,

@@ -11,5 +11,5 @@ export default route(ROUTES.report, async ({ event, param, query }) => {
     'content-disposition': `inline; filename="${name}"`,
     'cache-control': 'no-store',
   })
-  return pdf
+  return Buffer.from(pdf)
 })

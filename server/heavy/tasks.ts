@@ -1,0 +1,53 @@
+import { foldJob } from '../../core/jobs/jobs'
+import type { LogEntry } from '../../core/logbook/entry'
+import type { UnitSystem } from '../../core/units/unitSystem'
+import type { CalculationAnswer } from '../../shared/calculation/operation'
+import { calculate as calculateHere } from '../../shared/calculation/operations'
+import type { MachineSnapshot } from '../../shared/register/machine'
+import { tellingOf, type FootWords } from '../../shared/wording/telling'
+import { reportDocument } from '../report/document'
+import { printPdf, type ReportFonts } from '../report/printer'
+
+/** What runs in a worker thread: plain data in, plain data out. One function a task. */
+export interface CalculateTask {
+  readonly operation: string
+  readonly input: unknown
+}
+
+export const calculate = ({ operation, input }: CalculateTask): Promise<CalculationAnswer> =>
+  calculateHere(operation, input)
+
+export interface ReportTask {
+  readonly jobId: string
+  readonly machine: MachineSnapshot
+  readonly entries: readonly LogEntry[]
+  readonly works: { readonly name: string; readonly footWords: FootWords }
+  /** Names by id. */
+  readonly people: Readonly<Record<string, string>>
+  readonly units: UnitSystem
+  readonly paper: 'A4' | 'LETTER'
+  readonly fonts: ReportFonts
+}
+
+/** The report as PDF, with a name for its file. */
+export const report = async (
+  task: ReportTask,
+): Promise<{ readonly pdf: Uint8Array; readonly name: string }> => {
+  const { machine, entries, works, people } = task
+  const job = foldJob(machine, entries)
+  const telling = tellingOf(task.units, machine, works.footWords)
+  const words = telling.words.report
+  const pdf = await printPdf(
+    reportDocument(job, {
+      jobId: task.jobId,
+      works: works.name,
+      machine,
+      logbook: entries,
+      personName: (person) => people[person] ?? words.someone,
+      telling,
+      paper: task.paper,
+    }),
+    task.fonts,
+  )
+  return { pdf, name: `${machine.tag}-${words.fileNames[job.kind]}.pdf` }
+}
