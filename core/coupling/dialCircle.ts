@@ -82,6 +82,9 @@ export const joinPlaneInto = (
   }
 }
 
+/** Planes nearer than this can't tell a slope: the last digit of a reading would turn it round. Millimetres. */
+export const LEAST_APART = 10
+
 /** The line two circles make; what one plane lacks stays null. A lone slope or position is kept. */
 export const joinCircles = (arrangement: DialArrangement, first: VH, second: VH): Misalignment => {
   const { circles, join } = arrangement
@@ -125,14 +128,14 @@ export const stillHubOf = (
 
 /**
  * Fits both circles, joins them and reports how far they may be trusted. Refuses positions that
- * can't carry a result, below the path of the circle; and two positions read at one plane.
+ * can't carry a result, below the path of the circle; and two positions read at planes all but one.
  */
 export const measureArrangement = (
   arrangement: DialArrangement,
   limits: TrustLimits,
 ): Outcome<CouplingMeasurement> => {
   const [a, b] = arrangement.circles
-  if (arrangement.join.kind === 'two-positions' && a.plane === b.plane)
+  if (arrangement.join.kind === 'two-positions' && Math.abs(a.plane - b.plane) < LEAST_APART)
     return refused('planes-at-one-place', b.path.slice(0, -1).concat('plane'))
   const fitA = fitHarmonic(a.readings)
   if (!fitA.ok) return refusedBelow(a.path, fitA.refusals)

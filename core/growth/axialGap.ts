@@ -29,6 +29,8 @@ export interface AxialGapResult {
   readonly floatEnds: readonly [Millimetres, Millimetres] | null
   readonly margin: number | null
   readonly verdict: Verdict | null
+  /** When the hubs would touch, warm or cold, at either end of the float; null when they never do. */
+  readonly collides: 'cold' | 'running' | null
   /** How far the movable machine goes along the shaft: positive opens the gap. */
   readonly move: Millimetres | null
 }
@@ -46,12 +48,17 @@ export const axialGap = (input: AxialGapInput): AxialGapResult => {
   const coldGap = input.runningGap + growth
   const judged = input.measured ?? coldGap
   const margin = input.window ? marginIn(judged, input.window) : null
+  const half = (input.float ?? 0) / 2
+  const running = input.measured === undefined ? input.runningGap : input.measured - growth
+  const collides = judged - half <= 0 ? 'cold' : running - half <= 0 ? 'running' : null
   return {
     coldGap,
     growth,
     floatEnds: input.float === undefined ? null : [judged - input.float / 2, judged + input.float / 2],
     margin,
-    verdict: margin === null ? null : verdictOfMargin(margin),
+    // Hubs that touch are out whatever the window says.
+    verdict: collides ? 'out' : margin === null ? null : verdictOfMargin(margin),
+    collides,
     move: input.measured === undefined ? null : coldGap - input.measured,
   }
 }

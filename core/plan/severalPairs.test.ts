@@ -147,7 +147,7 @@ describe('heights over three and four pairs', () => {
             }
           const reached = plan ? (tolerance === VECTOR ? worst(plan.predicted, VECTOR) : plan.score.v) : NaN
           // Where two inner packs follow the line alike, either will do.
-          expect(Math.abs(reached - best)).toBeLessThan(2e-5)
+          expect(Math.abs(reached - best)).toBeLessThan(1e-4)
         },
       ),
       { numRuns: 60 },

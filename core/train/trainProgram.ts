@@ -8,6 +8,10 @@ import { turnToTrain, type Train, type TrainCoupling, type TrainMachine } from '
 
 /** Lifts looked at on either side of the continuous best for the closest plan. */
 const NEARBY = 10
+/** More of a thickness than a train of eight machines can lay. */
+const PLENTY = 192
+/** Packs of one height that the program chooses among, easiest first. */
+const WAYS = [0, 1, 2] as const
 /** Lifts looked at for the least work, of each number of shims handled: those nearest to where the closest plan goes. */
 const NEARBY_EASY = 8
 
@@ -174,44 +178,64 @@ export const solveLifts = async (
   const shelf = new Map<number, { name: string; factor: number }[]>()
   machines.forEach((m, k) => {
     for (const pair of [0, 1] as const) {
-      const { v, changes, packs } = m.pairs[pair]
+      const { v, packs } = m.pairs[pair]
       const name = nameOf(k, pair)
       variables.push({ name, low: v[0] as number, high: v[v.length - 1] as number, cost: 0 })
       const picked = offered(m.pairs[pair], around[k]?.[pair] ?? 0, level !== null)
-      const pick = (i: number) => `b${k}_${pair}_${i}`
-      for (const i of picked) {
+      const choices = picked.flatMap((i) => {
+        const [left, right] = [packs(i, 'left'), packs(i, 'right')]
+        // Where the easiest pack of a height wants a leaf that another foot needs more, the next one may do.
+        return WAYS.flatMap((way) => {
+          const own = [left[Math.min(way, left.length - 1)], right[Math.min(way, right.length - 1)]]
+          const [a, b] = own
+          if (!a || !b || (way >= left.length && way >= right.length)) return []
+          return [{ i, packs: [a, b], changes: a.changes + b.changes, name: `b${k}_${pair}_${i}_${way}` }]
+        })
+      })
+      for (const choice of choices) {
         variables.push({
-          name: pick(i),
+          name: choice.name,
           low: 0,
           high: 1,
-          cost: (changes[i] as number) * (level === null ? 1e-4 : 1),
+          cost: choice.changes * (level === null ? 1e-4 : 1),
           binary: true,
         })
-        for (const side of ['left', 'right'] as const) {
-          const pack = packs(i, side)[0]
-          pack?.putIn.forEach((t, leaf) => {
-            if ((pack.pieces[leaf] ?? -1) >= 0) return
-            const key = thicknessKey(t)
-            shelf.set(key, [...(shelf.get(key) ?? []), { name: pick(i), factor: 1 }])
+        const book = (t: number, factor: number) => {
+          const key = thicknessKey(t)
+          const terms = shelf.get(key) ?? []
+          shelf.set(key, terms)
+          terms.push({ name: choice.name, factor })
+        }
+        for (const pack of choice.packs) {
+          pack.putIn.forEach((t, leaf) => {
+            if ((pack.pieces[leaf] ?? -1) < 0) book(t, 1)
           })
+          // What comes out anywhere may go in elsewhere.
+          pack.takeOut.forEach((t) => book(t, -1))
         }
       }
-      constraints.push({ terms: picked.map((i) => ({ name: pick(i), factor: 1 })), low: 1, high: 1 })
+      constraints.push({ terms: choices.map((c) => ({ name: c.name, factor: 1 })), low: 1, high: 1 })
       constraints.push({
-        terms: [{ name, factor: -1 }, ...picked.map((i) => ({ name: pick(i), factor: v[i] as number }))],
+        terms: [{ name, factor: -1 }, ...choices.map((c) => ({ name: c.name, factor: v[c.i] as number }))],
         low: 0,
         high: 0,
       })
     }
   })
   for (const [key, terms] of shelf) {
+    // Where there is plenty no choice can want more.
     const count = stock.reduce(
       (s, kind) => s + (kind.kind !== 'laminated' && thicknessKey(kind.thickness) === key ? kind.count : 0),
       0,
     )
+    if (count >= PLENTY) continue
     const most = new Map<string, number>()
-    for (const t of terms) most.set(t.name, (most.get(t.name) ?? 0) + 1)
-    constraints.push({ terms: [...most].map(([name, factor]) => ({ name, factor })), low: 0, high: count })
+    for (const t of terms) most.set(t.name, (most.get(t.name) ?? 0) + t.factor)
+    constraints.push({
+      terms: [...most].map(([name, factor]) => ({ name, factor })),
+      low: -Infinity,
+      high: count,
+    })
   }
   const solved = await solve({ variables, constraints })
   if (!solved) return null

@@ -22,6 +22,9 @@ export interface CircleModel {
   /** Change of each reading per radian of clock angle. */
   readonly perRadian: Float64Array
   readonly clocks: Float64Array
+  /** Value of the first harmonic at each reading, and a quarter turn on: what a turn makes of it. */
+  readonly turned: Float64Array
+  readonly quarter: Float64Array
 }
 
 /** An arrangement prepared for many solutions. */
@@ -53,6 +56,14 @@ const circleModel = (arrangement: DialArrangement, i: 0 | 1): CircleModel | null
       return -cos * s + sin * c
     }),
     clocks: Float64Array.from(circle.readings, (r) => (r.clock * Math.PI) / 180),
+    turned: Float64Array.from(circle.readings, (r) => {
+      const [c, s] = clockVector(r.clock)
+      return cos * c + sin * s
+    }),
+    quarter: Float64Array.from(circle.readings, (r) => {
+      const [c, s] = clockVector(r.clock)
+      return sin * c - cos * s
+    }),
   }
 }
 

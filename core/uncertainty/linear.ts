@@ -33,6 +33,38 @@ export const amplitudeCovariance = (
   return [aa, ab, bb]
 }
 
+/**
+ * Whether both circles were read at the same stops by dials on one bracket: then a stop off its mark is
+ * off for both.
+ */
+export const sharesClock = ({ arrangement, circles }: ArrangementModel): boolean => {
+  const [a, b] = circles
+  return (
+    arrangement.join.kind === 'position-and-slope' &&
+    a.clocks.length === b.clocks.length &&
+    a.clocks.every((x, i) => x === b.clocks[i])
+  )
+}
+
+/** Covariances of the first circle's amplitudes with the second's from clock errors they share: cos-cos, cos-sin, sin-cos, sin-sin. */
+const sharedCovariance = (
+  [a, b]: ArrangementModel['circles'],
+  sd: Spread,
+): readonly [number, number, number, number] => {
+  const out: [number, number, number, number] = [0, 0, 0, 0]
+  const turn = (sd.clock * RADIAN) ** 2
+  for (let i = 0; i < a.perRadian.length; i++) {
+    const both = turn * (a.perRadian[i] as number) * (b.perRadian[i] as number)
+    const [ac, as] = [a.weights.cos[i] as number, a.weights.sin[i] as number]
+    const [bc, bs] = [b.weights.cos[i] as number, b.weights.sin[i] as number]
+    out[0] += both * ac * bc
+    out[1] += both * ac * bs
+    out[2] += both * as * bc
+    out[3] += both * as * bs
+  }
+  return out
+}
+
 /** Derivatives of the line's four numbers by every error, 4 rows of ERROR_COUNT. */
 const derivatives = (
   model: ArrangementModel,
@@ -68,6 +100,7 @@ export const lineCovariance = (model: ArrangementModel, sd: Spread): LineCovaria
   const sds = errorSpread(model, sd)
   const out = new Float64Array(16)
   const [first, second] = model.circles.map((c) => amplitudeCovariance(c, sd))
+  const shared = sd.clock > 0 && sharesClock(model) ? sharedCovariance(model.circles, sd) : null
   for (let j = 0; j < 4; j++)
     for (let k = j; k < 4; k++) {
       let sum = 0
@@ -81,6 +114,14 @@ export const lineCovariance = (model: ArrangementModel, sd: Spread): LineCovaria
           at(j, c) * at(k, c) * aa +
           (at(j, c) * at(k, c + 1) + at(j, c + 1) * at(k, c)) * ab +
           at(j, c + 1) * at(k, c + 1) * bb
+      }
+      if (shared) {
+        const [cc, cs, sc, ss] = shared
+        sum +=
+          (at(j, 0) * at(k, 5) + at(j, 5) * at(k, 0)) * cc +
+          (at(j, 0) * at(k, 6) + at(j, 6) * at(k, 0)) * cs +
+          (at(j, 1) * at(k, 5) + at(j, 5) * at(k, 1)) * sc +
+          (at(j, 1) * at(k, 6) + at(j, 6) * at(k, 1)) * ss
       }
       out[4 * j + k] = sum
       out[4 * k + j] = sum

@@ -1,8 +1,10 @@
-import type { FootPlane } from '../coupling/feet'
-import { ALIGNED, type Misalignment } from '../frame/planes'
+import { lineOfMoves, type FootPlane } from '../coupling/feet'
+import { ALIGNED, lineSum, type Misalignment } from '../frame/planes'
 import { judgedQuantities } from '../judge/quantities'
 import type { SettledTolerance } from '../judge/tolerance'
-import { normalFrom, type Random } from '../random/random'
+import { NormalDraws } from '../random/normalDraw'
+import type { Random } from '../random/random'
+import { quantiles } from '../statistics/quantile'
 import {
   ERROR_COUNT,
   errorSpread,
@@ -10,7 +12,8 @@ import {
   type ArrangementModel,
   type CircleModel,
 } from './arrangementModel'
-import { amplitudeCovariance } from './linear'
+import { chanceInBand } from './chance'
+import { amplitudeCovariance, covarianceAfterMove, sharesClock, type LineCovariance } from './linear'
 import type { Spread } from './spread'
 
 /** A spread value: mean, standard deviation, and the 2.5 and 97.5 % quantiles. */
@@ -39,6 +42,8 @@ export interface MonteCarloInput {
 export interface MonteCarloResult {
   readonly coupling: { readonly offset: SpreadVH; readonly slope: SpreadVH }
   readonly feet: readonly { readonly id: string; readonly move: SpreadVH }[]
+  /** Of the line as measured, from the draws. */
+  readonly covariance: LineCovariance
   /** Share of draws in which every judged quantity is inside after the planned move; null with an unknown plane. */
   readonly chanceInBand: number | null
   /** Judged quantities whose 95 % interval as measured is wider than their band. */
@@ -46,7 +51,63 @@ export interface MonteCarloResult {
   readonly advice: 'move' | 'measure-again'
 }
 
-/** Mean, standard deviation and quantiles of a list of draws; sorts the list. */
+const EVEN = 0.5
+
+/** Chance to end in band when the measurement was exactly right, by linear propagation of what the move leaves open. */
+const chanceOfMove = (
+  { feet, sd, tolerance, target = ALIGNED }: MonteCarloInput,
+  nominal: Float64Array,
+  v: Float64Array,
+  h: Float64Array,
+): number => {
+  const last = feet.length - 1
+  const [near, far] = [feet[0], feet[last]]
+  if (!near || !far || near === far) return 1
+  const at = (i: number) => ({ v: v[i] as number, h: h[i] as number })
+  const covariance = covarianceAfterMove(new Float64Array(16), [near, far], [at(0), at(last)], sd)
+  const [ov = 0, oh = 0, sv = 0, sh = 0] = nominal
+  const from: Misalignment = { offset: { v: ov, h: oh }, slope: { v: sv, h: sh } }
+  const moved = lineSum(from, lineOfMoves(feet.map((f, i) => ({ ...f, ...at(i) }))))
+  return chanceInBand(moved, covariance, tolerance, target)
+}
+
+/** Covariance of the line's four numbers over all draws. */
+const covarianceOf = (parts: readonly Float64Array[]): LineCovariance => {
+  const [a, b, c, d] = parts as unknown as readonly [Float64Array, Float64Array, Float64Array, Float64Array]
+  const n = a.length
+  // About the first draw, so that nothing is lost where the spread is small beside the value.
+  const [a0, b0, c0, d0] = [a[0] as number, b[0] as number, c[0] as number, d[0] as number]
+  const sums = new Float64Array(4)
+  const out = new Float64Array(16)
+  for (let i = 0; i < n; i++) {
+    const w = (a[i] as number) - a0
+    const x = (b[i] as number) - b0
+    const y = (c[i] as number) - c0
+    const z = (d[i] as number) - d0
+    sums[0] = (sums[0] as number) + w
+    sums[1] = (sums[1] as number) + x
+    sums[2] = (sums[2] as number) + y
+    sums[3] = (sums[3] as number) + z
+    out[0] = (out[0] as number) + w * w
+    out[1] = (out[1] as number) + w * x
+    out[2] = (out[2] as number) + w * y
+    out[3] = (out[3] as number) + w * z
+    out[5] = (out[5] as number) + x * x
+    out[6] = (out[6] as number) + x * y
+    out[7] = (out[7] as number) + x * z
+    out[10] = (out[10] as number) + y * y
+    out[11] = (out[11] as number) + y * z
+    out[15] = (out[15] as number) + z * z
+  }
+  for (let j = 0; j < 4; j++)
+    for (let k = j; k < 4; k++) {
+      const about = ((sums[j] as number) * (sums[k] as number)) / n
+      out[4 * j + k] = out[4 * k + j] = ((out[4 * j + k] as number) - about) / Math.max(1, n - 1)
+    }
+  return out
+}
+
+/** Mean, standard deviation and quantiles of a list of draws; reorders the list. */
 const spreadOf = (draws: Float64Array): SpreadValue => {
   const n = draws.length
   let sum = 0
@@ -54,55 +115,81 @@ const spreadOf = (draws: Float64Array): SpreadValue => {
   const mean = sum / n
   let squares = 0
   for (let i = 0; i < n; i++) squares += ((draws[i] as number) - mean) ** 2
-  draws.sort()
-  const at = (share: number) => {
-    const place = share * (n - 1)
-    const below = Math.floor(place)
-    const low = draws[below] as number
-    return low + (place - below) * ((draws[Math.min(n - 1, below + 1)] as number) - low)
-  }
-  return { mean, sd: Math.sqrt(squares / Math.max(1, n - 1)), low: at(0.025), high: at(0.975) }
+  const [low, high] = quantiles(draws, [0.025, 0.975]) as [number, number]
+  return { mean, sd: Math.sqrt(squares / Math.max(1, n - 1)), low, high }
 }
 
 const RADIAN = Math.PI / 180
 
-/** Draws errors of a circle's amplitudes into two places of `errors`. */
-const amplitudeDraw = (
+/** Adds what wrong clock angles do to a circle's amplitudes; `angles` in radians, one a reading. */
+const addClockErrors = (
   circle: CircleModel,
-  sd: Spread,
-  normal: Random,
-): ((errors: Float64Array, at: number) => void) => {
-  const n = circle.perRadian.length
-  if (sd.clock === 0) {
-    // Sums of normal errors are normal: two draws stand for all readings, exactly.
-    const [aa, ab, bb] = amplitudeCovariance(circle, sd)
-    const rootA = Math.sqrt(aa)
-    const cross = rootA > 0 ? ab / rootA : 0
-    const rootB = Math.sqrt(Math.max(0, bb - cross * cross))
-    return (errors, at) => {
-      const z = normal()
-      errors[at] = rootA * z
-      errors[at + 1] = cross * z + rootB * normal()
-    }
+  count: number,
+  angles: Float64Array,
+  errors: Float64Array,
+  at: number,
+) => {
+  const { turned, quarter, weights } = circle
+  let a = 0
+  let b = 0
+  for (let i = 0; i < count; i++) {
+    // The pointer stood off by this much while the round number was written down:
+    // cos(x + e) - cos(x), and so for the sine, by the sum of angles.
+    const e = angles[i] as number
+    const sine = Math.abs(e) < 0.05 ? e * (1 - (e * e) / 6 + (e * e * e * e) / 120) : Math.sin(e)
+    const loss = Math.abs(e) < 0.05 ? -e * e * (0.5 - (e * e) / 24) : Math.cos(e) - 1
+    const error = (turned[i] as number) * loss + (quarter[i] as number) * sine
+    a += (weights.cos[i] as number) * error
+    b += (weights.sin[i] as number) * error
   }
-  return (errors, at) => {
-    let a = 0
-    let b = 0
-    for (let i = 0; i < n; i++) {
-      const angle = circle.clocks[i] as number
-      const shown = angle + sd.clock * RADIAN * normal()
-      // The pointer stood at `shown` while `angle` was written down.
-      const error =
-        sd.reading * normal() +
-        circle.cos * (Math.cos(shown) - Math.cos(angle)) +
-        circle.sin * (Math.sin(shown) - Math.sin(angle))
-      a += (circle.weights.cos[i] as number) * error
-      b += (circle.weights.sin[i] as number) * error
-    }
-    errors[at] = a
-    errors[at + 1] = b
+  errors[at] = (errors[at] as number) + a
+  errors[at + 1] = (errors[at + 1] as number) + b
+}
+
+/**
+ * Errors of both circles' amplitudes from standard normal draws. Sums of normal reading errors are normal:
+ * two draws stand for all readings of a circle, exactly. Clock errors go through the real turn; dials on
+ * one bracket stop together and share them.
+ */
+const amplitudeErrors = (model: ArrangementModel, sd: Spread) => {
+  const read = { ...sd, clock: 0 }
+  const roots = model.circles.map((circle) => {
+    const [aa, ab, bb] = amplitudeCovariance(circle, read)
+    const root = Math.sqrt(aa)
+    const cross = root > 0 ? ab / root : 0
+    return { root, cross, left: Math.sqrt(Math.max(0, bb - cross * cross)) }
+  }) as unknown as readonly [Root, Root]
+  const [first, second] = model.circles
+  const shared = sharesClock(model)
+  const turn = sd.clock * RADIAN
+  const angles = new Float64Array(turn === 0 ? 0 : Math.max(first.clocks.length, second.clocks.length))
+  const [one, two] = [first.clocks.length, second.clocks.length]
+  return {
+    /** Draws taken each time. */
+    count: 4 + (turn === 0 ? 0 : one + (shared ? 0 : two)),
+    into: (errors: Float64Array, z: Float64Array, from: number): void => {
+      const [a, b] = roots
+      errors[0] = a.root * (z[from] as number)
+      errors[1] = a.cross * (z[from] as number) + a.left * (z[from + 1] as number)
+      errors[5] = b.root * (z[from + 2] as number)
+      errors[6] = b.cross * (z[from + 2] as number) + b.left * (z[from + 3] as number)
+      if (turn === 0) return
+      for (let i = 0; i < one; i++) angles[i] = turn * (z[from + 4 + i] as number)
+      addClockErrors(first, one, angles, errors, 0)
+      if (!shared) for (let i = 0; i < two; i++) angles[i] = turn * (z[from + 4 + one + i] as number)
+      addClockErrors(second, two, angles, errors, 5)
+    },
   }
 }
+
+interface Root {
+  readonly root: number
+  readonly cross: number
+  readonly left: number
+}
+
+/** Draws worked out at once. */
+const BLOCK = 256
 
 /**
  * Monte Carlo over readings, clock angles, distances, sags, shims, side moves and settling. The
@@ -112,11 +199,10 @@ const amplitudeDraw = (
 export const monteCarlo = (input: MonteCarloInput): MonteCarloResult => {
   const { model, feet, tolerance, sd, draws } = input
   const target = input.target ?? ALIGNED
-  const normal = normalFrom(input.random)
   const spreads = errorSpread(model, sd)
-  const drawFirst = amplitudeDraw(model.circles[0], sd, normal)
-  const drawSecond = amplitudeDraw(model.circles[1], sd, normal)
+  const amplitudes = amplitudeErrors(model, sd)
   const errors = new Float64Array(ERROR_COUNT)
+  const solve = solveWithErrors
   const nominal = new Float64Array(4)
   solveWithErrors(model, errors, nominal)
   const [oV, oH, sV, sH] = nominal as unknown as readonly [number, number, number, number]
@@ -124,22 +210,28 @@ export const monteCarlo = (input: MonteCarloInput): MonteCarloResult => {
 
   const line = new Float64Array(4)
   const parts = [0, 1, 2, 3].map(() => new Float64Array(draws))
-  const footMoves = feet.map(() => [new Float64Array(draws), new Float64Array(draws)] as const)
+  const footV = feet.map(() => new Float64Array(draws))
+  const footH = feet.map(() => new Float64Array(draws))
   const quantities = judgedQuantities(tolerance)
-  const judgedDraws = quantities.map(() => new Float64Array(draws))
-  const terms = quantities.flatMap((q, index) =>
-    q.terms.map((t) => ({
-      index,
-      vector: q.terms.length > 1,
-      offset: t.plane === 'v' ? 0 : 1,
-      slope: t.plane === 'v' ? 2 : 3,
-      offsetFactor: t.offsetFactor,
-      slopeFactor: t.slopeFactor,
-      fromTarget: t.fromTarget ? 1 : 0,
-      low: t.band[0] ?? -Infinity,
-      high: t.band[1] ?? Infinity,
-    })),
+  const vector = quantities.some((q) => q.terms.length > 1)
+  // A quantity that is one of the line's own numbers spreads as that does.
+  const isOwnNumber = quantities.map(
+    ({ terms: [t] }) => !vector && !!t && t.offsetFactor * t.slopeFactor === 0,
   )
+  const judgedDraws = isOwnNumber.map((own) => (own ? null : new Float64Array(draws)))
+  const terms = quantities.flatMap((q, index) => q.terms.map((term) => ({ index, term })))
+  const termOf = Int32Array.from(terms, (t) => t.index)
+  const offsetAt = Int32Array.from(terms, (t) => (t.term.plane === 'v' ? 0 : 1))
+  const offsetFactor = Float64Array.from(terms, (t) => t.term.offsetFactor)
+  const slopeFactor = Float64Array.from(terms, (t) => t.term.slopeFactor)
+  const shift = Float64Array.from(terms, ({ term: t }) =>
+    t.fromTarget
+      ? t.offsetFactor * (target.offset[t.plane] ?? 0) + t.slopeFactor * (target.slope[t.plane] ?? 0)
+      : 0,
+  )
+  const low = Float64Array.from(terms, (t) => t.term.band[0] ?? -Infinity)
+  const high = Float64Array.from(terms, (t) => t.term.band[1] ?? Infinity)
+  const uncertain = Int32Array.from(Array.from(spreads.keys()).filter((e) => (spreads[e] as number) > 0))
   const known = model.tellsV && model.tellsH
   const n = feet.length
   const footX = Float64Array.from(feet, (f) => f.x)
@@ -148,15 +240,33 @@ export const monteCarlo = (input: MonteCarloInput): MonteCarloResult => {
   const vertical = Math.hypot(sd.shim, sd.settling)
   const after = new Float64Array(4)
   const sums = new Float64Array(quantities.length)
+  const moved = new Float64Array(4)
   let inside = 0
 
+  const [partOV, partOH, partSV, partSH] = parts as unknown as readonly [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ]
+  const each = amplitudes.count + uncertain.length + 3 * n
+  const z = new Float64Array(BLOCK * each)
+  const normal = new NormalDraws(input.random)
+
   for (let d = 0; d < draws; d++) {
-    drawFirst(errors, 0)
-    drawSecond(errors, 5)
-    for (let e = 0; e < ERROR_COUNT; e++)
-      if ((spreads[e] as number) > 0) errors[e] = (spreads[e] as number) * normal()
-    solveWithErrors(model, errors, line)
-    for (let k = 0; k < 4; k++) (parts[k] as Float64Array)[d] = line[k] as number
+    let p = (d % BLOCK) * each
+    if (p === 0) normal.fill(z)
+    amplitudes.into(errors, z, p)
+    p += amplitudes.count
+    for (let i = 0; i < uncertain.length; i++) {
+      const e = uncertain[i] as number
+      errors[e] = (spreads[e] as number) * (z[p++] as number)
+    }
+    solve(model, errors, line)
+    partOV[d] = line[0] as number
+    partOH[d] = line[1] as number
+    partSV[d] = line[2] as number
+    partSH[d] = line[3] as number
 
     // The same moves at the feet, done with their own errors where the feet really stand.
     let sx = 0
@@ -167,12 +277,11 @@ export const monteCarlo = (input: MonteCarloInput): MonteCarloResult => {
     let h1 = 0
     for (let f = 0; f < n; f++) {
       const nominalX = footX[f] as number
-      const x = sd.distance > 0 ? nominalX + sd.distance * normal() : nominalX
-      const moves = footMoves[f] as readonly [Float64Array, Float64Array]
-      moves[0][d] = goal[0] - (line[0] as number) + (goal[2] - (line[2] as number)) * x
-      moves[1][d] = goal[1] - (line[1] as number) + (goal[3] - (line[3] as number)) * x
-      const v = (plannedV[f] as number) + (vertical > 0 ? vertical * normal() : 0)
-      const h = (plannedH[f] as number) + (sd.side > 0 ? sd.side * normal() : 0)
+      const x = nominalX + sd.distance * (z[p++] as number)
+      ;(footV[f] as Float64Array)[d] = goal[0] - (line[0] as number) + (goal[2] - (line[2] as number)) * x
+      ;(footH[f] as Float64Array)[d] = goal[1] - (line[1] as number) + (goal[3] - (line[3] as number)) * x
+      const v = (plannedV[f] as number) + vertical * (z[p++] as number)
+      const h = (plannedH[f] as number) + sd.side * (z[p++] as number)
       sx += x
       sxx += x * x
       v0 += v
@@ -184,60 +293,69 @@ export const monteCarlo = (input: MonteCarloInput): MonteCarloResult => {
       const det = n * sxx - sx * sx
       const slopeV = (n * v1 - sx * v0) / det
       const slopeH = (n * h1 - sx * h0) / det
-      after[0] = (line[0] as number) + (v0 - slopeV * sx) / n
-      after[1] = (line[1] as number) + (h0 - slopeH * sx) / n
-      after[2] = (line[2] as number) + slopeV
-      after[3] = (line[3] as number) + slopeH
+      moved[0] = (v0 - slopeV * sx) / n
+      moved[1] = (h0 - slopeH * sx) / n
+      moved[2] = slopeV
+      moved[3] = slopeH
     }
+    for (let k = 0; k < 4; k++) after[k] = (line[k] as number) + (moved[k] as number)
     let all = true
     sums.fill(0)
-    for (const t of terms) {
-      const value =
-        t.offsetFactor * ((after[t.offset] as number) - t.fromTarget * goal[t.offset as 0 | 1]) +
-        t.slopeFactor * ((after[t.slope] as number) - t.fromTarget * goal[t.slope as 2 | 3])
-      const measured =
-        t.offsetFactor * ((line[t.offset] as number) - t.fromTarget * goal[t.offset as 0 | 1]) +
-        t.slopeFactor * ((line[t.slope] as number) - t.fromTarget * goal[t.slope as 2 | 3])
-      const own = judgedDraws[t.index] as Float64Array
-      if (t.vector) {
-        sums[t.index] = (sums[t.index] as number) + value * value
-        own[d] = (own[d] as number) + measured * measured
-        if ((sums[t.index] as number) > t.high * t.high) all = false
-      } else {
-        own[d] = measured
-        if (value < t.low || value > t.high) all = false
+    for (let t = 0; t < terms.length; t++) {
+      const index = termOf[t] as number
+      const o = offsetAt[t] as number
+      const fo = offsetFactor[t] as number
+      const fs = slopeFactor[t] as number
+      const off = shift[t] as number
+      const value = fo * (after[o] as number) + fs * (after[o + 2] as number) - off
+      const own = judgedDraws[index]
+      if (own) {
+        const measured = fo * (line[o] as number) + fs * (line[o + 2] as number) - off
+        if (vector) own[d] = (own[d] as number) + measured * measured
+        else own[d] = measured
       }
+      if (vector) {
+        sums[index] = (sums[index] as number) + value * value
+        if ((sums[index] as number) > (high[t] as number) ** 2) all = false
+      } else if (value < (low[t] as number) || value > (high[t] as number)) all = false
     }
     if (all) inside++
   }
 
+  const covariance = covarianceOf(parts)
+  const chance = inside / draws
+  // Below even odds only because of the measuring: a better measurement is worth more than the move.
+  const measuring = chance < EVEN && chanceOfMove(input, nominal, plannedV, plannedH) >= EVEN
   const of = (tells: boolean, list: Float64Array) => (tells ? spreadOf(list) : null)
-  const wide = quantities.flatMap((q, i) => {
-    const [first] = q.terms
-    if (!first || !(first.plane === 'v' ? model.tellsV : model.tellsH)) return []
-    const own = judgedDraws[i] as Float64Array
-    const vector = q.terms.length > 1
-    if (vector) for (let d = 0; d < draws; d++) own[d] = Math.sqrt(own[d] as number)
-    const [low, high] = vector ? ([0, first.band[1]] as const) : first.band
-    if (low === null || high === null) return []
-    const spread = spreadOf(own)
-    return spread.high - spread.low > high - low ? [q.name] : []
-  })
   const pair = (v: Float64Array, h: Float64Array): SpreadVH => ({
     v: of(model.tellsV, v),
     h: of(model.tellsH, h),
   })
+  const coupling = {
+    offset: pair(parts[0] as Float64Array, parts[1] as Float64Array),
+    slope: pair(parts[2] as Float64Array, parts[3] as Float64Array),
+  }
+  const wide = quantities.flatMap((q, i) => {
+    const [first] = q.terms
+    if (!first || !(first.plane === 'v' ? model.tellsV : model.tellsH)) return []
+    const [from, to] = vector ? ([0, first.band[1]] as const) : first.band
+    if (from === null || to === null) return []
+    const own = judgedDraws[i]
+    if (own && vector) for (let d = 0; d < draws; d++) own[d] = Math.sqrt(own[d] as number)
+    const part = first.slopeFactor === 0 ? coupling.offset[first.plane] : coupling.slope[first.plane]
+    const factor = Math.abs(first.slopeFactor === 0 ? first.offsetFactor : first.slopeFactor)
+    const spread = own ? spreadOf(own) : part
+    const width = spread ? (spread.high - spread.low) * (own ? 1 : factor) : 0
+    return width > to - from ? [q.name] : []
+  })
   return {
-    coupling: {
-      offset: pair(parts[0] as Float64Array, parts[1] as Float64Array),
-      slope: pair(parts[2] as Float64Array, parts[3] as Float64Array),
-    },
+    coupling,
     feet: feet.map(({ id }, f) => {
-      const moves = footMoves[f] as readonly [Float64Array, Float64Array]
-      return { id, move: pair(moves[0], moves[1]) }
+      return { id, move: pair(footV[f] as Float64Array, footH[f] as Float64Array) }
     }),
-    chanceInBand: known ? inside / draws : null,
+    covariance,
+    chanceInBand: known ? chance : null,
     wide,
-    advice: wide.length > 0 || !known ? 'measure-again' : 'move',
+    advice: wide.length > 0 || measuring || !known ? 'measure-again' : 'move',
   }
 }

@@ -234,3 +234,130 @@ describe('distributions', () => {
     expect(Math.abs(variance - 1)).toBeLessThan(0.03)
   })
 })
+
+const quartersModel = must(
+  arrangementModel(
+    must(
+      arrangeTaken(
+        rimFaceDials({
+          rim: {
+            carriedBy: 'movable',
+            plane: -40,
+            sag: 0.08,
+            readings: simulateRim(LINE, { carriedBy: 'movable', plane: -40, sag: 0.08 }, QUARTERS),
+          },
+          faces: [
+            {
+              plunger: 'away',
+              diameter: 170,
+              readings: simulateFace(LINE, { plunger: 'away', diameter: 170, sag: 0 }, QUARTERS),
+            },
+          ],
+        }),
+      ),
+    ).arrangement,
+  ),
+)
+
+describe('dials on one bracket', () => {
+  const clockOnly: Spread = { ...NO_SPREAD, clock: 4 }
+  const drawn = (sd: Spread) =>
+    monteCarlo({
+      model: quartersModel,
+      feet: FEET,
+      tolerance: LIMITS,
+      sd,
+      draws: 120_000,
+      random: seededRandom(11),
+    })
+
+  it('stop together: linear propagation and the draws agree on every covariance', () => {
+    const sd: Spread = { ...clockOnly, reading: 0.004, distance: 1, sag: 0.003 }
+    const linear = lineCovariance(quartersModel, sd)
+    const { covariance } = drawn(sd)
+    for (let j = 0; j < 4; j++)
+      for (let k = 0; k < 4; k++) {
+        const size = Math.sqrt((linear[5 * j] as number) * (linear[5 * k] as number))
+        expect((covariance[4 * j + k] as number) / size).toBeCloseTo((linear[4 * j + k] as number) / size, 1)
+      }
+  })
+
+  it('so that a stop off its mark is off for both: the errors hang together', () => {
+    const c = lineCovariance(quartersModel, clockOnly)
+    const correlation = (c[2] as number) / Math.sqrt((c[0] as number) * (c[10] as number))
+    // Worked by hand: one turn error e at each stop moves both amplitudes alike, by the same stops.
+    const by = QUARTERS.map((clock) => {
+      const model = must(
+        arrangementModel({
+          ...quartersModel.arrangement,
+          circles: quartersModel.arrangement.circles.map((circle) => {
+            const turned = (4 * Math.PI) / 180 / 1000
+            const fit = (x: number) => {
+              const read = circle.readings
+              const mean = read.reduce((s, r) => s + r.value, 0) / read.length
+              const a =
+                read.reduce((s, r) => s + (r.value - mean) * Math.cos((r.clock * Math.PI) / 180), 0) / 2
+              const b =
+                read.reduce((s, r) => s + (r.value - mean) * Math.sin((r.clock * Math.PI) / 180), 0) / 2
+              return a * Math.cos(x) + b * Math.sin(x)
+            }
+            return {
+              ...circle,
+              readings: circle.readings.map((r) => {
+                const at = (r.clock * Math.PI) / 180
+                return r.clock === clock ? { ...r, value: r.value + fit(at + turned) - fit(at) } : r
+              }),
+            }
+          }) as unknown as DialArrangement['circles'],
+        }),
+      )
+      const solve = (m: ArrangementModel) => {
+        const [rim, face] = m.circles
+        const slope = face.cos / face.lever
+        return { offset: (rim.cos - rim.sag) / rim.lever - slope * rim.plane, slope }
+      }
+      const [was, now] = [solve(quartersModel), solve(model)]
+      return { o: now.offset - was.offset, s: now.slope - was.slope }
+    })
+    const sum = (f: (x: { o: number; s: number }) => number) => by.reduce((t, x) => t + f(x), 0)
+    const wanted = sum((x) => x.o * x.s) / Math.sqrt(sum((x) => x.o ** 2) * sum((x) => x.s ** 2))
+    expect(correlation).toBeCloseTo(wanted, 2)
+    expect(Math.abs(correlation)).toBeGreaterThan(0.05)
+  })
+})
+
+describe('whether to measure again', () => {
+  const open = [null, null] as const
+  const oneSided: SettledTolerance = {
+    form: 'window',
+    offset: { v: [0, null], h: open },
+    slope: { v: open, h: open },
+  }
+  const advice = (sd: Partial<Spread>, tolerance: SettledTolerance = oneSided) =>
+    monteCarlo({
+      model: quartersModel,
+      feet: FEET,
+      tolerance,
+      sd: { ...NO_SPREAD, ...sd },
+      draws: 20_000,
+      random: seededRandom(5),
+      target: { offset: { v: 0.02, h: 0 }, slope: { v: 0, h: 0 } },
+    })
+
+  it('yes, when only the measuring leaves it to worse than even odds, one-sided bands too', () => {
+    const narrow: SettledTolerance = { form: 'offset-slope', mode: 'plane', offset: 0.02, slope: 0.00005 }
+    const unsure = advice({ reading: 0.02, sag: 0.02 }, narrow)
+    expect(unsure.chanceInBand).toBeLessThan(0.5)
+    expect(unsure.advice).toBe('measure-again')
+    const sided = advice({ reading: 0.05, sag: 0.1, distance: 2 })
+    expect(sided.chanceInBand).toBeGreaterThan(0.5)
+    expect(sided.advice).toBe('move')
+  })
+
+  it('no, when it is the move that is unsure', () => {
+    const narrow: SettledTolerance = { form: 'offset-slope', mode: 'plane', offset: 0.05, slope: 0.0003 }
+    const clumsy = advice({ shim: 0.2, side: 0.2, reading: 0.0005 }, narrow)
+    expect(clumsy.chanceInBand).toBeLessThan(0.5)
+    expect(clumsy.advice).toBe('move')
+  })
+})

@@ -47,6 +47,10 @@ export const axialGapOperation = defineOperation({
     floatEnds: z.tuple([out('distance'), out('distance')]).nullable(),
     margin: maybe(),
     verdict: z.enum(['in', 'edge', 'out']).nullable(),
+    collides: z
+      .enum(['cold', 'running'])
+      .nullable()
+      .describe('When the hubs would touch, float counted; out then, whatever the window says.'),
     move: maybe('distance').describe('Movable machine along the shaft; positive opens the gap.'),
   }),
   compute: (given) =>

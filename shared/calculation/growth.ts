@@ -9,7 +9,9 @@ import { lineOut, out } from './results'
 
 export const temperature = (what: Thing) =>
   figure(what)
-    .min(-460, { error: issue('that-is-colder-than-anything-can') })
+    // In either unit: no machine is aligned for less than this, nor for more.
+    .min(-273.15, { error: issue('that-is-colder-than-anything-can') })
+    .max(3000, { error: issue('that-is-hotter-than-a-machine') })
     .meta({ measured: 'temperature' })
 export const material = oneOf('material', MATERIALS)
 export const alpha = positive('expansion-per-degree-celsius', undefined, 1e-8).max(1e-3, {

@@ -7,6 +7,7 @@ import { arrangementModel } from '../../core/uncertainty/arrangementModel'
 import { footMoveSd, lineCovariance } from '../../core/uncertainty/linear'
 import { monteCarlo } from '../../core/uncertainty/monteCarlo'
 import type { Spread } from '../../core/uncertainty/spread'
+import { covarianceFromCore, covarianceOut } from './covariance'
 import { defineOperation } from './defineOperation'
 import { DIAL_METHODS, parseMethod } from '../methods/contracts'
 import { notNegative, oneOf, rpm, tolerance, units, whole } from './fields'
@@ -68,6 +69,7 @@ export const uncertaintyOperation = defineOperation({
   result: z.object({
     coupling: z.object({ offset: spreads('displacement'), slope: spreads('slope') }),
     feet: z.array(z.object({ id: z.string(), move: spreads('displacement') })),
+    cov: covarianceOut,
     chanceInBand: out().nullable(),
     wide: z.array(z.string()).describe('Judged quantities whose 95 % interval is wider than their band.'),
     advice: z.enum(['move', 'measure-again']),
@@ -91,7 +93,7 @@ export const uncertaintyOperation = defineOperation({
     if (!model) return refused('not-a-dial-method', ['operation'])
     const spreadOf: Spread = { clock: 0, settling: 0, ...given.sd }
     const { feet, target } = parsed.method.given
-    const result = monteCarlo({
+    const spread = monteCarlo({
       model,
       feet,
       target,
@@ -102,8 +104,10 @@ export const uncertaintyOperation = defineOperation({
     })
     const covariance = lineCovariance(model, spreadOf)
     const root = (i: number) => Math.sqrt(Math.max(0, covariance[5 * i] as number))
+    const { covariance: drawn, ...result } = spread
     return done({
       ...result,
+      cov: covarianceFromCore(drawn, given.units),
       linear: {
         coupling: { offset: { v: root(0), h: root(1) }, slope: { v: root(2), h: root(3) } },
         feet: footMoveSd(covariance, measured.value.coupling, target ?? ALIGNED, feet, spreadOf),

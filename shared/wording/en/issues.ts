@@ -175,6 +175,8 @@ export const issues = {
   'name-the-foot-pair': () => 'Name the foot pair.',
   'one-or-two-faces': () => 'Give one face dial, or two.',
   'one-step-at-least': () => 'Say what was corrected: tilt, turn or offset.',
+  'that-is-hotter-than-a-machine': () =>
+    'That is hotter than any machine runs. Check the digits and the unit.',
   'page-size': () => 'Give how many rows to list, from 1 to 200.',
   'pairs-at-one-place': () => 'Two foot pairs stand at the same place. Check the distances.',
   'planes-at-one-place': () =>

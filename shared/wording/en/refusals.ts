@@ -22,7 +22,7 @@ export const refusals = {
   'feet-at-one-place': () => 'The foot pairs stand at the same place. Check the distances.',
   'speed-needed': () => 'This limit depends on speed. Give the speed in rpm.',
   'planes-at-one-place': () =>
-    'Both dials run at one plane, so they can’t tell the slope. Check the distances.',
+    'The planes of both dials are less than 10 mm (0.4 in) apart, so they can’t tell the slope. Check the distances.',
   'nothing-measured': () => 'Nothing was measured here. Give the values.',
   'bounds-off-quarters': (n: Numbers) =>
     `A go/no-go blade counts only at 12, 3, 6 or 9; ${round(n.clock)} degrees is none of them.`,
