@@ -43,7 +43,9 @@ const placed = (job: SimulatedJob) => {
   const [inboard, outboard] = job.told.feet
   const feet = pairs(inboard, outboard)
   const own = REACH.pairs.map((p, i) => ({ ...p, foot: feet[i] as PlanFoot }))
-  return { feet, pairs: own, machines: [machineLifts('movable', own)], stock: STOCK }
+  const machines = [machineLifts('movable', own)]
+  // The shelf of the study is full: a share of it for every foot makes the same packs.
+  return { feet, pairs: own, machines, sharedMachines: () => machines, stock: STOCK }
 }
 
 const isIn = (job: SimulatedJob, couple: SimulatedCouple): boolean =>
