@@ -357,7 +357,7 @@ writeStudy('trust', {
   ],
   notes: [
     'Swapped sides and a wrong sign are the same in every set, so no set can expose them; the first move does, since the machine then goes the other way. The push test at set-up is what prevents the second.',
-    'Axial float and backlash that are missed are the small ones: their error at the feet is in the last column. Two opposite face dials, or the shafts pushed to one side, cure the first.',
+    'Axial float and backlash are rarely missed, but what is missed need not be small: its error at the feet is in the last column. Reading the same position from both turning directions shows backlash. Two opposite face dials, or the shafts pushed to one side, cure the first.',
   ],
   seconds: (Date.now() - from) / 1000,
 })
