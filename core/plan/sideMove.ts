@@ -208,23 +208,22 @@ export const bestSideMoves = (
   const wish: Point = [(aim.offset.h ?? 0) - now[0], (aim.slope.h ?? 0) - now[1]]
   const still = feet.map(() => 0)
   if (shareAt(forms, now[0], now[1]) <= 1e-12) return still
+  const pairs = pairsOf(feet)
+  if (pairs.length === 0) return still
+  // All the way with one machine, where every pair has room for its own part of it.
+  for (const { role } of pairs) {
+    const sign = role === 'movable' ? 1 : -1
+    const direct = feet.map((f) => (roleOf(f) === role ? sign * (wish[0] + wish[1] * f.x) : 0))
+    if (direct.every((m, i) => m <= (feet[i]?.sidePlus ?? 0) && m >= -(feet[i]?.sideMinus ?? 0)))
+      return settle(direct, feet)
+  }
   const reach = Math.max(...feet.map((f) => Math.abs(f.x)))
   const scale: Point = [1, reach]
-  const machines = pairsOf(feet).map((pairs) => ({
-    role: pairs.role,
-    outline: outlineOf(pairs, feet, scale),
-  }))
-  if (machines.length === 0) return still
-
-  const alone = (role: MachineRole): readonly number[] | null => {
-    const own = machines.filter((m) => m.role === role).map((m) => m.outline)
-    return own.length > 0 ? movesFor(outline(own, scale), wish, scale) : null
-  }
   const whole = outline(
-    machines.map((m) => m.outline),
+    pairs.map((p) => outlineOf(p, feet, scale)),
     scale,
   )
-  const full = alone('movable') ?? alone('stationary') ?? movesFor(whole, wish, scale)
+  const full = pairs.length > 1 ? movesFor(whole, wish, scale) : null
   if (full) return settle(full, feet)
 
   let best: { moves: readonly number[]; share: number } = { moves: still, share: Infinity }

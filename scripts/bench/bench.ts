@@ -3,24 +3,26 @@
  * same through a general linear-algebra package, Monte Carlo, the fold of a long job, a plan.
  * `npm run bench`.
  */
+import { spawnSync } from 'node:child_process'
+import { join } from 'node:path'
 import { EVD, inverse, Matrix } from 'ml-matrix'
-import { measureArrangement } from '../core/coupling/dialCircle'
-import { feetFor } from '../core/coupling/feet'
-import { PreparedSolve } from '../core/coupling/preparedSolve'
-import { arrangeTaken, measureTaken, rimFaceDials } from '../core/methods/dials'
-import { ALIGNED } from '../core/frame/planes'
-import { judge } from '../core/judge/judge'
-import { settleTolerance } from '../core/judge/tolerance'
-import { coupledJob } from '../core/jobs/coupled'
-import { inMil, lift, TestJob } from '../core/jobs/testJob'
-import { planPrepared, prepareFeet, type PlanFoot } from '../core/plan/movePlan'
-import { seededRandom } from '../core/random/random'
-import { simulateFace, simulateRim } from '../core/simulate/dialReadings'
-import { ORDINARY_HANDS } from '../core/uncertainty/ordinaryHands'
-import { arrangementModel } from '../core/uncertainty/arrangementModel'
-import { chanceInBand } from '../core/uncertainty/chance'
-import { covarianceAfterMove, footMoveSd, lineCovariance } from '../core/uncertainty/linear'
-import { monteCarlo } from '../core/uncertainty/monteCarlo'
+import { measureArrangement } from '../../core/coupling/dialCircle'
+import { feetFor } from '../../core/coupling/feet'
+import { PreparedSolve } from '../../core/coupling/preparedSolve'
+import { arrangeTaken, measureTaken, rimFaceDials } from '../../core/methods/dials'
+import { ALIGNED } from '../../core/frame/planes'
+import { judge } from '../../core/judge/judge'
+import { settleTolerance } from '../../core/judge/tolerance'
+import { coupledJob } from '../../core/jobs/coupled'
+import { inMil, lift, TestJob } from '../../core/jobs/testJob'
+import { planPrepared, prepareFeet, type PlanFoot } from '../../core/plan/movePlan'
+import { seededRandom } from '../../core/random/random'
+import { simulateFace, simulateRim } from '../../core/simulate/dialReadings'
+import { ORDINARY_HANDS } from '../../core/uncertainty/ordinaryHands'
+import { arrangementModel } from '../../core/uncertainty/arrangementModel'
+import { chanceInBand } from '../../core/uncertainty/chance'
+import { covarianceAfterMove, footMoveSd, lineCovariance } from '../../core/uncertainty/linear'
+import { monteCarlo } from '../../core/uncertainty/monteCarlo'
 
 const MIL = 0.0254
 const CLOCKS = [0, 90, 180, 270]
@@ -192,7 +194,7 @@ if (collect) {
 
 const model = arrangementModel(arrangement)
 if (!model) throw new Error('bench set has no model')
-const draws = times(5, 1, (i) => {
+const draws = times(6, 3, (i) => {
   sink +=
     monteCarlo({
       model,
@@ -204,6 +206,19 @@ const draws = times(5, 1, (i) => {
     }).chanceInBand ?? 0
 })
 report('200 000 Monte Carlo draws', draws)
+// The same in vectorised numpy, where there is one: the yardstick of the draws.
+const numpy = spawnSync('python3', [join(process.cwd(), 'scripts', 'bench', 'draws.py')], {
+  encoding: 'utf8',
+})
+if (numpy.status === 0) {
+  const [, ...warm] = numpy.stdout.trim().split(' ').map(Number)
+  const theirs = Float64Array.from(warm).sort()
+  report(
+    'the same draws in vectorised numpy',
+    theirs,
+    `ratio ${(at(theirs, 0.5) / at(draws, 0.5)).toFixed(2)} x, at least 1`,
+  )
+}
 
 // A long job: sixty rounds of sets, a plan and a move each, and one digit changed in the set under way.
 const job = new TestJob().ready()
