@@ -60,9 +60,7 @@ export interface PackChoices {
   readonly has: (key: number) => boolean
   /** Fewest shims handled for this total. */
   readonly changes: (key: number) => number
-  /** The easiest pack of this total; undefined only where its ways are too many to tell apart. */
-  readonly pack: (key: number) => Pack | undefined
-  /** The kept ways, easiest first. */
+  /** The kept ways, easiest first; none only where its ways are too many to tell apart. */
   readonly packs: (key: number) => readonly Pack[]
 }
 
@@ -120,7 +118,6 @@ export const packChoices = (
     asIs,
     has: (key) => key === asIs || price(key) !== UNREACHED,
     changes: (key) => (key === asIs ? 0 : existing.length + price(key)),
-    pack: (key) => packs(key)[0],
     packs,
   }
 }
@@ -135,7 +132,6 @@ export const untouchedPack = (existing: readonly Millimetres[]): PackChoices => 
     asIs,
     has: (key) => key === asIs,
     changes: () => 0,
-    pack: () => pack,
     packs: () => [pack],
   }
 }

@@ -31,25 +31,28 @@ const must = <T>(x: Outcome<T> | T | null): T => {
   }
   return x as T
 }
-const rimFaceModel = must(
-  arrangeTaken(
-    rimFaceDials({
-      rim: {
-        carriedBy: 'movable',
-        plane: -40,
-        sag: 0.08,
-        readings: simulateRim(LINE, { carriedBy: 'movable', plane: -40, sag: 0.08 }, QUARTERS),
-      },
-      faces: [
-        {
-          plunger: 'away',
-          diameter: 170,
-          readings: simulateFace(LINE, { plunger: 'away', diameter: 170, sag: 0 }, [0, 60, 150, 200, 300]),
+/** Rim and face at these stops. */
+const rimFaceAt = (rim: readonly number[], face: readonly number[]) =>
+  must(
+    arrangeTaken(
+      rimFaceDials({
+        rim: {
+          carriedBy: 'movable',
+          plane: -40,
+          sag: 0.08,
+          readings: simulateRim(LINE, { carriedBy: 'movable', plane: -40, sag: 0.08 }, rim),
         },
-      ],
-    }),
-  ),
-).arrangement
+        faces: [
+          {
+            plunger: 'away',
+            diameter: 170,
+            readings: simulateFace(LINE, { plunger: 'away', diameter: 170, sag: 0 }, face),
+          },
+        ],
+      }),
+    ),
+  ).arrangement
+const rimFaceModel = rimFaceAt(QUARTERS, [0, 60, 150, 200, 300])
 const headsModel = must(
   arrangeTaken(
     headsSamples({
@@ -235,29 +238,7 @@ describe('distributions', () => {
   })
 })
 
-const quartersModel = must(
-  arrangementModel(
-    must(
-      arrangeTaken(
-        rimFaceDials({
-          rim: {
-            carriedBy: 'movable',
-            plane: -40,
-            sag: 0.08,
-            readings: simulateRim(LINE, { carriedBy: 'movable', plane: -40, sag: 0.08 }, QUARTERS),
-          },
-          faces: [
-            {
-              plunger: 'away',
-              diameter: 170,
-              readings: simulateFace(LINE, { plunger: 'away', diameter: 170, sag: 0 }, QUARTERS),
-            },
-          ],
-        }),
-      ),
-    ).arrangement,
-  ),
-)
+const quartersModel = must(arrangementModel(rimFaceAt(QUARTERS, QUARTERS)))
 
 describe('dials on one bracket', () => {
   const clockOnly: Spread = { ...NO_SPREAD, clock: 4 }
