@@ -9,6 +9,8 @@ export interface Refusal {
 export type RefusalCode =
   | 'too-few-positions'
   | 'planes-at-one-place'
+  | 'dial-never-travels'
+  | 'dial-on-its-own-hub'
   | 'nothing-measured'
   | 'bounds-off-quarters'
   | 'bounds-empty'

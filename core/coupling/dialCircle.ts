@@ -4,15 +4,18 @@ import { done, refused, refusedBelow, type Outcome } from '../outcome'
 import { flagsOfSets, trustOfSet, type TrustLimits, type TrustReport } from '../trust/trustReport'
 import type { Millimetres } from '../units/unitSystem'
 import type { ReadingSign } from './dialSet'
+import type { StillHub } from './stillHub'
 
 /** Readings once round the clock, and what their cosine and sine amplitudes stand for. */
 export interface DialCircle {
   readonly name: string
-  /** Plunger-in positive, millimetres. */
+  /** Plunger-in positive, a still hub's measured surface taken out, millimetres. */
   readonly readings: readonly Reading[]
   readonly sag: Millimetres
-  /** A bar carries it, whose sag was measured and may be wrong. */
-  readonly hasBar?: boolean
+  /** Bars whose sag was measured and may be wrong: as many of its dials as hang on one. */
+  readonly bars?: 0 | 1 | 2
+  /** Two dials half a turn apart whose half difference is the reading; one where it is missing. */
+  readonly dials?: 1 | 2
   /** Read at the coupling centre itself: no distance was taped. */
   readonly atCentre?: boolean
   /** A position of the axis (millimetres) or its slope (mm/mm). */
@@ -21,8 +24,8 @@ export interface DialCircle {
   readonly lever: number
   /** x of the plane a position is read at. */
   readonly plane: Millimetres
-  /** Amplitudes of the run-out of a hub that stood still; already in the readings, taken out again. */
-  readonly stillHub?: { readonly cos: number; readonly sin: number }
+  /** What a hub that stood still put into the readings: its measured surface, or `unknown` when none was. */
+  readonly stillHub?: StillHub | 'unknown'
   /** Where in the input its readings lie, for refusals. */
   readonly path: readonly (string | number)[]
 }
@@ -49,10 +52,10 @@ export interface CouplingMeasurement {
   readonly axialFloat: Millimetres | null
 }
 
-/** What a fit says at its circle: `(a - s)/lever` and `b/lever`, still-hub run-out taken out first. */
+/** What a fit says at its circle: `(a - s)/lever` and `b/lever`. */
 export const circleValue = (circle: DialCircle, fit: HarmonicFit): VH => ({
-  v: fit.cos === null ? null : (fit.cos - (circle.stillHub?.cos ?? 0) - circle.sag) / circle.lever,
-  h: fit.sin === null ? null : (fit.sin - (circle.stillHub?.sin ?? 0)) / circle.lever,
+  v: fit.cos === null ? null : (fit.cos - circle.sag) / circle.lever,
+  h: fit.sin === null ? null : fit.sin / circle.lever,
 })
 
 /**
@@ -114,17 +117,6 @@ export const withPlungerInPositive = (
   readings: readonly Reading[],
   sign: ReadingSign | undefined,
 ): readonly Reading[] => (sign === -1 ? readings.map((r) => ({ ...r, value: -r.value })) : readings)
-
-/** First harmonic of a still hub's measured run-out, or nothing where none was measured. */
-export const stillHubOf = (
-  runout: readonly Reading[] | undefined,
-  path: readonly (string | number)[],
-): Outcome<{ readonly cos: number; readonly sin: number } | undefined> => {
-  if (!runout) return done(undefined)
-  const fit = fitHarmonic(runout)
-  if (!fit.ok) return refusedBelow(path, fit.refusals)
-  return done({ cos: fit.value.cos ?? 0, sin: fit.value.sin ?? 0 })
-}
 
 /**
  * Fits both circles, joins them and reports how far they may be trusted. Refuses positions that

@@ -38,3 +38,7 @@ export const rimFactor = (carriedBy: Carrier): 1 | -1 => (carriedBy === 'movable
 
 /** q of the face model: +1 for a plunger pointing away from its bracket, -1 for one pointing back. */
 export const faceFactor = (plunger: Plunger): 1 | -1 => (plunger === 'away' ? 1 : -1)
+
+/** A dial travels round the other hub only while the shaft that carries it turns. */
+export const travels = ({ carriedBy, turning = 'both' }: Pick<DialSet, 'carriedBy' | 'turning'>): boolean =>
+  turning === 'both' || turning === carriedBy

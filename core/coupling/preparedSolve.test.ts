@@ -5,12 +5,14 @@ import type { DialArrangement, DialCircle, Join } from './dialCircle'
 import { measureArrangement } from './dialCircle'
 import { feetFor } from './feet'
 import { PreparedSolve } from './preparedSolve'
+import type { StillHub } from './stillHub'
 
 const LIMITS = { units: 'metric', graduation: 0.01, offsetLimit: null } as const
 const FEET = [
   { id: 'a', x: 250 },
   { id: 'b', x: 800 },
 ]
+const HUB: StillHub = { heights: [0.01, -0.02, 0.03, 0, 0.01, 0.02], weights: [] }
 const circle = (
   name: string,
   reads: 'position' | 'slope',
@@ -28,7 +30,7 @@ const circle = (
   reads,
   lever,
   plane,
-  stillHub: { cos: 0.01, sin: -0.02 },
+  stillHub: HUB,
   path: [name],
 })
 const joins: readonly Join[] = [
@@ -57,7 +59,10 @@ describe('a set-up solved ahead of its readings', () => {
           solver.solve()
           const filled = (c: DialCircle, from: number): DialCircle => ({
             ...c,
-            readings: c.readings.map((r, i) => ({ ...r, value: values[from + i] ?? 0 })),
+            readings: c.readings.map((r, i) => ({
+              ...r,
+              value: (values[from + i] ?? 0) - (HUB.heights[i] ?? 0),
+            })),
           })
           const circles = [filled(blank.circles[0], 0), filled(blank.circles[1], 6)] as const
           const measured = measureArrangement({ ...blank, circles }, LIMITS)

@@ -1,11 +1,15 @@
 import { CircleSolver } from '../fit/circleSolver'
 import { ALIGNED, type Misalignment } from '../frame/planes'
-import { joinPlaneInto, type DialArrangement } from './dialCircle'
+import { joinPlaneInto, type DialArrangement, type DialCircle } from './dialCircle'
 import type { FootPlane } from './feet'
+
+/** What a still hub puts into each reading as it is typed. */
+const heightsOf = ({ stillHub }: DialCircle) =>
+  stillHub === undefined || stillHub === 'unknown' ? undefined : stillHub.heights
 
 /**
  * A set-up solved ahead of its readings: positions and distances stay while digits are typed.
- * Write readings into `first` and `second`, call `solve`, read `line` and `moves`. `solve`
+ * Write readings as read into `first` and `second`, call `solve`, read `line` and `moves`. `solve`
  * allocates nothing. Millimetres, mm/mm.
  */
 export class PreparedSolve {
@@ -24,8 +28,8 @@ export class PreparedSolve {
     target: Misalignment = ALIGNED,
   ) {
     const [a, b] = arrangement.circles
-    this.first = new CircleSolver(a.readings)
-    this.second = new CircleSolver(b.readings)
+    this.first = new CircleSolver(a.readings, heightsOf(a))
+    this.second = new CircleSolver(b.readings, heightsOf(b))
     this.footX = Float64Array.from(feet, (f) => f.x)
     this.moves = new Float64Array(2 * feet.length)
     this.goal = Float64Array.of(
@@ -41,10 +45,10 @@ export class PreparedSolve {
     const [a, b] = this.arrangement.circles
     first.solve()
     second.solve()
-    const v1 = (first.cos - (a.stillHub?.cos ?? 0) - a.sag) / a.lever
-    const h1 = (first.sin - (a.stillHub?.sin ?? 0)) / a.lever
-    const v2 = (second.cos - (b.stillHub?.cos ?? 0) - b.sag) / b.lever
-    const h2 = (second.sin - (b.stillHub?.sin ?? 0)) / b.lever
+    const v1 = (first.cos - a.sag) / a.lever
+    const h1 = first.sin / a.lever
+    const v2 = (second.cos - b.sag) / b.lever
+    const h2 = second.sin / b.lever
     joinPlaneInto(this.arrangement.join, v1, v2, a.plane, b.plane, line, 0)
     joinPlaneInto(this.arrangement.join, h1, h2, a.plane, b.plane, line, 1)
     for (let f = 0; f < footX.length; f++) {

@@ -84,23 +84,26 @@ export class CircleSolver {
   private readonly weights: CircleWeights
   private readonly positions: CentredPositions
   private readonly sums: Float64Array
+  private readonly takenOut: Float64Array
 
-  constructor(readings: readonly Reading[]) {
-    this.readings = Float64Array.from(readings, (r) => r.value)
+  /** `takenOut` goes off each reading as it is written: a still hub's surface. */
+  constructor(readings: readonly Reading[], takenOut?: readonly number[]) {
+    this.takenOut = Float64Array.from(readings, (_, i) => takenOut?.[i] ?? 0)
+    this.readings = Float64Array.from(readings, (r, i) => r.value + (this.takenOut[i] as number))
     this.positions = centredPositions(readings)
     this.weights = weightsOf(this.positions)
     this.sums = new Float64Array(this.positions.groupSize.length)
   }
 
   solve(): void {
-    const { readings, sums } = this
+    const { readings, sums, takenOut } = this
     const { c, s, group, groupSize } = this.positions
     const { cos, sin } = this.weights
     let a = 0
     let b = 0
     sums.fill(0)
     for (let i = 0; i < readings.length; i++) {
-      const r = readings[i] as number
+      const r = (readings[i] as number) - (takenOut[i] as number)
       const g = group[i] as number
       a += (cos[i] as number) * r
       b += (sin[i] as number) * r
@@ -110,7 +113,8 @@ export class CircleSolver {
     for (let i = 0; i < readings.length; i++) {
       const g = group[i] as number
       const mean = (sums[g] as number) / (groupSize[g] as number)
-      const left = (readings[i] as number) - mean - a * (c[i] as number) - b * (s[i] as number)
+      const left =
+        (readings[i] as number) - (takenOut[i] as number) - mean - a * (c[i] as number) - b * (s[i] as number)
       squares += left * left
     }
     this.cos = a

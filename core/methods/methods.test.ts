@@ -170,12 +170,12 @@ describe('one shaft that stood still', () => {
   const setting = { carriedBy: 'movable', sag: 0, bothTurn: false, plane: -40 } as const
   const rim = QUARTERS.map((clock) => ({ clock, value: rimTravel(pair, setting, clock) }))
   const face = simulateFace(line, { plunger: 'away', diameter: 150, sag: 0 }, QUARTERS)
-  const read = (runout?: readonly Reading[]) =>
+  const read = (runout?: readonly Reading[], faceRunout?: readonly Reading[]) =>
     value(
       measureTaken(
         rimFaceDials({
           rim: { carriedBy: 'movable', plane: -40, sag: 0, turning: 'movable', readings: rim, runout },
-          faces: [{ plunger: 'away', diameter: 150, readings: face }],
+          faces: [{ plunger: 'away', diameter: 150, readings: face, runout: faceRunout }],
         }),
         LIMITS,
       ),
@@ -192,7 +192,10 @@ describe('one shaft that stood still', () => {
       value: 0.08 * Math.cos(((clock - 40) * Math.PI) / 180),
     }))
     expectLine(read(turned).coupling, line)
-    expect(read(turned).trust.flags).not.toContain('one-shaft-turned')
+    // The face of that hub was not measured yet.
+    expect(read(turned).trust.flags).toContain('one-shaft-turned')
+    const runsTrue = turned.map((r) => ({ ...r, value: 0 }))
+    expect(read(turned, runsTrue).trust.flags).not.toContain('one-shaft-turned')
   })
 })
 
@@ -307,7 +310,8 @@ describe('typed values', () => {
         QUARTERS,
       ),
     } as const
-    expect(measureTaken(reverseRimDials({ onStationary: set, onMovable: set }), LIMITS)).toMatchObject({
+    const onMovable = { ...set, carriedBy: 'stationary' } as const
+    expect(measureTaken(reverseRimDials({ onStationary: set, onMovable }), LIMITS)).toMatchObject({
       refusals: [{ code: 'planes-at-one-place', path: ['onMovable', 'plane'] }],
     })
     expect(REFERENCE_AXIS.direction.x).toBe(1)

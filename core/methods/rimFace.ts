@@ -30,11 +30,11 @@ export const rimFaceMethod: Method<RimFaceSetUp> = {
     const rim = rimCircle('rim', { ...mount, readings: readAt(read, 'rim') }, ['rim'])
     if (!rim.ok) return rim
     const join = { kind: 'position-and-slope' } as const
-    const flags = setUpFlags([mount])
     if (!second) {
-      const face = faceCircle('face', { ...first, readings: readAt(read, 'face') }, ['face'])
+      const face = faceCircle('face', { ...first, readings: readAt(read, 'face') }, ['face'], mount.turning)
       if (!face.ok) return face
-      return done({ arrangement: { circles: [rim.value, face.value], join }, flags, axialFloat: null })
+      const circles = [rim.value, face.value] as const
+      return done({ arrangement: { circles, join }, flags: setUpFlags([mount], circles), axialFloat: null })
     }
     const both = opposedFaceCircle(
       'face',
@@ -43,9 +43,11 @@ export const rimFaceMethod: Method<RimFaceSetUp> = {
         { ...second, readings: readAt(read, 'face2') },
       ],
       [['face1'], ['face2']],
+      mount.turning,
     )
     if (!both.ok) return both
     const { circle, axialFloat } = both.value
-    return done({ arrangement: { circles: [rim.value, circle], join }, flags, axialFloat })
+    const circles = [rim.value, circle] as const
+    return done({ arrangement: { circles, join }, flags: setUpFlags([mount], circles), axialFloat })
   },
 }

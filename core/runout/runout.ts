@@ -44,6 +44,14 @@ const MIL: Millimetres = 0.0254
 export const starterRunoutLimit = (rpm: number): Millimetres =>
   Math.min(RUNOUT_RULE.most, Math.max(RUNOUT_RULE.least, RUNOUT_RULE.constant / rpm)) * MIL
 
+/**
+ * Standard deviation of either amplitude of a hub's run-out that nobody measured: a hub that just passes
+ * the starter limit at its speed (the widest one where no speed is known), its high spot anywhere.
+ * Millimetres.
+ */
+export const unmeasuredRunoutSd = (rpm: number | null): Millimetres =>
+  (rpm === null ? RUNOUT_RULE.most * MIL : starterRunoutLimit(rpm)) / 2 / Math.SQRT2
+
 const highSpot = (cos: number, sin: number, order: 1 | 2): Harmonic => {
   const angle = (Math.atan2(sin, cos) * 180) / Math.PI
   return { amplitude: Math.hypot(cos, sin), highAt: normalClock(angle < 0 ? angle + 360 : angle) / order }

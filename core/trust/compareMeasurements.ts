@@ -67,6 +67,8 @@ export interface ComparedMeasurements {
 export const poolSets = (first: DialArrangement, second: DialArrangement): DialArrangement => {
   const pooled = (i: 0 | 1): DialCircle => ({
     ...first.circles[i],
+    // Out of the readings already.
+    stillHub: undefined,
     readings: [first, second].flatMap((set, n) =>
       set.circles[i].readings.map((r) => ({ ...r, group: `${n + 1} ${r.group ?? ''}` })),
     ),
@@ -86,7 +88,7 @@ const combine = (first: DialArrangement, second: DialArrangement): Misalignment 
 
 /** Where a circle stands and what it reads by: only circles set up alike share a fit. */
 const setUpOf = (a: DialArrangement) =>
-  JSON.stringify([a.join, a.circles.map((c) => [c.name, c.plane, c.lever, c.sag, c.stillHub])])
+  JSON.stringify([a.join, a.circles.map((c) => [c.name, c.plane, c.lever, c.sag, c.stillHub === 'unknown'])])
 
 /**
  * Compares two measurements of one machine position by position (less each set's own constant) and

@@ -1,4 +1,4 @@
-import { joinPlaneInto, type DialArrangement, type Join } from '../coupling/dialCircle'
+import { joinPlaneInto, type DialArrangement, type DialCircle, type Join } from '../coupling/dialCircle'
 import { fitHarmonic } from '../fit/harmonicFit'
 import { clockVector } from '../frame/clock'
 import { circleWeights, type CircleWeights } from '../fit/circleSolver'
@@ -7,16 +7,22 @@ import type { Spread } from './spread'
 /** One circle prepared for many solutions: amplitudes as found, and how their errors spread. */
 export interface CircleModel {
   readonly weights: CircleWeights
-  /** Cosine and sine amplitude as found, still-hub run-out taken out; sag still in. */
+  /** Cosine and sine amplitude as found; sag still in. */
   readonly cos: number
   readonly sin: number
   readonly sag: number
-  /** 1 where the bar's sag is uncertain, 0 for instruments without a bar. */
-  readonly sagCounts: 0 | 1
+  /** Share of a reading's standard deviation in each reading here: less than 1 for a mean of two dials. */
+  readonly readingShare: number
+  /** Share of one bar's sag error in the sag: 0 for instruments without a bar. */
+  readonly sagShare: number
   readonly lever: number
-  /** Change of the lever per millimetre of swing diameter; 0 for a position. */
+  /** Change of the lever per millimetre of error in taping a swing diameter; 0 for a position. */
   readonly leverPerDiameter: number
   readonly plane: number
+  /** How errors of a still hub's run-out readings spread over both amplitudes, per unit of their variance. */
+  readonly hubCovariance: readonly [cosVariance: number, covariance: number, sinVariance: number]
+  /** 1 where a still hub's run-out is in the readings unmeasured. */
+  readonly hubUnknown: 0 | 1
   /** 1 where the plane was taped, 0 where it is the coupling centre itself or there is none. */
   readonly planeCounts: 0 | 1
   /** Change of each reading per radian of clock angle. */
@@ -35,20 +41,45 @@ export interface ArrangementModel {
   readonly tellsH: boolean
 }
 
+const hubCovariance = (
+  { cos, sin }: CircleWeights,
+  hub: DialCircle['stillHub'],
+): CircleModel['hubCovariance'] => {
+  if (hub === undefined || hub === 'unknown') return [0, 0, 0]
+  let [aa, ab, bb] = [0, 0, 0]
+  for (let j = 0; j < (hub.weights[0]?.length ?? 0); j++) {
+    let [a, b] = [0, 0]
+    hub.weights.forEach((row, i) => {
+      a += (cos[i] as number) * (row[j] ?? 0)
+      b += (sin[i] as number) * (row[j] ?? 0)
+    })
+    aa += a * a
+    ab += a * b
+    bb += b * b
+  }
+  return [aa, ab, bb]
+}
+
 const circleModel = (arrangement: DialArrangement, i: 0 | 1): CircleModel | null => {
   const circle = arrangement.circles[i]
   const fit = fitHarmonic(circle.readings)
   if (!fit.ok) return null
   const cos = fit.value.cos ?? 0
   const sin = fit.value.sin ?? 0
+  const dials = circle.dials ?? 1
+  const weights = circleWeights(circle.readings)
   return {
-    weights: circleWeights(circle.readings),
-    cos: cos - (circle.stillHub?.cos ?? 0),
-    sin: sin - (circle.stillHub?.sin ?? 0),
+    weights,
+    cos,
+    sin,
+    readingShare: 1 / Math.sqrt(dials),
     sag: circle.sag,
-    sagCounts: circle.hasBar ? 1 : 0,
+    sagShare: Math.sqrt(circle.bars ?? 0) / dials,
     lever: circle.lever,
-    leverPerDiameter: circle.reads === 'slope' ? Math.sign(circle.lever) / 2 : 0,
+    // Two diameters taped apart: their mean errs by less than either.
+    leverPerDiameter: circle.reads === 'slope' ? Math.sign(circle.lever) / 2 / Math.sqrt(dials) : 0,
+    hubCovariance: hubCovariance(weights, circle.stillHub),
+    hubUnknown: circle.stillHub === 'unknown' ? 1 : 0,
     plane: circle.plane,
     planeCounts: circle.reads === 'position' && !circle.atCentre ? 1 : 0,
     perRadian: Float64Array.from(circle.readings, (r) => {
@@ -111,7 +142,7 @@ export const solveWithErrors = (model: ArrangementModel, errors: Float64Array, o
 export const errorSpread = (model: ArrangementModel, sd: Spread): Float64Array => {
   const out = new Float64Array(ERROR_COUNT)
   model.circles.forEach((c, i) => {
-    out[5 * i + 2] = c.sagCounts * sd.sag
+    out[5 * i + 2] = c.sagShare * sd.sag
     out[5 * i + 3] = c.leverPerDiameter === 0 ? 0 : sd.distance
     out[5 * i + 4] = c.planeCounts * sd.distance
   })

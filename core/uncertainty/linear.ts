@@ -14,7 +14,7 @@ export type LineCovariance = Float64Array
 
 const RADIAN = Math.PI / 180
 
-/** Variances and covariance of a circle's cosine and sine amplitude, from readings and clock angles. */
+/** Variances and covariance of a circle's cosine and sine amplitude, from readings, clock angles and a still hub. */
 export const amplitudeCovariance = (
   circle: CircleModel,
   sd: Spread,
@@ -23,14 +23,22 @@ export const amplitudeCovariance = (
   let ab = 0
   let bb = 0
   for (let i = 0; i < circle.perRadian.length; i++) {
-    const variance = sd.reading ** 2 + ((circle.perRadian[i] as number) * sd.clock * RADIAN) ** 2
+    const variance =
+      (circle.readingShare * sd.reading) ** 2 + ((circle.perRadian[i] as number) * sd.clock * RADIAN) ** 2
     const a = circle.weights.cos[i] as number
     const b = circle.weights.sin[i] as number
     aa += a * a * variance
     ab += a * b * variance
     bb += b * b * variance
   }
-  return [aa, ab, bb]
+  const [hubCos, hubBoth, hubSin] = circle.hubCovariance
+  const unknown = circle.hubUnknown * sd.runout ** 2
+  const { tellsV, tellsH } = circle.weights
+  return [
+    aa + hubCos * sd.reading ** 2 + (tellsV ? unknown : 0),
+    ab + hubBoth * sd.reading ** 2,
+    bb + hubSin * sd.reading ** 2 + (tellsH ? unknown : 0),
+  ]
 }
 
 /**

@@ -1,3 +1,4 @@
+import { unmeasuredRunoutSd } from '../runout/runout'
 import type { Spread } from './spread'
 
 const MIL = 0.0254
@@ -12,4 +13,5 @@ export const ORDINARY_HANDS: Spread = {
   shim: 0.15 * MIL,
   side: 0.4 * MIL,
   settling: 0.25 * MIL,
+  runout: unmeasuredRunoutSd(null),
 }

@@ -14,6 +14,8 @@ export interface Spread {
   readonly shim: Millimetres
   /** What a side move does at a foot pair. */
   readonly side: Millimetres
+  /** Each amplitude of what a hub put into the readings that stood still with its run-out unmeasured. */
+  readonly runout: Millimetres
   /** Further shift of a foot pair's height on tightening. */
   readonly settling: Millimetres
 }
@@ -26,4 +28,5 @@ export const NO_SPREAD: Spread = {
   shim: 0,
   side: 0,
   settling: 0,
+  runout: 0,
 }

@@ -105,6 +105,7 @@ const SPREADS: readonly (readonly [string, Spread])[] = [
       shim: 0.2 * MIL,
       side: 0.3 * MIL,
       settling: 0.1 * MIL,
+      runout: 0,
     },
   ],
 ]

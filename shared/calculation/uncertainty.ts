@@ -6,12 +6,13 @@ import { seededRandom } from '../../core/random/random'
 import { arrangementModel } from '../../core/uncertainty/arrangementModel'
 import { footMoveSd, lineCovariance } from '../../core/uncertainty/linear'
 import { monteCarlo } from '../../core/uncertainty/monteCarlo'
+import { unmeasuredRunoutSd } from '../../core/runout/runout'
 import type { Spread } from '../../core/uncertainty/spread'
 import { covarianceFromCore, covarianceOut } from './covariance'
 import { defineOperation } from './defineOperation'
 import { DIAL_METHODS, parseMethod } from '../methods/contracts'
 import { notNegative, oneOf, rpm, tolerance, units, whole } from './fields'
-import { out } from './results'
+import { maybe, out } from './results'
 import { settled } from './settled'
 import type { Measured } from '../../core/units/unitSystem'
 
@@ -32,6 +33,11 @@ const input = z
       shim: sd('standard-deviation-of-shims', 'displacement'),
       side: sd('standard-deviation-of-side-moves', 'displacement'),
       settling: sd('standard-deviation-of-settling', 'displacement').optional(),
+      runout: sd('standard-deviation-of-runout', 'displacement')
+        .optional()
+        .describe(
+          'Of either amplitude of an unmeasured run-out, where one shaft turned; by the starter limit when missing.',
+        ),
     }),
     draws: whole('number-of-draws', 1000, 2_000_000),
     seed: whole('seed', 0, 4_294_967_295),
@@ -71,6 +77,9 @@ export const uncertaintyOperation = defineOperation({
     feet: z.array(z.object({ id: z.string(), move: spreads('displacement') })),
     cov: covarianceOut,
     chanceInBand: out().nullable(),
+    assumedRunout: maybe('displacement').describe(
+      'Standard deviation taken for a run-out that was not measured; null where none was needed.',
+    ),
     wide: z.array(z.string()).describe('Judged quantities whose 95 % interval is wider than their band.'),
     advice: z.enum(['move', 'measure-again']),
     linear: z
@@ -91,7 +100,12 @@ export const uncertaintyOperation = defineOperation({
     if (!measured.ok) return refusedBelow(['input'], measured.refusals)
     const model = arrangementModel(arranged.value.arrangement)
     if (!model) return refused('not-a-dial-method', ['operation'])
-    const spreadOf: Spread = { clock: 0, settling: 0, ...given.sd }
+    const spreadOf: Spread = {
+      clock: 0,
+      settling: 0,
+      runout: unmeasuredRunoutSd(given.rpm ?? null),
+      ...given.sd,
+    }
     const { feet, target } = parsed.method.given
     const spread = monteCarlo({
       model,
@@ -108,6 +122,7 @@ export const uncertaintyOperation = defineOperation({
     return done({
       ...result,
       cov: covarianceFromCore(drawn, given.units),
+      assumedRunout: model.circles.some((c) => c.hubUnknown) ? spreadOf.runout : null,
       linear: {
         coupling: { offset: { v: root(0), h: root(1) }, slope: { v: root(2), h: root(3) } },
         feet: footMoveSd(covariance, measured.value.coupling, target ?? ALIGNED, feet, spreadOf),

@@ -7,13 +7,17 @@ defineProps<{
   onDye?: boolean
   showLabel?: boolean
   disabled?: boolean
+  /** A sentence about what is chosen. */
+  note?: string
 }>()
 const emit = defineEmits<{ 'update:modelValue': [value: T] }>()
 const id = useId()
+const row = useTemplateRef<HTMLElement>('row')
+defineExpose({ focus: () => row.value?.querySelector<HTMLInputElement>('input:checked')?.focus() })
 </script>
 
 <template>
-  <div class="choice" :class="{ dye: onDye }">
+  <div ref="row" class="choice" :class="{ dye: onDye }">
     <span :id="id" :class="{ 'visually-hidden': !showLabel }">{{ label }}</span>
     <el-radio-group
       :model-value="modelValue"
@@ -23,6 +27,7 @@ const id = useId()
     >
       <el-radio-button v-for="o in options" :key="o.value" :value="o.value">{{ o.name }}</el-radio-button>
     </el-radio-group>
+    <p v-if="note" class="note" role="alert">{{ note }}</p>
   </div>
 </template>
 
@@ -45,6 +50,16 @@ span {
   min-height: var(--touch);
   padding: 0 12px;
   font-size: 15px;
+}
+.note {
+  max-width: 260px;
+  margin: 4px 0 0;
+  font-size: 13px;
+  line-height: 1.3;
+  color: var(--out);
+}
+.dye > .note {
+  color: var(--out-on-dye);
 }
 .dye > span {
   color: var(--scribe-dim);

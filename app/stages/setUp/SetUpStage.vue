@@ -179,7 +179,9 @@ onMounted(() => {
           :options="c.options"
         />
         <ChoiceRow
+          :ref="keep('turning')"
           v-model="form.turning"
+          :note="read.remarks.turning?.text"
           :label="w.view.turning"
           show-label
           on-dye

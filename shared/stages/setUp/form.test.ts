@@ -51,6 +51,25 @@ describe('a new set-up', () => {
     })
   })
 
+  it('asks for the shaft that carries the dial to turn', () => {
+    const turned = (turning: SetUpTexts['turning'], carriedBy: string) =>
+      readSetUp(
+        filled((t) => {
+          t.turning = turning
+          t.choices.carriedBy = carriedBy
+        }),
+        FIRST,
+        INCH,
+      )
+    expect(turned('movable', 'movable').missing).toEqual([])
+    expect(turned('stationary', 'movable')).toMatchObject({ missing: ['turning'], payload: null })
+    expect(turned('stationary', 'movable').remarks.turning?.text).toContain('Turn the shaft that carries it')
+    expect(turned('stationary', 'stationary').missing).toEqual([])
+    const reverse = startSetUp(FIRST, 'inch', 'reverse-rim')
+    reverse.turning = 'movable'
+    expect(readSetUp(reverse, FIRST, INCH).missing).toContain('turning')
+  })
+
   it('takes the sag as a pipe shows it at 6, and a face circle by its radius', () => {
     const { payload } = readSetUp(
       filled((t) => {

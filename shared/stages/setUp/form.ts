@@ -1,4 +1,4 @@
-import type { Turning } from '../../../core/coupling/dialSet'
+import { travels, type Turning } from '../../../core/coupling/dialSet'
 import { distanceSlip, sagDiffers } from '../../../core/setup/distanceSlip'
 import { methodToCore, type MethodGiven } from '../../../core/methods/methods'
 import type { CoupledMachine } from '../../../core/register/machine'
@@ -130,7 +130,7 @@ export const nameSetUpUnits = (texts: SetUpTexts, was: UnitSystem): void => {
     texts.returned[c] = withUnit(texts.returned[c] ?? '', unitOf('displacement', was))
 }
 
-/** Name of a box: `numbers.sag`, `feet.0`, `graduation`, `returned.rim`, `why`. */
+/** Name of a box: `numbers.sag`, `feet.0`, `turning`, `graduation`, `returned.rim`, `why`. */
 export type SetUpBox = string
 
 export interface SetUpRead {
@@ -240,6 +240,11 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
     }
   })
 
+  boxes.push('turning')
+  if (!form.dials(texts.choices).every((d) => travels({ ...d, turning: texts.turning }))) {
+    remarks.turning = faulty(w.neverTravels)
+    missing.push('turning')
+  }
   boxes.push('graduation')
   const graduation = typedMillimetres(texts.graduation, 'displacement', units)
   if (graduation === null) missing.push('graduation')

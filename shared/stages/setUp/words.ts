@@ -65,6 +65,8 @@ export const boxName = (
       return w.afterTurn(circleName(id, telling).toLowerCase()).replace(',', '')
     case 'why':
       return w.whyUsed
+    case 'turning':
+      return w.view.turning.toLowerCase()
     default:
       return w.oneGraduation
   }

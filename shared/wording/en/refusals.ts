@@ -23,6 +23,10 @@ export const refusals = {
   'speed-needed': () => 'This limit depends on speed. Give the speed in rpm.',
   'planes-at-one-place': () =>
     'The planes of both dials are less than 10 mm (0.4 in) apart, so they can’t tell the slope. Check the distances.',
+  'dial-never-travels': () =>
+    'The shaft that carries this dial stood still, so the dial stayed in one place and read only how the other hub runs. Turn the shaft that carries it, or both.',
+  'dial-on-its-own-hub': () =>
+    'A dial must hang on the other machine than the hub it reads. Check which machine carries it.',
   'nothing-measured': () => 'Nothing was measured here. Give the values.',
   'bounds-off-quarters': (n: Numbers) =>
     `A go/no-go blade counts only at 12, 3, 6 or 9; ${round(n.clock)} degrees is none of them.`,

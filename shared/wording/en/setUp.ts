@@ -19,6 +19,8 @@ export const setUp = {
   log: 'Log the set-up',
   logCorrection: 'Log the correction',
   aboveZero: 'Give a number above zero.',
+  neverTravels:
+    'A dial stays in one place while only the other shaft turns. Turn the shaft that carries it, or both.',
   noSign: 'A bar hangs down: give the sag without a sign.',
   sagAt6: (shown: string) => `${shown} at 6 on a pipe`,
   sagHangs: (shown: string) => `bar hangs ${shown}`,

@@ -221,6 +221,7 @@ export const things = {
   'standard-deviation-of-distances': 'the standard deviation of distances',
   'standard-deviation-of-offset': 'the standard deviation of offset',
   'standard-deviation-of-readings': 'the standard deviation of readings',
+  'standard-deviation-of-runout': 'the standard deviation of run-out',
   'standard-deviation-of-sag': 'the standard deviation of sag',
   'standard-deviation-of-settling': 'the standard deviation of settling',
   'standard-deviation-of-shims': 'the standard deviation of shims',
