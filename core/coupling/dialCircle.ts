@@ -1,7 +1,13 @@
 import { fitHarmonic, type HarmonicFit, type Reading } from '../fit/harmonicFit'
 import { eachPlane, type Misalignment, type VH } from '../frame/planes'
 import { done, refused, refusedBelow, type Outcome } from '../outcome'
-import { flagsOfSets, trustOfSet, type TrustLimits, type TrustReport } from '../trust/trustReport'
+import {
+  flagsOfSets,
+  trustOfSet,
+  trustOfSetUp,
+  type TrustLimits,
+  type TrustReport,
+} from '../trust/trustReport'
 import type { Millimetres } from '../units/unitSystem'
 import type { ReadingSign } from './dialSet'
 import type { StillHub } from './stillHub'
@@ -139,7 +145,7 @@ export const measureArrangement = (
   ]
   return done({
     coupling: joinCircles(arrangement, circleValue(a, fitA.value), circleValue(b, fitB.value)),
-    trust: { sets, flags: flagsOfSets(sets) },
+    trust: trustOfSetUp(sets, arrangement.circles, arrangement.join, limits),
     fits: { [a.name]: fitA.value, [b.name]: fitB.value },
     axialFloat: null,
   })

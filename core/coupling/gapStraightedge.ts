@@ -3,7 +3,7 @@ import { eachPlane, type Misalignment, type VH } from '../frame/planes'
 import type { Reading } from '../fit/harmonicFit'
 import { done, refused, type Outcome } from '../outcome'
 import {
-  flagsOfSets,
+  trustOfSetUp,
   type SetTrust,
   type TrustFlag,
   type TrustLimits,
@@ -38,6 +38,8 @@ interface Part {
   readonly bounds: VHBounds
   readonly sets: readonly SetTrust[]
   readonly flags: readonly TrustFlag[]
+  /** What was fitted; null where bounds or known radii stand instead. */
+  readonly circle: DialCircle | null
 }
 
 const NOTHING: VH = { v: null, h: null }
@@ -46,12 +48,20 @@ const measuredOnly = (readings: readonly FeelerReading[]): readonly Reading[] | 
 
 const exactly = (value: VH): VHBounds => ({ v: [value.v, value.v], h: [value.h, value.h] })
 
+const onlyBounds = (bounds: VHBounds): Part => ({
+  value: NOTHING,
+  bounds,
+  sets: [],
+  flags: ['go-no-go'],
+  circle: null,
+})
+
 const byCircle = (circle: DialCircle, limits: TrustLimits): Outcome<Part & { constant: number }> => {
   const measured = measureCircle(circle, limits)
   if (!measured.ok) return measured
   const { value, trust, fit } = measured.value
   const constant = Object.values(fit.constants)[0] as number
-  return done({ value, bounds: exactly(value), sets: trust.sets, flags: trust.flags, constant })
+  return done({ value, bounds: exactly(value), sets: trust.sets, flags: trust.flags, circle, constant })
 }
 
 const fromGaps = (
@@ -61,7 +71,7 @@ const fromGaps = (
   const values = measuredOnly(readings)
   if (!values) {
     const bounds = gapBounds(readings, diameter)
-    return bounds.ok ? done({ value: NOTHING, bounds: bounds.value, sets: [], flags: ['go-no-go'] }) : bounds
+    return bounds.ok ? done(onlyBounds(bounds.value)) : bounds
   }
   return byCircle(
     {
@@ -104,12 +114,12 @@ const fromRises = (
   const values = measuredOnly(readings)
   if (!values) {
     const bounds = stepBounds(readings, radiusDifference)
-    return bounds.ok ? done({ value: NOTHING, bounds: bounds.value, sets: [], flags: ['go-no-go'] }) : bounds
+    return bounds.ok ? done(onlyBounds(bounds.value)) : bounds
   }
   if (distinctClocks(values.map((r) => r.clock)).length < 3) {
     const value = withKnownRadii(values, radiusDifference)
     if (value.v === null && value.h === null) return refused('pair-off-plane', ['rises', 'readings'])
-    return done({ value, bounds: exactly(value), sets: [], flags: ['unproven'] })
+    return done({ value, bounds: exactly(value), sets: [], flags: ['unproven'], circle: null })
   }
   const fitted = byCircle(
     {
@@ -144,19 +154,25 @@ export const gapStraightedge = (
   limits: TrustLimits,
 ): Outcome<GapStraightedgeResult> => {
   if (!input.gaps && !input.rises) return refused('nothing-measured', ['gaps'])
-  const none: Part = { value: NOTHING, bounds: UNBOUNDED, sets: [], flags: [] }
+  const none: Part = { value: NOTHING, bounds: UNBOUNDED, sets: [], flags: [], circle: null }
   const gaps = input.gaps ? fromGaps(input.gaps, limits) : done(none)
   if (!gaps.ok) return gaps
   const rises = input.rises ? fromRises(input.rises, limits) : done(none)
   if (!rises.ok) return rises
   const sets = [...rises.value.sets, ...gaps.value.sets]
-  const flags = new Set([...flagsOfSets(sets), ...rises.value.flags, ...gaps.value.flags])
+  const whole = trustOfSetUp(
+    sets,
+    [rises.value.circle, gaps.value.circle],
+    { kind: 'position-and-slope' },
+    limits,
+  )
+  const flags = new Set([...whole.flags, ...rises.value.flags, ...gaps.value.flags])
   return done({
     coupling: {
       offset: eachPlane((p) => rises.value.value[p]),
       slope: eachPlane((p) => gaps.value.value[p]),
     },
-    trust: { sets, flags: [...flags] },
+    trust: { ...whole, flags: [...flags] },
     bounds: { offset: rises.value.bounds, slope: gaps.value.bounds },
   })
 }

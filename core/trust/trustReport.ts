@@ -5,9 +5,12 @@ import {
   type Reading,
   type Residual,
 } from '../fit/harmonicFit'
+import type { SettledTolerance } from '../judge/tolerance'
 import type { Degrees, Millimetres, UnitSystem } from '../units/unitSystem'
 import { closureLimit, closureOf } from './closure'
 import { fitAgrees, suspectReadings } from './suspects'
+import { weakGeometry, type ReadCircles, type WeakQuantity } from './weakGeometry'
+import type { Join } from '../coupling/dialCircle'
 
 /** What may be said about one dial's readings before their result is shown. Millimetres. */
 export interface SetTrust {
@@ -43,10 +46,13 @@ export type TrustFlag =
   | 'axial-float'
   | 'hub-radii'
   | 'go-no-go'
+  | 'weak-geometry'
 
 export interface TrustReport {
   readonly sets: readonly SetTrust[]
   readonly flags: readonly TrustFlag[]
+  /** Judged quantities that this set-up can't tell, where their limits and the graduation are known. */
+  readonly weak?: readonly WeakQuantity[]
 }
 
 export interface TrustLimits {
@@ -54,6 +60,8 @@ export interface TrustLimits {
   readonly graduation: Millimetres | null
   /** The offset tolerance, which tightens the sum check; null when none is known. */
   readonly offsetLimit: Millimetres | null
+  /** What will be judged, for saying whether the set-up can tell it. */
+  readonly tolerance?: SettledTolerance | null
 }
 
 /** The trust report of one dial from its fit. */
@@ -92,4 +100,17 @@ export const flagsOfSets = (sets: readonly SetTrust[]): TrustFlag[] => {
   if (sets.some((s) => s.amplification > AMPLIFICATION_WARNED)) flags.push('amplified')
   if (sets.some((s) => s.singlePlane)) flags.push('single-plane')
   return flags
+}
+
+/** The report of a whole set-up: its sets, and whether it is large enough for what will be judged. */
+export const trustOfSetUp = (
+  sets: readonly SetTrust[],
+  circles: ReadCircles,
+  join: Join,
+  limits: TrustLimits,
+): TrustReport => {
+  const flags = flagsOfSets(sets)
+  if (!limits.tolerance || limits.graduation === null || limits.graduation === 0) return { sets, flags }
+  const weak = weakGeometry(circles, join, limits.graduation, limits.tolerance)
+  return weak.length > 0 ? { sets, flags: [...flags, 'weak-geometry'], weak } : { sets, flags }
 }

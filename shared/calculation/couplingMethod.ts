@@ -22,7 +22,11 @@ export const methodFields = {
     .union([returned, z.record(z.string(), returned)])
     .optional()
     .describe('What each dial showed after one full turn back to the start.'),
-  tolerance: tolerance.optional().describe('Tightens the sum check by the offset limit.'),
+  tolerance: tolerance
+    .optional()
+    .describe(
+      'Tightens the sum check by the offset limit, and says with a graduation whether the set-up can tell it.',
+    ),
   rpm: rpm.optional(),
 }
 
@@ -45,6 +49,7 @@ export const trustLimits = (
     units: given.units,
     graduation: given.graduation ?? null,
     offsetLimit: limits?.ok ? offsetLimitOf(limits.value) : null,
+    tolerance: limits?.ok ? limits.value : null,
   }
 }
 
@@ -64,7 +69,7 @@ export const answerLine = (
   coupling,
   feet: feetFor(coupling, given.feet, given.target),
   trust: {
-    sets: trust.sets,
+    ...trust,
     flags: slipped(given) ? [...trust.flags, 'return-to-zero' as TrustFlag] : trust.flags,
   },
   ...(axialFloat === null ? {} : { axialFloat }),

@@ -28,7 +28,25 @@ const setTrustOut = z.object({
   suspects: z.array(out()).describe('Indexes of the readings that could be the bad one.'),
 })
 
-export const trustOut = z.object({ sets: z.array(setTrustOut), flags: z.array(z.string()) })
+const weakOut = <T extends 'displacement' | 'slope'>(kind: T) =>
+  z.object({
+    name: z.string(),
+    kind: z.literal(kind),
+    effect: out(kind).describe('What one graduation in one reading alone makes of it.'),
+    limit: out(kind).describe('Half of its limit.'),
+    remedy: z.enum(['apart', 'diameter', 'finer-dial']),
+    has: out('distance').describe('How far apart the planes are, or how large the smallest swing is.'),
+    needs: maybe('distance').describe('How far apart, or how large, it would have to be.'),
+  })
+
+export const trustOut = z.object({
+  sets: z.array(setTrustOut),
+  flags: z.array(z.string()),
+  weak: z
+    .array(z.union([weakOut('displacement'), weakOut('slope')]))
+    .optional()
+    .describe('Judged quantities that this set-up can’t tell (weak-geometry).'),
+})
 
 /** What every coupling method answers. */
 export const methodOut = z.object({

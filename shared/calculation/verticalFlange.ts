@@ -111,7 +111,7 @@ export const verticalFlangeOperation = defineOperation({
       advice,
       judgement: judgement ? judgement.value : null,
       // A vertical bar does not hang: no sag is right here.
-      trust: { sets: trust.sets, flags: trust.flags.filter((f) => f !== 'no-sag') },
+      trust: { ...trust, flags: trust.flags.filter((f) => f !== 'no-sag') },
     })
   },
 })

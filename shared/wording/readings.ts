@@ -3,7 +3,7 @@ import type { Measurement, NotedSet } from '../../core/stages/measure/measuremen
 import { trustOf } from '../../core/stages/measure/readingSet'
 import { clockName, misalignmentWords } from './directions'
 import { figure } from './figures'
-import { isParallel, namedQuantities } from './quantities'
+import { isParallel, namedQuantities, quantityName } from './quantities'
 import { refusalSentence } from './refusals'
 import { capital, type Telling } from './telling'
 
@@ -29,6 +29,21 @@ export const setName = (m: Pick<Measurement, 'sets'>, id: string, { words }: Tel
 export const farEnd = (feet: readonly { readonly id: string }[], telling: Telling): string =>
   telling.footNames(feet[feet.length - 1]?.id ?? '')
 
+/** What this set-up can't tell, and how large it would have to be; empty where it tells everything judged. */
+export const weakWords = (m: Pick<Measurement, 'combined' | 'sets'>, telling: Telling): string => {
+  const last = m.sets[m.sets.length - 1]?.set.measured ?? null
+  const weak = (m.combined ?? last)?.trust.weak ?? []
+  const [worst] = [...weak].sort((a, b) => b.effect / b.limit - a.effect / a.limit)
+  if (!worst) return ''
+  const { units } = telling
+  return telling.words.measuring.weak(
+    figure(worst.effect, worst.kind, units, { unit: true, extra: 1 }),
+    quantityName(worst.name, telling).toLowerCase(),
+    worst.remedy,
+    figure(worst.needs, 'distance', units, { unit: true }),
+  )
+}
+
 /** What the readings taken between two moves mean, in one sentence and what stands behind it. */
 export const meaningOfReadings = (
   m: Measurement,
@@ -51,14 +66,17 @@ export const meaningOfReadings = (
   if (m.trust === 'doubtful') return doubt(m, last, telling)
   const far = farEnd(last.set.setUp.feet, telling)
   const parallel = m.judgement !== null && isParallel(m.judgement)
+  const weak = weakWords(m, telling)
+  const and = (detail: string) => (weak ? `${detail} ${weak}` : detail)
   const where = m.coupling ? `${movable} ${misalignmentWords(m.coupling, parallel, telling)}` : ''
   if (m.trust === 'unproven')
-    return { mark: 'todo', headline: w.nothingExposes, detail: `${w.flags.unproven} ${w.soFar(where)}` }
-  if (m.trust === 'once') return { mark: 'todo', headline: w.repeatIt, detail: w.soFar(where) }
-  const because =
+    return { mark: 'todo', headline: w.nothingExposes, detail: and(`${w.flags.unproven} ${w.soFar(where)}`) }
+  if (m.trust === 'once') return { mark: 'todo', headline: w.repeatIt, detail: and(w.soFar(where)) }
+  const because = and(
     m.trust === 'overridden'
       ? w.usedAgainst(m.used.map((id) => setName(m, id, telling)).join(', '))
-      : w.agreeAndCombined(m.used.length)
+      : w.agreeAndCombined(m.used.length),
+  )
   const named = (verdict: 'out' | 'edge') =>
     m.judgement ? namedQuantities(m.judgement, verdict, far, telling) : ''
   const flexes = m.judgement?.quantities.every((q) => q.name.startsWith('flex.'))

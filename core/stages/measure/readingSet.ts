@@ -41,6 +41,7 @@ export const trustLimits = (setUp: SetUp, tolerance: SettledTolerance) => ({
   units: setUp.units,
   graduation: setUp.coarsest,
   offsetLimit: offsetLimitOf(tolerance),
+  tolerance,
 })
 
 const sumsOf = (readings: readonly Reading[]) => {

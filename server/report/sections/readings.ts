@@ -3,7 +3,7 @@ import type { CoupledState } from '../../../core/jobs/coupled'
 import type { Measurement } from '../../../core/stages/measure/measurement'
 import { hourName } from '../../../shared/wording/directions'
 import { figure, UNIT_NAMES } from '../../../shared/wording/figures'
-import { circleName, setName } from '../../../shared/wording/readings'
+import { circleName, setName, weakWords } from '../../../shared/wording/readings'
 import { trustRows } from '../../../shared/wording/trustRows'
 import { figures, grid, heading, when } from '../blocks'
 import { together } from '../together'
@@ -54,6 +54,7 @@ const round = (m: Measurement, title: string, { telling, personName }: Reported)
     ].filter(Boolean)
   })
   const checks = trustRows(m, telling).map((t) => w.check(t.name, t.found, t.limit, t.passes))
+  const weak = weakWords(m, telling)
   const body: Content[] = [
     heading(title),
     grid(
@@ -63,6 +64,7 @@ const round = (m: Measurement, title: string, { telling, personName }: Reported)
     ),
     ...reasons.map((text): Content => ({ text, bold: true })),
     { text: w.checks(checks.join('; ')) },
+    ...(weak ? [{ text: weak }] : []),
   ]
   return [together(...body)]
 }

@@ -45,8 +45,17 @@ export const measuring = {
     'one-shaft-turned': 'Only one shaft turned: the other hub’s run-out is in the readings.',
     'hub-radii': 'The rim steps don’t fit the hub radii that were given. Check both.',
     'go-no-go': 'Only tried with one blade: bounds, no values. Measure a real gap before cutting shims.',
+    'weak-geometry': 'The set-up is too small for what will be judged.',
     'axial-float': 'The shafts crept along their axis between readings.',
   } satisfies Record<TrustFlag, string>,
+  weak: (effect: string, what: string, remedy: 'apart' | 'diameter' | 'finer-dial', needs: string) =>
+    `One graduation in one reading alone makes ${effect} of ${what}: more than half of its limit. ${
+      remedy === 'apart'
+        ? `The dials would have to run ${needs} apart.`
+        : remedy === 'diameter'
+          ? `The face would have to be swept on ${needs}.`
+          : 'Only a finer dial can tell that.'
+    }`,
   sets,
   setsAgree: (n: number) => `${sets(n)} ${n === 1 ? 'stands' : 'agree'}`,
   agreeAndCombined: (n: number) =>
