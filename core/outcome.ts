@@ -15,6 +15,7 @@ export type RefusalCode =
   | 'bounds-off-quarters'
   | 'bounds-empty'
   | 'not-a-dial-method'
+  | 'only-bounds'
   | 'unknown-method'
   | 'nothing-in-stock'
   | 'bolts-not-paired'

@@ -43,7 +43,8 @@ interface Part {
 }
 
 const NOTHING: VH = { v: null, h: null }
-const measuredOnly = (readings: readonly FeelerReading[]): readonly Reading[] | null =>
+/** The readings as values; null as soon as one is only a blade that passes or stops. */
+export const measuredOnly = (readings: readonly FeelerReading[]): readonly Reading[] | null =>
   readings.every((r) => 'value' in r) ? (readings as readonly Reading[]) : null
 
 const exactly = (value: VH): VHBounds => ({ v: [value.v, value.v], h: [value.h, value.h] })
@@ -73,22 +74,38 @@ const fromGaps = (
     const bounds = gapBounds(readings, diameter)
     return bounds.ok ? done(onlyBounds(bounds.value)) : bounds
   }
-  return byCircle(
-    {
-      name: 'gaps',
-      readings: values,
-      sag: 0,
-      reads: 'slope',
-      lever: -diameter / 2,
-      plane: 0,
-      path: ['gaps', 'readings'],
-    },
-    limits,
-  )
+  return byCircle(gapsCircle(diameter, values), limits)
 }
 
+/** Feeler gaps as a circle that reads a slope. */
+export const gapsCircle = (diameter: Millimetres, readings: readonly Reading[]): DialCircle => ({
+  name: 'gaps',
+  readings,
+  sag: 0,
+  reads: 'slope',
+  lever: -diameter / 2,
+  plane: 0,
+  path: ['gaps', 'readings'],
+})
+
+/** Rim steps at three or more places as a circle that reads the position at the coupling centre. */
+export const risesCircle = (readings: readonly Reading[]): DialCircle => ({
+  name: 'rises',
+  readings,
+  sag: 0,
+  reads: 'position',
+  lever: 1,
+  plane: 0,
+  atCentre: true,
+  path: ['rises', 'readings'],
+})
+
+/** Rim steps at fewer places: their hub radii are needed to tell the height. */
+export const needsRadii = (readings: readonly Reading[]): boolean =>
+  distinctClocks(readings.map((r) => r.clock)).length < 3
+
 /** Offset from one or two rim steps when the hub radii are known: least squares without a constant. */
-const withKnownRadii = (readings: readonly Reading[], difference: Millimetres): VH => {
+export const withKnownRadii = (readings: readonly Reading[], difference: Millimetres): VH => {
   let cc = 0
   let ss = 0
   let cs = 0
@@ -116,24 +133,12 @@ const fromRises = (
     const bounds = stepBounds(readings, radiusDifference)
     return bounds.ok ? done(onlyBounds(bounds.value)) : bounds
   }
-  if (distinctClocks(values.map((r) => r.clock)).length < 3) {
+  if (needsRadii(values)) {
     const value = withKnownRadii(values, radiusDifference)
     if (value.v === null && value.h === null) return refused('pair-off-plane', ['rises', 'readings'])
     return done({ value, bounds: exactly(value), sets: [], flags: ['unproven'], circle: null })
   }
-  const fitted = byCircle(
-    {
-      name: 'rises',
-      readings: values,
-      sag: 0,
-      reads: 'position',
-      lever: 1,
-      plane: 0,
-      atCentre: true,
-      path: ['rises', 'readings'],
-    },
-    limits,
-  )
+  const fitted = byCircle(risesCircle(values), limits)
   if (!fitted.ok) return fitted
   const limit = closureLimit(limits.units, limits.graduation, limits.offsetLimit)
   const off = Math.abs(fitted.value.constant - radiusDifference)

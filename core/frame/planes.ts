@@ -67,3 +67,9 @@ export const fitLine = (
   const slope = sxy / sxx
   return { offset: meanY - slope * meanX, slope }
 }
+
+/** A line from its four numbers: offset V, offset H, slope V, slope H. */
+export const lineOfNumbers = ([ov = 0, oh = 0, sv = 0, sh = 0]: Float64Array): Misalignment => ({
+  offset: { v: ov, h: oh },
+  slope: { v: sv, h: sh },
+})

@@ -26,22 +26,8 @@ const select = (list: Float64Array, k: number, from: number, to: number): void =
   }
 }
 
-/**
- * Quantiles of a list, interpolated between neighbours, shares rising. Reorders the list; no full sort, so
- * that its cost grows with the list alone.
- */
-export const quantiles = (list: Float64Array, shares: readonly number[]): readonly number[] => {
-  const last = list.length - 1
-  let from = 0
-  return shares.map((share) => {
-    const place = share * last
-    const below = Math.floor(place)
-    select(list, below, from, last)
-    from = below
-    const low = list[below] as number
-    if (below === last || place === below) return low
-    let above = Infinity
-    for (let i = below + 1; i <= last; i++) if ((list[i] as number) < above) above = list[i] as number
-    return low + (place - below) * (above - low)
-  })
+/** The k-th smallest of a list, 0 the smallest; reorders the list. Its cost grows with the list alone. */
+export const selectRank = (list: Float64Array, k: number): number => {
+  select(list, k, 0, list.length - 1)
+  return list[k] as number
 }

@@ -21,6 +21,8 @@ export interface CircleModel {
   readonly plane: number
   /** How errors of a still hub's run-out readings spread over both amplitudes, per unit of their variance. */
   readonly hubCovariance: readonly [cosVariance: number, covariance: number, sinVariance: number]
+  /** How errors of two taped hub radii spread over both amplitudes, per unit of a distance's variance. */
+  readonly radiiCovariance: readonly [cosVariance: number, covariance: number, sinVariance: number]
   /** 1 where a still hub's run-out is in the readings unmeasured. */
   readonly hubUnknown: 0 | 1
   /** 1 where the plane was taped, 0 where it is the coupling centre itself or there is none. */
@@ -60,8 +62,8 @@ const hubCovariance = (
   return [aa, ab, bb]
 }
 
-const circleModel = (arrangement: DialArrangement, i: 0 | 1): CircleModel | null => {
-  const circle = arrangement.circles[i]
+/** One circle prepared; null when it can't be fitted. */
+export const circleModel = (circle: DialCircle): CircleModel | null => {
   const fit = fitHarmonic(circle.readings)
   if (!fit.ok) return null
   const cos = fit.value.cos ?? 0
@@ -79,6 +81,7 @@ const circleModel = (arrangement: DialArrangement, i: 0 | 1): CircleModel | null
     // Two diameters taped apart: their mean errs by less than either.
     leverPerDiameter: circle.reads === 'slope' ? Math.sign(circle.lever) / 2 / Math.sqrt(dials) : 0,
     hubCovariance: hubCovariance(weights, circle.stillHub),
+    radiiCovariance: [0, 0, 0],
     hubUnknown: circle.stillHub === 'unknown' ? 1 : 0,
     plane: circle.plane,
     planeCounts: circle.reads === 'position' && !circle.atCentre ? 1 : 0,
@@ -100,8 +103,8 @@ const circleModel = (arrangement: DialArrangement, i: 0 | 1): CircleModel | null
 
 /** Prepares an arrangement; null when a circle can't be fitted. */
 export const arrangementModel = (arrangement: DialArrangement): ArrangementModel | null => {
-  const first = circleModel(arrangement, 0)
-  const second = circleModel(arrangement, 1)
+  const first = circleModel(arrangement.circles[0])
+  const second = circleModel(arrangement.circles[1])
   if (!first || !second) return null
   return {
     arrangement,

@@ -32,12 +32,14 @@ export const amplitudeCovariance = (
     bb += b * b * variance
   }
   const [hubCos, hubBoth, hubSin] = circle.hubCovariance
+  const [radiiCos, radiiBoth, radiiSin] = circle.radiiCovariance
+  const taped = sd.distance ** 2
   const unknown = circle.hubUnknown * sd.runout ** 2
   const { tellsV, tellsH } = circle.weights
   return [
-    aa + hubCos * sd.reading ** 2 + (tellsV ? unknown : 0),
-    ab + hubBoth * sd.reading ** 2,
-    bb + hubSin * sd.reading ** 2 + (tellsH ? unknown : 0),
+    aa + hubCos * sd.reading ** 2 + radiiCos * taped + (tellsV ? unknown : 0),
+    ab + hubBoth * sd.reading ** 2 + radiiBoth * taped,
+    bb + hubSin * sd.reading ** 2 + radiiSin * taped + (tellsH ? unknown : 0),
   ]
 }
 
@@ -49,6 +51,8 @@ export const sharesClock = ({ arrangement, circles }: ArrangementModel): boolean
   const [a, b] = circles
   return (
     arrangement.join.kind === 'position-and-slope' &&
+    // Feelers and straightedges are held by hand, each where it is held.
+    circles[0].planeCounts === 1 &&
     a.clocks.length === b.clocks.length &&
     a.clocks.every((x, i) => x === b.clocks[i])
   )

@@ -1,23 +1,14 @@
 import { lineOfMoves, type FootPlane } from '../coupling/feet'
 import { ALIGNED, lineSum, type Misalignment } from '../frame/planes'
-import { judgedQuantities } from '../judge/quantities'
+import { judgedQuantities, type JudgedQuantity, type JudgedTerm } from '../judge/quantities'
 import type { SettledTolerance } from '../judge/tolerance'
 import { NormalDraws } from '../random/normalDraw'
 import type { Random } from '../random/random'
-import { quantiles } from '../statistics/quantile'
-import { ERROR_COUNT, errorSpread, solveWithErrors, type ArrangementModel } from './arrangementModel'
-import { amplitudeErrors } from './amplitudeErrors'
 import { chanceInBand } from './chance'
+import { DrawTally, LineTally, type SpreadValue } from './drawTally'
 import { covarianceAfterMove, type LineCovariance } from './linear'
+import { BLOCK, type LineColumns, type LineModel } from './lineModel'
 import type { Spread } from './spread'
-
-/** A spread value: mean, standard deviation, and the 2.5 and 97.5 % quantiles. */
-export interface SpreadValue {
-  readonly mean: number
-  readonly sd: number
-  readonly low: number
-  readonly high: number
-}
 
 export interface SpreadVH {
   readonly v: SpreadValue | null
@@ -25,7 +16,7 @@ export interface SpreadVH {
 }
 
 export interface MonteCarloInput {
-  readonly model: ArrangementModel
+  readonly model: LineModel
   readonly feet: readonly FootPlane[]
   readonly target?: Misalignment
   readonly tolerance: SettledTolerance
@@ -66,220 +57,269 @@ const chanceOfMove = (
   return chanceInBand(moved, covariance, tolerance, target)
 }
 
-/** Covariance of the line's four numbers over all draws. */
-const covarianceOf = (parts: readonly Float64Array[]): LineCovariance => {
-  const [a, b, c, d] = parts as unknown as readonly [Float64Array, Float64Array, Float64Array, Float64Array]
-  const n = a.length
-  // About the first draw, so that nothing is lost where the spread is small beside the value.
-  const [a0, b0, c0, d0] = [a[0] as number, b[0] as number, c[0] as number, d[0] as number]
-  const sums = new Float64Array(4)
-  const out = new Float64Array(16)
-  for (let i = 0; i < n; i++) {
-    const w = (a[i] as number) - a0
-    const x = (b[i] as number) - b0
-    const y = (c[i] as number) - c0
-    const z = (d[i] as number) - d0
-    sums[0] = (sums[0] as number) + w
-    sums[1] = (sums[1] as number) + x
-    sums[2] = (sums[2] as number) + y
-    sums[3] = (sums[3] as number) + z
-    out[0] = (out[0] as number) + w * w
-    out[1] = (out[1] as number) + w * x
-    out[2] = (out[2] as number) + w * y
-    out[3] = (out[3] as number) + w * z
-    out[5] = (out[5] as number) + x * x
-    out[6] = (out[6] as number) + x * y
-    out[7] = (out[7] as number) + x * z
-    out[10] = (out[10] as number) + y * y
-    out[11] = (out[11] as number) + y * z
-    out[15] = (out[15] as number) + z * z
+const column = () => new Float64Array(BLOCK)
+const columns = (n: number) => Array.from({ length: n }, column)
+
+/** Least-squares sums of what is done at the feet, over a block. */
+interface FootSums {
+  readonly x: Float64Array
+  readonly xx: Float64Array
+  readonly v: Float64Array
+  readonly vx: Float64Array
+  readonly h: Float64Array
+  readonly hx: Float64Array
+}
+
+/** One plane of a foot over a block: what it is asked to do, where it stands. */
+const askInto = (
+  offset: Float64Array,
+  slope: Float64Array,
+  goal: number,
+  goalSlope: number,
+  places: Float64Array,
+  asked: Float64Array,
+): void => {
+  for (let i = 0; i < BLOCK; i++)
+    asked[i] = goal - (offset[i] as number) + (goalSlope - (slope[i] as number)) * (places[i] as number)
+}
+
+/** Adds one plane's planned move, done with its own error at the place where the foot really stands. */
+const doneInto = (
+  planned: number,
+  sd: number,
+  z: Float64Array,
+  places: Float64Array,
+  sum: Float64Array,
+  sumX: Float64Array,
+): void => {
+  for (let i = 0; i < BLOCK; i++) {
+    const move = planned + sd * (z[i] as number)
+    sum[i] = (sum[i] as number) + move
+    sumX[i] = (sumX[i] as number) + move * (places[i] as number)
   }
-  for (let j = 0; j < 4; j++)
-    for (let k = j; k < 4; k++) {
-      const about = ((sums[j] as number) * (sums[k] as number)) / n
-      out[4 * j + k] = out[4 * k + j] = ((out[4 * j + k] as number) - about) / Math.max(1, n - 1)
+}
+
+const placesInto = (at: number, sd: number, z: Float64Array, places: Float64Array, sums: FootSums): void => {
+  const { x: sum, xx: squares } = sums
+  for (let i = 0; i < BLOCK; i++) {
+    const x = at + sd * (z[i] as number)
+    places[i] = x
+    sum[i] = (sum[i] as number) + x
+    squares[i] = (squares[i] as number) + x * x
+  }
+}
+
+/** One plane of the line after what was done at `n` feet. */
+const endInto = (
+  n: number,
+  { x: sums, xx: squares }: FootSums,
+  sum: Float64Array,
+  sumX: Float64Array,
+  offset: Float64Array,
+  slope: Float64Array,
+  endOffset: Float64Array,
+  endSlope: Float64Array,
+): void => {
+  for (let i = 0; i < BLOCK; i++) {
+    const x = sums[i] as number
+    const moved = sum[i] as number
+    const turn = (n * (sumX[i] as number) - x * moved) / (n * (squares[i] as number) - x * x)
+    endOffset[i] = (offset[i] as number) + (moved - turn * x) / n
+    endSlope[i] = (slope[i] as number) + turn
+  }
+}
+
+/** What happens to the feet in a block of draws: the moves asked for, and the line after the planned ones. */
+const feetOf = (input: MonteCarloInput, planned: { readonly v: Float64Array; readonly h: Float64Array }) => {
+  const { feet, sd, target = ALIGNED } = input
+  const n = feet.length
+  const vertical = Math.hypot(sd.shim, sd.settling)
+  const places = column()
+  const sums: FootSums = { x: column(), xx: column(), v: column(), vx: column(), h: column(), hx: column() }
+  const into = (
+    z: readonly Float64Array[],
+    lines: LineColumns,
+    asked: readonly { readonly v: Float64Array; readonly h: Float64Array }[],
+    after: LineColumns,
+  ): void => {
+    const [offsetV, offsetH, slopeV, slopeH] = lines
+    for (const sum of Object.values(sums) as Float64Array[]) sum.fill(0)
+    feet.forEach(({ x }, f) => {
+      const [zx, zv, zh] = z.slice(3 * f, 3 * f + 3) as [Float64Array, Float64Array, Float64Array]
+      const ask = asked[f] as { v: Float64Array; h: Float64Array }
+      placesInto(x, sd.distance, zx, places, sums)
+      askInto(offsetV, slopeV, target.offset.v ?? 0, target.slope.v ?? 0, places, ask.v)
+      askInto(offsetH, slopeH, target.offset.h ?? 0, target.slope.h ?? 0, places, ask.h)
+      doneInto(planned.v[f] as number, vertical, zv, places, sums.v, sums.vx)
+      doneInto(planned.h[f] as number, sd.side, zh, places, sums.h, sums.hx)
+    })
+    if (n < 2) return after.forEach((end, k) => end.set(lines[k] as Float64Array))
+    endInto(n, sums, sums.v, sums.vx, offsetV, slopeV, after[0], after[2])
+    endInto(n, sums, sums.h, sums.hx, offsetH, slopeH, after[1], after[3])
+  }
+  return { count: 3 * n, into }
+}
+
+/** A judged term over a block, as it is or its square added to what stands there. */
+const termInto = (
+  offset: Float64Array,
+  slope: Float64Array,
+  offsetFactor: number,
+  slopeFactor: number,
+  shift: number,
+  out: Float64Array,
+  squared: boolean,
+): void => {
+  if (squared)
+    for (let i = 0; i < BLOCK; i++) {
+      const x = offsetFactor * (offset[i] as number) + slopeFactor * (slope[i] as number) - shift
+      out[i] = (out[i] as number) + x * x
     }
-  return out
+  else
+    for (let i = 0; i < BLOCK; i++)
+      out[i] = offsetFactor * (offset[i] as number) + slopeFactor * (slope[i] as number) - shift
 }
 
-/** Mean, standard deviation and quantiles of a list of draws; reorders the list. */
-const spreadOf = (draws: Float64Array): SpreadValue => {
-  const n = draws.length
-  let sum = 0
-  for (let i = 0; i < n; i++) sum += draws[i] as number
-  const mean = sum / n
-  let squares = 0
-  for (let i = 0; i < n; i++) squares += ((draws[i] as number) - mean) ** 2
-  const [low, high] = quantiles(draws, [0.025, 0.975]) as [number, number]
-  return { mean, sd: Math.sqrt(squares / Math.max(1, n - 1)), low, high }
+/** Room left to the nearer bound, where it is less than what was left so far. */
+const roomInto = (value: Float64Array, low: number, high: number, room: Float64Array): void => {
+  for (let i = 0; i < BLOCK; i++) {
+    const x = value[i] as number
+    room[i] = Math.min(room[i] as number, Math.min(x - low, high - x))
+  }
 }
 
-/** Draws worked out at once. */
-const BLOCK = 256
+/** What is judged, over a block of draws. */
+const judgedIn = (tolerance: SettledTolerance, target: Misalignment) => {
+  const quantities = judgedQuantities(tolerance)
+  const vector = quantities.some((q) => q.terms.length > 1)
+  const bandOf = (q: JudgedQuantity): readonly [number | null, number | null] => {
+    const band = (q.terms[0] as JudgedTerm).band
+    return vector ? [0, band[1]] : band
+  }
+  /** A quantity's value, or in vector mode its length, of each draw. */
+  const valuesInto = (q: JudgedQuantity, lines: LineColumns, out: Float64Array): void => {
+    if (vector) out.fill(0)
+    for (const t of q.terms) {
+      const { offsetFactor: fo, slopeFactor: fs, plane } = t
+      const shift = t.fromTarget ? fo * (target.offset[plane] ?? 0) + fs * (target.slope[plane] ?? 0) : 0
+      const at = plane === 'v' ? 0 : 1
+      termInto(lines[at], lines[at === 0 ? 2 : 3], fo, fs, shift, out, vector)
+    }
+    if (vector) for (let i = 0; i < BLOCK; i++) out[i] = Math.sqrt(out[i] as number)
+  }
+  const value = column()
+  const room = column()
+  return {
+    quantities,
+    vector,
+    bandOf,
+    valuesInto,
+    /** How many of the first `count` draws have every quantity in its band. */
+    inside: (lines: LineColumns, count: number): number => {
+      room.fill(Infinity)
+      for (const q of quantities) {
+        valuesInto(q, lines, value)
+        const [bottom, top] = bandOf(q)
+        roomInto(value, bottom ?? -Infinity, top ?? Infinity, room)
+      }
+      let found = 0
+      for (let i = 0; i < count; i++) if ((room[i] as number) >= 0) found++
+      return found
+    },
+  }
+}
 
 /**
  * Monte Carlo over readings, clock angles, distances, sags, shims, side moves and settling. The
  * planned move is exact, `t(x) - d(x)` from the readings as they are; each draw then asks where
- * the machine would really stand after it. Millimetres, mm/mm. Repeats with the same `random`.
+ * the machine would really stand after it. Worked out in blocks of columns. Millimetres, mm/mm. Repeats
+ * with the same `random`. Source: docs/methods/uncertainty.md.
  */
 export const monteCarlo = (input: MonteCarloInput): MonteCarloResult => {
   const { model, feet, tolerance, sd, draws } = input
   const target = input.target ?? ALIGNED
-  const spreads = errorSpread(model, sd)
-  const amplitudes = amplitudeErrors(model, sd)
-  const errors = new Float64Array(ERROR_COUNT)
-  const solve = solveWithErrors
-  const nominal = new Float64Array(4)
-  solveWithErrors(model, errors, nominal)
-  const [oV, oH, sV, sH] = nominal as unknown as readonly [number, number, number, number]
+  const { nominal, tells } = model
   const goal = [target.offset.v ?? 0, target.offset.h ?? 0, target.slope.v ?? 0, target.slope.h ?? 0] as const
+  const plan = (o: 0 | 1) =>
+    Float64Array.from(
+      feet,
+      (f) => goal[o] - (nominal[o] as number) + ((goal[o + 2] as number) - (nominal[o + 2] as number)) * f.x,
+    )
+  const planned = { v: plan(0), h: plan(1) }
 
-  const line = new Float64Array(4)
-  const parts = [0, 1, 2, 3].map(() => new Float64Array(draws))
-  const footV = feet.map(() => new Float64Array(draws))
-  const footH = feet.map(() => new Float64Array(draws))
-  const quantities = judgedQuantities(tolerance)
-  const vector = quantities.some((q) => q.terms.length > 1)
+  const drawing = model.drawing(sd)
+  const atFeet = feetOf(input, planned)
+  const judged = judgedIn(tolerance, target)
+  const { quantities, vector } = judged
   // A quantity that is one of the line's own numbers spreads as that does.
-  const isOwnNumber = quantities.map(
-    ({ terms: [t] }) => !vector && !!t && t.offsetFactor * t.slopeFactor === 0,
+  const judgedDraws = quantities.map(({ terms: [t] }) =>
+    !vector && t && t.offsetFactor * t.slopeFactor === 0 ? null : new DrawTally(),
   )
-  const judgedDraws = isOwnNumber.map((own) => (own ? null : new Float64Array(draws)))
-  const terms = quantities.flatMap((q, index) => q.terms.map((term) => ({ index, term })))
-  const termOf = Int32Array.from(terms, (t) => t.index)
-  const offsetAt = Int32Array.from(terms, (t) => (t.term.plane === 'v' ? 0 : 1))
-  const offsetFactor = Float64Array.from(terms, (t) => t.term.offsetFactor)
-  const slopeFactor = Float64Array.from(terms, (t) => t.term.slopeFactor)
-  const shift = Float64Array.from(terms, ({ term: t }) =>
-    t.fromTarget
-      ? t.offsetFactor * (target.offset[t.plane] ?? 0) + t.slopeFactor * (target.slope[t.plane] ?? 0)
-      : 0,
+  const parts = tells.map((tell) => (tell ? new DrawTally() : null))
+  const tellsV = tells[0] && tells[2]
+  const tellsH = tells[1] && tells[3]
+  const tally = (tell: boolean) => (tell ? new DrawTally() : null)
+  const moves = feet.map(() => ({ v: tally(tellsV), h: tally(tellsH) }))
+  const together = new LineTally()
+
+  const all = new Float64Array((drawing.count + atFeet.count) * BLOCK)
+  const z = Array.from({ length: drawing.count + atFeet.count }, (_, c) =>
+    all.subarray(c * BLOCK, (c + 1) * BLOCK),
   )
-  const low = Float64Array.from(terms, (t) => t.term.band[0] ?? -Infinity)
-  const high = Float64Array.from(terms, (t) => t.term.band[1] ?? Infinity)
-  const uncertain = Int32Array.from(Array.from(spreads.keys()).filter((e) => (spreads[e] as number) > 0))
-  const known = model.tellsV && model.tellsH
-  const n = feet.length
-  const footX = Float64Array.from(feet, (f) => f.x)
-  const plannedV = Float64Array.from(feet, (f) => goal[0] - oV + (goal[2] - sV) * f.x)
-  const plannedH = Float64Array.from(feet, (f) => goal[1] - oH + (goal[3] - sH) * f.x)
-  const vertical = Math.hypot(sd.shim, sd.settling)
-  const after = new Float64Array(4)
-  const sums = new Float64Array(quantities.length)
-  const moved = new Float64Array(4)
+  const [zLine, zFeet] = [z.slice(0, drawing.count), z.slice(drawing.count)]
+  const normal = new NormalDraws(input.random)
+  const lines = columns(4) as unknown as LineColumns
+  const after = columns(4) as unknown as LineColumns
+  const asked = feet.map(() => ({ v: column(), h: column() }))
+  const value = column()
   let inside = 0
 
-  const [partOV, partOH, partSV, partSH] = parts as unknown as readonly [
-    Float64Array,
-    Float64Array,
-    Float64Array,
-    Float64Array,
-  ]
-  const each = amplitudes.count + uncertain.length + 3 * n
-  const z = new Float64Array(BLOCK * each)
-  const normal = new NormalDraws(input.random)
-
-  for (let d = 0; d < draws; d++) {
-    let p = (d % BLOCK) * each
-    if (p === 0) normal.fill(z)
-    amplitudes.into(errors, z, p)
-    p += amplitudes.count
-    for (let i = 0; i < uncertain.length; i++) {
-      const e = uncertain[i] as number
-      errors[e] = (spreads[e] as number) * (z[p++] as number)
-    }
-    solve(model, errors, line)
-    partOV[d] = line[0] as number
-    partOH[d] = line[1] as number
-    partSV[d] = line[2] as number
-    partSH[d] = line[3] as number
-
-    // The same moves at the feet, done with their own errors where the feet really stand.
-    let sx = 0
-    let sxx = 0
-    let v0 = 0
-    let v1 = 0
-    let h0 = 0
-    let h1 = 0
-    for (let f = 0; f < n; f++) {
-      const nominalX = footX[f] as number
-      const x = nominalX + sd.distance * (z[p++] as number)
-      ;(footV[f] as Float64Array)[d] = goal[0] - (line[0] as number) + (goal[2] - (line[2] as number)) * x
-      ;(footH[f] as Float64Array)[d] = goal[1] - (line[1] as number) + (goal[3] - (line[3] as number)) * x
-      const v = (plannedV[f] as number) + vertical * (z[p++] as number)
-      const h = (plannedH[f] as number) + sd.side * (z[p++] as number)
-      sx += x
-      sxx += x * x
-      v0 += v
-      v1 += v * x
-      h0 += h
-      h1 += h * x
-    }
-    if (n >= 2) {
-      const det = n * sxx - sx * sx
-      const slopeV = (n * v1 - sx * v0) / det
-      const slopeH = (n * h1 - sx * h0) / det
-      moved[0] = (v0 - slopeV * sx) / n
-      moved[1] = (h0 - slopeH * sx) / n
-      moved[2] = slopeV
-      moved[3] = slopeH
-    }
-    for (let k = 0; k < 4; k++) after[k] = (line[k] as number) + (moved[k] as number)
-    let all = true
-    sums.fill(0)
-    for (let t = 0; t < terms.length; t++) {
-      const index = termOf[t] as number
-      const o = offsetAt[t] as number
-      const fo = offsetFactor[t] as number
-      const fs = slopeFactor[t] as number
-      const off = shift[t] as number
-      const value = fo * (after[o] as number) + fs * (after[o + 2] as number) - off
-      const own = judgedDraws[index]
-      if (own) {
-        const measured = fo * (line[o] as number) + fs * (line[o + 2] as number) - off
-        if (vector) own[d] = (own[d] as number) + measured * measured
-        else own[d] = measured
-      }
-      if (vector) {
-        sums[index] = (sums[index] as number) + value * value
-        if ((sums[index] as number) > (high[t] as number) ** 2) all = false
-      } else if (value < (low[t] as number) || value > (high[t] as number)) all = false
-    }
-    if (all) inside++
+  for (let from = 0; from < draws; from += BLOCK) {
+    const count = Math.min(BLOCK, draws - from)
+    normal.fill(all)
+    drawing.into(zLine, lines)
+    atFeet.into(zFeet, lines, asked, after)
+    lines.forEach((line, k) => parts[k]?.add(line, count))
+    together.add(lines, count)
+    moves.forEach((move, f) => {
+      move.v?.add((asked[f] as { v: Float64Array }).v, count)
+      move.h?.add((asked[f] as { h: Float64Array }).h, count)
+    })
+    judgedDraws.forEach((list, index) => {
+      if (!list) return
+      judged.valuesInto(quantities[index] as JudgedQuantity, lines, value)
+      list.add(value, count)
+    })
+    inside += judged.inside(after, count)
   }
 
-  const covariance = covarianceOf(parts)
+  const known = tells.every(Boolean)
   const chance = inside / draws
   // Below even odds only because of the measuring: a better measurement is worth more than the move.
-  const measuring = chance < EVEN && chanceOfMove(input, nominal, plannedV, plannedH) >= EVEN
-  const of = (tells: boolean, list: Float64Array) => (tells ? spreadOf(list) : null)
-  const pair = (v: Float64Array, h: Float64Array): SpreadVH => ({
-    v: of(model.tellsV, v),
-    h: of(model.tellsH, h),
-  })
-  const coupling = {
-    offset: pair(parts[0] as Float64Array, parts[1] as Float64Array),
-    slope: pair(parts[2] as Float64Array, parts[3] as Float64Array),
-  }
+  const measuring = chance < EVEN && chanceOfMove(input, nominal, planned.v, planned.h) >= EVEN
+  const part = (i: 0 | 1 | 2 | 3) => parts[i]?.spread() ?? null
+  const coupling = { offset: { v: part(0), h: part(1) }, slope: { v: part(2), h: part(3) } }
   const wide = quantities.flatMap((q, i) => {
+    const untold = q.terms.some((t) => {
+      const at = t.plane === 'v' ? 0 : 1
+      return (t.offsetFactor !== 0 && !tells[at]) || (t.slopeFactor !== 0 && !tells[at + 2])
+    })
     const [first] = q.terms
-    if (!first || !(first.plane === 'v' ? model.tellsV : model.tellsH)) return []
-    const [from, to] = vector ? ([0, first.band[1]] as const) : first.band
-    if (from === null || to === null) return []
+    const [from, to] = judged.bandOf(q)
+    if (untold || !first || from === null || to === null) return []
     const own = judgedDraws[i]
-    if (own && vector) for (let d = 0; d < draws; d++) own[d] = Math.sqrt(own[d] as number)
-    const part = first.slopeFactor === 0 ? coupling.offset[first.plane] : coupling.slope[first.plane]
+    const line = first.slopeFactor === 0 ? coupling.offset[first.plane] : coupling.slope[first.plane]
     const factor = Math.abs(first.slopeFactor === 0 ? first.offsetFactor : first.slopeFactor)
-    const spread = own ? spreadOf(own) : part
+    const spread = own ? own.spread() : line
     const width = spread ? (spread.high - spread.low) * (own ? 1 : factor) : 0
     return width > to - from ? [q.name] : []
   })
   return {
     coupling,
     feet: feet.map(({ id }, f) => {
-      return { id, move: pair(footV[f] as Float64Array, footH[f] as Float64Array) }
+      return { id, move: { v: moves[f]?.v?.spread() ?? null, h: moves[f]?.h?.spread() ?? null } }
     }),
-    covariance,
+    covariance: together.covariance(),
     chanceInBand: known ? chance : null,
     wide,
     advice: wide.length > 0 || measuring || !known ? 'measure-again' : 'move',

@@ -10,6 +10,7 @@ import { normalBetween, normalShare } from '../statistics/normal'
 import { studentQuantile, studentShare } from '../statistics/studentT'
 import { arrangementModel, type ArrangementModel } from './arrangementModel'
 import { chanceInBand } from './chance'
+import { dialLine } from './dialLine'
 import { covarianceAfterMove, footMoveSd, lineCovariance } from './linear'
 import { monteCarlo } from './monteCarlo'
 import { NO_SPREAD, type Spread } from './spread'
@@ -110,7 +111,7 @@ const SPREADS: readonly (readonly [string, Spread])[] = [
   ],
 ]
 const run = (model: ArrangementModel, sd: Spread, draws = 40_000) =>
-  monteCarlo({ model, feet: FEET, tolerance: LIMITS, sd, draws, random: seededRandom(3) })
+  monteCarlo({ model: dialLine(model), feet: FEET, tolerance: LIMITS, sd, draws, random: seededRandom(3) })
 
 describe('linear propagation and Monte Carlo agree', () => {
   it.each(MODELS.flatMap(([name, a]) => SPREADS.map(([what, sd]) => [name, what, a, sd] as const)))(
@@ -159,7 +160,7 @@ describe('linear propagation and Monte Carlo agree', () => {
     const sd: Spread = { ...NO_SPREAD, reading: 2 * MIL }
     const vector: SettledTolerance = { ...LIMITS, mode: 'vector' } as SettledTolerance
     const drawn = monteCarlo({
-      model,
+      model: dialLine(model),
       feet: FEET,
       tolerance: vector,
       sd,
@@ -245,7 +246,7 @@ describe('dials on one bracket', () => {
   const clockOnly: Spread = { ...NO_SPREAD, clock: 4 }
   const drawn = (sd: Spread) =>
     monteCarlo({
-      model: quartersModel,
+      model: dialLine(quartersModel),
       feet: FEET,
       tolerance: LIMITS,
       sd,
@@ -317,7 +318,7 @@ describe('whether to measure again', () => {
   }
   const advice = (sd: Partial<Spread>, tolerance: SettledTolerance = oneSided) =>
     monteCarlo({
-      model: quartersModel,
+      model: dialLine(quartersModel),
       feet: FEET,
       tolerance,
       sd: { ...NO_SPREAD, ...sd },

@@ -20,6 +20,7 @@ import { seededRandom } from '../../core/random/random'
 import { simulateFace, simulateRim } from '../../core/simulate/dialReadings'
 import { ORDINARY_HANDS } from '../../core/uncertainty/ordinaryHands'
 import { arrangementModel } from '../../core/uncertainty/arrangementModel'
+import { dialLine } from '../../core/uncertainty/dialLine'
 import { chanceInBand } from '../../core/uncertainty/chance'
 import { covarianceAfterMove, footMoveSd, lineCovariance } from '../../core/uncertainty/linear'
 import { monteCarlo } from '../../core/uncertainty/monteCarlo'
@@ -197,7 +198,7 @@ if (!model) throw new Error('bench set has no model')
 const draws = times(6, 3, (i) => {
   sink +=
     monteCarlo({
-      model,
+      model: dialLine(model),
       feet: FEET,
       tolerance: TOLERANCE,
       sd: { ...ORDINARY_HANDS, clock: i % 2 === 0 ? 0 : 0.5 },

@@ -5,11 +5,13 @@ import { defineOperation } from './defineOperation'
 import { couplingLine } from './fields'
 import { methodOut } from './results'
 
+export const couplingValuesInput = z.object({ ...methodFields, coupling: couplingLine })
+
 /** Offset and slope typed from any instrument: what the feet need. Nothing is there to trust or doubt. */
 export const couplingValuesOperation = defineOperation({
   name: 'coupling-values',
   summary: 'The move at each foot pair from offset and slope at the coupling.',
-  input: z.object({ ...methodFields, coupling: couplingLine }),
+  input: couplingValuesInput,
   result: methodOut,
   compute: (given) => {
     const { offset, slope } = given.coupling

@@ -42,5 +42,7 @@ export const covarianceFromCore = (core: LineCovariance, units: UnitSystem): Row
 }
 
 export const covarianceOut = z
-  .array(z.array(z.number()))
-  .describe('Rows and columns: offset.v, offset.h, slope.v, slope.h; each in the product of its two units.')
+  .array(z.array(z.number().nullable()))
+  .describe(
+    'Rows and columns: offset.v, offset.h, slope.v, slope.h; each in the product of its two units; null where unknown.',
+  )

@@ -1,6 +1,6 @@
 import { issue, type Thing } from '../issue'
 import { z } from 'zod'
-import { gapStraightedge } from '../../core/coupling/gapStraightedge'
+import { gapStraightedge, type GapStraightedgeInput } from '../../core/coupling/gapStraightedge'
 import { judgeBounds } from '../../core/judge/judgeBounds'
 import { done } from '../../core/outcome'
 import { answerLine, methodFields, trustLimits } from './couplingMethod'
@@ -28,7 +28,7 @@ const feelers = (what: Thing) =>
 
 const radius = (what: Thing) => positive(what, 'distance')
 
-const input = z
+export const gapStraightedgeInput = z
   .object({
     ...methodFields,
     gaps: z
@@ -56,6 +56,18 @@ const input = z
       })
   })
 
+/** The feelers as core takes them. */
+export const feelersOf = ({
+  gaps,
+  rises,
+}: Pick<z.infer<typeof gapStraightedgeInput>, 'gaps' | 'rises'>): GapStraightedgeInput => ({
+  gaps,
+  rises: rises && {
+    radiusDifference: rises.hubRadius.movable - rises.hubRadius.stationary,
+    readings: rises.readings,
+  },
+})
+
 const bound = (measured: Measured) => z.tuple([maybe(measured), maybe(measured)])
 const bounds = (measured: Measured) => z.object({ v: bound(measured), h: bound(measured) })
 const boundVerdict = <M extends 'displacement' | 'slope'>(kind: M) =>
@@ -72,7 +84,7 @@ const boundVerdict = <M extends 'displacement' | 'slope'>(kind: M) =>
 export const gapStraightedgeOperation = defineOperation({
   name: 'gap-straightedge',
   summary: 'Slope from feeler gaps and offset from rim steps under a straightedge; unknowns stay null.',
-  input,
+  input: gapStraightedgeInput,
   result: methodOut.extend({
     bounds: z.object({ offset: bounds('displacement'), slope: bounds('slope') }),
     judgedBounds: z
@@ -81,17 +93,7 @@ export const gapStraightedgeOperation = defineOperation({
       .describe('Only with a tolerance: in when all that the bounds allow is inside.'),
   }),
   compute: (given) => {
-    const { gaps, rises } = given
-    const measured = gapStraightedge(
-      {
-        gaps,
-        rises: rises && {
-          radiusDifference: rises.hubRadius.movable - rises.hubRadius.stationary,
-          readings: rises.readings,
-        },
-      },
-      trustLimits(given),
-    )
+    const measured = gapStraightedge(feelersOf(given), trustLimits(given))
     if (!measured.ok) return measured
     const { coupling, trust } = measured.value
     const limits = given.tolerance ? settled(given.tolerance, given.rpm) : null

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { METHOD_OPERATIONS } from '../methods/contracts'
 import { achievedOperation } from './achieved'
 import { axialGapOperation } from './axialGap'
+import { backlashOperation } from './backlash'
 import { beltGeometryOperation } from './beltGeometry'
 import { beltReadingOperation } from './beltReading'
 import { beltSetOperation } from './beltSet'
@@ -45,6 +46,7 @@ export const OPERATIONS: readonly Operation[] = [
   drumTramOperation,
   fitReadingsOperation,
   compareSetsOperation,
+  backlashOperation,
   achievedOperation,
   softFootOperation,
   stepShimOperation,

@@ -23,6 +23,8 @@ export const refusals = {
   'speed-needed': () => 'This limit depends on speed. Give the speed in rpm.',
   'planes-at-one-place': () =>
     'The planes of both dials are less than 10 mm (0.4 in) apart, so they can’t tell the slope. Check the distances.',
+  'only-bounds': () =>
+    'A blade that passes or stops gives bounds, not a value that could spread. Measure the gap or the step itself.',
   'dial-never-travels': () =>
     'The shaft that carries this dial stood still, so the dial stayed in one place and read only how the other hub runs. Turn the shaft that carries it, or both.',
   'dial-on-its-own-hub': () =>

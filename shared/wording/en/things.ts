@@ -217,6 +217,7 @@ export const things = {
   'spool-length': 'the spool length',
   'spread-limit': 'the spread limit',
   stage: 'the stage',
+  'repeat-limit': 'the repeat limit',
   'standard-deviation-of-clock-angles': 'the standard deviation of clock angles',
   'standard-deviation-of-distances': 'the standard deviation of distances',
   'standard-deviation-of-offset': 'the standard deviation of offset',
