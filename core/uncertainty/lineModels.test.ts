@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { gapStraightedge, type GapStraightedgeInput } from '../coupling/gapStraightedge'
 import { lineOfFootValues } from '../coupling/footValues'
-import { type Misalignment } from '../frame/planes'
+import type { Misalignment } from '../frame/planes'
 import type { SettledTolerance } from '../judge/tolerance'
 import { normalFrom, seededRandom } from '../random/random'
 import { feelerLine } from './feelerLine'
