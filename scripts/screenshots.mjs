@@ -7,7 +7,7 @@ import { say } from './local/say.mjs'
 const base = `http://127.0.0.1:${process.env.HC_PORT ?? 4310}`
 const ask = async (path) => (await fetch(base + path)).json()
 const today = await ask('/api/today')
-const open = (tag) => today.open.find((j) => j.tag === tag)?.id
+const open = (tag) => today.open.rows.find((j) => j.tag === tag)?.id
 const closed = today.recentlyClosed.find((j) => j.tag === 'CP-11')?.id
 
 const browser = await chromium.launch({

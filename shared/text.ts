@@ -18,8 +18,8 @@ export const text = (what: Thing, longest = 2000) =>
 export const words = (what: Thing, longest = 2000) =>
   text(what, longest).refine((s) => s.trim() !== '', { error: issue('say', what) })
 
-/** A UUID made by the client. */
-export const uuid = (what: Thing) => z.uuid({ error: issue('uuid', what) })
+/** A UUID made by the client, in small letters however it was written. */
+export const uuid = (what: Thing) => z.uuid({ error: issue('uuid', what) }).toLowerCase()
 
 /** A reason, in a few words. */
 export const why = words('why', 500)

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { foldJob, objectionTo, type Job } from '~~/core/jobs/jobs'
 import type { EntryBody, LogEntry } from '~~/core/logbook/entry'
+import { extended } from '~~/core/logbook/forward'
 import { MAY } from '~~/core/logbook/may'
 import { fromWire } from '~~/shared/logbook/lifts'
 import type { PreviousSetUp } from '~~/shared/api/answers'
@@ -45,7 +46,9 @@ export const useJob = defineStore('job', () => {
   const logbook = computed(() => [...received.value, ...onTheWay.value])
   const folded = computed((): Job | null => (machine.value ? foldJob(machine.value, logbook.value) : null))
   const live = computed((): Job | null =>
-    machine.value && draft.value ? foldJob(machine.value, [...logbook.value, draft.value]) : folded.value,
+    machine.value && draft.value
+      ? foldJob(machine.value, extended(logbook.value, draft.value))
+      : folded.value,
   )
   /** The fold of each kind, null for jobs of another kind; as logged, and with the draft. */
   const coupled = computed(() => (folded.value?.kind === 'coupled' ? folded.value.state : null))

@@ -1,8 +1,8 @@
 import type { LogEntry } from '../logbook/entry'
+import { takenForward } from '../logbook/forward'
 import { remember } from '../logbook/remember'
 import { keepSkips, NO_SKIPS } from '../logbook/skips'
 import { sheetOf, type Skips } from '../logbook/stage'
-import { standingEntries } from '../logbook/standing'
 import type { BeltMachine } from '../register/beltMachine'
 import { keepClosing, type Closing, type ExceptionReason, type Outcome } from '../stages/close/closing'
 import { closeStage } from '../stages/close/stage'
@@ -79,11 +79,10 @@ const workOut = (machine: BeltMachine, facts: Facts): BeltState => {
 export const BELT_STAGES = [makeSafe, lineUpStage, closeStage] as const
 export type BeltStageId = (typeof BELT_STAGES)[number]['id']
 
+const factsOf = takenForward(BLANK, take)
+
 /** Folds a belt job. Entries in logbook order. */
 export const beltJob = (machine: BeltMachine, logbook: readonly LogEntry[]) => {
-  const state = workOut(
-    machine,
-    standingEntries(logbook).reduce((now, e) => take(now, e), BLANK),
-  )
+  const state = workOut(machine, factsOf(logbook))
   return { kind: 'belt' as const, state, sheet: sheetOf<BeltStageId, BeltState>(BELT_STAGES, state) }
 }

@@ -1,10 +1,10 @@
 import { ALIGNED, type Misalignment } from '../frame/planes'
 import type { SettledTolerance } from '../judge/tolerance'
 import type { LogEntry } from '../logbook/entry'
+import { takenForward } from '../logbook/forward'
 import { remember } from '../logbook/remember'
 import { keepSkips, NO_SKIPS } from '../logbook/skips'
 import { sheetOf, type Skips } from '../logbook/stage'
-import { standingEntries } from '../logbook/standing'
 import {
   limitsOf,
   movableFeet,
@@ -229,10 +229,11 @@ export const COUPLED_STAGES = [
 ] as const
 export type CoupledStageId = (typeof COUPLED_STAGES)[number]['id']
 
+const factsOf = takenForward(BLANK, take)
+
 /** Folds a coupled job. Entries in logbook order. */
 export const coupledJob = (machine: CoupledMachine, logbook: readonly LogEntry[]) => {
-  const facts = standingEntries(logbook).reduce((now, e) => take(now, e), BLANK)
-  const state = workOut(machine, facts)
+  const state = workOut(machine, factsOf(logbook))
   return {
     kind: 'coupled' as const,
     state,

@@ -1,6 +1,7 @@
 import type { LogEntry } from './entry'
 
-const isOutOfOrder = (e: LogEntry): boolean => e.supersedes !== null || e.before !== null
+/** Whether an entry is to be read further up than where it stands. */
+export const isOutOfOrder = (e: LogEntry): boolean => e.supersedes !== null || e.before !== null
 
 /**
  * The entries that stand, in the order they are to be read: each corrected entry is replaced, in its

@@ -3,7 +3,7 @@ import type { EntryBody } from '../../core/logbook/entry'
 import { SAFETY_POINTS } from '../../core/stages/makeSafe/entries'
 import { FOLD_VERSION } from '../../core/stages/close/closing'
 import { foldJob, type Job } from '../../core/jobs/jobs'
-import { addEntry, openJob, readJob } from '../../server/jobs/logbook'
+import { addEntryWithin, openJob, readJob } from '../../server/jobs/logbook'
 import type { MachineFields } from '../../shared/register/machine'
 import { demoId } from './works'
 
@@ -45,7 +45,7 @@ export class JobWriter {
   /** Appends an entry some minutes after the last one. */
   async write(body: EntryBody, minutes = 4, author?: string): Promise<void> {
     this.clock += minutes * MINUTE
-    await addEntry(this.knex, this.jobId, this.draft(body, author), new Date(this.clock))
+    await addEntryWithin(this.knex, this.jobId, this.draft(body, author), new Date(this.clock))
   }
 
   async open(payload: Extract<EntryBody, { kind: 'job-opened' }>['payload']): Promise<void> {

@@ -3,4 +3,4 @@ import { database } from '../database/connection'
 import { route } from '../http/route'
 import { listPeople } from '../works/works.repository'
 
-export default route(ROUTES.people, () => listPeople(database()))
+export default route(ROUTES.people, () => listPeople(database('read')))

@@ -3,4 +3,4 @@ import { database } from '../database/connection'
 import { route } from '../http/route'
 import { today } from '../jobs/logbook'
 
-export default route(ROUTES.today, () => today(database()))
+export default route(ROUTES.today, () => today(database('read')))

@@ -3,4 +3,4 @@ import { database } from '../database/connection'
 import { route } from '../http/route'
 import { findWorks } from '../works/works.repository'
 
-export default route(ROUTES.works, () => findWorks(database()))
+export default route(ROUTES.works, () => findWorks(database('read')))

@@ -1,21 +1,79 @@
 import knexModule, { type Knex } from 'knex'
+import type { Client } from 'pg'
 import { environment } from '../environment'
+import { log } from '../log'
 
-let instance: Knex | undefined
+/** Milliseconds that a connection waits: for a row another holds, for one statement, for a server that is silent. */
+const WAITS = { lock: 2000, statement: 3500, silence: 4000 }
+/** Connections of each pool. Reads have their own, so that no writer can use them up; so has health. */
+const MOST = { write: 10, read: 8, health: 1 }
+export type Use = keyof typeof MOST
 
-/** Options for a Knex on PostgreSQL; short waits, so that a stopped database is told at once. */
+const connectionOf = (url: string) => ({
+  connectionString: url,
+  connectionTimeoutMillis: WAITS.silence,
+  keepAlive: true,
+})
+
+/** Options for a Knex on PostgreSQL that waits as long as a statement takes: migrations, seeding, tools. */
 export const knexOptions = (url: string): Knex.Config => ({
   client: 'pg',
-  connection: { connectionString: url, connectionTimeoutMillis: 4000, keepAlive: true },
+  connection: connectionOf(url),
   pool: { min: 0, max: 10, idleTimeoutMillis: 30_000, acquireTimeoutMillis: 5000 },
 })
 
-/** The one Knex of this process. */
-export const database = (): Knex => (instance ??= knexModule(knexOptions(environment().DATABASE_URL)))
+/**
+ * A connection whose server falls silent in the middle of a statement is given up: a stopped process keeps
+ * its socket open, and only silence tells.
+ */
+const endWhenSilent = (client: Client & { readonly readyForQuery?: boolean }): void => {
+  const { stream } = (client as unknown as { connection: { stream: import('node:net').Socket } }).connection
+  stream.setTimeout(WAITS.silence, () => {
+    if (client.readyForQuery === false) stream.destroy()
+  })
+}
+
+/** What Knex has to say is a log line like any other: its first line, not a page of stack. */
+const said = (level: 'warn' | 'error' | 'debug') => (message: unknown) =>
+  log[level]({ from: 'knex' }, String(message).split('\n')[0] ?? '')
+
+/** Options of the server's own pools: nothing waits longer than a person would. */
+const hastyOptions = (url: string, use: Use): Knex.Config => ({
+  client: 'pg',
+  log: { warn: said('warn'), error: said('error'), deprecate: said('warn'), debug: said('debug') },
+  connection: {
+    ...connectionOf(url),
+    lock_timeout: WAITS.lock,
+    statement_timeout: WAITS.statement,
+    idle_in_transaction_session_timeout: 10_000,
+    application_name: `hushed-caliper ${use}`,
+  } as Knex.PgConnectionConfig,
+  pool: {
+    min: 0,
+    max: MOST[use],
+    idleTimeoutMillis: 30_000,
+    acquireTimeoutMillis: WAITS.silence,
+    afterCreate: (client: Client, done: (failure: unknown, client: Client) => void) => {
+      endWhenSilent(client)
+      done(null, client)
+    },
+  },
+})
+
+const open = new Map<Use, Knex>()
+
+/** The Knex of this process for a use; each has a pool of its own. */
+export const database = (use: Use): Knex => {
+  const known = open.get(use)
+  if (known) return known
+  const made = knexModule(hastyOptions(environment().DATABASE_URL, use))
+  open.set(use, made)
+  return made
+}
 
 /** Ends all connections; the next use opens new ones. */
 export const closeDatabase = async (): Promise<void> => {
-  const open = instance
-  instance = undefined
-  await open?.destroy()
+  const all = [...open.values()]
+  open.clear()
+  await Promise.all(all.map((knex) => knex.destroy()))
 }

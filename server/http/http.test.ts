@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { databaseDown } from './databaseDown'
+import { databaseFailure } from './databaseFailure'
 import { notFound, Refused } from './refusal'
 
 const failure = (code: string) => Object.assign(new Error('x'), { code })
 
 describe('a lost database', () => {
   it.each(['ECONNREFUSED', 'ECONNRESET', '57P01', '57P03', '53300'])('is told from %s', (code) => {
-    expect(databaseDown(failure(code))).toMatchObject({ status: 503, code: 'database-down' })
+    expect(databaseFailure(failure(code))).toMatchObject({ status: 503, code: 'database-down' })
   })
 
   it('is told from what the driver and the pool say', () => {
@@ -15,13 +15,27 @@ describe('a lost database', () => {
       'timeout expired',
       'Knex: Timeout acquiring a connection',
     ])
-      expect(databaseDown(new Error(message))?.status).toBe(503)
-    expect(databaseDown(new AggregateError([failure('ECONNREFUSED')], ''))?.status).toBe(503)
+      expect(databaseFailure(new Error(message))?.status).toBe(503)
+    expect(databaseFailure(new AggregateError([failure('ECONNREFUSED')], ''))?.status).toBe(503)
   })
 
   it('is not seen in other failures', () => {
-    for (const other of [failure('23505'), new Error('defect'), null, 'text', { code: 7 }])
-      expect(databaseDown(other)).toBeNull()
+    for (const other of [failure('42703'), new Error('defect'), null, 'text', { code: 7 }])
+      expect(databaseFailure(other)).toBeNull()
+  })
+})
+
+describe('what else the database says', () => {
+  it.each([
+    ['55P03', 503, 'busy'],
+    ['57014', 503, 'busy'],
+    ['40P01', 503, 'busy'],
+    ['22P05', 422, 'bad-input'],
+    ['22008', 422, 'bad-input'],
+    ['23503', 422, 'bad-input'],
+    ['23505', 409, 'taken'],
+  ])('%s is %i', (code, status, named) => {
+    expect(databaseFailure(failure(code))).toMatchObject({ status, code: named })
   })
 })
 

@@ -1,13 +1,23 @@
 import { ROUTES } from '../../shared/api/routes'
 
-/** Methods that the contract has at a path, upper case; empty when nothing is there. */
-export const methodsAt = (path: string): readonly string[] => {
+/** Routes of the contract at a path, and the sums, whose path names the operation. */
+const routesAt = (path: string): readonly { readonly method: string; readonly path: string }[] => {
   const parts = (path.split('?')[0] ?? '').split('/')
-  return Object.values(ROUTES).flatMap((route) => {
+  const all = [...Object.values(ROUTES), { method: 'post', path: '/api/calc/{operation}' }]
+  return all.filter((route) => {
     const pattern = route.path.split('/')
-    const fits =
+    return (
       pattern.length === parts.length &&
       pattern.every((p, i) => (p.startsWith('{') ? parts[i] !== '' : p === parts[i]))
-    return fits ? [route.method.toUpperCase()] : []
+    )
   })
 }
+
+/** Methods that the contract has at a path, upper case; empty when nothing is there. */
+export const methodsAt = (path: string): readonly string[] => [
+  ...new Set(routesAt(path).map((route) => route.method.toUpperCase())),
+]
+
+/** The route a request takes, by its pattern; null where it takes none. */
+export const routeAt = (method: string, path: string): string | null =>
+  routesAt(path).find((route) => route.method.toUpperCase() === method)?.path ?? null

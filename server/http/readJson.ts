@@ -1,6 +1,8 @@
+import type { IncomingMessage } from 'node:http'
 import type { H3Event } from 'h3'
 import { environment } from '../environment'
 import { Refused } from './refusal'
+import { settledJson } from './settledJson'
 import { en } from '../../shared/wording/en'
 
 /**
@@ -12,23 +14,54 @@ export const readJson = async (event: H3Event): Promise<unknown> => {
   const tooLarge = () => new Refused(413, 'too-large', en.answers.tooLarge(Math.floor(most / 1000)))
   const { req } = event.node
   if (Number(req.headers['content-length'] ?? 0) > most) {
-    // What is still on its way is let go by, so that the sender can read the answer.
-    req.resume()
+    hangUpAfterAnswer(event)
     throw tooLarge()
   }
-  const chunks: Buffer[] = []
-  let size = 0
-  for await (const chunk of req as AsyncIterable<Buffer>) {
-    size += chunk.length
-    if (size <= most) chunks.push(chunk)
-    else chunks.length = 0
+  const body = await bytesOf(req, most)
+  if (!body) {
+    hangUpAfterAnswer(event)
+    throw tooLarge()
   }
-  if (size > most) throw tooLarge()
-  if (size === 0) throw new Refused(400, 'no-body', en.answers.nothingSent)
+  if (body.length === 0) throw new Refused(400, 'no-body', en.answers.nothingSent)
+  let parsed: unknown
   try {
-    const decoded = new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(chunks))
-    return JSON.parse(decoded) as unknown
+    parsed = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(body)) as unknown
   } catch {
     throw new Refused(400, 'not-json', en.answers.notJson)
   }
+  return settledJson(parsed)
+}
+
+/** The whole body, or null as soon as it is larger than `most`. */
+const bytesOf = (req: IncomingMessage, most: number): Promise<Buffer | null> =>
+  new Promise((resolve, reject) => {
+    const chunks: Buffer[] = []
+    let size = 0
+    const done = (body: Buffer | null) => {
+      req.off('data', take).off('end', end).off('error', reject).off('aborted', gone)
+      resolve(body)
+    }
+    const take = (chunk: Buffer) => {
+      size += chunk.length
+      if (size > most) {
+        req.pause()
+        done(null)
+      } else chunks.push(chunk)
+    }
+    const end = () => done(Buffer.concat(chunks))
+    const gone = () => done(Buffer.alloc(0))
+    req.on('data', take).on('end', end).on('error', reject).on('aborted', gone)
+  })
+
+/** Milliseconds in which a sender that never ends can still read why it is cut off. */
+const LAST_WORDS = 1000
+
+/** A body without end would hold its connection for good: it is cut once the answer is out. */
+const hangUpAfterAnswer = (event: H3Event): void => {
+  const { req, res } = event.node
+  res.setHeader('connection', 'close')
+  res.once('finish', () => {
+    req.resume()
+    setTimeout(() => req.socket.destroy(), LAST_WORDS).unref()
+  })
 }

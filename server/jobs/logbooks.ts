@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { LogEntry } from '../../core/logbook/entry'
+import { extended } from '../../core/logbook/forward'
 import type { MachineSnapshot } from '../../shared/register/machine'
 import { listEntries } from './entries.repository'
 import type { JobHead } from './jobs.repository'
@@ -14,11 +15,23 @@ const MOST_KEPT = 300
 /** Recently used logbooks, oldest use first. Objects stay the same ones, so that the fold remembers them. */
 const kept = new Map<string, Logbook>()
 
+/** A few entries more go on from what was folded; many are folded anew, in one go. */
+const goneOn = (entries: readonly LogEntry[], later: readonly LogEntry[]): readonly LogEntry[] =>
+  later.length > 20 ? [...entries, ...later] : later.reduce((now, e) => extended(now, e), entries)
+
 /** Keeps a logbook as it stands after a committed transaction. */
 export const keepLogbook = (jobId: string, logbook: Logbook): void => {
   kept.delete(jobId)
   kept.set(jobId, logbook)
   if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value as string)
+}
+
+/** The logbook as it stood when it was last used; null when it is not kept. */
+export const keptLogbook = (jobId: string): Logbook | null => kept.get(jobId) ?? null
+
+/** Forgets a logbook that proved to be out of date. */
+export const forgetLogbook = (jobId: string): void => {
+  kept.delete(jobId)
 }
 
 /**
@@ -32,6 +45,6 @@ export const logbookOf = async (knex: Knex, job: JobHead): Promise<Logbook> => {
   const later = await listEntries(knex, job.id, usable?.entries.length ?? 0)
   return {
     machine: usable?.machine ?? job.machine(),
-    entries: usable ? [...usable.entries, ...later] : later,
+    entries: usable ? goneOn(usable.entries, later) : later,
   }
 }

@@ -43,6 +43,11 @@ export const addMachine = async (
   })
 }
 
+const tagTaken = (tag: string) =>
+  new Refused(409, 'tag-taken', en.answers.tagTakenChoose(tag), {
+    issues: [{ path: 'tag', message: en.answers.tagTaken }],
+  })
+
 /** Changes a machine; 409 with the current row when the version is stale. */
 export const changeMachine = async (
   knex: Knex,
@@ -56,10 +61,13 @@ export const changeMachine = async (
     if (!current) throw noMachine(tag)
     if (current.version !== version) throw new Refused(409, 'stale', en.answers.machineChanged, { current })
     if (record.tag.toLowerCase() !== tag.toLowerCase() && (await findMachine(trx, record.tag)))
-      throw new Refused(409, 'tag-taken', en.answers.tagTakenChoose(record.tag), {
-        issues: [{ path: 'tag', message: en.answers.tagTaken }],
-      })
-    await updateMachine(trx, current.id, version, record)
+      throw tagTaken(record.tag)
+    try {
+      await updateMachine(trx, current.id, version, record)
+    } catch (failure) {
+      // Two machines were given one tag at the same moment: only the index can see that.
+      throw (failure as { code?: string }).code === '23505' ? tagTaken(record.tag) : failure
+    }
     return { ...record, id: current.id, version: version + 1 }
   })
 }

@@ -39,7 +39,7 @@ export interface MachineAnswer {
 }
 
 export interface TodayAnswer {
-  readonly open: readonly JobSummary[]
+  readonly open: Page<JobSummary>
   /** Machines whose last closed job left them out of band or on the edge. */
   readonly outOfBand: readonly JobSummary[]
   readonly recentlyClosed: readonly JobSummary[]

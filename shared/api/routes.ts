@@ -14,6 +14,8 @@ export interface RouteContract {
   readonly lift?: (raw: unknown) => unknown
   readonly query?: z.ZodObject
   readonly answers?: string
+  /** Seconds it may take, where that is more than a few. */
+  readonly seconds?: number
 }
 
 const jobOpening = z.object({
@@ -105,6 +107,7 @@ export const ROUTES = {
     path: '/api/jobs/{id}/stream',
     summary: 'Server-sent stream of entries as they are received.',
     answers: 'text/event-stream',
+    seconds: Infinity,
   },
   report: {
     method: 'get',
@@ -112,6 +115,7 @@ export const ROUTES = {
     summary: 'The report to print and sign.',
     query: reportQuery,
     answers: 'application/pdf',
+    seconds: 45,
   },
   calculations: { method: 'get', path: '/api/calc', summary: 'The operations of the calculation contract.' },
 } as const satisfies Record<string, RouteContract>

@@ -10,6 +10,8 @@ const moment = z.iso
   .refine((iso) => Date.parse(iso) >= Date.UTC(2000, 0) && Date.parse(iso) < Date.UTC(2100, 0), {
     error: issue('that-time-cant-be-right-check'),
   })
+  // One way to write a moment: in UTC, to the millisecond. Two clients that write it differently mean the same.
+  .overwrite((iso) => (Number.isFinite(Date.parse(iso)) ? new Date(iso).toISOString() : iso))
 
 const envelope = z.object({
   id: uuid('entry-id'),

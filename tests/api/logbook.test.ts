@@ -29,9 +29,9 @@ const entriesOf = async (job: string) =>
   (await api.ask(`/api/jobs/${job}`)).body.entries as { id: string; kind: string }[]
 const summaryOf = async (job: string) => {
   const { open } = (await api.ask('/api/today')).body as {
-    open: { id: string; stage: string; verdict: string }[]
+    open: { rows: { id: string; stage: string; verdict: string }[] }
   }
-  return open.find((j) => j.id === job)
+  return open.rows.find((j) => j.id === job)
 }
 
 describe('a job from opening to closing', () => {

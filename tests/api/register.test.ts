@@ -122,14 +122,15 @@ describe('the works', () => {
 
   it('shows today what needs a wrench', async () => {
     const today = (await api.ask('/api/today')).body as {
-      open: { tag: string; stage: string }[]
+      open: { rows: { tag: string; stage: string }[]; next: string | null }
       recentlyClosed: unknown[]
     }
-    expect(today.open.map((j) => [j.tag, j.stage])).toEqual([
+    expect(today.open.rows.map((j) => [j.tag, j.stage])).toEqual([
       ['GL-03', 'line-up'],
       ['CP-14', 'plan'],
       ['KY-09', 'as-found'],
     ])
+    expect(today.open.next).toBeNull()
     expect(today.recentlyClosed).toHaveLength(4)
   })
 })

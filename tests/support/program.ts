@@ -9,7 +9,7 @@ import { knexOptions } from '../../server/database/connection'
 
 const run = promisify(execFile)
 
-const freePort = () =>
+export const freePort = () =>
   new Promise<number>((resolve) => {
     const probe = createServer().listen(0, '127.0.0.1', () => {
       const { port } = probe.address() as AddressInfo

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { JobSummary, MachineAnswer, Page } from '~~/shared/api/answers'
+import type { MachineAnswer } from '~~/shared/api/answers'
 
 const route = useRoute()
 const session = useSession()
@@ -15,22 +15,10 @@ const under = (m: MachineAnswer['machine']) =>
   w.under(m.area, w.drive(m.movableName.toLowerCase(), m.stationaryName.toLowerCase()), m.powerKw, m.rpm)
 const starting = ref(false)
 const changing = ref(false)
-const later = shallowRef<readonly JobSummary[]>([])
-const next = ref<string | null>(null)
-watch(data, (now) => {
-  later.value = []
-  next.value = now?.jobs.next ?? null
-})
-const jobs = computed(() => [...(data.value?.jobs.rows ?? []), ...later.value])
-const more = async () => {
-  if (!next.value) return
-  const page = await askServer<Page<JobSummary>>(
-    `/api/jobs?machine=${encodeURIComponent(tag.value)}&after=${encodeURIComponent(next.value)}`,
-  ).catch(() => null)
-  if (!page) return
-  later.value = [...later.value, ...page.rows]
-  next.value = page.next
-}
+const { jobs, next, more, asking, failed } = useMoreJobs(
+  () => data.value?.jobs ?? null,
+  () => `/api/jobs?machine=${encodeURIComponent(tag.value)}`,
+)
 const openJob = computed(() => jobs.value.find((j) => j.closedAt === null) ?? null)
 const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machines/${now}`))
 </script>
@@ -66,7 +54,7 @@ const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machin
         </div>
         <h2>{{ w.jobs }}</h2>
         <JobList :jobs="jobs" :empty="w.noJobs" />
-        <el-button v-if="next" class="quiet-button" @click="more">{{ w.olderJobs }}</el-button>
+        <MoreJobs :label="w.olderJobs" :next="next" :asking="asking" :failed="failed" @more="more" />
         <StartJob v-model="starting" :machine="data.machine" />
         <MachineForm v-model="changing" :machine="data.machine" @saved="saved" />
       </template>

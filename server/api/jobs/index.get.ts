@@ -3,4 +3,4 @@ import { database } from '../../database/connection'
 import { route } from '../../http/route'
 import { pageOfJobs } from '../../jobs/logbook'
 
-export default route(ROUTES.jobs, ({ query }) => pageOfJobs(database(), query))
+export default route(ROUTES.jobs, ({ query }) => pageOfJobs(database('read'), query))

@@ -6,7 +6,7 @@ import { route } from '../../http/route'
 import { openJob } from '../../jobs/logbook'
 
 export default route(ROUTES.openJob, async ({ event, body }) => {
-  const answer = await openJob(database(), { ...body, opening: asDraft(body.opening) })
+  const answer = await openJob(database('write'), { ...body, opening: asDraft(body.opening) })
   setResponseStatus(event, answer.added ? 201 : 200)
   return answer
 })

@@ -3,4 +3,4 @@ import { database } from '../../database/connection'
 import { route } from '../../http/route'
 import { machineWithJobs } from '../../machines/register'
 
-export default route(ROUTES.machine, ({ param }) => machineWithJobs(database(), param('tag')))
+export default route(ROUTES.machine, ({ param }) => machineWithJobs(database('read'), param('tag')))

@@ -3,4 +3,6 @@ import { database } from '../../database/connection'
 import { route } from '../../http/route'
 import { changeMachine } from '../../machines/register'
 
-export default route(ROUTES.changeMachine, ({ param, body }) => changeMachine(database(), param('tag'), body))
+export default route(ROUTES.changeMachine, ({ param, body }) =>
+  changeMachine(database('write'), param('tag'), body),
+)

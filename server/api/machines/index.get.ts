@@ -3,4 +3,4 @@ import { database } from '../../database/connection'
 import { route } from '../../http/route'
 import { machineSummaries } from '../../machines/register'
 
-export default route(ROUTES.machines, () => machineSummaries(database()))
+export default route(ROUTES.machines, () => machineSummaries(database('read')))

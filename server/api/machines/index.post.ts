@@ -5,7 +5,7 @@ import { route } from '../../http/route'
 import { addMachine } from '../../machines/register'
 
 export default route(ROUTES.addMachine, async ({ event, body }) => {
-  const added = await addMachine(database(), body)
+  const added = await addMachine(database('write'), body)
   setResponseStatus(event, 201)
   return added
 })

@@ -26,6 +26,13 @@ export const answers = {
   sendJson: 'Only JSON is taken here. Send it with content-type application/json.',
   tooMuch: (seconds: number) =>
     `This took longer than ${seconds} seconds and was stopped. Take fewer kinds of shims, fewer leaves a pack, or fewer draws.`,
+  busyTryingAgain:
+    'The database is busy with somebody else’s entry just now. What you typed is kept; it is tried again.',
+  takenMeanwhile: 'Somebody else took that name or number at the same moment. Look again and choose another.',
+  databaseTakesNoSuch: 'The database can’t keep one of these values. Check what was typed.',
+  unstorableText: 'This text holds a character that can’t be kept. Type it again without it.',
+  numberBeyond: 'This number is beyond all bounds.',
+  tooDeep: 'This is nested more deeply than anything here. Send it flatter.',
   busy: 'Too many sums are being worked out just now. Try again in a moment.',
   nothingHere: 'There is nothing at this address. The addresses are listed at /api/openapi.json.',
   noJob: 'There is no such job. It may have been opened on a device that has not sent it yet.',

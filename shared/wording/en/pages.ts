@@ -4,6 +4,7 @@ export const pages = {
     open: 'Open jobs',
     outOfBand: 'Left out of band or on the edge',
     closedLately: 'Closed lately',
+    moreOpen: 'More open jobs',
     noneOpen: 'No job is open. Start one from a machine.',
     noneOut: 'Every machine measured was left in band.',
     noneClosed: 'No job has been closed yet.',

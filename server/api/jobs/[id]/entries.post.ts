@@ -1,12 +1,11 @@
 import { setResponseStatus } from 'h3'
 import { ROUTES } from '../../../../shared/api/routes'
 import { asDraft } from '../../../../shared/logbook/entry'
-import { database } from '../../../database/connection'
 import { route } from '../../../http/route'
 import { addEntry } from '../../../jobs/logbook'
 
 export default route(ROUTES.addEntry, async ({ event, param, body }) => {
-  const answer = await addEntry(database(), param('id'), asDraft(body))
+  const answer = await addEntry(param('id'), asDraft(body))
   setResponseStatus(event, answer.added ? 201 : 200)
   return answer
 })

@@ -3,4 +3,4 @@ import { database } from '../../../database/connection'
 import { route } from '../../../http/route'
 import { answerJob } from '../../../jobs/logbook'
 
-export default route(ROUTES.job, ({ param }) => answerJob(database(), param('id')))
+export default route(ROUTES.job, ({ param }) => answerJob(database('read'), param('id')))

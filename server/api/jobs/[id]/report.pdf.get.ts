@@ -5,7 +5,7 @@ import { route } from '../../../http/route'
 import { reportFor } from '../../../report/report'
 
 export default route(ROUTES.report, async ({ event, param, query }) => {
-  const { pdf, name } = await reportFor(database(), param('id'), query)
+  const { pdf, name } = await reportFor(database('read'), param('id'), query)
   setResponseHeaders(event, {
     'content-type': 'application/pdf',
     'content-disposition': `inline; filename="${name}"`,

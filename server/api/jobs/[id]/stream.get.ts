@@ -3,14 +3,21 @@ import { ROUTES } from '../../../../shared/api/routes'
 import { database } from '../../../database/connection'
 import { route } from '../../../http/route'
 import { readJob } from '../../../jobs/logbook'
+import { catchUp } from '../../../jobs/news'
 import { joinViewers } from '../../../jobs/viewers'
 
 const HEARTBEAT_MS = 15_000
 
 export default route(ROUTES.stream, async ({ event, param }) => {
-  const { id } = await readJob(database(), param('id'))
+  const { id, entries } = await readJob(database('read'), param('id'))
   const stream = createEventStream(event)
-  const leave = joinViewers(id, (entry) => void stream.push({ event: 'entry', data: JSON.stringify(entry) }))
+  const leave = joinViewers(
+    id,
+    entries.length,
+    (entry) => void stream.push({ event: 'entry', data: JSON.stringify(entry) }),
+  )
+  // What was written between that reading and now.
+  void catchUp(id).catch(() => null)
   // A line now and then tells both ends, and anything between them, that the stream lives.
   const heartbeat = setInterval(() => void stream.push({ event: 'alive', data: '' }), HEARTBEAT_MS)
   stream.onClosed(async () => {

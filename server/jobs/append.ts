@@ -1,0 +1,277 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { foldJob, objectionTo, type Job } from '../../core/jobs/jobs'
+import type { LogEntry } from '../../core/logbook/entry'
+import { extended } from '../../core/logbook/forward'
+import { MAY } from '../../core/logbook/may'
+import { fromCore } from '../../core/units/unitSystem'
+import type { EntryAnswer } from '../../shared/api/answers'
+import type { EntryDraft } from '../../shared/logbook/entry'
+import { toWire } from '../../shared/logbook/lifts'
+import { machineFields, type MachineSnapshot } from '../../shared/register/machine'
+import type { Person } from '../../shared/register/works'
+import { en } from '../../shared/wording/en'
+import { pack, UNIT_NAMES } from '../../shared/wording/figures'
+import { busy } from '../http/databaseFailure'
+import { notFound, Refused } from '../http/refusal'
+import { findMachine, updateMachine } from '../machines/machines.repository'
+import type { Settled } from './batches'
+import { columnsOf, findJob } from './jobs.repository'
+import { forgetLogbook, keepLogbook, keptLogbook, logbookOf, type Logbook } from './logbooks'
+import { tellNews } from './news'
+import { forgetPeople, peopleById } from './people'
+import { writeEntries, type Written } from './writeEntries'
+
+/** An entry offered to a logbook, and when it came. */
+export interface Offered {
+  readonly draft: EntryDraft
+  readonly received: Date
+}
+
+const UNIQUE_VIOLATION = '23505'
+/** Times that a batch is judged anew because another process wrote into the same logbook. */
+const ATTEMPTS = 4
+
+export const idTaken = () => new Refused(409, 'id-taken', en.answers.entryIdTaken)
+
+/** A row with this key is there already. */
+export const isTaken = (failure: unknown): boolean =>
+  (failure as { code?: string } | null)?.code === UNIQUE_VIOLATION
+
+/** The same entry sent again. `after` may have moved on meanwhile: a client settles where it belongs by it. */
+const sameEntry = (a: LogEntry, b: LogEntry): boolean => {
+  const said = (e: LogEntry) =>
+    JSON.stringify([
+      e.kind,
+      sorted(e.payload),
+      e.author,
+      Date.parse(e.madeAt),
+      e.supersedes && sorted(e.supersedes),
+    ])
+  return said(a) === said(b)
+}
+
+/** A value with its keys in order: two ways to write one thing are the same. */
+const sorted = (value: unknown): unknown => {
+  if (Array.isArray(value)) return value.map(sorted)
+  if (typeof value !== 'object' || value === null) return value
+  const entries = Object.entries(value).filter(([, v]) => v !== undefined)
+  return Object.fromEntries(entries.sort(([a], [b]) => (a < b ? -1 : 1)).map(([k, v]) => [k, sorted(v)]))
+}
+
+const nobody = (path: string) =>
+  new Refused(422, 'bad-input', en.answers.nobody, { issues: [{ path, message: en.answers.nobody }] })
+
+/** Someone who works here; 422 at `path` when nobody does by that id. */
+export const personOf = (people: ReadonlyMap<string, Person>, id: string, path: string): Person => {
+  const person = people.get(id)
+  if (!person) throw nobody(path)
+  return person
+}
+
+/** Why this entry can't be the next one of its logbook; undefined when it can. */
+const refusalOf = (
+  logbook: Logbook,
+  people: ReadonlyMap<string, Person>,
+  entry: LogEntry,
+): Refused | undefined => {
+  const person = people.get(entry.author)
+  if (!person) return nobody('author')
+  if (!MAY[person.role].includes(entry.kind))
+    return new Refused(403, 'not-allowed', en.answers.notForRole(en.kinds[entry.kind], person.role))
+  const objection = objectionTo(logbook.machine, logbook.entries, entry)
+  if (!objection) return undefined
+  const message = en.objections[objection.code]
+  return new Refused(objection.sort === 'conflict' ? 409 : 422, objection.code, message, {
+    issues: [{ path: objection.path.join('.'), message }],
+  })
+}
+
+/**
+ * The shims a closed job left under the feet become the register's. Answers what could not be
+ * written, in words, when the register has changed under the job; null when all was.
+ */
+const rememberPacks = async (knex: Knex, machine: MachineSnapshot, job: Job): Promise<string | null> => {
+  if (job.kind !== 'coupled') return null
+  const current = await findMachine(knex, machine.tag, true)
+  if (!current || current.id !== machine.id || current.drive !== 'coupled')
+    return en.answers.machineGone(machine.tag)
+  const { id, version, ...record } = current
+  const inOwn = (t: number) => Number(fromCore(t, 'displacement', record.units).toPrecision(12))
+  const lost = job.state.packs.filter(
+    (p) =>
+      !record.feet[p.machine].some((f) => f.id === p.id) && p.packs.left.length + p.packs.right.length > 0,
+  )
+  const withPacks = (role: 'movable' | 'stationary') =>
+    record.feet[role].map((foot) => {
+      const left = job.state.packs.find((p) => p.machine === role && p.id === foot.id)?.packs
+      return left ? { ...foot, existing: { left: left.left.map(inOwn), right: left.right.map(inOwn) } } : foot
+    })
+  const changed = machineFields.safeParse({
+    ...record,
+    feet: { movable: withPacks('movable'), stationary: withPacks('stationary') },
+  })
+  if (changed.success) await updateMachine(knex, id, version, changed.data)
+  const untold = changed.success ? lost : job.state.packs
+  if (untold.length === 0) return null
+  const units = machine.units
+  const list = untold.map((p) =>
+    en.answers.packsLeft(p.id, pack(p.packs.left, units), pack(p.packs.right, units)),
+  )
+  return en.answers.packsNotWritten(UNIT_NAMES[units].displacement, list.join('; '))
+}
+
+/** A closing writes into the register as well: what that could not take is said in a remark behind it. */
+const remarkOfClosing = async (knex: Knex, logbook: Logbook, closing: LogEntry): Promise<LogEntry | null> => {
+  const untold = await rememberPacks(knex, logbook.machine, foldJob(logbook.machine, logbook.entries))
+  return untold === null
+    ? null
+    : {
+        ...closing,
+        id: randomUUID(),
+        after: closing.id,
+        before: null,
+        supersedes: null,
+        kind: 'remark',
+        payload: { text: untold },
+      }
+}
+
+interface Judged {
+  readonly results: readonly Settled<EntryAnswer>[]
+  readonly before: Logbook
+  readonly after: Logbook
+  readonly news: readonly LogEntry[]
+}
+
+/** What a logbook as it stands makes of each offered entry in turn; nothing is written. */
+const judgeAll = async (
+  knex: Knex,
+  before: Logbook,
+  people: ReadonlyMap<string, Person>,
+  offered: readonly Offered[],
+): Promise<Judged> => {
+  let logbook = before
+  const news: LogEntry[] = []
+  const take = (entry: LogEntry) => {
+    logbook = { machine: logbook.machine, entries: extended(logbook.entries, entry) }
+    news.push(entry)
+  }
+  const results: Settled<EntryAnswer>[] = []
+  for (const { draft, received } of offered) {
+    const entry: LogEntry = { ...draft, receivedAt: received.toISOString() }
+    const known = logbook.entries.find((e) => e.id === entry.id)
+    if (known) {
+      results.push(
+        sameEntry(known, entry) ? { done: { entry: toWire(known), added: false } } : { failed: idTaken() },
+      )
+      continue
+    }
+    const refusal = refusalOf(logbook, people, entry)
+    if (refusal) {
+      results.push({ failed: refusal })
+      continue
+    }
+    take(entry)
+    if (entry.kind === 'job-closed') {
+      const remark = await remarkOfClosing(knex, logbook, entry)
+      if (remark) take(remark)
+    }
+    results.push({ done: { entry: toWire(entry), added: true } })
+  }
+  return { results, before, after: logbook, news }
+}
+
+/** A job's logbook: from memory, else as the database has it; 404 for an unknown job. */
+const currentLogbook = async (knex: Knex, jobId: string, fresh: boolean): Promise<Logbook> => {
+  const kept = fresh ? null : keptLogbook(jobId)
+  if (kept) return kept
+  const head = await findJob(knex, jobId)
+  if (!head) throw notFound(en.answers.noJob)
+  return logbookOf(knex, head)
+}
+
+/** What was judged, as it is written: the entries, and the columns where they say something new. */
+const asWritten = (
+  jobId: string,
+  judged: Judged,
+  people: ReadonlyMap<string, Person>,
+  logbook: Logbook,
+): Written => {
+  const columns = columnsOf(foldJob(logbook.machine, logbook.entries))
+  const figuresBefore = columnsOf(foldJob(logbook.machine, judged.before.entries)).figures
+  const closing = judged.news.find((e) => e.kind === 'job-closed')
+  return {
+    jobId,
+    machineId: logbook.machine.id,
+    known: judged.before.entries.length,
+    news: judged.news,
+    columns,
+    figuresChanged: JSON.stringify(columns.figures) !== JSON.stringify(figuresBefore),
+    closedAt: closing?.receivedAt ?? null,
+    writers: [...new Set(judged.news.map((e) => e.author))].map((id) => ({
+      id,
+      role: people.get(id)?.role ?? '',
+    })),
+  }
+}
+
+/**
+ * The one way into a logbook: judges the entries against it in memory, then writes those it takes and the
+ * derived columns in one statement, which holds only if nobody else wrote meanwhile; else it is read again
+ * and judged anew. Answers each entry by itself. The caller settles what a transaction of its own kept
+ * (`settle`), so that nothing is told before it stands.
+ */
+export const appendAll = async (
+  knex: Knex,
+  jobId: string,
+  offered: readonly Offered[],
+): Promise<{ readonly results: readonly Settled<EntryAnswer>[]; readonly settle: () => void }> => {
+  for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
+    const before = await currentLogbook(knex, jobId, attempt > 0)
+    const people = await peopleById(knex)
+    const judged = await judgeAll(knex, before, people, offered)
+    const settle = () => {
+      keepLogbook(jobId, judged.after)
+      if (judged.news.length > 0) tellNews(jobId, before.entries.length, judged.news)
+    }
+    if (judged.news.length === 0) {
+      // From memory an entry may look wrong that another process' entry makes right: only the database can say no.
+      if (attempt === 0 && judged.results.some((r) => 'failed' in r)) {
+        forgetPeople()
+        continue
+      }
+      return { results: judged.results, settle }
+    }
+    if (await writeEntries(knex, asWritten(jobId, judged, people, judged.after)))
+      return { results: judged.results, settle }
+    forgetLogbook(jobId)
+    forgetPeople()
+  }
+  throw busy()
+}
+
+/** Entries that came for one job while it was busy, written together; each fails by itself. */
+export const appendBatch = async (
+  knex: Knex,
+  jobId: string,
+  offered: readonly Offered[],
+): Promise<readonly Settled<EntryAnswer>[]> => {
+  const closes = offered.some(({ draft }) => draft.kind === 'job-closed')
+  try {
+    // A closing writes into the register too: both or neither.
+    const { results, settle } = closes
+      ? await knex.transaction((trx) => appendAll(trx, jobId, offered))
+      : await appendAll(knex, jobId, offered)
+    settle()
+    return results
+  } catch (failure) {
+    if (closes) forgetLogbook(jobId)
+    if (!isTaken(failure)) throw failure
+    // An id that stands in another job: found out by writing. Which of several it was, each by itself tells.
+    if (offered.length === 1) return [{ failed: idTaken() }]
+    const one: Settled<EntryAnswer>[] = []
+    for (const single of offered) one.push(...(await appendBatch(knex, jobId, [single])))
+    return one
+  }
+}

@@ -1,0 +1,93 @@
+import type { Knex } from 'knex'
+import type { LogEntry } from '../../core/logbook/entry'
+import { FOLD_VERSION } from '../../core/stages/close/closing'
+import { versionOf } from '../../shared/logbook/lifts'
+import type { JobColumns } from './jobs.repository'
+
+/** Entries of one job, judged and ready, with what rests on them. */
+export interface Written {
+  readonly jobId: string
+  readonly machineId: string
+  /** How many entries the logbook had when they were judged. */
+  readonly known: number
+  readonly news: readonly LogEntry[]
+  readonly columns: JobColumns
+  readonly figuresChanged: boolean
+  readonly closedAt: string | null
+  /** Who wrote them, in the role they were judged by. */
+  readonly writers: readonly { readonly id: string; readonly role: string }[]
+}
+
+const rowOf = (entry: LogEntry, seq: number) => ({
+  id: entry.id,
+  seq,
+  kind: entry.kind,
+  version: versionOf(entry.kind),
+  payload: entry.payload,
+  author: entry.author,
+  made_at: entry.madeAt,
+  received_at: entry.receivedAt,
+  after_entry: entry.after,
+  before_entry: entry.before,
+  supersedes: entry.supersedes?.entry ?? null,
+  supersede_reason: entry.supersedes?.reason ?? null,
+})
+
+const HEAD = `
+  with head as (
+    update jobs set kind = ?, stage = ?, verdict = ?, summary = ?::jsonb, fold_version = ?, updated_at = ?,
+      last_author = ?, entry_count = ?, closed_at = coalesce(?, closed_at)
+    where id = ? and entry_count = ? and not exists (
+      select 1 from jsonb_to_recordset(?::jsonb) as w(id uuid, role text)
+      left join people p on p.id = w.id and p.role = w.role where p.id is null)
+    returning id
+  ), added as (
+    insert into entries (id, job_id, seq, kind, version, payload, author, made_at, received_at, after_entry,
+      before_entry, supersedes, supersede_reason)
+    select e.id, head.id, e.seq, e.kind, e.version, e.payload, e.author, e.made_at, e.received_at,
+      e.after_entry, e.before_entry, e.supersedes, e.supersede_reason
+    from head, jsonb_to_recordset(?::jsonb) as e(id uuid, seq int, kind text, version int, payload jsonb,
+      author uuid, made_at timestamptz, received_at timestamptz, after_entry uuid, before_entry uuid,
+      supersedes uuid, supersede_reason text)
+  )`
+
+const FIGURES = `, figures as (
+    select f.* from head, jsonb_to_recordset(?::jsonb) as f(moment text, name text, value double precision,
+      low double precision, high double precision, verdict text)
+  ), gone as (
+    delete from job_figures where job_id in (select id from head)
+      and (moment, name) not in (select moment, name from figures)
+  ), kept as (
+    insert into job_figures (job_id, machine_id, at, moment, name, value, low, high, verdict)
+    select ?, ?, ?, moment, name, value, low, high, verdict from figures
+    on conflict (job_id, moment, name) do update set at = excluded.at, value = excluded.value,
+      low = excluded.low, high = excluded.high, verdict = excluded.verdict
+  )`
+
+/**
+ * Writes entries and the columns derived from them in one statement and one round trip. False when the
+ * logbook has another length than they were judged by, or a writer another role: nothing is written then.
+ */
+export const writeEntries = async (knex: Knex, w: Written): Promise<boolean> => {
+  const last = w.news[w.news.length - 1] as LogEntry
+  const figures = w.figuresChanged
+    ? [JSON.stringify(w.columns.figures), w.jobId, w.machineId, last.receivedAt]
+    : []
+  const { rows } = (await knex.raw(`${HEAD}${w.figuresChanged ? FIGURES : ''} select id from head`, [
+    w.columns.kind,
+    w.columns.stage,
+    w.columns.verdict,
+    JSON.stringify(w.columns.summary),
+    FOLD_VERSION,
+    last.receivedAt,
+    last.author,
+    w.known + w.news.length,
+    w.closedAt,
+    w.jobId,
+    w.known,
+    JSON.stringify(w.writers),
+    JSON.stringify(w.news.map((entry, i) => rowOf(entry, w.known + i + 1))),
+    ...figures,
+  ] as Knex.RawBinding[])) as { rows: unknown[] }
+  return rows.length > 0
+}
