@@ -166,6 +166,53 @@ const outcomeOf = (moves: number, latest: Measurement, asLeft: Measurement | nul
   return { verdict, exceptions }
 }
 
+/** What the rounds come to: a measurement each, and what every move did. */
+interface Walk {
+  readonly rounds: Rounds
+  /** Everything besides the rounds that it rests on. */
+  readonly by: readonly object[]
+  readonly measurements: readonly Measurement[]
+  /** How the machine stood after each move. */
+  readonly walked: readonly Walked[]
+}
+
+/** The last walk of each machine's job: a round that did not change need not be walked again. */
+const lastWalk = new WeakMap<CoupledMachine, Walk>()
+
+const walkRounds = (
+  machine: CoupledMachine,
+  rounds: Rounds,
+  tolerance: SettledTolerance,
+  target: Misalignment,
+  feet: FeetOf,
+  setUp: SetUp | null,
+): Walk => {
+  const by = [tolerance, target, feet, setUp ?? NOT_SET_UP]
+  const last = lastWalk.get(machine)
+  const alike = last && by.every((x, i) => x === last.by[i]) ? last : null
+  let same = 0
+  while (alike && same < rounds.length && alike.rounds[same] === rounds[same]) same++
+  const measurements = alike ? alike.measurements.slice(0, same) : []
+  for (let i = same; i < rounds.length; i++)
+    measurements.push(measureTaken(rounds[i] as Round, tolerance, target))
+  // A move rests on the measurement before it and on the one after.
+  const walked = alike ? alike.walked.slice(0, Math.max(0, same - 1)) : []
+  for (let i = walked.length; i < rounds.length - 1; i++)
+    walked.push(
+      afterMove(
+        walked[i - 1] ?? atStart(machine),
+        rounds[i] as Round,
+        measurements[i] as Measurement,
+        measurements[i + 1] as Measurement,
+        feet,
+        setUp ?? NOT_SET_UP,
+      ),
+    )
+  const walk = { rounds, by, measurements, walked }
+  lastWalk.set(machine, walk)
+  return walk
+}
+
 /** What follows from the facts. */
 const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const { opening, rounds } = facts
@@ -173,24 +220,10 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const target = ALIGNED
   const setUp = facts.setUp && settleSetUp(facts.setUp)
   const feet = setUp ? feetOf(setUp, machine) : untapedFeet(machine)
-  const measurements = rounds.map((r) => measureTaken(r, tolerance, target))
+  const { measurements, walked } = walkRounds(machine, rounds, tolerance, target, feet, setUp)
   const latest = measurements[measurements.length - 1] as Measurement
-
-  let walked = atStart(machine)
-  const moves: MoveRecord[] = []
-  for (let i = 0; i < rounds.length - 1; i++) {
-    const round = rounds[i] as Round
-    walked = afterMove(
-      walked,
-      round,
-      measurements[i] as Measurement,
-      measurements[i + 1] as Measurement,
-      feet,
-      setUp ?? NOT_SET_UP,
-    )
-    if (walked.record) moves.push(walked.record)
-  }
-  const { packs } = walked
+  const moves = walked.flatMap((w) => w.record ?? [])
+  const { packs } = walked[walked.length - 1] ?? atStart(machine)
   const waiting = (rounds[rounds.length - 1] as Round).plan
   const usable = measurements.filter((m) => m.coupling !== null)
   const asLeft = usable[usable.length - 1] ?? null

@@ -1,5 +1,6 @@
 import { logbookObjection } from '../logbook/admit'
 import type { LogEntry } from '../logbook/entry'
+import { remember } from '../logbook/remember'
 import { stageObjection, type Objection } from '../logbook/stage'
 import type { Machine } from '../register/machine'
 import { BELT_STAGES, beltJob, type BeltStageId } from './belt'
@@ -10,16 +11,16 @@ export type StageId = CoupledStageId | BeltStageId
 /**
  * Derives the whole state of a job from its machine and its logbook. Pure: the browser folds with an
  * unsaved entry appended, the server folds to write its columns, the report folds to print. Entries
- * in logbook order. One row a kind of job.
+ * in logbook order; the very same logbook is folded once. One row a kind of job.
  */
-export const foldJob = (machine: Machine, logbook: readonly LogEntry[]) => {
+export const foldJob = remember((machine: Machine, logbook: readonly LogEntry[]) => {
   switch (machine.drive) {
     case 'coupled':
       return coupledJob(machine, logbook)
     case 'belt':
       return beltJob(machine, logbook)
   }
-}
+})
 
 export type Job = ReturnType<typeof foldJob>
 export type JobKind = Job['kind']

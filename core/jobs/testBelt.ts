@@ -42,7 +42,7 @@ export class TestBelt {
     const entry = {
       id: `belt-${this.entries.length + 1}`,
       author: 'someone',
-      madeAt: '2026-01-01T08:00:00Z',
+      madeAt: '2026-01-01T08:00:00.000Z',
       receivedAt: null,
       after: this.entries[this.entries.length - 1]?.id ?? null,
       before: null,
@@ -72,6 +72,6 @@ export class TestBelt {
   }
 
   fold() {
-    return beltJob(this.machine, this.entries)
+    return beltJob(this.machine, [...this.entries])
   }
 }

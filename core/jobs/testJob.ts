@@ -87,7 +87,7 @@ export class TestJob {
       ...body,
       id: `entry-${this.next++}`,
       author: 'someone',
-      madeAt: `2026-01-01T08:${String(this.next % 60).padStart(2, '0')}:00Z`,
+      madeAt: `2026-01-01T08:${String(this.next % 60).padStart(2, '0')}:00.000Z`,
       receivedAt: null,
       after: this.entries[this.entries.length - 1]?.id ?? null,
       before: null,
@@ -163,7 +163,8 @@ export class TestJob {
   }
 
   fold() {
-    return coupledJob(this.machine, this.entries)
+    // A logbook never changes under a fold: this one is pushed to and popped from.
+    return coupledJob(this.machine, [...this.entries])
   }
 
   get state() {

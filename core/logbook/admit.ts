@@ -17,7 +17,9 @@ const OF_A_ROUND: readonly EntryKind[] = ['readings-taken', 'plan-chosen']
 
 /** The first move in the logbook that came after what the writer had seen; null when there is none. */
 export const moveSince = (logbook: readonly LogEntry[], after: string | null): LogEntry | null => {
-  const seen = after === null ? -1 : logbook.findIndex((e) => e.id === after)
+  // From the end: what the writer had seen is seldom far back.
+  let seen = after === null ? -1 : logbook.length - 1
+  while (seen >= 0 && logbook[seen]?.id !== after) seen--
   return logbook.slice(seen + 1).find((e) => e.kind === 'move-made' && e.supersedes === null) ?? null
 }
 

@@ -151,9 +151,9 @@ const initialise = async (bin, data, owner, password) => {
 
 /**
  * Starts the private cluster `name` on loopback with a port of its own, laying it out first when
- * it is new. Throw-away clusters don't wait for the disk. Answers its address and how to stop it.
+ * it is new. Throw-away clusters don't wait for the disk, unless they are to be `durable`. Answers its address and how to stop it.
  */
-export const startPostgres = async (name, { port: wantedPort, throwAway = false }) => {
+export const startPostgres = async (name, { port: wantedPort, throwAway = false, durable = !throwAway }) => {
   const bin = await requireServer()
   const owner = account()
   const data = clusterFolder(name, owner)
@@ -186,7 +186,7 @@ export const startPostgres = async (name, { port: wantedPort, throwAway = false 
       `-p ${at}`,
       '-c listen_addresses=127.0.0.1',
       `-c unix_socket_directories=''`,
-      ...(throwAway ? ['-c fsync=off', '-c full_page_writes=off'] : []),
+      ...(durable ? [] : ['-c fsync=off', '-c full_page_writes=off']),
     ].join(' ')
     const args = ['-D', data, '-l', log, '-o', settings, '-w', '-t', '60', 'start']
     const { code } = await runAs(owner, join(server, 'pg_ctl'), args, { stdio: 'ignore' })

@@ -17,7 +17,7 @@ import { notFound, Refused } from '../http/refusal'
 import { findMachine, updateMachine } from '../machines/machines.repository'
 import type { Settled } from './batches'
 import { columnsOf, findJob } from './jobs.repository'
-import { forgetLogbook, keepLogbook, keptLogbook, logbookOf, type Logbook } from './logbooks'
+import { entryIn, forgetLogbook, keepLogbook, keptLogbook, logbookOf, type Logbook } from './logbooks'
 import { tellNews } from './news'
 import { forgetPeople, peopleById } from './people'
 import { writeEntries, type Written } from './writeEntries'
@@ -147,6 +147,7 @@ interface Judged {
 /** What a logbook as it stands makes of each offered entry in turn; nothing is written. */
 const judgeAll = async (
   knex: Knex,
+  jobId: string,
   before: Logbook,
   people: ReadonlyMap<string, Person>,
   offered: readonly Offered[],
@@ -160,7 +161,7 @@ const judgeAll = async (
   const results: Settled<EntryAnswer>[] = []
   for (const { draft, received } of offered) {
     const entry: LogEntry = { ...draft, receivedAt: received.toISOString() }
-    const known = logbook.entries.find((e) => e.id === entry.id)
+    const known = entryIn(jobId, before, entry.id) ?? news.find((e) => e.id === entry.id)
     if (known) {
       results.push(
         sameEntry(known, entry) ? { done: { entry: toWire(known), added: false } } : { failed: idTaken() },
@@ -230,7 +231,7 @@ export const appendAll = async (
   for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
     const before = await currentLogbook(knex, jobId, attempt > 0)
     const people = await peopleById(knex)
-    const judged = await judgeAll(knex, before, people, offered)
+    const judged = await judgeAll(knex, jobId, before, people, offered)
     const settle = () => {
       keepLogbook(jobId, judged.after)
       if (judged.news.length > 0) tellNews(jobId, before.entries.length, judged.news)

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import type pg from 'pg'
 import type { LogEntry } from '../../core/logbook/entry'
 import { FOLD_VERSION } from '../../core/stages/close/closing'
 import { versionOf } from '../../shared/logbook/lifts'
@@ -36,7 +37,7 @@ const rowOf = (entry: LogEntry, seq: number) => ({
 const HEAD = `
   with head as (
     update jobs set kind = ?, stage = ?, verdict = ?, summary = ?::jsonb, fold_version = ?, updated_at = ?,
-      last_author = ?, entry_count = ?, closed_at = coalesce(?, closed_at)
+      last_author = ?, entry_count = ?, closed_at = coalesce(?::timestamptz, closed_at)
     where id = ? and entry_count = ? and not exists (
       select 1 from jsonb_to_recordset(?::jsonb) as w(id uuid, role text)
       left join people p on p.id = w.id and p.role = w.role where p.id is null)
@@ -59,10 +60,45 @@ const FIGURES = `, figures as (
       and (moment, name) not in (select moment, name from figures)
   ), kept as (
     insert into job_figures (job_id, machine_id, at, moment, name, value, low, high, verdict)
-    select ?, ?, ?, moment, name, value, low, high, verdict from figures
+    select ?::uuid, ?::uuid, ?::timestamptz, moment, name, value, low, high, verdict from figures
     on conflict (job_id, moment, name) do update set at = excluded.at, value = excluded.value,
       low = excluded.low, high = excluded.high, verdict = excluded.verdict
   )`
+
+/** The statement with and without figures, placeholders numbered as the driver wants them. */
+const numbered = (sql: string): string => {
+  let n = 0
+  return sql.replaceAll('?', () => `$${++n}`)
+}
+const STATEMENTS = {
+  plain: { sql: `${HEAD} select id from head`, named: numbered(`${HEAD} select id from head`) },
+  figures: {
+    sql: `${HEAD}${FIGURES} select id from head`,
+    named: numbered(`${HEAD}${FIGURES} select id from head`),
+  },
+}
+
+/**
+ * Runs the statement under a name where the connection is ours to take: PostgreSQL plans it once a
+ * connection and not once an entry. Within a transaction it runs as it is.
+ */
+const execute = async (
+  knex: Knex,
+  statement: keyof typeof STATEMENTS,
+  values: readonly unknown[],
+): Promise<readonly unknown[]> => {
+  const { sql, named } = STATEMENTS[statement]
+  if (knex.isTransaction)
+    return ((await knex.raw(sql, values as Knex.RawBinding[])) as { rows: unknown[] }).rows
+  const client = knex.client as Knex.Client
+  const connection = (await client.acquireConnection()) as pg.Client
+  try {
+    const answer = await connection.query({ name: `append-${statement}`, text: named, values: [...values] })
+    return answer.rows
+  } finally {
+    await client.releaseConnection(connection)
+  }
+}
 
 /**
  * Writes entries and the columns derived from them in one statement and one round trip. False when the
@@ -73,7 +109,7 @@ export const writeEntries = async (knex: Knex, w: Written): Promise<boolean> => 
   const figures = w.figuresChanged
     ? [JSON.stringify(w.columns.figures), w.jobId, w.machineId, last.receivedAt]
     : []
-  const { rows } = (await knex.raw(`${HEAD}${w.figuresChanged ? FIGURES : ''} select id from head`, [
+  const rows = await execute(knex, w.figuresChanged ? 'figures' : 'plain', [
     w.columns.kind,
     w.columns.stage,
     w.columns.verdict,
@@ -88,6 +124,6 @@ export const writeEntries = async (knex: Knex, w: Written): Promise<boolean> => 
     JSON.stringify(w.writers),
     JSON.stringify(w.news.map((entry, i) => rowOf(entry, w.known + i + 1))),
     ...figures,
-  ] as Knex.RawBinding[])) as { rows: unknown[] }
+  ])
   return rows.length > 0
 }

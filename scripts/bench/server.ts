@@ -1,0 +1,141 @@
+/** `npm run bench:server`: appending entries beside a bare insert on as many connections, and on long jobs beside short ones. */
+import { randomUUID } from 'node:crypto'
+import { execFileSync, spawn } from 'node:child_process'
+import { join } from 'node:path'
+import { buildProgram } from '../local/prepare.mjs'
+import { ROOT } from '../local/paths.mjs'
+import { startPostgres } from '../local/postgres.mjs'
+import { run, say } from '../local/say.mjs'
+import { startWeb } from '../local/webServer.mjs'
+import { at, load, type Load } from './load'
+import { day, draft } from './workingDay'
+
+const CONNECTIONS = 10
+const POSTS = 1500
+const JOBS = 50
+const ROUNDS = 5
+const PORTS = { web: 4390, bare: 4391 }
+const WEB = `http://127.0.0.1:${PORTS.web}`
+
+const remark = () => draft({ kind: 'remark', payload: { text: 'A word on what was found at the pump end.' } })
+
+const open = async (): Promise<{ readonly id: string; readonly last: string }> => {
+  const id = randomUUID()
+  const opening = draft({
+    kind: 'job-opened',
+    payload: { reason: 'planned', rpm: 990, customer: '', note: '' },
+  })
+  await load(1, [{ url: `${WEB}/api/jobs`, body: { id, machine: 'CP-11', opening } }])
+  return { id, last: opening.id }
+}
+const entriesOf = (job: string) => `${WEB}/api/jobs/${job}/entries`
+
+const median = (list: readonly number[]): number =>
+  [...list].sort((a, b) => a - b)[list.length >> 1] as number
+const line = (label: string, loads: readonly Load[]): string =>
+  `${label.padEnd(46)} ${median(loads.map((l) => l.perSecond))
+    .toFixed(0)
+    .padStart(
+      6,
+    )} a second   median ${median(loads.map((l) => at(l, 0.5))).toFixed(2)} ms   99 % ${median(loads.map((l) => at(l, 0.99))).toFixed(2)} ms`
+
+const startBare = async (databaseUrl: string) => {
+  const child = spawn(process.execPath, ['--import', 'tsx', join('scripts', 'bench', 'bareInsert.ts')], {
+    cwd: ROOT,
+    env: { ...process.env, DATABASE_URL: databaseUrl, BARE_PORT: String(PORTS.bare), NODE_ENV: 'production' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  await new Promise<void>((resolve, reject) => {
+    child.stdout.once('data', () => resolve())
+    child.once('exit', () => reject(new Error('the bare insert route did not start')))
+  })
+  return { stop: () => void child.kill('SIGTERM') }
+}
+
+await run(async () => {
+  await buildProgram()
+  const postgres = await startPostgres('bench', { port: 0, throwAway: true, durable: true })
+  let broken = false
+  const bar = (name: string, value: number, holds: boolean) => {
+    broken ||= !holds
+    return `${name} ${value.toFixed(2)}: ${holds ? 'holds' : 'BROKEN'}`
+  }
+  try {
+    const databaseUrl = postgres.url('postgres')
+    execFileSync(process.execPath, ['--import', 'tsx', join('scripts', 'seed.ts')], {
+      cwd: ROOT,
+      env: { ...process.env, DATABASE_URL: databaseUrl },
+    })
+    const bareServer = await startBare(databaseUrl)
+    const web = await startWeb({ port: PORTS.web, databaseUrl, env: { HC_LOG_LEVEL: 'error' } })
+    try {
+      const jobs: string[] = []
+      for (let i = 0; i < JOBS; i++) jobs.push((await open()).id)
+      const bare: Load[] = []
+      const many: Load[] = []
+      const one: Load[] = []
+      const bareposts = () =>
+        Array.from({ length: POSTS }, (_, i) => ({
+          url: `http://127.0.0.1:${PORTS.bare}/`,
+          body: { ...remark(), job: jobs[i % JOBS] },
+        }))
+      const overJobs = () =>
+        Array.from({ length: POSTS }, (_, i) => ({
+          url: entriesOf(jobs[i % JOBS] as string),
+          body: remark(),
+        }))
+      // Warm, then in turns, so that a busy moment of the machine falls on all alike.
+      await load(CONNECTIONS, bareposts())
+      await load(CONNECTIONS, overJobs())
+      for (let round = 0; round < ROUNDS; round++) {
+        bare.push(await load(CONNECTIONS, bareposts()))
+        many.push(await load(CONNECTIONS, overJobs()))
+        const { id } = await open()
+        one.push(
+          await load(
+            CONNECTIONS,
+            Array.from({ length: POSTS }, () => ({ url: entriesOf(id), body: remark() })),
+          ),
+        )
+      }
+      const rate = (loads: readonly Load[]) => median(loads.map((l) => l.perSecond))
+      const tail = (loads: readonly Load[]) => median(loads.map((l) => at(l, 0.99)))
+      say(line(`bare insert, ${CONNECTIONS} connections`, bare))
+      say(line(`append over ${JOBS} jobs`, many))
+      say(
+        `  ${bar('throughput against bare, at least 0.5:', rate(many) / rate(bare), rate(many) >= 0.5 * rate(bare))}`,
+      )
+      say(`  ${bar('99 % against bare, at most 3:', tail(many) / tail(bare), tail(many) <= 3 * tail(bare))}`)
+      say(line('append on one job', one))
+      say(
+        `  ${bar('throughput against bare, at least 0.25:', rate(one) / rate(bare), rate(one) >= 0.25 * rate(bare))}`,
+      )
+
+      // One writer, entry after entry, on a job that grows.
+      const { id, last } = await open()
+      const entries = day(5200, last)
+      const sent = async (from: number, to: number) =>
+        load(
+          1,
+          entries
+            .slice(from, to)
+            .reverse()
+            .map((body) => ({ url: entriesOf(id), body })),
+        )
+      await sent(0, 100)
+      const short = await sent(100, 300)
+      await sent(300, 5000)
+      const long = await sent(5000, 5200)
+      say(line('append, mixed kinds, at 100 entries', [short]))
+      say(line('append, mixed kinds, at 5000 entries', [long]))
+      const ratio = at(long, 0.5) / at(short, 0.5)
+      say(`  ${bar('cost against 100 entries, at most 1.5:', ratio, ratio <= 1.5)}`)
+    } finally {
+      await web.stop()
+      bareServer.stop()
+    }
+  } finally {
+    await postgres.stop()
+  }
+  return broken ? 1 : 0
+})
