@@ -1,10 +1,11 @@
 /** `npm run demo`: from a bare clone to the demo works in the browser. */
 import { statSync } from 'node:fs'
 import { join } from 'node:path'
-import { command } from './local/command.mjs'
+import { command, endCommands } from './local/command.mjs'
 import { fingerprint, isFresh, markFresh } from './local/freshness.mjs'
+import { guard } from './local/guard.mjs'
 import { LOCAL, ROOT } from './local/paths.mjs'
-import { requireWritable, startPostgres } from './local/postgres.mjs'
+import { haltPostgres, requireWritable, startPostgres } from './local/postgres.mjs'
 import { buildProgram, installPackages, requireNode } from './local/prepare.mjs'
 import { run, say } from './local/say.mjs'
 import { lockStart } from './local/startLock.mjs'
@@ -18,14 +19,21 @@ await run(async () => {
   requireWritable(LOCAL)
   const unlock = lockStart('demo')
   let postgres
+  let starting
+  let unguard
   let web
   let stopping = false
   const stop = async () => {
     if (stopping) return
     stopping = true
-    say('\nStopping the web server and the database ...')
+    say('\nStopping ...')
+    endCommands()
     await web?.stop()
-    await postgres?.stop()
+    // A database that is still putting itself right is not waited for.
+    const late = new Promise((resolve) => setTimeout(resolve, 1000))
+    if (starting) await Promise.race([starting.catch(() => null), late])
+    await (postgres ? postgres.stop() : haltPostgres('demo'))
+    unguard?.()
     unlock()
     say('Stopped.')
   }
@@ -36,7 +44,11 @@ await run(async () => {
     await requirePort(port)
     await installPackages()
     if (!dev) await buildProgram()
-    postgres = await startPostgres('demo', { port: 54310 })
+    if (stopping) return await stopped
+    starting = startPostgres('demo', { port: 54310 }).then((started) => (postgres = started))
+    await starting
+    unguard = guard(postgres.stopCommand)
+    if (stopping) return await stopped
     const databaseUrl = postgres.url('postgres')
     // The same cluster under the same migrations was seeded before: nothing to ask it.
     const seeded = `${fingerprint('server/database')} ${statSync(join(postgres.data, 'PG_VERSION')).ctimeMs}`
@@ -59,6 +71,7 @@ await run(async () => {
     const why = await Promise.race([stopped.then(() => null), web.ended])
     if (why !== null && !stopping) {
       await postgres.stop()
+      unguard()
       unlock()
       say(`The web server ended by itself (${why}).`)
       return 1
@@ -68,6 +81,7 @@ await run(async () => {
     if (!stopping) {
       await web?.stop()
       await postgres?.stop()
+      unguard?.()
       unlock()
       throw trouble
     }

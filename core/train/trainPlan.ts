@@ -87,7 +87,9 @@ export const planTrain = async (
     const found = await from(machines)
     // A program that ran out of time may have found less than the lifts nearest to the continuous best.
     const rounded =
-      level === null ? assemble(kind, train, machines, stock, nearestTo(machines, around), side) : null
+      level === null || !found?.feasible
+        ? assemble(kind, train, machines, stock, nearestTo(machines, around), side)
+        : null
     const plan = found && rounded && worstOf(rounded) < worstOf(found) - 1e-9 ? rounded : (found ?? rounded)
     if (plan) return plan
     const share = stock.map((s) => ({ ...s, count: Math.floor(s.count / (2 * feet.length)) }))

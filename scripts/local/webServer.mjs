@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
+import { track } from './command.mjs'
 import { ROOT } from './paths.mjs'
 import { Stuck } from './say.mjs'
 
@@ -40,35 +41,43 @@ export const startWeb = async ({
       NITRO_HOST: '127.0.0.1',
       NITRO_PORT: String(port),
       NITRO_SHUTDOWN_DISABLED: 'true',
+      // Whoever started it is killed: then it ends by itself.
+      HC_ENDS_WITH_PARENT: dev ? '' : 'yes',
       NODE_ENV: dev ? 'development' : 'production',
       NUXT_TELEMETRY_DISABLED: '1',
       ...env,
     },
   })
+  const started = track(child)
   const ended = new Promise((resolve) => child.once('exit', (code, signal) => resolve(signal ?? code)))
   let gone = false
   void ended.then(() => (gone = true))
-  const deadline = Date.now() + (dev ? 120_000 : 30_000)
-  for (;;) {
-    if (gone) throw new Stuck('The web server stopped while starting. The lines above say why.')
-    try {
-      const answer = await fetch(`http://127.0.0.1:${port}/api/health`, { signal: AbortSignal.timeout(2000) })
-      if (answer.ok) break
-    } catch {
-      // Not yet.
-    }
-    if (Date.now() > deadline)
-      throw new Stuck(
-        'The web server did not answer in time. Start again; if it stays so, look at the lines above.',
-      )
-    await new Promise((resolve) => setTimeout(resolve, 100))
-  }
   const signal = (name) => {
     try {
       process.kill(-child.pid, name)
     } catch {
       // Already gone.
     }
+  }
+  const deadline = Date.now() + (dev ? 120_000 : 30_000)
+  for (;;) {
+    if (gone) throw new Stuck('The web server stopped while starting. The lines above say why.')
+    try {
+      const answer = await fetch(`http://127.0.0.1:${port}/api/health`, { signal: AbortSignal.timeout(2000) })
+      if (answer.ok) {
+        started()
+        break
+      }
+    } catch {
+      // Not yet.
+    }
+    if (Date.now() > deadline) {
+      signal('SIGKILL')
+      throw new Stuck(
+        'The web server did not answer in time. Start again; if it stays so, look at the lines above.',
+      )
+    }
+    await new Promise((resolve) => setTimeout(resolve, 100))
   }
   return {
     pid: child.pid,
@@ -79,7 +88,7 @@ export const startWeb = async ({
     },
     stop: async () => {
       signal('SIGTERM')
-      const late = setTimeout(() => signal('SIGKILL'), 4000)
+      const late = setTimeout(() => signal('SIGKILL'), 2000)
       await ended
       clearTimeout(late)
     },

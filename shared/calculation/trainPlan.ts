@@ -5,7 +5,7 @@ import { done, refused } from '../../core/outcome'
 import type { PlanFoot } from '../../core/plan/planFoot'
 import type { TrainCoupling } from '../../core/train/train'
 import { planTrain } from '../../core/train/trainPlan'
-import { solveWithHighs } from '../solver/highs'
+import { highsWithin } from '../solver/highs'
 import { defineOperation } from './defineOperation'
 import { figure, idText, knownLine, oneOf, refuseTwins, rpm, tolerance, units, whole } from './fields'
 import { lineOut, out, verdictOut } from './results'
@@ -76,6 +76,9 @@ export const trainPlanOperation = defineOperation({
   input,
   result: z.object({
     feasible: z.boolean(),
+    searched: z
+      .string()
+      .describe('`all`, or `within N s`: the whole-shim programs gave the best they had found by then.'),
     plans: z.array(
       z.object({
         kind: z.enum(['closest', 'least-work']),
@@ -113,10 +116,12 @@ export const trainPlanOperation = defineOperation({
       id: m.id,
       feet: m.feet.map((f): PlanFoot => ({ ...f, existing: { left: f.existing, right: f.existing } })),
     }))
-    const plans = await planTrain({ machines, couplings }, given.stock, given.packLimit, solveWithHighs)
+    const solver = highsWithin()
+    const plans = await planTrain({ machines, couplings }, given.stock, given.packLimit, solver.solve)
     if (plans.length === 0) return refused('no-solution', ['machines'])
     return done({
       feasible: plans.some((p) => p.feasible),
+      searched: solver.searched(),
       plans: plans.map((p) => ({
         kind: p.kind,
         feasible: p.feasible,

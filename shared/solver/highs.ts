@@ -1,7 +1,10 @@
 import type { Constraint, LinearProgram, SolveLinear } from '../../core/train/linearProgram'
 
-/** Seconds after which an integer program gives the best it has. */
-const TIME_LIMIT = 1.7
+/** Seconds that all programs of one plan may take together; an integer program cut short gives the best it has. */
+const BUDGET = 1.6
+/** Share of what is left that one of them may take, and what it always may. */
+const SHARE = 0.7
+const LEAST = 0.3
 
 const number = (x: number): string => (Object.is(x, -0) ? '0' : String(x))
 
@@ -43,25 +46,40 @@ export const lpText = ({ variables, constraints }: LinearProgram): string => {
 type Solver = Awaited<ReturnType<typeof import('highs').default>>
 let loading: Promise<Solver> | null = null
 
+/** A solver for the programs of one plan, and whether time cut any of them short. */
+export interface BudgetedSolver {
+  readonly solve: SolveLinear
+  /** `all`, or `within N s`: what the search had. */
+  readonly searched: () => string
+}
+
 /**
- * Solves linear and integer programs with HiGHS (WebAssembly, loaded on first use). Null when
- * there is no solution.
+ * Solves linear and integer programs with HiGHS (WebAssembly, loaded on first use), all of them within
+ * `seconds`. A program answers null when it has no solution.
  */
-export const solveWithHighs: SolveLinear = async (program) => {
-  loading ??= import('highs').then((module) => module.default())
-  const solver = await loading
-  const solution = solver.solve(lpText(program), {
-    time_limit: TIME_LIMIT,
-    mip_rel_gap: 0,
-    output_flag: false,
-    log_to_console: false,
-  })
-  if (solution.Status !== 'Optimal' && solution.Status !== 'Time limit reached') return null
-  const values: Record<string, number> = {}
-  for (const [name, column] of Object.entries(solution.Columns)) {
-    const value = (column as { Primal?: number }).Primal
-    if (value === undefined || !Number.isFinite(value)) return null
-    values[name] = value
+export const highsWithin = (seconds = BUDGET): BudgetedSolver => {
+  let left = seconds
+  let cut = false
+  const solve: SolveLinear = async (program) => {
+    loading ??= import('highs').then((module) => module.default())
+    const solver = await loading
+    const from = performance.now()
+    const solution = solver.solve(lpText(program), {
+      time_limit: Math.max(LEAST, SHARE * left),
+      mip_rel_gap: 0,
+      output_flag: false,
+      log_to_console: false,
+    })
+    left = Math.max(0, left - (performance.now() - from) / 1000)
+    if (solution.Status === 'Time limit reached') cut = true
+    else if (solution.Status !== 'Optimal') return null
+    const values: Record<string, number> = {}
+    for (const [name, column] of Object.entries(solution.Columns)) {
+      const value = (column as { Primal?: number }).Primal
+      if (value === undefined || !Number.isFinite(value)) return null
+      values[name] = value
+    }
+    return values
   }
-  return values
+  return { solve, searched: () => (cut ? `within ${seconds} s` : 'all') }
 }

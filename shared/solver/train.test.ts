@@ -6,7 +6,7 @@ import { planMoves, type PlanFoot } from '../../core/plan/movePlan'
 import type { Train, TrainCoupling } from '../../core/train/train'
 import { turnToTrain } from '../../core/train/train'
 import { planTrain } from '../../core/train/trainPlan'
-import { lpText, solveWithHighs } from './highs'
+import { highsWithin, lpText } from './highs'
 
 const LIMITS: SettledTolerance = { form: 'offset-slope', mode: 'plane', offset: 0.1, slope: 0.0006 }
 const foot = (id: string, x: number, more: Partial<PlanFoot> = {}): PlanFoot => ({
@@ -44,7 +44,7 @@ const coupling = (
 
 describe('linear programs', () => {
   it('are solved, integers too; what can’t be is null', async () => {
-    const solved = await solveWithHighs({
+    const solved = await highsWithin(10).solve({
       variables: [
         { name: 'x', low: 0, high: 10, cost: -1 },
         { name: 'b', low: 0, high: 1, cost: -0.5, binary: true },
@@ -63,7 +63,7 @@ describe('linear programs', () => {
     expect(solved?.x).toBeCloseTo(2.75, 6)
     expect(solved?.b).toBeCloseTo(0, 6)
     expect(
-      await solveWithHighs({
+      await highsWithin(10).solve({
         variables: [{ name: 'x', low: 0, high: 1, cost: 1 }],
         constraints: [{ terms: [{ name: 'x', factor: 1 }], low: 2, high: 3 }],
       }),
@@ -89,7 +89,7 @@ describe('a train', () => {
       train(line(0.5, -0.3, 0.0008, 0.0002), line(-0.4, 0.2, 0.0003, -0.0004)),
       STOCK,
       4,
-      solveWithHighs,
+      highsWithin(10).solve,
     )
     expect(plans.map((p) => p.kind)).toEqual(['closest', 'least-work'])
     for (const plan of plans) {
@@ -104,7 +104,12 @@ describe('a train', () => {
   })
 
   it('that needs nothing is left alone by the least work', async () => {
-    const plans = await planTrain(train(line(0.02, 0, 0, 0), line(0, 0.01, 0, 0)), STOCK, 4, solveWithHighs)
+    const plans = await planTrain(
+      train(line(0.02, 0, 0, 0), line(0, 0.01, 0, 0)),
+      STOCK,
+      4,
+      highsWithin(10).solve,
+    )
     const work = plans.find((p) => p.kind === 'least-work')
     expect(work?.shimsHandled).toBe(0)
     expect(work?.moves.every((m) => m.v === 0 && m.h === 0)).toBe(true)
@@ -122,7 +127,7 @@ describe('a train', () => {
           ],
           couplings: [coupling('only', 0, 'fan', 'motor', found)],
         }
-        const closest = (await planTrain(two, STOCK, 4, solveWithHighs))[0]
+        const closest = (await planTrain(two, STOCK, 4, highsWithin(10).solve))[0]
         const single = planMoves({
           coupling: found,
           target: ALIGNED,
@@ -150,8 +155,8 @@ describe('a train', () => {
         turned.couplings[1] as TrainCoupling,
       ],
     }
-    const [a] = await planTrain(turned, STOCK, 4, solveWithHighs)
-    const [b] = await planTrain(other, STOCK, 4, solveWithHighs)
+    const [a] = await planTrain(turned, STOCK, 4, highsWithin(10).solve)
+    const [b] = await planTrain(other, STOCK, 4, highsWithin(10).solve)
     expect(b?.moves.map((m) => m.v)).toEqual(a?.moves.map((m) => m.v))
     b?.moves.forEach((m, i) => expect(m.h).toBeCloseTo(a?.moves[i]?.h ?? NaN, 6))
     expect(turnToTrain(turnToTrain(first, 'right'), 'right')).toEqual(first)

@@ -23,7 +23,8 @@ const markOf = (m: Measurement | undefined): Mark => {
 
 /** The set-up in force, or the one that the corrected set was read with. */
 const setUpFor = (job: Sees, entry: LogEntry): SetUp | null => {
-  const corrected = entry.supersedes?.entry
+  if (!entry.supersedes) return job.setUp
+  const corrected = entry.supersedes.entry
   const set = job.measurements.flatMap((m) => m.sets).find((s) => s.set.entry.id === corrected)
   return set?.set.setUp ?? job.setUp
 }
