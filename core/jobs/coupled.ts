@@ -174,6 +174,7 @@ interface Walk {
   readonly measurements: readonly Measurement[]
   /** How the machine stood after each move. */
   readonly walked: readonly Walked[]
+  readonly moves: readonly MoveRecord[]
 }
 
 /** The last walk of each machine's job: a round that did not change need not be walked again. */
@@ -197,18 +198,21 @@ const walkRounds = (
     measurements.push(measureTaken(rounds[i] as Round, tolerance, target))
   // A move rests on the measurement before it and on the one after.
   const walked = alike ? alike.walked.slice(0, Math.max(0, same - 1)) : []
-  for (let i = walked.length; i < rounds.length - 1; i++)
-    walked.push(
-      afterMove(
-        walked[i - 1] ?? atStart(machine),
-        rounds[i] as Round,
-        measurements[i] as Measurement,
-        measurements[i + 1] as Measurement,
-        feet,
-        setUp ?? NOT_SET_UP,
-      ),
+  // Every round but the last ends with a move: there are as many records.
+  const moves = alike ? alike.moves.slice(0, walked.length) : []
+  for (let i = walked.length; i < rounds.length - 1; i++) {
+    const here = afterMove(
+      walked[i - 1] ?? atStart(machine),
+      rounds[i] as Round,
+      measurements[i] as Measurement,
+      measurements[i + 1] as Measurement,
+      feet,
+      setUp ?? NOT_SET_UP,
     )
-  const walk = { rounds, by, measurements, walked }
+    walked.push(here)
+    if (here.record) moves.push(here.record)
+  }
+  const walk = { rounds, by, measurements, walked, moves }
   lastWalk.set(machine, walk)
   return walk
 }
@@ -220,13 +224,13 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const target = ALIGNED
   const setUp = facts.setUp && settleSetUp(facts.setUp)
   const feet = setUp ? feetOf(setUp, machine) : untapedFeet(machine)
-  const { measurements, walked } = walkRounds(machine, rounds, tolerance, target, feet, setUp)
+  const { measurements, walked, moves } = walkRounds(machine, rounds, tolerance, target, feet, setUp)
   const latest = measurements[measurements.length - 1] as Measurement
-  const moves = walked.flatMap((w) => w.record ?? [])
   const { packs } = walked[walked.length - 1] ?? atStart(machine)
   const waiting = (rounds[rounds.length - 1] as Round).plan
-  const usable = measurements.filter((m) => m.coupling !== null)
-  const asLeft = usable[usable.length - 1] ?? null
+  let usable = measurements.length - 1
+  while (usable >= 0 && measurements[usable]?.coupling === null) usable--
+  const asLeft = measurements[usable] ?? null
   return {
     machine,
     skips: facts.skips,

@@ -23,6 +23,14 @@ export const moveSince = (logbook: readonly LogEntry[], after: string | null): L
   return logbook.slice(seen + 1).find((e) => e.kind === 'move-made' && e.supersedes === null) ?? null
 }
 
+const lastButRemarks = (logbook: readonly LogEntry[]): LogEntry | null => {
+  for (let i = logbook.length - 1; i >= 0; i--) {
+    const entry = logbook[i] as LogEntry
+    if (entry.kind !== 'remark') return entry
+  }
+  return null
+}
+
 /**
  * What any logbook asks of its next entry, whatever the kind of job: an opening first and once,
  * nothing but remarks after the close, corrections of what can be corrected, once. Null when it has
@@ -34,9 +42,11 @@ export const logbookObjection = (
   entry: LogEntry,
 ): Objection | null => {
   const opened = logbook.some((e) => e.kind === 'job-opened')
+  // Nothing but remarks stands behind a closing: only the last of the others can be one.
+  const closed = lastButRemarks(logbook)?.kind === 'job-closed'
   if (entry.kind === 'job-opened') return opened ? conflict('already-open') : null
   if (!opened) return conflict('not-open')
-  if (entry.kind !== 'remark' && logbook.some((e) => e.kind === 'job-closed')) return conflict('job-closed')
+  if (entry.kind !== 'remark' && closed) return conflict('job-closed')
 
   if (entry.supersedes) {
     const { entry: id } = entry.supersedes

@@ -67,7 +67,8 @@ export const shimPack = (input: ShimPackInput): ShimPackResult => {
   // Each leaf was rounded to the table's step by half of one at most.
   const reach = nearest + limit / 2
   let best: { leaves: readonly PackLeaf[]; total: number; changes: number } | null = null
-  for (let t = Math.ceil(goal - reach); t <= goal + reach; t++) {
+  const last = Math.min(size - 1, Math.floor(goal + reach))
+  for (let t = Math.max(0, Math.ceil(goal - reach)); t <= last; t++) {
     if (!made(t)) continue
     for (const way of waysTo(table, t, stock, WAYS)) {
       const leaves = leavesOf(way, table.kinds)

@@ -131,6 +131,8 @@ const shotFor = (document: Document, known: Known, random: Random): Shot => {
       const value = random() < 0.6 ? fromSchema(p.schema, random) : pick(random, NAMES)
       return `${p.name}=${random() < 0.7 ? encodeURIComponent(String(value)) : String(value).replaceAll(/[\s#]/g, '')}`
     })
+  // What is no address at all is turned away below us, by the server itself.
+  const ascii = (text: string) => text.replaceAll(/[^!-~]/g, (c) => encodeURIComponent(c.toWellFormed()))
   const filled = path.replaceAll(/\{(\w+)\}/g, (_, part: string) => name(part))
   const operation = /^\/api\/calc\/([\w-]+)$/.exec(path)?.[1]
   const example =
@@ -148,7 +150,7 @@ const shotFor = (document: Document, known: Known, random: Random): Shot => {
   const odd = random()
   return {
     method: odd < 0.03 ? pick(random, ['DELETE', 'PATCH', 'OPTIONS', 'HEAD']) : method.toUpperCase(),
-    path: `${filled}${query.length ? `?${query.join('&')}` : ''}`,
+    path: ascii(`${filled}${query.length ? `?${query.join('&')}` : ''}`),
     body,
     type: odd > 0.97 ? pick(random, ['text/plain', 'application/xml', '']) : 'application/json',
   }

@@ -11,7 +11,7 @@ const STRANGE: readonly unknown[] = [
   1e-14,
   -273.16,
   3.0000001,
-  9007199254740993,
+  2 ** 53,
   '',
   'x'.repeat(3000),
   '\u0000',
@@ -43,17 +43,17 @@ export const spoiled = (value: unknown, random: Random): unknown => {
   const times = 1 + Math.floor(random() * 3)
   for (let n = 0; n < times; n++) {
     const places = placesOf(copy)
-    if (places.length === 0) return pick(random, STRANGE)
+    if (places.length === 0) return structuredClone(pick(random, STRANGE))
     const { holder, key } = pick(random, places)
     const was = holder[key]
     const way = random()
-    if (way < 0.2 && !Array.isArray(holder)) delete holder[key]
+    if (way < 0.2 && !Array.isArray(holder)) Reflect.deleteProperty(holder, key)
     else if (way < 0.45 && typeof was === 'number')
       holder[key] = was * pick(random, [-1, 0, 1e-9, 10, 1e6, 25.4])
     else if (way < 0.55 && Array.isArray(was)) holder[key] = [...was, ...was, ...was] as unknown
     else if (way < 0.65 && Array.isArray(was)) holder[key] = was.slice(0, 1) as unknown
     else if (way < 0.7) holder.extra = 'unasked'
-    else holder[key] = pick(random, STRANGE)
+    else holder[key] = structuredClone(pick(random, STRANGE))
   }
   return copy
 }

@@ -199,8 +199,9 @@ const asWritten = (
   people: ReadonlyMap<string, Person>,
   logbook: Logbook,
 ): Written => {
-  const columns = columnsOf(foldJob(logbook.machine, logbook.entries))
-  const figuresBefore = columnsOf(foldJob(logbook.machine, judged.before.entries)).figures
+  const was = foldJob(logbook.machine, judged.before.entries).state
+  const job = foldJob(logbook.machine, logbook.entries)
+  const columns = columnsOf(job)
   const closing = judged.news.find((e) => e.kind === 'job-closed')
   return {
     jobId,
@@ -208,7 +209,7 @@ const asWritten = (
     known: judged.before.entries.length,
     news: judged.news,
     columns,
-    figuresChanged: JSON.stringify(columns.figures) !== JSON.stringify(figuresBefore),
+    figuresChanged: job.state.asFound !== was.asFound || job.state.asLeft !== was.asLeft,
     closedAt: closing?.receivedAt ?? null,
     writers: [...new Set(judged.news.map((e) => e.author))].map((id) => ({
       id,

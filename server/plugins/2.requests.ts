@@ -36,6 +36,7 @@ export default defineNitroPlugin((nitro) => {
     }
   })
   nitro.hooks.hook('afterResponse', (event) => {
+    if (!log.isLevelEnabled('info')) return
     const { method = 'GET', url = '/' } = event.node.req
     const started = event.context.startedAt as number | undefined
     log.info(

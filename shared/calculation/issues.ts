@@ -14,7 +14,25 @@ const sentence = (issue: ZodIssue): string => {
     case 'unrecognized_keys':
       return `Leave out what is not asked for: ${issue.keys.join(', ')}.`
     default:
-      return issue.message
+      // A schema's own words come marked; what the package says by itself is worded here.
+      return issue.message.startsWith('#') ? issue.message : bySort(issue)
+  }
+}
+
+const bySort = (issue: ZodIssue): string => {
+  switch (issue.code) {
+    case 'too_small':
+      return issue.origin === 'string'
+        ? 'Say something here.'
+        : `This is too little: ${String(issue.minimum)} or more.`
+    case 'too_big':
+      return issue.origin === 'string'
+        ? `This is too long: ${String(issue.maximum)} characters at most.`
+        : `This is too much: ${String(issue.maximum)} at most.`
+    case 'invalid_value':
+      return `Choose one of ${issue.values.map(String).join(', ')}.`
+    default:
+      return 'This does not fit. Look at what is asked for here.'
   }
 }
 
