@@ -42,11 +42,10 @@ export const logbookObjection = (
   entry: LogEntry,
 ): Objection | null => {
   const opened = logbook.some((e) => e.kind === 'job-opened')
-  // Nothing but remarks stands behind a closing: only the last of the others can be one.
-  const closed = lastButRemarks(logbook)?.kind === 'job-closed'
   if (entry.kind === 'job-opened') return opened ? conflict('already-open') : null
   if (!opened) return conflict('not-open')
-  if (entry.kind !== 'remark' && closed) return conflict('job-closed')
+  // Nothing but remarks stands behind a closing: only the last of the others can be one.
+  if (entry.kind !== 'remark' && lastButRemarks(logbook)?.kind === 'job-closed') return conflict('job-closed')
 
   if (entry.supersedes) {
     const { entry: id } = entry.supersedes

@@ -97,6 +97,8 @@ export const drawJob = (random: Random, hands: Spread = ORDINARY_HANDS): Simulat
   const rimPlane = between(random, -70, -25)
   const faceDiameter = between(random, 110, 240)
   const rimSag = between(random, 1, 9) * MIL
+  // The face dial hangs on the same bar: it leans a little as the bar does.
+  const faceSag = between(random, -0.2, 0.2) * rimSag
   const carriedBy = pick(random, ['movable', 'movable', 'stationary'] as const)
   const plunger = pick(random, ['away', 'back'] as const)
   return {
@@ -115,7 +117,7 @@ export const drawJob = (random: Random, hands: Spread = ORDINARY_HANDS): Simulat
       rimPlane,
       faceDiameter,
       rimSag,
-      faceSag: 0,
+      faceSag,
       bothTurn: true,
       coupled: false,
       rimDial: dial,
@@ -129,7 +131,7 @@ export const drawJob = (random: Random, hands: Spread = ORDINARY_HANDS): Simulat
       rimPlane: rimPlane + hands.distance * normal(),
       faceDiameter: faceDiameter + hands.distance * normal(),
       rimSag: Math.max(0, rimSag + hands.sag * normal()),
-      faceSag: 0,
+      faceSag: faceSag + hands.sag * normal(),
       feet: [inboardX + hands.distance * normal(), outboardX + hands.distance * normal()],
     },
     register: { rimPlane, faceDiameter, feet: [inboardX, outboardX] },

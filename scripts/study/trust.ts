@@ -1,6 +1,6 @@
 /**
  * How often each known fault is caught, how often an honest job is called bad, and what would have
- * reached the feet: thousands of simulated jobs. `npm run study:trust -- [jobs] [--write]`.
+ * reached the feet: thousands of simulated jobs. `npm run study:trust -- [jobs] [--seed n] [--write]`.
  */
 import { compareAchieved } from '../../core/coupling/achieved'
 import { feetFor, lineOfMoves } from '../../core/coupling/feet'
@@ -24,10 +24,12 @@ import { doubtOfCovariance } from '../../core/uncertainty/changeDoubt'
 import { covarianceAfterMove, lineCovariance } from '../../core/uncertainty/linear'
 import { doMove } from './doing'
 import { isSound, limitsOf, QUARTERS, readSet, repeatOf, TARGET, type ReadSet } from './measuring'
+import { countOf, seedOf } from './arguments'
 import { writeStudy } from './writeStudy'
 
 const MIL = 0.0254
-const jobs = Number(process.argv.slice(2).find((a) => /^\d+$/.test(a)) ?? 11_000)
+const jobs = countOf(16_000)
+const seed = seedOf()
 
 /** What the program can notice, in the order a job meets it. */
 type Check = 'set-up' | 'soft foot' | 'strain' | 'one set' | 'repeat' | 'after the move'
@@ -51,6 +53,12 @@ const changeOne = (set: TakenSet, dial: 'rim' | 'face', at: number, by: number):
   ...set,
   [dial]: set[dial].map((r, i) => (i === at ? { ...r, value: r.value + by } : r)),
 })
+
+const sidesSwapped = (list: TakenSet['rim']): TakenSet['rim'] =>
+  list.map((r) => ({
+    ...r,
+    value: list.find((o) => o.clock === (360 - r.clock) % 360)?.value ?? r.value,
+  }))
 
 const FAULTS: readonly Fault[] = [
   { name: 'honest', words: 'nothing beyond ordinary errors' },
@@ -103,14 +111,7 @@ const FAULTS: readonly Fault[] = [
   {
     name: 'swapped 3 and 9',
     words: 'the two sides are written down the wrong way round, always',
-    set: (set) => {
-      const swapped = (list: TakenSet['rim']) =>
-        list.map((r) => ({
-          ...r,
-          value: list.find((o) => o.clock === (360 - r.clock) % 360)?.value ?? r.value,
-        }))
-      return { ...set, rim: swapped(set.rim), face: swapped(set.face) }
-    },
+    set: (set) => ({ ...set, rim: sidesSwapped(set.rim), face: sidesSwapped(set.face) }),
   },
   {
     name: 'wrong sign',
@@ -166,6 +167,67 @@ const FAULTS: readonly Fault[] = [
     },
   },
 ]
+
+const MORE_FAULTS: readonly Fault[] = [
+  {
+    name: 'wrong sag',
+    words: 'the sheet has a sag, but that of a bar half or twice as stiff',
+    job: (job, random) => ({
+      ...job,
+      told: { ...job.told, rimSag: job.told.rimSag * (random() < 0.5 ? 0.5 : 2) },
+    }),
+  },
+  {
+    name: 'pair swapped once',
+    words: '3 and 9 are written down the wrong way round in one set only',
+    once: true,
+    set: (set) => ({ ...set, rim: sidesSwapped(set.rim), face: sidesSwapped(set.face) }),
+  },
+  {
+    name: 'tape read from its wrong end',
+    words: 'a face diameter or a foot distance is what is left of a 300 mm or 1 m rule',
+    job: (job, random) => {
+      const { faceDiameter, feet } = job.told
+      const [inboard, outboard] = feet
+      const between = outboard - inboard
+      return {
+        ...job,
+        told:
+          random() < 0.5
+            ? { ...job.told, faceDiameter: 300 - faceDiameter }
+            : { ...job.told, feet: [inboard, inboard + (1000 - between)] },
+      }
+    },
+  },
+  {
+    name: 'oval hub',
+    words: 'one shaft stands still, nobody says so, and its hub is oval by 2 to 8 mil',
+    job: (job, random) => {
+      const oval = { amount: (between(random, 2, 8) * MIL) / 2, at: between(random, 0, 180) }
+      const { stationaryHub, movableHub } = job.couple
+      return {
+        ...job,
+        couple: {
+          ...job.couple,
+          stationaryHub: { ...stationaryHub, oval },
+          movableHub: { ...movableHub, oval },
+        },
+        real: { ...job.real, bothTurn: false },
+      }
+    },
+  },
+  {
+    name: 'sticking needle',
+    words: 'once, in one set, a needle shows what it showed at the position before',
+    once: true,
+    set: (set, random) => {
+      const dial = random() < 0.5 ? 'rim' : 'face'
+      const at = 1 + Math.floor(random() * 3)
+      return changeOne(set, dial, at, (set[dial][at - 1]?.value ?? 0) - (set[dial][at]?.value ?? 0))
+    },
+  },
+]
+const ALL_FAULTS: readonly Fault[] = [...FAULTS, ...MORE_FAULTS]
 
 /** Errors from here on are worth catching at a foot. */
 const WORTH_CATCHING = 3.5 * MIL
@@ -295,9 +357,11 @@ const quantile = (list: readonly number[], share: number): string => {
 const percent = (n: number, of: number) => `${((100 * n) / of).toFixed(1)} %`
 
 const from = Date.now()
-const each = Math.ceil(jobs / FAULTS.length)
-const rows = FAULTS.map((fault, f) => {
-  const outcomes = Array.from({ length: each }, (_, n) => runJob(fault, f * 1_000_000 + n + 1))
+const each = Math.ceil(jobs / ALL_FAULTS.length)
+const rows = ALL_FAULTS.map((fault, f) => {
+  const outcomes = Array.from({ length: each }, (_, n) =>
+    runJob(fault, seed * 100_000_000 + f * 1_000_000 + n + 1),
+  )
   const count = (check: Check) => outcomes.filter((o) => o.caughtBy === check).length
   const before = outcomes.filter((o) => o.caughtBy !== null && o.caughtBy !== 'after the move').length
   const missed = outcomes.filter((o) => o.caughtBy === null)
@@ -334,7 +398,7 @@ const rows = FAULTS.map((fault, f) => {
 writeStudy('trust', {
   title: 'What the checks catch',
   intro: [
-    `${each * FAULTS.length} simulated jobs, ${each} of each kind, fixed seeds. Machines, dials and hands as in the rounds study; every job takes two sets at 12, 3, 6 and 9, and one move with a measurement after it. Errors are at the worse foot pair and plane, in mil: what the faulty set would have done if it had been believed. The honest row is the false alarm: the share of honest jobs that some check calls bad.`,
+    `${each * ALL_FAULTS.length} simulated jobs, ${each} of each kind, fixed seeds (number ${seed}). Machines, dials and hands as in the rounds study; every job takes two sets at 12, 3, 6 and 9, and one move with a measurement after it. Errors are at the worse foot pair and plane, in mil: what the faulty set would have done if it had been believed. The honest row is the false alarm: the share of honest jobs that some check calls bad.`,
   ],
   tables: [
     {
@@ -357,6 +421,7 @@ writeStudy('trust', {
   ],
   notes: [
     'Swapped sides and a wrong sign are the same in every set, so no set can expose them; the first move does, since the machine then goes the other way. The push test at set-up is what prevents the second.',
+    'A wrong sag that is not zero is the same in every set and goes straight into the height: nothing in the readings shows it, only the last job’s sag beside the new one, and after the move that the motor came to rest where it was not wanted. A second bar, or the pipe, is the cure. An oval hub is seen in the sum check where it lies across the four positions, and hides where it lies between them: turn both shafts.',
     'Axial float and backlash are rarely missed, but what is missed need not be small: its error at the feet is in the last column. Reading the same position from both turning directions shows backlash. Two opposite face dials, or the shafts pushed to one side, cure the first.',
   ],
   seconds: (Date.now() - from) / 1000,

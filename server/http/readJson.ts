@@ -5,6 +5,8 @@ import { Refused } from './refusal'
 import { settledJson } from './settledJson'
 import { en } from '../../shared/wording/en'
 
+const UTF8 = new TextDecoder('utf-8', { fatal: true })
+
 /**
  * Reads a JSON body, counting bytes as they come so that a body without a length can't fill the
  * memory. 413 over the limit, 400 when it isn't JSON or isn't UTF-8.
@@ -25,7 +27,7 @@ export const readJson = async (event: H3Event): Promise<unknown> => {
   if (body.length === 0) throw new Refused(400, 'no-body', en.answers.nothingSent)
   let parsed: unknown
   try {
-    parsed = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(body)) as unknown
+    parsed = JSON.parse(UTF8.decode(body)) as unknown
   } catch {
     throw new Refused(400, 'not-json', en.answers.notJson)
   }
