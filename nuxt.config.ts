@@ -84,6 +84,7 @@ export default defineNuxtConfig({
         'img-src': ["'self'", 'data:'],
         'font-src': ["'self'", 'data:'],
         'connect-src': ["'self'"],
+        'worker-src': ["'self'"],
         'frame-ancestors': ["'none'"],
         'object-src': ["'none'"],
         'upgrade-insecure-requests': false,

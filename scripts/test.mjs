@@ -19,7 +19,7 @@ await run(async () => {
   requireWritable(LOCAL)
   const from = Date.now()
   const unlock = lockStart('test')
-  const npm = (script) => command('npm', ['run', '-s', script], { cwd: ROOT })
+  const npm = (script, ...more) => command('npm', ['run', '-s', script, ...more], { cwd: ROOT })
   try {
     await installPackages()
     await npm('nuxt:types')
@@ -36,6 +36,8 @@ await run(async () => {
     await (await startPostgres('test', { port: 0, throwAway: true })).stop()
     await buildProgram()
     await timed('API tests', () => npm('test:api'))
+    await timed('Fuzz, bounded', () => npm('fuzz', '--', '--count', '2000'))
+    await timed('Crash, bounded', () => npm('crash', '--', '--kills', '4'))
     await timed('Browser tests', () => npm('test:browser'))
     say(`Everything passed in ${((Date.now() - from) / 60_000).toFixed(1)} minutes.`)
   } finally {

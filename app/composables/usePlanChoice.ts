@@ -1,6 +1,6 @@
 import type { Plane } from '~~/core/frame/planes'
 import { judge } from '~~/core/judge/judge'
-import { planMoves, type MovePlan } from '~~/core/plan/movePlan'
+import type { MovePlan } from '~~/core/plan/movePlan'
 import { planChanges, planInputFor, worthwhilePlan } from '~~/core/stages/plan/planning'
 import {
   choiceOf,
@@ -21,7 +21,8 @@ import {
 export const usePlanChoice = () => {
   const job = useJob()
   const input = computed(() => (job.coupled ? planInputFor(job.coupled) : null))
-  const result = computed(() => (input.value ? planMoves(input.value) : null))
+  const search = usePlanSearch(() => input.value)
+  const { result } = search
   const suggested = computed(() => worthwhilePlan(result.value?.plans ?? []))
   const lifts = computed(() => (input.value ? shimLifts(input.value) : new Map()))
 
@@ -30,6 +31,8 @@ export const usePlanChoice = () => {
   const choice = computed((): PlanChoice | null => {
     if (!input.value) return null
     const taken = job.coupled?.plan ?? null
+    // Until the plans are there, nothing is offered that might be logged in their place.
+    if (search.state.value === 'working' && !tried.value && !taken) return null
     const inBand = job.coupled?.latest.judgement?.verdict === 'in'
     return tried.value ?? firstChoice(input.value, { taken, inBand, worthwhile: suggested.value })
   })
@@ -59,6 +62,7 @@ export const usePlanChoice = () => {
   return {
     input,
     result,
+    search,
     suggested,
     choice,
     predicted,

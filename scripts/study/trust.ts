@@ -421,7 +421,7 @@ writeStudy('trust', {
   ],
   notes: [
     'Swapped sides and a wrong sign are the same in every set, so no set can expose them; the first move does, since the machine then goes the other way. The push test at set-up is what prevents the second.',
-    'A wrong sag that is not zero is the same in every set and goes straight into the height: nothing in the readings shows it, only the last job’s sag beside the new one, and after the move that the motor came to rest where it was not wanted. A second bar, or the pipe, is the cure. An oval hub is seen in the sum check where it lies across the four positions, and hides where it lies between them: turn both shafts.',
+    'A wrong sag that is not zero is the same in every set and goes straight into the height: neither the readings nor the move show it, since the next set errs alike; only the last job’s sag beside the new one does, which the set-up asks about. A second bar, or the pipe, is the cure. An oval hub is seen in the sum check where it lies across the four positions, and hides where it lies between them: turn both shafts.',
     'Axial float and backlash are rarely missed, but what is missed need not be small: its error at the feet is in the last column. Reading the same position from both turning directions shows backlash. Two opposite face dials, or the shafts pushed to one side, cure the first.',
   ],
   seconds: (Date.now() - from) / 1000,

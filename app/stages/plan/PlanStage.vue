@@ -22,17 +22,24 @@ const closed = computed(() => state.value.closing !== null)
 const now = computed(() => state.value.latest.judgement)
 const moves = computed(() => plan.hasShims.value || plan.hasSide.value)
 const stale = computed(() => state.value.plan?.stale === true && choice.value?.option !== 'own')
+const { search } = plan
+/** Nothing is in hand yet, and the plans are still being worked out. */
+const waiting = computed(
+  () => search.state.value === 'working' && choice.value === null && found.value !== null,
+)
 const meaning = computed(() =>
-  meaningOfPlan(
-    {
-      now: now.value,
-      after: judgement.value,
-      moves: moves.value,
-      stale: stale.value,
-      far: farEnd(state.value.feet.movable, telling.value),
-    },
-    telling.value,
-  ),
+  waiting.value
+    ? { mark: 'todo' as const, headline: w.value.view.searching, detail: '' }
+    : meaningOfPlan(
+        {
+          now: now.value,
+          after: judgement.value,
+          moves: moves.value,
+          stale: stale.value,
+          far: farEnd(state.value.feet.movable, telling.value),
+        },
+        telling.value,
+      ),
 )
 const notAgreed = computed(() => !isBelieved(state.value.latest) && found.value !== null)
 const source = computed(() =>
@@ -97,6 +104,18 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
   <LedgerFrame desk-work :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
     <p v-if="notAgreed" class="muted">{{ w.view.notRepeated }}</p>
     <JudgementTable v-if="now" :judgement="now" :after="judgement" :source="source" />
+    <div v-if="search.state.value !== 'idle'" class="search" role="status">
+      <template v-if="search.state.value === 'working'">
+        <p v-if="search.long.value" class="muted">{{ w.view.looked(search.looked.value) }}</p>
+        <el-button v-if="search.long.value" class="quiet-button" @click="search.stop()">{{
+          w.view.stopSearch
+        }}</el-button>
+      </template>
+      <template v-else>
+        <p class="muted">{{ search.state.value === 'stopped' ? w.view.stopped : w.view.searchFailed }}</p>
+        <el-button class="quiet-button" @click="search.again()">{{ w.view.searchAgain }}</el-button>
+      </template>
+    </div>
     <div v-if="result && choice" class="ways">
       <h3>{{ w.view.ways }}</h3>
       <el-button
@@ -144,7 +163,8 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
       <el-button v-if="found && !closed && moves" link class="text-button" @click="skipping = true">
         {{ w.view.withoutThisPlan }}
       </el-button>
-      <el-button v-if="!moves || closed" class="next-button" @click="goOn()">
+      <template v-if="waiting" />
+      <el-button v-else-if="!moves || closed" class="next-button" @click="goOn()">
         {{ now?.verdict === 'in' && !closed ? w.view.nothingToMove : actions.goOn }}
       </el-button>
       <el-button v-else class="next-button" @click="takeIt">{{ takeWords }}</el-button>
