@@ -1,5 +1,5 @@
 import { proxy, wrap } from 'comlink'
-import type { PlanInput, PlanResult } from '~~/core/plan/movePlan'
+import { planMoves, type PlanInput, type PlanResult } from '~~/core/plan/movePlan'
 import type { PlanSearch } from '~/workers/plan.worker'
 
 /** Milliseconds before a search is worth mentioning: most are over by then. */
@@ -7,7 +7,8 @@ const WORTH_SAYING = 250
 
 /**
  * Plans for an input, worked out in a worker: the newest input counts, a search under way for an older one
- * is ended. `stop` ends it for good; `again` takes it up anew.
+ * is ended. `stop` ends it for good; `again` takes it up anew. Where no worker can be had, out of reach of the
+ * server for one, the page works them out itself.
  */
 export const usePlanSearch = (input: () => PlanInput | null) => {
   const result = shallowRef<PlanResult | null>(null)
@@ -30,14 +31,15 @@ export const usePlanSearch = (input: () => PlanInput | null) => {
     looked.value = 0
     state.value = 'working'
     saying = setTimeout(() => (long.value = true), WORTH_SAYING)
+    const plain = JSON.parse(JSON.stringify(wanted)) as PlanInput
     const own = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' })
     worker = own
     own.addEventListener('error', () => {
       if (worker !== own) return
       end()
-      state.value = 'failed'
+      result.value = planMoves(plain)
+      state.value = 'idle'
     })
-    const plain = JSON.parse(JSON.stringify(wanted)) as PlanInput
     const found = await wrap<PlanSearch>(own)
       .plan(
         plain,

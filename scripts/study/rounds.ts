@@ -113,9 +113,11 @@ const within = (runs: readonly (readonly boolean[])[], rounds: number) =>
   runs.filter((r) => r[Math.min(rounds, r.length) - 1]).length
 
 /** Plans whose chance is held against what came of it, a job of the study. */
-const CALIBRATED = 4
+const CALIBRATED = 12
 /** A class of chances is off when it came true this much more or less often than said, beyond twice its own error. */
 const OFF = 0.03
+/** Plans a class must have before it is judged: below, its own error hides everything. */
+const ENOUGH = 200
 
 /** Chance said against what came of it, over hands from careful to careless. */
 const calibration = (count: number) => {
@@ -206,7 +208,7 @@ writeStudy('rounds', {
 const off = bins.filter((b) => {
   const came = b.came / b.n
   const own = Math.sqrt((came * (1 - came)) / b.n)
-  return Math.abs(came - b.said / b.n) > OFF && Math.abs(came - b.said / b.n) > 2 * own
+  return b.n >= ENOUGH && Math.abs(came - b.said / b.n) > OFF && Math.abs(came - b.said / b.n) > 2 * own
 })
 process.stdout.write(
   off.length === 0
