@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { databaseFailure } from './databaseFailure'
+import { methodsAt, routeAt } from './otherMethods'
 import { notFound, Refused } from './refusal'
+import { settledJson } from './settledJson'
 
 const failure = (code: string) => Object.assign(new Error('x'), { code })
 
@@ -46,5 +48,44 @@ describe('a refusal', () => {
       error: { code: 'stale', message: 'Someone was faster.', current: { version: 2 } },
     })
     expect(notFound('Nothing here.')).toMatchObject({ status: 404, code: 'not-found' })
+  })
+})
+
+describe('the route a request takes', () => {
+  it('is told by its pattern, not by what stands in it', () => {
+    expect(routeAt('GET', '/api/jobs/1b/report.pdf?paper=a4')).toBe('/api/jobs/{id}/report.pdf')
+    expect(routeAt('POST', '/api/calc/judge')).toBe('/api/calc/{operation}')
+    expect(routeAt('POST', '/api/today')).toBeNull()
+    expect(routeAt('GET', '/machines')).toBeNull()
+    expect(methodsAt('/api/machines/CP-11')).toEqual(['GET', 'PUT'])
+  })
+})
+
+describe('what came as JSON', () => {
+  it('is settled: no minus before a zero', () => {
+    const settled = settledJson({ a: [-0, { b: -0 }], c: 'x', d: null }) as { a: [number, { b: number }] }
+    expect(Object.is(settled.a[0], 0) && Object.is(settled.a[1].b, 0)).toBe(true)
+    expect(Object.is(settledJson(-0), 0)).toBe(true)
+  })
+
+  it.each([
+    ['a null character', { a: { b: ['x\u0000'] } }, 'a.b.0'],
+    ['half a pair', { a: '\ud800' }, 'a'],
+    ['a number beyond all bounds', { a: [1, Infinity] }, 'a.1'],
+    ['a null character in a name', { a: { 'b\u0000': 1 } }, 'a'],
+  ])('is refused at its place: %s', (_, body, path) => {
+    try {
+      settledJson(body)
+      expect.fail('it was taken')
+    } catch (failure) {
+      expect(failure).toBeInstanceOf(Refused)
+      expect((failure as Refused).answer()).toMatchObject({ error: { issues: [{ path }] } })
+    }
+  })
+
+  it('is refused when it is nested without end', () => {
+    let deep: unknown = 1
+    for (let i = 0; i < 100_000; i++) deep = [deep]
+    expect(() => settledJson(deep)).toThrow(Refused)
   })
 })

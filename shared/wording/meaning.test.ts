@@ -33,6 +33,18 @@ describe('what the readings mean', () => {
     expect(meaning(job).detail).toContain('motor 8.4 mil low, 5.1 mil toward 3')
   })
 
+  it('says when the face is too small for its limit, and how large it would have to be', () => {
+    const job = new TestJob().ready()
+    const [face] = SET_UP.how.method === 'rim-face' ? SET_UP.how.given.faces : []
+    if (!face || SET_UP.how.method !== 'rim-face') throw new Error('another method')
+    const given = { ...SET_UP.how.given, faces: [{ ...face, diameter: 0.4 }] as const }
+    job.add({ kind: 'set-up', payload: { ...SET_UP, how: { ...SET_UP.how, given } } })
+    job.read(LOW)
+    expect(meaning(job).detail).toMatch(
+      /One graduation in one reading alone makes [\d.]+ mil\/in of angle, vertical: more than half of its limit\. The face would have to be swept on [\d.]+ in\./,
+    )
+  })
+
   it('names the one reading that does not repeat', () => {
     const job = new TestJob().ready()
     job.read(LOW)

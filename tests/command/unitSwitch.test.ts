@@ -8,7 +8,7 @@ import { inputToCore, resultFromCore } from '../../shared/calculation/unitConver
 const other: Readonly<Record<UnitSystem, UnitSystem>> = { inch: 'metric', metric: 'inch' }
 
 /** These carry another operation's input, which has units of its own, or break ties by last digits. */
-const LEFT_OUT = ['uncertainty', 'compare-sets', 'train-plan']
+const LEFT_OUT = ['uncertainty', 'compare-sets', 'backlash', 'train-plan']
 /** Limits and advice that the trade rounds differently in inches and in millimetres. */
 const OWN_ROUNDING = /closureLimit|^limit$|^limits/
 

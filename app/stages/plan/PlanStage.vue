@@ -99,14 +99,16 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
     <p class="hint">{{ w.view.drag }}</p>
   </BoardFrame>
   <BoardFrame v-else :title="w.view.title">
-    <p class="empty">{{ w.view.waits }}</p>
+    <p class="empty">{{ waiting ? w.view.searching : w.view.waits }}</p>
   </BoardFrame>
   <LedgerFrame desk-work :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
     <p v-if="notAgreed" class="muted">{{ w.view.notRepeated }}</p>
     <JudgementTable v-if="now" :judgement="now" :after="judgement" :source="source" />
     <div v-if="search.state.value !== 'idle'" class="search" role="status">
       <template v-if="search.state.value === 'working'">
-        <p v-if="search.long.value" class="muted">{{ w.view.looked(search.looked.value) }}</p>
+        <p v-if="search.long.value && search.looked.value > 0" class="muted">
+          {{ w.view.looked(search.looked.value) }}
+        </p>
         <el-button v-if="search.long.value" class="quiet-button" @click="search.stop()">{{
           w.view.stopSearch
         }}</el-button>

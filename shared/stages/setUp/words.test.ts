@@ -95,6 +95,15 @@ describe('what the set-up says', () => {
     ).toBe(T.words.setUp.tapeAsked)
   })
 
+  it('says when a dial would stay in one place', () => {
+    const one = meaning((t) => {
+      whole(t)
+      t.turning = 'stationary'
+    })
+    expect(one).toEqual({ mark: 'out', headline: T.words.setUp.neverTravels })
+    expect(boxName('turning', blank(), TEST_MACHINE, T)).toBe('shafts that turn')
+  })
+
   it('is done when it is whole and holds zero', () => {
     expect(meaning(whole)).toEqual({ mark: 'done', headline: T.words.setUp.complete })
   })

@@ -81,6 +81,7 @@ export const meaningOfSetUp = (
   const [gap] = read.missing
   if (read.missesZero) return { mark: 'out', headline: texts.why.trim() === '' ? w.whyNeeded : w.slipped }
   if (!gap) return { mark: 'done', headline: w.complete }
+  if (gap === 'turning') return { mark: 'out', headline: w.neverTravels }
   const sag = METHOD_FORMS[texts.method].numbers.some((n) => n.sag && `numbers.${n.id}` === gap)
   return {
     mark: 'todo',
