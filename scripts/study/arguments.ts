@@ -3,7 +3,7 @@ const given = process.argv.slice(2)
 /** How many jobs were asked for on the command line. */
 export const countOf = (usual: number): number => {
   const at = given.indexOf('--seed')
-  const count = given.find((a, i) => /^\d+$/.test(a) && i !== at + 1)
+  const count = given.find((a, i) => /^\d+$/.test(a) && (at < 0 || i !== at + 1))
   return Number(count ?? usual)
 }
 
