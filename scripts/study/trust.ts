@@ -8,21 +8,16 @@ import { softFoot, type FootRises } from '../../core/feet/softFoot'
 import type { Misalignment } from '../../core/frame/planes'
 import { normalFrom, seededRandom, type Random } from '../../core/random/random'
 import { distanceSlip } from '../../core/setup/distanceSlip'
-import { footRises, type FourFeet } from '../../core/simulate/machineOnFeet'
+import { footRises } from '../../core/simulate/machineOnFeet'
 import { drawJob, type SimulatedJob } from '../../core/simulate/jobPopulation'
 import { ORDINARY_HANDS } from '../../core/uncertainty/ordinaryHands'
-import {
-  takeSet,
-  trueLine,
-  type RealSetUp,
-  type SimulatedCouple,
-  type TakenSet,
-} from '../../core/simulate/simulatedCouple'
+import { takeSet, trueLine, type SimulatedCouple } from '../../core/simulate/simulatedCouple'
 import { couplingStrain } from '../../core/strain/couplingStrain'
 import { arrangementModel } from '../../core/uncertainty/arrangementModel'
 import { doubtOfCovariance } from '../../core/uncertainty/changeDoubt'
 import { covarianceAfterMove, lineCovariance } from '../../core/uncertainty/linear'
 import { doMove } from './doing'
+import { FAULTS, type Fault } from './faults'
 import { isSound, limitsOf, QUARTERS, readSet, repeatOf, TARGET, type ReadSet } from './measuring'
 import { countOf, seedOf } from './arguments'
 import { writeStudy } from './writeStudy'
@@ -34,200 +29,6 @@ const seed = seedOf()
 /** What the program can notice, in the order a job meets it. */
 type Check = 'set-up' | 'soft foot' | 'strain' | 'one set' | 'repeat' | 'after the move'
 const CHECKS: readonly Check[] = ['set-up', 'soft foot', 'strain', 'one set', 'repeat', 'after the move']
-
-/** A fault: how it changes the job, one taken set, or the second of two. */
-interface Fault {
-  readonly name: string
-  readonly words: string
-  readonly job?: (job: SimulatedJob, random: Random) => SimulatedJob
-  readonly real?: (real: RealSetUp, random: Random) => RealSetUp
-  /** Changes what is written down of a set; `nth` counts sets from 1. */
-  readonly set?: (set: TakenSet, random: Random, nth: number) => TakenSet
-  /** The fault is in one of two sets only. */
-  readonly once?: boolean
-}
-
-const between = (random: Random, low: number, high: number) => low + (high - low) * random()
-const either = (random: Random) => (random() < 0.5 ? 1 : -1)
-const changeOne = (set: TakenSet, dial: 'rim' | 'face', at: number, by: number): TakenSet => ({
-  ...set,
-  [dial]: set[dial].map((r, i) => (i === at ? { ...r, value: r.value + by } : r)),
-})
-
-const sidesSwapped = (list: TakenSet['rim']): TakenSet['rim'] =>
-  list.map((r) => ({
-    ...r,
-    value: list.find((o) => o.clock === (360 - r.clock) % 360)?.value ?? r.value,
-  }))
-
-const FAULTS: readonly Fault[] = [
-  { name: 'honest', words: 'nothing beyond ordinary errors' },
-  {
-    name: 'forgotten sag',
-    words: 'the bar hangs 2 to 9 mil, the sheet says 0',
-    job: (job, random) => ({
-      ...job,
-      real: { ...job.real, rimSag: between(random, 2, 9) * MIL },
-      told: { ...job.told, rimSag: 0 },
-    }),
-  },
-  {
-    name: 'one misread dial',
-    words: 'one reading of one set off by 5, 10, 20 or 50 mil',
-    once: true,
-    set: (set, random) => {
-      const by = ([5, 10, 20, 50][Math.floor(random() * 4)] as number) * MIL * either(random)
-      return changeOne(set, random() < 0.5 ? 'rim' : 'face', 1 + Math.floor(random() * 3), by)
-    },
-  },
-  {
-    name: 'axial float',
-    words: 'the shafts creep 2 to 10 mil (sd) along the axis between positions',
-    real: (real, random) => ({ ...real, float: between(random, 2, 10) * MIL }),
-  },
-  {
-    name: 'slipped bracket',
-    words: 'one dial gives way by 3 to 15 mil somewhere in one set',
-    once: true,
-    real: (real, random) => {
-      const slip = { at: between(random, 10, 350), by: between(random, 3, 15) * MIL * either(random) }
-      return random() < 0.5
-        ? { ...real, rimDial: { ...real.rimDial, slip } }
-        : { ...real, faceDial: { ...real.faceDial, slip } }
-    },
-  },
-  {
-    name: 'backlash',
-    words: 'both dials lag by 2 to 8 mil when the plunger turns back',
-    real: (real, random) => {
-      const backlash = between(random, 2, 8) * MIL
-      return {
-        ...real,
-        rimDial: { ...real.rimDial, backlash },
-        faceDial: { ...real.faceDial, backlash },
-      }
-    },
-  },
-  {
-    name: 'swapped 3 and 9',
-    words: 'the two sides are written down the wrong way round, always',
-    set: (set) => ({ ...set, rim: sidesSwapped(set.rim), face: sidesSwapped(set.face) }),
-  },
-  {
-    name: 'wrong sign',
-    words: 'the rim dial counts the other way and nobody pushed it',
-    real: (real) => ({ ...real, rimDial: { ...real.rimDial, sign: -1 } }),
-  },
-  {
-    name: 'strained coupling',
-    words: 'a stiff coupling left made up takes half to nine tenths of the error',
-    job: (job, random) => ({
-      ...job,
-      real: { ...job.real, coupled: true },
-      couple: {
-        ...job.couple,
-        grip: {
-          lateral: between(random, 0.5, 5),
-          bending: between(random, 0.5, 5),
-          shaftLateral: 1,
-          shaftBending: 1,
-        },
-      },
-    }),
-  },
-  {
-    name: 'soft foot',
-    words: 'one pad stands 5 to 20 mil low, the frame bends as it is bolted',
-    job: (job, random) => {
-      const low = Math.floor(random() * 4)
-      const by = between(random, 5, 20) * MIL
-      const feet = job.couple.movable.feet.map((f, i) => (i === low ? { ...f, pad: f.pad - by } : f))
-      return {
-        ...job,
-        couple: { ...job.couple, movable: { ...job.couple.movable, feet: feet as unknown as FourFeet } },
-      }
-    },
-  },
-  {
-    name: 'wrong distance',
-    words: 'a face diameter, plane or foot distance off by a quarter to half, tenfold or twelvefold',
-    job: (job, random) => {
-      const times = [1.3, 1.5, 0.6, 10, 12][Math.floor(random() * 5)] as number
-      const which = Math.floor(random() * 3)
-      const [inboard, outboard] = job.told.feet
-      return {
-        ...job,
-        told: {
-          ...job.told,
-          faceDiameter: which === 0 ? job.told.faceDiameter * times : job.told.faceDiameter,
-          rimPlane: which === 1 ? job.told.rimPlane * times : job.told.rimPlane,
-          feet: which === 2 ? [inboard, outboard * times] : [inboard, outboard],
-        },
-      }
-    },
-  },
-]
-
-const MORE_FAULTS: readonly Fault[] = [
-  {
-    name: 'wrong sag',
-    words: 'the sheet has a sag, but that of a bar half or twice as stiff',
-    job: (job, random) => ({
-      ...job,
-      told: { ...job.told, rimSag: job.told.rimSag * (random() < 0.5 ? 0.5 : 2) },
-    }),
-  },
-  {
-    name: 'pair swapped once',
-    words: '3 and 9 are written down the wrong way round in one set only',
-    once: true,
-    set: (set) => ({ ...set, rim: sidesSwapped(set.rim), face: sidesSwapped(set.face) }),
-  },
-  {
-    name: 'tape read from its wrong end',
-    words: 'a face diameter or a foot distance is what is left of a 300 mm or 1 m rule',
-    job: (job, random) => {
-      const { faceDiameter, feet } = job.told
-      const [inboard, outboard] = feet
-      const between = outboard - inboard
-      return {
-        ...job,
-        told:
-          random() < 0.5
-            ? { ...job.told, faceDiameter: 300 - faceDiameter }
-            : { ...job.told, feet: [inboard, inboard + (1000 - between)] },
-      }
-    },
-  },
-  {
-    name: 'oval hub',
-    words: 'one shaft stands still, nobody says so, and its hub is oval by 2 to 8 mil',
-    job: (job, random) => {
-      const oval = { amount: (between(random, 2, 8) * MIL) / 2, at: between(random, 0, 180) }
-      const { stationaryHub, movableHub } = job.couple
-      return {
-        ...job,
-        couple: {
-          ...job.couple,
-          stationaryHub: { ...stationaryHub, oval },
-          movableHub: { ...movableHub, oval },
-        },
-        real: { ...job.real, bothTurn: false },
-      }
-    },
-  },
-  {
-    name: 'sticking needle',
-    words: 'once, in one set, a needle shows what it showed at the position before',
-    once: true,
-    set: (set, random) => {
-      const dial = random() < 0.5 ? 'rim' : 'face'
-      const at = 1 + Math.floor(random() * 3)
-      return changeOne(set, dial, at, (set[dial][at - 1]?.value ?? 0) - (set[dial][at]?.value ?? 0))
-    },
-  },
-]
-const ALL_FAULTS: readonly Fault[] = [...FAULTS, ...MORE_FAULTS]
 
 /** Errors from here on are worth catching at a foot. */
 const WORTH_CATCHING = 3.5 * MIL
@@ -357,8 +158,8 @@ const quantile = (list: readonly number[], share: number): string => {
 const percent = (n: number, of: number) => `${((100 * n) / of).toFixed(1)} %`
 
 const from = Date.now()
-const each = Math.ceil(jobs / ALL_FAULTS.length)
-const rows = ALL_FAULTS.map((fault, f) => {
+const each = Math.ceil(jobs / FAULTS.length)
+const rows = FAULTS.map((fault, f) => {
   const outcomes = Array.from({ length: each }, (_, n) =>
     runJob(fault, seed * 100_000_000 + f * 1_000_000 + n + 1),
   )
@@ -398,7 +199,7 @@ const rows = ALL_FAULTS.map((fault, f) => {
 writeStudy('trust', {
   title: 'What the checks catch',
   intro: [
-    `${each * ALL_FAULTS.length} simulated jobs, ${each} of each kind, fixed seeds (number ${seed}). Machines, dials and hands as in the rounds study; every job takes two sets at 12, 3, 6 and 9, and one move with a measurement after it. Errors are at the worse foot pair and plane, in mil: what the faulty set would have done if it had been believed. The honest row is the false alarm: the share of honest jobs that some check calls bad.`,
+    `${each * FAULTS.length} simulated jobs, ${each} of each kind, fixed seeds (number ${seed}). Machines, dials and hands as in the rounds study; every job takes two sets at 12, 3, 6 and 9, and one move with a measurement after it. Errors are at the worse foot pair and plane, in mil: what the faulty set would have done if it had been believed. The honest row is the false alarm: the share of honest jobs that some check calls bad.`,
   ],
   tables: [
     {
