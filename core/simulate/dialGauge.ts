@@ -43,8 +43,7 @@ export const dialShows = (
     const half = dial.backlash / 2
     needle = needle === null ? pushed : Math.min(pushed + half, Math.max(pushed - half, needle))
     const read = needle + dial.noise * normal()
-    // The bezel is turned until the needle seems to stand on the mark: to a graduation, like any reading.
-    zero ??= dial.graduation > 0 ? Math.round(read / dial.graduation) * dial.graduation : read
+    zero ??= read
     const raw = dial.sign * (read - zero)
     const shown = dial.graduation > 0 ? Math.round(raw / dial.graduation) * dial.graduation : raw
     return { clock, value: shown === 0 ? 0 : shown }
