@@ -18,6 +18,8 @@ const schema = z.object({
     .min(10_000)
     .max(100_000_000)
     .default(1_000_000),
+  /** Set by our own start: the program ends once whoever started it is gone. */
+  HC_ENDS_WITH_PARENT: z.string().default(''),
   HC_HOSTS: z
     .string()
     .default('')

@@ -39,8 +39,6 @@ export interface CircleModel {
 export interface ArrangementModel {
   readonly arrangement: DialArrangement
   readonly circles: readonly [CircleModel, CircleModel]
-  readonly tellsV: boolean
-  readonly tellsH: boolean
 }
 
 const hubCovariance = (
@@ -106,12 +104,7 @@ export const arrangementModel = (arrangement: DialArrangement): ArrangementModel
   const first = circleModel(arrangement.circles[0])
   const second = circleModel(arrangement.circles[1])
   if (!first || !second) return null
-  return {
-    arrangement,
-    circles: [first, second],
-    tellsV: first.weights.tellsV && second.weights.tellsV,
-    tellsH: first.weights.tellsH && second.weights.tellsH,
-  }
+  return { arrangement, circles: [first, second] }
 }
 
 /**

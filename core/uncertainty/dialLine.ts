@@ -6,7 +6,7 @@ import {
   type CircleModel,
 } from './arrangementModel'
 import { amplitudeCovariance, lineCovariance, sharesClock } from './linear'
-import { BLOCK, type LineColumns, type LineDrawing, type LineModel } from './lineModel'
+import { BLOCK, column, type LineColumns, type LineDrawing, type LineModel } from './lineModel'
 import type { Spread } from './spread'
 
 const RADIAN = Math.PI / 180
@@ -49,7 +49,6 @@ const amplitudeRoot = (circle: CircleModel, sd: Spread) => {
   return { root, cross, left: Math.sqrt(Math.max(0, bb - cross * cross)) }
 }
 
-const column = () => new Float64Array(BLOCK)
 /** Stands for the errors of what is certain. */
 const NO_ERRORS = column()
 

@@ -93,8 +93,6 @@ export const feelerLine = ({ gaps, rises }: GapStraightedgeInput): Outcome<LineM
         join: { kind: 'position-and-slope' },
         circles: [risesCircle(riseValues), gapsCircle(gaps?.diameter ?? 1, gapValues)],
       },
-      tellsV: circles.every((c) => c.weights.tellsV),
-      tellsH: circles.every((c) => c.weights.tellsH),
     }),
   )
 }

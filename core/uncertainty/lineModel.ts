@@ -27,3 +27,6 @@ export interface LineModel {
   readonly covariance: (sd: Spread) => LineCovariance
   readonly drawing: (sd: Spread) => LineDrawing
 }
+
+/** A list over the draws of a block. */
+export const column = (): Float64Array => new Float64Array(BLOCK)

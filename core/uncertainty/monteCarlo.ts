@@ -1,13 +1,15 @@
 import { lineOfMoves, type FootPlane } from '../coupling/feet'
 import { ALIGNED, lineSum, type Misalignment } from '../frame/planes'
-import { judgedQuantities, type JudgedQuantity, type JudgedTerm } from '../judge/quantities'
+import type { JudgedQuantity } from '../judge/quantities'
 import type { SettledTolerance } from '../judge/tolerance'
 import { NormalDraws } from '../random/normalDraw'
 import type { Random } from '../random/random'
 import { chanceInBand } from './chance'
 import { DrawTally, LineTally, type SpreadValue } from './drawTally'
 import { covarianceAfterMove, type LineCovariance } from './linear'
-import { BLOCK, type LineColumns, type LineModel } from './lineModel'
+import { feetOf } from './footDraws'
+import { judgedIn } from './judgedDraws'
+import { BLOCK, column, type LineColumns, type LineModel } from './lineModel'
 import type { Spread } from './spread'
 
 export interface SpreadVH {
@@ -57,177 +59,7 @@ const chanceOfMove = (
   return chanceInBand(moved, covariance, tolerance, target)
 }
 
-const column = () => new Float64Array(BLOCK)
 const columns = (n: number) => Array.from({ length: n }, column)
-
-/** Least-squares sums of what is done at the feet, over a block. */
-interface FootSums {
-  readonly x: Float64Array
-  readonly xx: Float64Array
-  readonly v: Float64Array
-  readonly vx: Float64Array
-  readonly h: Float64Array
-  readonly hx: Float64Array
-}
-
-/** One plane of a foot over a block: what it is asked to do, where it stands. */
-const askInto = (
-  offset: Float64Array,
-  slope: Float64Array,
-  goal: number,
-  goalSlope: number,
-  places: Float64Array,
-  asked: Float64Array,
-): void => {
-  for (let i = 0; i < BLOCK; i++)
-    asked[i] = goal - (offset[i] as number) + (goalSlope - (slope[i] as number)) * (places[i] as number)
-}
-
-/** Adds one plane's planned move, done with its own error at the place where the foot really stands. */
-const doneInto = (
-  planned: number,
-  sd: number,
-  z: Float64Array,
-  places: Float64Array,
-  sum: Float64Array,
-  sumX: Float64Array,
-): void => {
-  for (let i = 0; i < BLOCK; i++) {
-    const move = planned + sd * (z[i] as number)
-    sum[i] = (sum[i] as number) + move
-    sumX[i] = (sumX[i] as number) + move * (places[i] as number)
-  }
-}
-
-const placesInto = (at: number, sd: number, z: Float64Array, places: Float64Array, sums: FootSums): void => {
-  const { x: sum, xx: squares } = sums
-  for (let i = 0; i < BLOCK; i++) {
-    const x = at + sd * (z[i] as number)
-    places[i] = x
-    sum[i] = (sum[i] as number) + x
-    squares[i] = (squares[i] as number) + x * x
-  }
-}
-
-/** One plane of the line after what was done at `n` feet. */
-const endInto = (
-  n: number,
-  { x: sums, xx: squares }: FootSums,
-  sum: Float64Array,
-  sumX: Float64Array,
-  offset: Float64Array,
-  slope: Float64Array,
-  endOffset: Float64Array,
-  endSlope: Float64Array,
-): void => {
-  for (let i = 0; i < BLOCK; i++) {
-    const x = sums[i] as number
-    const moved = sum[i] as number
-    const turn = (n * (sumX[i] as number) - x * moved) / (n * (squares[i] as number) - x * x)
-    endOffset[i] = (offset[i] as number) + (moved - turn * x) / n
-    endSlope[i] = (slope[i] as number) + turn
-  }
-}
-
-/** What happens to the feet in a block of draws: the moves asked for, and the line after the planned ones. */
-const feetOf = (input: MonteCarloInput, planned: { readonly v: Float64Array; readonly h: Float64Array }) => {
-  const { feet, sd, target = ALIGNED } = input
-  const n = feet.length
-  const vertical = Math.hypot(sd.shim, sd.settling)
-  const places = column()
-  const sums: FootSums = { x: column(), xx: column(), v: column(), vx: column(), h: column(), hx: column() }
-  const into = (
-    z: readonly Float64Array[],
-    lines: LineColumns,
-    asked: readonly { readonly v: Float64Array; readonly h: Float64Array }[],
-    after: LineColumns,
-  ): void => {
-    const [offsetV, offsetH, slopeV, slopeH] = lines
-    for (const sum of Object.values(sums) as Float64Array[]) sum.fill(0)
-    feet.forEach(({ x }, f) => {
-      const [zx, zv, zh] = z.slice(3 * f, 3 * f + 3) as [Float64Array, Float64Array, Float64Array]
-      const ask = asked[f] as { v: Float64Array; h: Float64Array }
-      placesInto(x, sd.distance, zx, places, sums)
-      askInto(offsetV, slopeV, target.offset.v ?? 0, target.slope.v ?? 0, places, ask.v)
-      askInto(offsetH, slopeH, target.offset.h ?? 0, target.slope.h ?? 0, places, ask.h)
-      doneInto(planned.v[f] as number, vertical, zv, places, sums.v, sums.vx)
-      doneInto(planned.h[f] as number, sd.side, zh, places, sums.h, sums.hx)
-    })
-    if (n < 2) return after.forEach((end, k) => end.set(lines[k] as Float64Array))
-    endInto(n, sums, sums.v, sums.vx, offsetV, slopeV, after[0], after[2])
-    endInto(n, sums, sums.h, sums.hx, offsetH, slopeH, after[1], after[3])
-  }
-  return { count: 3 * n, into }
-}
-
-/** A judged term over a block, as it is or its square added to what stands there. */
-const termInto = (
-  offset: Float64Array,
-  slope: Float64Array,
-  offsetFactor: number,
-  slopeFactor: number,
-  shift: number,
-  out: Float64Array,
-  squared: boolean,
-): void => {
-  if (squared)
-    for (let i = 0; i < BLOCK; i++) {
-      const x = offsetFactor * (offset[i] as number) + slopeFactor * (slope[i] as number) - shift
-      out[i] = (out[i] as number) + x * x
-    }
-  else
-    for (let i = 0; i < BLOCK; i++)
-      out[i] = offsetFactor * (offset[i] as number) + slopeFactor * (slope[i] as number) - shift
-}
-
-/** Room left to the nearer bound, where it is less than what was left so far. */
-const roomInto = (value: Float64Array, low: number, high: number, room: Float64Array): void => {
-  for (let i = 0; i < BLOCK; i++) {
-    const x = value[i] as number
-    room[i] = Math.min(room[i] as number, Math.min(x - low, high - x))
-  }
-}
-
-/** What is judged, over a block of draws. */
-const judgedIn = (tolerance: SettledTolerance, target: Misalignment) => {
-  const quantities = judgedQuantities(tolerance)
-  const vector = quantities.some((q) => q.terms.length > 1)
-  const bandOf = (q: JudgedQuantity): readonly [number | null, number | null] => {
-    const band = (q.terms[0] as JudgedTerm).band
-    return vector ? [0, band[1]] : band
-  }
-  /** A quantity's value, or in vector mode its length, of each draw. */
-  const valuesInto = (q: JudgedQuantity, lines: LineColumns, out: Float64Array): void => {
-    if (vector) out.fill(0)
-    for (const t of q.terms) {
-      const { offsetFactor: fo, slopeFactor: fs, plane } = t
-      const shift = t.fromTarget ? fo * (target.offset[plane] ?? 0) + fs * (target.slope[plane] ?? 0) : 0
-      const at = plane === 'v' ? 0 : 1
-      termInto(lines[at], lines[at === 0 ? 2 : 3], fo, fs, shift, out, vector)
-    }
-    if (vector) for (let i = 0; i < BLOCK; i++) out[i] = Math.sqrt(out[i] as number)
-  }
-  const value = column()
-  const room = column()
-  return {
-    quantities,
-    vector,
-    bandOf,
-    valuesInto,
-    /** How many of the first `count` draws have every quantity in its band. */
-    inside: (lines: LineColumns, count: number): number => {
-      room.fill(Infinity)
-      for (const q of quantities) {
-        valuesInto(q, lines, value)
-        const [bottom, top] = bandOf(q)
-        roomInto(value, bottom ?? -Infinity, top ?? Infinity, room)
-      }
-      let found = 0
-      for (let i = 0; i < count; i++) if ((room[i] as number) >= 0) found++
-      return found
-    },
-  }
-}
 
 /**
  * Monte Carlo over readings, clock angles, distances, sags, shims, side moves and settling. The

@@ -10,6 +10,7 @@ import { join } from 'node:path'
 import knexModule from 'knex'
 import { seededRandom } from '../../core/random/random'
 import { knexOptions } from '../../server/database/connection'
+import { argument } from '../arguments'
 import { buildProgram } from '../local/prepare.mjs'
 import { ROOT } from '../local/paths.mjs'
 import { startPostgres } from '../local/postgres.mjs'
@@ -17,10 +18,6 @@ import { run, say } from '../local/say.mjs'
 import { startWeb } from '../local/webServer.mjs'
 import { draft } from '../bench/workingDay'
 
-const argument = (name: string, usual: number): number => {
-  const at = process.argv.indexOf(`--${name}`)
-  return at < 0 ? usual : Number(process.argv[at + 1])
-}
 const KILLS = argument('kills', 30)
 const SEED = argument('seed', 1)
 const PORT = argument('port', 4393)

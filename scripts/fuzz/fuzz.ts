@@ -8,6 +8,7 @@ import { request } from 'node:http'
 import { join } from 'node:path'
 import { seededRandom, type Random } from '../../core/random/random'
 import { inputSchema, OPERATIONS } from '../../shared/calculation/operations'
+import { argument } from '../arguments'
 import { buildProgram } from '../local/prepare.mjs'
 import { ROOT } from '../local/paths.mjs'
 import { startPostgres } from '../local/postgres.mjs'
@@ -18,10 +19,6 @@ import { readExample } from '../docs/methodPages'
 import { fromSchema, pick, type JsonSchema } from './fromSchema'
 import { spoiled, tornText } from './spoil'
 
-const argument = (name: string, usual: number): number => {
-  const at = process.argv.indexOf(`--${name}`)
-  return at < 0 ? usual : Number(process.argv[at + 1])
-}
 const COUNT = argument('count', 20_000)
 const SEED = argument('seed', 1)
 const PORT = argument('port', 4392)

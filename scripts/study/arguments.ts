@@ -1,3 +1,5 @@
+import { argument } from '../arguments'
+
 const given = process.argv.slice(2)
 
 /** How many jobs were asked for on the command line. */
@@ -8,7 +10,4 @@ export const countOf = (usual: number): number => {
 }
 
 /** `--seed n`: other jobs than the published ones, which are those of seed 0. */
-export const seedOf = (): number => {
-  const at = given.indexOf('--seed')
-  return at < 0 ? 0 : Number(given[at + 1])
-}
+export const seedOf = (): number => argument('seed', 0)

@@ -1,6 +1,6 @@
 import { defineEventHandler, setResponseHeader } from 'h3'
 import { en } from '../../shared/wording/en'
-import { methodsAt } from '../http/otherMethods'
+import { methodsAt } from '../http/contractRoutes'
 import { notFound, Refused } from '../http/refusal'
 import { answerFailure } from '../http/route'
 

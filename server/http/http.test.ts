@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { databaseFailure } from './databaseFailure'
-import { methodsAt, routeAt } from './otherMethods'
+import { methodsAt, routeAt } from './contractRoutes'
 import { notFound, Refused } from './refusal'
 import { settledJson } from './settledJson'
 

@@ -20,7 +20,7 @@ import { columnsOf, findJob } from './jobs.repository'
 import { entryIn, forgetLogbook, keepLogbook, keptLogbook, logbookOf, type Logbook } from './logbooks'
 import { tellNews } from './news'
 import { forgetPeople, peopleById } from './people'
-import { writeEntries, type Written } from './writeEntries'
+import { writeEntries, type Written } from './append.repository'
 
 /** An entry offered to a logbook, and when it came. */
 export interface Offered {

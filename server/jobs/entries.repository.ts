@@ -1,7 +1,6 @@
 import type { Knex } from 'knex'
 import type { LogEntry } from '../../core/logbook/entry'
 import { readBody } from '../../shared/logbook/kinds'
-import { versionOf } from '../../shared/logbook/lifts'
 
 interface EntryRow {
   readonly id: string
@@ -54,15 +53,6 @@ export const listEntries = async (knex: Knex, jobId: string, from = 0): Promise<
       .select(COLUMNS)) as EntryRow[]
   ).map(toEntry)
 
-/** An entry by its id with the job it stands in, or null. */
-export const findEntry = async (
-  knex: Knex,
-  id: string,
-): Promise<{ readonly jobId: string; readonly entry: LogEntry } | null> => {
-  const row = (await knex('entries').where({ id }).first(COLUMNS)) as EntryRow | undefined
-  return row ? { jobId: row.job_id, entry: toEntry(row) } : null
-}
-
 /** The last set-up in a job's logbook that no other corrects; null when it has none. */
 export const lastSetUp = async (knex: Knex, jobId: string): Promise<LogEntry<'set-up'> | null> => {
   const row = (await knex('entries')
@@ -75,23 +65,4 @@ export const lastSetUp = async (knex: Knex, jobId: string): Promise<LogEntry<'se
     .first(COLUMNS)) as EntryRow | undefined
   const entry = row && toEntry(row)
   return entry?.kind === 'set-up' ? entry : null
-}
-
-/** Appends an entry as number `seq` of its job, with the version its payload is written in. */
-export const insertEntry = async (knex: Knex, jobId: string, seq: number, entry: LogEntry): Promise<void> => {
-  await knex('entries').insert({
-    id: entry.id,
-    job_id: jobId,
-    seq,
-    kind: entry.kind,
-    version: versionOf(entry.kind),
-    payload: JSON.stringify(entry.payload),
-    author: entry.author,
-    made_at: entry.madeAt,
-    received_at: entry.receivedAt,
-    after_entry: entry.after,
-    before_entry: entry.before,
-    supersedes: entry.supersedes?.entry ?? null,
-    supersede_reason: entry.supersedes?.reason ?? null,
-  })
 }

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { routeAt } from '../http/otherMethods'
+import { routeAt } from '../http/contractRoutes'
 import { log } from '../log'
 
 /** Seconds in which a request's head, and all of it, must have come. */

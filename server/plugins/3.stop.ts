@@ -1,4 +1,5 @@
 import { closeDatabase } from '../database/connection'
+import { environment } from '../environment'
 import { closePool } from '../heavy/pool'
 import { log } from '../log'
 
@@ -14,7 +15,7 @@ const endWithParent = (): void => {
 
 /** On a stop signal: end the database connections and go, so that open streams can't hold the process. */
 export default defineNitroPlugin(() => {
-  if (process.env.HC_ENDS_WITH_PARENT) endWithParent()
+  if (environment().HC_ENDS_WITH_PARENT) endWithParent()
   for (const signal of ['SIGTERM', 'SIGINT'] as const)
     process.once(signal, () => {
       log.info({ signal }, 'stopping')

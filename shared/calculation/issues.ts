@@ -1,53 +1,41 @@
 import type { z } from 'zod'
+import { issue, ISSUE_MARK } from '../issue'
+import { kindsOfValue } from '../wording/en/issues'
 import { wordIssue } from '../wording/wordIssue'
 import type { Issue } from './operation'
 
 type ZodIssue = z.ZodError['issues'][number]
 
-/** Sentences for the checks that carry none of their own. */
-const sentence = (issue: ZodIssue): string => {
-  switch (issue.code) {
+/** The code for a check that carries none of its own: what the package says by itself is never shown. */
+const ownIssue = (found: ZodIssue): string => {
+  // Ours are codes; what an inner input's check said is worded already.
+  if (found.message.startsWith(ISSUE_MARK) || found.code === 'custom') return found.message
+  switch (found.code) {
     case 'invalid_type':
-      return issue.message.startsWith('Invalid input')
-        ? `This is missing or of the wrong kind: give ${articled(issue.expected)}.`
-        : issue.message
+      return issue('missing-or-wrong-kind', articled(found.expected))
     case 'unrecognized_keys':
-      return `Leave out what is not asked for: ${issue.keys.join(', ')}.`
-    default:
-      // A schema's own words come marked; what the package says by itself is worded here.
-      return issue.message.startsWith('#') ? issue.message : bySort(issue)
-  }
-}
-
-const bySort = (issue: ZodIssue): string => {
-  switch (issue.code) {
+      return issue('not-asked-for', found.keys.join(', '))
     case 'too_small':
-      return issue.origin === 'string'
-        ? 'Say something here.'
-        : `This is too little: ${String(issue.minimum)} or more.`
+      return found.origin === 'string' ? issue('left-empty') : issue('too-little', '', String(found.minimum))
     case 'too_big':
-      return issue.origin === 'string'
-        ? `This is too long: ${String(issue.maximum)} characters at most.`
-        : `This is too much: ${String(issue.maximum)} at most.`
+      return issue(found.origin === 'string' ? 'too-many-characters' : 'too-much', '', String(found.maximum))
     case 'invalid_value':
-      return `Choose one of ${issue.values.map(String).join(', ')}.`
+      return issue('choose-one-of', found.values.map(String).join(', '))
     default:
-      return 'This does not fit. Look at what is asked for here.'
+      return issue('does-not-fit')
   }
 }
 
 const articled = (expected: string): string =>
-  ({ string: 'a text', number: 'a number', boolean: 'true or false', object: 'an object', array: 'a list' })[
-    expected
-  ] ?? expected
+  Object.hasOwn(kindsOfValue, expected) ? kindsOfValue[expected as keyof typeof kindsOfValue] : expected
 
-const flatten = (issue: ZodIssue, above: readonly PropertyKey[] = []): readonly Issue[] => {
-  const path = [...above, ...issue.path]
-  if (issue.code === 'invalid_union' && issue.errors.length > 0 && issue.message.startsWith('Invalid')) {
-    const closest = issue.errors.reduce((least, branch) => (branch.length < least.length ? branch : least))
+const flatten = (found: ZodIssue, above: readonly PropertyKey[] = []): readonly Issue[] => {
+  const path = [...above, ...found.path]
+  if (found.code === 'invalid_union' && found.errors.length > 0 && found.message.startsWith('Invalid')) {
+    const closest = found.errors.reduce((least, branch) => (branch.length < least.length ? branch : least))
     return closest.flatMap((inner) => flatten(inner as ZodIssue, path))
   }
-  return [{ path: path.map(String).join('.'), message: wordIssue(sentence(issue)) }]
+  return [{ path: path.map(String).join('.'), message: wordIssue(ownIssue(found)) }]
 }
 
 /** Every issue of a failed parse, in input order, as path and plain sentence. */

@@ -211,3 +211,30 @@ describe('bad input', () => {
     )
   })
 })
+
+describe('what is wrong inside an inner input', () => {
+  it('keeps its own sentence, at its place', async () => {
+    const spoiled = { ...RIM_FACE, rim: { ...RIM_FACE.rim, sag: -2 } }
+    const answer = await calculate('backlash', {
+      units: 'inch',
+      clockwise: spoiled,
+      counterclockwise: RIM_FACE,
+    })
+    if (answer.ok) throw new Error('it was taken')
+    expect(answer.error.issues).toEqual([
+      { path: 'clockwise.rim.sag', message: 'Give the bar sag as zero or more.' },
+    ])
+  })
+
+  it('has a sentence also where the schema has none of its own', async () => {
+    const answer = await calculate('judge', {
+      units: 'inch',
+      coupling: COUPLING,
+      tolerance: { form: 'offset-slope', mode: 'plane', offset: 1, slope: 1, source: 'x'.repeat(201) },
+    })
+    if (answer.ok) throw new Error('it was taken')
+    expect(answer.error.issues).toEqual([
+      { path: 'tolerance.source', message: 'This is too long: 200 characters at most.' },
+    ])
+  })
+})

@@ -192,5 +192,22 @@ export const issues = {
   'two-readings-a-dial': () => 'Give at least two readings for each dial.',
   'unknown-drive': () => 'Say what drives it: coupled or belt.',
   'unknown-method': () => 'That way of measuring is not known here. Choose rim-face or reverse-rim.',
+  'missing-or-wrong-kind': (kind: string) => `This is missing or of the wrong kind: give ${kind}.`,
+  'not-asked-for': (names: string) => `Leave out what is not asked for: ${names}.`,
+  'left-empty': () => 'Say something here.',
+  'too-little': (_: string, n: string) => `This is too little: ${n} or more.`,
+  'too-much': (_: string, n: string) => `This is too much: ${n} at most.`,
+  'too-many-characters': (_: string, n: string) => `This is too long: ${n} characters at most.`,
+  'choose-one-of': (names: string) => `Choose one of ${names}.`,
+  'does-not-fit': () => 'This does not fit. Look at what is asked for here.',
   'yes-or-no': () => 'Choose yes or no.',
 } as const satisfies Record<string, (what: string, n: string) => string>
+
+/** Kinds of value, as they are asked for. */
+export const kindsOfValue = {
+  string: 'a text',
+  number: 'a number',
+  boolean: 'true or false',
+  object: 'an object',
+  array: 'a list',
+} as const
