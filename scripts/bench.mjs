@@ -12,7 +12,7 @@ await build({
   platform: 'node',
   format: 'esm',
   target: 'node20',
-  external: ['ml-matrix'],
+  external: ['ml-matrix', 'highs'],
   logLevel: 'error',
 })
 await import(pathToFileURL(outfile).href)

@@ -77,3 +77,18 @@ export const nearRange = (
 
 const scaledRange = (low: number, high: number, by: number): readonly [number, number] =>
   by === 0 ? [0, 0] : by > 0 ? [low * by, high * by] : [high * by, low * by]
+
+/** Far-pair lifts at which no inner pair is asked for more than its packs can do, the near lift given. */
+export const followedRange = (m: MachineLifts, nearLift: number): readonly [number, number] => {
+  let low = -Infinity
+  let high = Infinity
+  const from = m.near.foot.x
+  for (const { foot, v } of m.inner) {
+    const share = (foot.x - from) / (m.far.foot.x - from)
+    if (share < 1e-9) continue
+    const own = nearLift * (1 - share)
+    low = Math.max(low, ((v[0] as number) - LINE_SLACK - own) / share)
+    high = Math.min(high, ((v[v.length - 1] as number) + LINE_SLACK - own) / share)
+  }
+  return [low, high]
+}

@@ -1,13 +1,17 @@
 import type { StockShim } from '../shims/leafKinds'
 import type { Millimetres } from '../units/unitSystem'
-import { farRange, nearRange } from './liftRanges'
+import { classPairs, type ClassPair } from './liftClasses'
+import { farRange, followedRange, nearRange } from './liftRanges'
 import { firstAtLeast, innerLifts, innerShift, nearestIndex, type MachineLifts } from './machineLifts'
+import { NO_SETTING, outsideSettings, settingOf, type Setting } from './outsideSettings'
+import { outwardFromZero } from './outward'
 import type { PairLifts } from './planFoot'
 import { leastShare, shareAt, type LimitForm } from './planeLimits'
 import { packsFromShelf, type PairPack } from './stockCheck'
 import { MOST_STEPS, type Work } from './work'
 
-export type PlanKind = 'closest' | 'fewest-feet' | 'fewest-shims' | 'least-lift'
+export const PLAN_KINDS = ['closest', 'fewest-feet', 'fewest-shims', 'least-lift'] as const
+export type PlanKind = (typeof PLAN_KINDS)[number]
 
 /** One lift for every pair of the machines that move, with the packs that make it. */
 export interface LiftChoice {
@@ -30,17 +34,6 @@ const MERITS: Readonly<Record<PlanKind, readonly [Merit, Merit, Merit]>> = {
 
 const EQUAL = 1e-9
 
-/** A lift of near and far pair of one machine, with what it costs. */
-interface Setting {
-  near: number
-  far: number
-  changes: number
-  pairs: number
-  lift: Millimetres
-  offset: number
-  slope: number
-}
-
 export interface LiftSearch {
   /** Vertical offset and slope as they are. */
   readonly offset: number
@@ -53,66 +46,11 @@ export interface LiftSearch {
   readonly work: Work
 }
 
-/** Null when an inner pair can't follow the line of the outer two. */
-const settingOf = (m: MachineLifts, near: number, far: number): Setting | null => {
-  const inner = m.inner.length > 0 ? innerLifts(m, near, far) : []
-  if (!inner) return null
-  const off = innerShift(m, near, far, inner)
-  const a = m.near.v[near] as number
-  const b = m.far.v[far] as number
-  const ca = m.near.changes[near] as number
-  const cb = m.far.changes[far] as number
-  return {
-    near,
-    far,
-    changes: ca + cb,
-    pairs: (ca > 0 ? 1 : 0) + (cb > 0 ? 1 : 0),
-    lift: Math.abs(a) + Math.abs(b),
-    offset: m.nearOffset * a + m.farOffset * b + off.offset,
-    slope: m.nearSlope * a + m.farSlope * b + off.slope,
-  }
-}
-
 /** Combinations of packs tried for one setting. */
 const MOST_PACKS = 40_000
 
 /** What working out one range counts for, beside one setting looked at. */
 const ROW = 12
-
-/** Settings of the second machine that the search runs over on the outside, at most. */
-const MOST_OUTSIDE = 10_000
-
-/** The lifts that are easiest to make, then those that lift least; in order of height. */
-const easiest = ({ v, changes }: PairLifts, count: number): readonly number[] => {
-  const all = Array.from(v, (_, i) => i)
-  if (all.length <= count) return all
-  const by = (i: number, j: number) =>
-    (changes[i] as number) - (changes[j] as number) || Math.abs(v[i] as number) - Math.abs(v[j] as number)
-  return all
-    .sort(by)
-    .slice(0, count)
-    .sort((i, j) => i - j)
-}
-
-/**
- * Every setting of the second machine, once. Where there are too many to run over, the easiest of each
- * pair: the first machine's own lifts lie as close, so that what is lost is handling, not closeness.
- */
-const outsideSettings = (m: MachineLifts, work: Work): Setting[] => {
-  const out: Setting[] = []
-  const whole = m.near.v.length * m.far.v.length <= MOST_OUTSIDE
-  if (!whole) work.narrow(MOST_OUTSIDE)
-  const each = whole ? Infinity : Math.sqrt(MOST_OUTSIDE)
-  const fars = easiest(m.far, each)
-  for (const a of easiest(m.near, each))
-    for (const b of fars) {
-      const setting = settingOf(m, a, b)
-      if (setting) out.push(setting)
-    }
-  return out
-}
-
-const NO_SETTING: Setting = { near: 0, far: 0, changes: 0, pairs: 0, lift: 0, offset: 0, slope: 0 }
 
 /** A candidate without its packs: enough to rank it. */
 interface Ranked {
@@ -164,13 +102,13 @@ const packed = (problem: LiftSearch, c: Ranked, work: Work): LiftChoice | null =
 }
 
 /**
- * Branch and bound over all settings: for every setting of the second machine (if any) and every
- * lift of the first machine's near pair that the level set of the share allows, the far-pair lifts
- * that stay inside it. The level set is a parallelogram in the two lifts, so both ranges come in
- * closed form, and it shrinks as better plans are found. `complete` turns a candidate into a plan
- * or refuses it.
+ * Branch and bound over all settings: for every setting of the second machine (if any) and every lift of
+ * the first machine's near pair that the level set of the share allows, the far-pair lifts that stay inside
+ * it. The level set is a parallelogram in the two lifts, so both ranges come in closed form, and it shrinks
+ * as better plans are found. What costs least is looked at first. `complete` turns a candidate into a plan or
+ * refuses it.
  */
-const search = <Found extends Readonly<Record<Merit, number>>>(
+const search = <Found extends Costs>(
   problem: LiftSearch,
   kind: PlanKind,
   within: number,
@@ -181,106 +119,222 @@ const search = <Found extends Readonly<Record<Merit, number>>>(
   const [first, second] = problem.machines
   if (!first) return null
   if (problem.forms.some((f) => leastShare(f) > within + EQUAL)) return null
-  const merits = MERITS[kind]
-  const primary = merits[0]
+  const best = new Best<Found>(MERITS[kind], within, start)
   const others = second ? outsideSettings(second, work) : [NO_SETTING]
   // What leaves the second machine nearly alone comes first: the first one does most of it by itself.
-  const order = primary === 'share' ? 'lift' : primary
+  const order = best.primary === 'share' ? 'lift' : best.primary
   others.sort((a, b) => a[order] - b[order])
+  const look = new Look(problem, first, best, complete)
+  if (best.primary === 'lift') byLift(look, others, work)
+  else byClass(look, others, classPairs(first.near, first.far, best.primary), work)
+  return best.found
+}
 
-  let best: Found | null = start
-  let level = start && primary === 'share' ? Math.min(within, start.share + EQUAL) : within
-  // Half of a difference in last digits must not decide, so equal shares go on to the next merit.
-  const compare = (c: Readonly<Record<Merit, number>>): number => {
-    if (!best) return -1
-    for (const merit of merits) {
-      const difference = c[merit] - best[merit]
+type Costs = Readonly<Record<Merit, number>>
+
+/** The best plan so far, and how far a share may go to better it. */
+class Best<Found extends Costs> {
+  readonly primary: Merit
+
+  constructor(
+    private readonly merits: readonly [Merit, Merit, Merit],
+    private readonly within: number,
+    public found: Found | null,
+  ) {
+    this.primary = merits[0]
+  }
+
+  /** Half of a difference in last digits must not decide, so equal shares go on to the next merit. */
+  compare(c: Costs): number {
+    if (!this.found) return -1
+    for (const merit of this.merits) {
+      const difference = c[merit] - this.found[merit]
       if (Math.abs(difference) > EQUAL) return difference
     }
     return 0
   }
 
-  const cost = { share: 0, changes: 0, pairs: 0, lift: 0 }
-  const consider = (near: number, far: number, b: Setting, offset: number, slope: number) => {
-    const { v, changes } = first.near
-    const va = v[near] as number
+  /** Whether what costs this by the first merit can't be better any more. */
+  beats(cost: number): boolean {
+    return this.found !== null && this.primary !== 'share' && cost > this.found[this.primary] + EQUAL
+  }
+
+  /** The greatest share that can still be better at this cost by the first merit. */
+  levelAt(cost: number): number {
+    const { found, primary, within } = this
+    if (!found || primary === 'lift') return within
+    if (primary !== 'share' && cost < found[primary] - EQUAL) return within
+    return Math.min(within, found.share + EQUAL)
+  }
+}
+
+/** One candidate after another, held against the best so far. */
+class Look<Found extends Costs> {
+  private readonly cost = { share: 0, changes: 0, pairs: 0, lift: 0 }
+
+  constructor(
+    readonly problem: LiftSearch,
+    readonly first: MachineLifts,
+    readonly best: Best<Found>,
+    private readonly complete: (c: Ranked) => Found | null,
+  ) {}
+
+  /** Lifts `near` and `far` of the first machine beside a setting of the second. */
+  at(near: number, far: number, b: Setting): void {
+    const { first, best, cost, problem } = this
+    const va = first.near.v[near] as number
     const vb = first.far.v[far] as number
-    const ca = changes[near] as number
+    const ca = first.near.changes[near] as number
     const cb = first.far.changes[far] as number
     cost.changes = ca + cb + b.changes
     cost.pairs = (ca > 0 ? 1 : 0) + (cb > 0 ? 1 : 0) + b.pairs
     cost.lift = Math.abs(va) + Math.abs(vb) + b.lift
-    if (best && primary !== 'share' && cost[primary] > best[primary] + EQUAL) return
-    let innerOffset = 0
-    let innerSlope = 0
+    if (best.beats(cost[best.primary])) return
+    let offset = problem.offset + b.offset + first.nearOffset * va + first.farOffset * vb
+    let slope = problem.slope + b.slope + first.nearSlope * va + first.farSlope * vb
     if (first.inner.length > 0) {
       const inner = innerLifts(first, near, far)
       if (!inner) return
       const off = innerShift(first, near, far, inner)
-      innerOffset = off.offset
-      innerSlope = off.slope
+      offset += off.offset
+      slope += off.slope
     }
-    cost.share = shareAt(
-      problem.forms,
-      offset + first.nearOffset * va + first.farOffset * vb + innerOffset,
-      slope + first.nearSlope * va + first.farSlope * vb + innerSlope,
-    )
-    if (cost.share > level + EQUAL || compare(cost) >= 0) return
+    cost.share = shareAt(problem.forms, offset, slope)
+    if (cost.share > best.levelAt(cost[best.primary]) + EQUAL || best.compare(cost) >= 0) return
     const setting = settingOf(first, near, far)
-    if (!setting) return
-    const ranked: Ranked = { a: setting, b, ...cost }
-    const found = complete(ranked)
-    if (!found || compare(found) >= 0) return
-    best = found
-    if (primary === 'share') level = Math.min(level, found.share + EQUAL)
+    const found = setting && this.complete({ a: setting, b, ...cost })
+    if (found && best.compare(found) < 0) best.found = found
   }
 
-  const { near, far } = first
-  const forms = problem.forms
-  for (const b of others) {
-    if (work.spend(ROW)) break
-    if (best && primary !== 'share' && b[primary] > (best as Found)[primary] + EQUAL) break
+  /** Numbers of the near lifts of a list that some far lift may go with. */
+  nearBetween(list: Float64Array, b: Setting, level: number): readonly [number, number] {
+    const { first, problem } = this
+    const [low, high] = nearRange(
+      first,
+      problem.forms,
+      problem.offset + b.offset,
+      problem.slope + b.slope,
+      level,
+    )
+    return numbersWithin(list, low, high)
+  }
+
+  /** Numbers of the far lifts of a list that may go with a near lift. */
+  farBetween(list: Float64Array, nearLift: number, b: Setting, level: number): readonly [number, number] {
+    const { first, problem } = this
+    const [low, high] = farRange(
+      first,
+      problem.forms,
+      problem.offset + b.offset + first.nearOffset * nearLift,
+      problem.slope + b.slope + first.nearSlope * nearLift,
+      level,
+    )
+    if (first.inner.length === 0) return numbersWithin(list, low, high)
+    const [lowest, highest] = followedRange(first, nearLift)
+    return numbersWithin(list, Math.max(low, lowest), Math.min(high, highest))
+  }
+
+  /** A first plan near the middle of every band makes the level set small from the start. */
+  middle(b: Setting): void {
+    const { first, problem } = this
+    const { near, far } = first
     const offset = problem.offset + b.offset
     const slope = problem.slope + b.slope
-    if (!best) {
-      // A first plan near the middle of every band makes the level set small from the start.
-      const [low, high] = nearRange(first, forms, offset, slope, 0)
-      const start = nearestIndex(near.v, middleOf([low, high]))
-      for (let j = 0; j < far.v.length; j++) consider(start, j, b, offset, slope)
+    const i = nearestIndex(near.v, middleOf(nearRange(first, problem.forms, offset, slope, 0)))
+    for (let a = Math.max(0, i - 2); a <= Math.min(near.v.length - 1, i + 2); a++) {
+      const v = near.v[a] as number
+      const range = farRange(
+        first,
+        problem.forms,
+        offset + first.nearOffset * v,
+        slope + first.nearSlope * v,
+        0,
+      )
+      const j = nearestIndex(far.v, middleOf(range))
+      for (let f = Math.max(0, j - 2); f <= Math.min(far.v.length - 1, j + 2); f++) this.at(a, f, b)
     }
-    const range = nearRange(first, forms, offset, slope, level)
-    if (range[0] > range[1]) continue
-    const from = firstAtLeast(near.v, range[0] - EQUAL)
-    const to = firstAtLeast(near.v, range[1] + EQUAL) - 1
-    if (from > to) continue
-    // From the middle outward: good plans come first and shrink the level set for the rest.
-    const middle = Math.min(to, Math.max(from, nearestIndex(near.v, middleOf(range))))
-    for (let step = 0; step <= to - from; step++)
-      for (let side = step === 0 ? 1 : 0; side < 2; side++) {
-        const i = side === 0 ? middle - step : middle + step
-        if (i < from || i > to) continue
-        const v = near.v[i] as number
-        if (best && primary !== 'share') {
-          // What this lift costs alone is already more than the best plan does.
-          const ca = near.changes[i] as number
-          const own = primary === 'changes' ? ca : primary === 'pairs' ? (ca > 0 ? 1 : 0) : Math.abs(v)
-          if (own + b[primary] > (best as Found)[primary] + EQUAL) continue
-        }
-        const [low, high] = farRange(
-          first,
-          forms,
-          offset + first.nearOffset * v,
-          slope + first.nearSlope * v,
-          level,
-        )
-        const end = firstAtLeast(far.v, high + EQUAL)
-        const begin = firstAtLeast(far.v, low - EQUAL)
-        if (work.spend(ROW + Math.max(0, end - begin))) return best
-        for (let j = begin; j < end; j++) consider(i, j, b, offset, slope)
-      }
   }
-  return best
 }
+
+/** What costs least first; of what costs alike the least share, from the middle of the bands outward. */
+const byClass = <Found extends Costs>(
+  look: Look<Found>,
+  others: readonly Setting[],
+  classes: readonly ClassPair[],
+  work: Work,
+): void => {
+  const { best } = look
+  for (const b of others) {
+    const own = best.primary === 'share' ? 0 : b[best.primary]
+    if (work.spend(ROW) || best.beats(own)) return
+    if (!best.found) look.middle(b)
+    for (const { cost, near, far } of classes) {
+      if (best.beats(own + cost)) break
+      if (!oneClass(look, b, own + cost, near, far, work)) return
+    }
+  }
+}
+
+/** False when there is no more work to be done. */
+const oneClass = <Found extends Costs>(
+  look: Look<Found>,
+  b: Setting,
+  cost: number,
+  near: ClassPair['near'],
+  far: ClassPair['far'],
+  work: Work,
+): boolean => {
+  const { best } = look
+  let known = best.found
+  let [from, to] = look.nearBetween(near.v, b, best.levelAt(cost))
+  if (from > to) return !work.spend(1)
+  let down = (from + to) >> 1
+  let up = down + 1
+  for (let next = down; down >= from || up <= to;) {
+    next = up <= to && (down < from || up - ((from + to) >> 1) <= ((from + to) >> 1) - down) ? up++ : down--
+    const nearLift = near.v[next] as number
+    const [begin, end] = look.farBetween(far.v, nearLift, b, best.levelAt(cost))
+    if (work.spend(ROW + Math.max(0, end - begin + 1))) return false
+    for (let j = begin; j <= end; j++) look.at(near.at[next] as number, far.at[j] as number, b)
+    if (best.found === known) continue
+    known = best.found
+    const [low, high] = look.nearBetween(near.v, b, best.levelAt(cost))
+    from = Math.max(from, low)
+    to = Math.min(to, high)
+  }
+  return true
+}
+
+/** The least lift: near lifts and for each the far lifts, those that move least first. */
+const byLift = <Found extends Costs>(look: Look<Found>, others: readonly Setting[], work: Work): void => {
+  const { best, first } = look
+  const { near, far } = first
+  let over = false
+  for (const b of others) {
+    if (over || work.spend(ROW) || best.beats(b.lift)) return
+    const level = best.levelAt(0)
+    const [from, to] = look.nearBetween(near.v, b, level)
+    outwardFromZero(near.v, from, to, (i) => {
+      const nearLift = near.v[i] as number
+      const lift = b.lift + Math.abs(nearLift)
+      if (best.beats(lift)) return false
+      const [begin, end] = look.farBetween(far.v, nearLift, b, level)
+      over = work.spend(ROW)
+      if (!over)
+        outwardFromZero(far.v, begin, end, (j) => {
+          if (best.beats(lift + Math.abs(far.v[j] as number))) return false
+          look.at(i, j, b)
+          over = work.spend(1)
+          return !over
+        })
+      return !over
+    })
+  }
+}
+
+/** First and last entry of a rising list between two values; the last before the first where there is none. */
+const numbersWithin = (list: Float64Array, low: number, high: number): readonly [number, number] =>
+  low > high ? [0, -1] : [firstAtLeast(list, low - EQUAL), firstAtLeast(list, high + EQUAL) - 1]
 
 const middleOf = ([low, high]: readonly [number, number]): number =>
   Number.isFinite(low) && Number.isFinite(high)

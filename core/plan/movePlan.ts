@@ -3,12 +3,13 @@ import { lineDifference, lineSum, positionAt, type Misalignment } from '../frame
 import { judge, type Judgement } from '../judge/judge'
 import type { SettledTolerance } from '../judge/tolerance'
 import type { StockShim } from '../shims/leafKinds'
-import type { Pack, PackChoices } from '../shims/reachablePacks'
+import type { Pack } from '../shims/reachablePacks'
 import type { Millimetres } from '../units/unitSystem'
 import { aimOf } from './aim'
-import { searchLifts, type LiftChoice, type PlanKind } from './liftSearch'
+import { fairShares } from './fairShares'
+import { PLAN_KINDS, searchLifts, type LiftChoice, type PlanKind } from './liftSearch'
 import { machineLifts, type MachineLifts } from './machineLifts'
-import { pairLifts, type MachineRole, type PairLifts, type PlanFoot, type Side } from './planFoot'
+import { pairLifts, shelfFor, type MachineRole, type PairLifts, type PlanFoot, type Side } from './planFoot'
 import { limitForms, shareAt } from './planeLimits'
 import { lentTo, type PairPack } from './stockCheck'
 import { Work, type GoOn } from './work'
@@ -99,13 +100,18 @@ export const prepareFeet = (
   packLimit: number,
 ): PreparedFeet => {
   const lent = lentTo(feet, stock, packLimit)
-  const alike = new Map<string, PackChoices>()
-  const pairs = feet.map((f, i) => pairLifts(f, stock, packLimit, lent[i], alike))
+  const shelf = shelfFor(feet, stock, packLimit)
+  const pairs = feet.map((f, i) => pairLifts(f, shelf, lent[i]))
+  const sharedPairs = () =>
+    byMachine(
+      fairShares(feet, stock).map((own, i) => {
+        const foot = feet[i] as PlanFoot
+        return pairLifts(foot, shelfFor([foot], own, packLimit))
+      }),
+    )
   let shared: readonly MachineLifts[] | null = null
   const sharedMachines = () => {
-    const share = stock.map((s) => ({ ...s, count: Math.floor(s.count / (2 * feet.length)) }))
-    const same = new Map<string, PackChoices>()
-    shared ??= byMachine(feet.map((f) => pairLifts(f, share, packLimit, undefined, same)))
+    shared ??= sharedPairs()
     return shared
   }
   return { feet, pairs, machines: byMachine(pairs), sharedMachines, stock }
@@ -169,8 +175,8 @@ const blockedFeet = (input: PlanInput, prepared: PreparedFeet): readonly Blocked
 
 /**
  * Whole-shim plans for prepared feet. Every lift that real packs can make is within the search,
- * side moves are exact and then rounded to the dial. Up to four plans side by side; the closest is
- * returned even when the limits can't be reached. Score and verdict are of the line that all pairs come to;
+ * side moves are exact and then rounded to the dial. Up to four plans side by side, or only `kinds` beside
+ * the closest, which is returned even when the limits can't be reached. Score and verdict are of the line that all pairs come to;
  * feasible means that this verdict is not out.
  * Source: docs/methods/move-plan.md.
  */
@@ -178,6 +184,7 @@ export const planPrepared = (
   input: Omit<PlanInput, 'feet' | 'stock' | 'packLimit'>,
   prepared: PreparedFeet,
   goOn?: GoOn,
+  kinds: readonly PlanKind[] = PLAN_KINDS,
 ): PlanResult => {
   const { coupling, target, tolerance } = input
   const whole: PlanInput = { ...input, feet: prepared.feet, stock: prepared.stock, packLimit: 0 }
@@ -215,10 +222,12 @@ export const planPrepared = (
     !closest || closest.share > WHOLE ? null : closest.share <= SAFE_SHARE + 1e-9 ? SAFE_SHARE : 1
   const picks: [PlanKind, LiftChoice | null][] = [
     ['closest', closest],
-    ...(['fewest-feet', 'fewest-shims', 'least-lift'] as const).map((kind): [PlanKind, LiftChoice | null] => [
-      kind,
-      within === null ? null : searchLifts(problem, kind, within),
-    ]),
+    ...kinds
+      .filter((kind) => kind !== 'closest')
+      .map((kind): [PlanKind, LiftChoice | null] => [
+        kind,
+        within === null ? null : searchLifts(problem, kind, within),
+      ]),
   ]
   const plans: MovePlan[] = []
   for (const [kind, choice] of picks) {

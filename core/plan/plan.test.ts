@@ -46,7 +46,7 @@ const OUTBOARD = foot('outboard', 635)
 describe('packs', () => {
   const allPacks = (existing: number[], limit: number, highest: number) => {
     const choices = packChoices(existing, STOCK, limit, highest)
-    return choices.keys.flatMap((key) => choices.packs(key))
+    return [...choices.keys].flatMap((key) => choices.packs(key))
   }
   const packAt = (total: number, existing = mil(10, 5), stock = STOCK, limit = 4) =>
     packChoices(existing, stock, limit, 60 * MIL).packs(thicknessKey(total * MIL))[0]

@@ -1,6 +1,5 @@
 import { SAME_THICKNESS, type StockShim } from '../shims/leafKinds'
-import { stepFor } from '../shims/packTable'
-import { packChoices, untouchedPack, type Pack, type PackChoices } from '../shims/reachablePacks'
+import { ShimShelf, untouchedPack, type Pack } from '../shims/reachablePacks'
 import type { Millimetres } from '../units/unitSystem'
 
 export type Side = 'left' | 'right'
@@ -57,29 +56,25 @@ const lockedLifts = (foot: PlanFoot): PairLifts => {
   }
 }
 
-/** Every lift that real packs can make; the same under the left and the right foot of a pair. */
-export const pairLifts = (
-  foot: PlanFoot,
+/** The shelf that these feet are shimmed from. */
+export const shelfFor = (
+  feet: readonly PlanFoot[],
   stock: readonly StockShim[],
   packLimit: number,
-  lent: LentLeaves = NOTHING_LENT,
-  /** Feet that are alike under one shelf are worked out once. */
-  same = new Map<string, PackChoices>(),
-): PairLifts => {
-  if (foot.locked) return lockedLifts(foot)
-  const { existing, maxPack } = foot
-  const counted = stepFor(
-    [...existing.left, ...existing.right, ...lent.left, ...lent.right],
+): ShimShelf => {
+  const open = feet.filter((f) => !f.locked)
+  return new ShimShelf(
     stock,
     packLimit,
-    maxPack,
+    open.flatMap((f) => SIDES.flatMap((side) => f.existing[side])),
+    Math.max(0, ...open.map((f) => f.maxPack)),
   )
-  const choose = (side: Side): PackChoices => {
-    const key = `${existing[side].join()};${lent[side].join()};${maxPack};${counted.step}`
-    const known = same.get(key) ?? packChoices(existing[side], stock, packLimit, maxPack, lent[side], counted)
-    same.set(key, known)
-    return known
-  }
+}
+
+/** Every lift that real packs can make; the same under the left and the right foot of a pair. */
+export const pairLifts = (foot: PlanFoot, shelf: ShimShelf, lent: LentLeaves = NOTHING_LENT): PairLifts => {
+  if (foot.locked) return lockedLifts(foot)
+  const choose = (side: Side) => shelf.choices(foot.existing[side], foot.maxPack, lent[side])
   const left = choose('left')
   const right = choose('right')
   const between = right.asIs - left.asIs
@@ -95,7 +90,7 @@ export const pairLifts = (
     foot,
     v,
     changes,
-    within: packLimit * left.within * SAME_THICKNESS,
+    within: shelf.limit * left.within * SAME_THICKNESS,
     packs: (i, side) =>
       side === 'left' ? left.packs(keys[i] as number) : right.packs((keys[i] as number) + between),
   }
@@ -107,7 +102,7 @@ export const reachableLifts = (
   stock: readonly StockShim[],
   packLimit: number,
 ): readonly Lift[] => {
-  const lifts = pairLifts(foot, stock, packLimit)
+  const lifts = pairLifts(foot, shelfFor([foot], stock, packLimit))
   return Array.from(lifts.v).flatMap((v, i): readonly Lift[] => {
     const [left] = lifts.packs(i, 'left')
     const [right] = lifts.packs(i, 'right')

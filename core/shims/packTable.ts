@@ -1,26 +1,33 @@
 import type { Millimetres } from '../units/unitSystem'
 import { leafKinds, thicknessKey, type LeafKind, type StockShim } from './leafKinds'
+import { TotalSet } from './totalSet'
 
-/** Steps of one table at most: what a person waits for a plan must not hang on how odd the shelf is. */
-const MOST_WORK = 1.5e8
-/** Cells of one table at most. */
-const MOST_CELLS = 4e6
-/** A total that no pack makes. */
+/** Words of totals one table may be put together from: some hundredths of a second. */
+const MOST_WORK = 4e7
+/** Totals that are told apart at most. */
+const MOST_TOTALS = 6e5
+/** The price of a total that no pack makes. */
 export const UNREACHED = 100
 
-/**
- * What every total costs in leaves handled, by how many leaves the pack holds. `cost[n][t]` counts leaves
- * put in less leaves kept for n leaves that come to t steps; UNREACHED where none do.
- */
-export interface PackTable {
-  readonly kinds: readonly LeafKind[]
-  /** Each kind's thickness in steps. */
-  readonly steps: readonly number[]
-  /** Tenths of a micrometre in one step; 1, or what all leaves have in common, unless the work would be too much. */
+/** How totals are counted: tenths of a micrometre in one step, and up to which total. */
+export interface Counted {
+  /** 1, or what all leaves have in common, unless the work would be too much. */
   readonly step: number
   /** Whether leaves were rounded to steps, so that totals are told apart to no better than that. */
   readonly rounded: boolean
-  readonly cost: readonly Int8Array[]
+  /** Totals from 0 up to just under this, in steps. */
+  readonly size: number
+}
+
+/** Which totals can be made of what lies there and what is on the shelf. */
+export interface PackTable extends Counted {
+  readonly kinds: readonly LeafKind[]
+  /** Each kind's thickness in steps. */
+  readonly steps: readonly number[]
+  /** `sets[kept][put]`: totals of so many leaves left lying and so many put in. */
+  readonly sets: readonly (readonly TotalSet[])[]
+  /** For every total the leaves put in less the leaves kept, at the least; UNREACHED where no pack makes it. */
+  readonly price: Int8Array
 }
 
 const commonDivisor = (a: number, b: number): number => {
@@ -28,174 +35,101 @@ const commonDivisor = (a: number, b: number): number => {
   return a
 }
 
-/** Passes over the table that a shelf takes: one for what there is plenty of, else one a leaf. */
-const passesOf = (kinds: readonly LeafKind[], pieces: readonly number[], limit: number): number => {
-  const perPiece = new Map<number, number>()
-  let passes = 0
-  for (const k of kinds) {
-    if (k.piece >= 0) perPiece.set(k.piece, (perPiece.get(k.piece) ?? 0) + 1)
-    else passes += Math.min(k.lyingThere, limit) + (k.onShelf >= limit ? 1 : k.onShelf)
-  }
-  for (const [piece, thicknesses] of perPiece) {
-    const count = pieces[piece] ?? 0
-    passes += thicknesses * (count >= limit ? 1 : count)
-  }
-  return passes
-}
+/** Times that the totals of a shelf are gone over: once for what there is plenty of, else once a leaf. */
+const passesOf = (stock: readonly StockShim[], limit: number): number =>
+  stock.reduce((passes, s) => {
+    const thicknesses = s.kind === 'laminated' ? Math.ceil(s.thickness / (s.layer ?? s.thickness)) : 1
+    return passes + thicknesses * Math.min(s.count, limit) * limit
+  }, 0)
 
-/** How totals are counted for packs of these leaves: the same for every foot that is to be lifted alike. */
-export const stepFor = (
+/** How totals are counted for packs of these leaves: the same for all feet that are to be lifted alike. */
+export const countFor = (
   lying: readonly Millimetres[],
   stock: readonly StockShim[],
   limit: number,
   highest: Millimetres,
-): { readonly step: number; readonly rounded: boolean } => {
-  const kinds = leafKinds(lying, stock)
-  const keys = kinds.map((k) => thicknessKey(k.thickness))
+): Counted => {
+  const keys = leafKinds(lying, stock).map((k) => thicknessKey(k.thickness))
   const common = Math.max(1, keys.reduce(commonDivisor, 0))
   const top = Math.max(0, Math.min(thicknessKey(highest), limit * Math.max(0, ...keys)))
-  const passes = passesOf(
-    kinds,
-    stock.map((s) => s.count),
-    limit,
-  )
+  const passes = passesOf(stock, limit) + lying.length * limit * limit
   let step = common
-  while (passes * limit * (top / step + 1) > MOST_WORK || (limit + 1) * (top / step + 1) > MOST_CELLS)
-    step *= 2
-  return { step, rounded: step !== common }
+  while ((passes * top) / step / 32 > MOST_WORK || top / step > MOST_TOTALS) step *= 2
+  // Rounded leaves may come to a little more than they are.
+  const size = Math.floor(top / step) + 1
+  return { step, rounded: step !== common, size }
+}
+
+const inSteps = (t: Millimetres, step: number): number => Math.max(1, Math.round(thicknessKey(t) / step))
+
+/** Totals by leaves put in, and one more leaf that may be among them. */
+const layOnce = (sets: readonly TotalSet[], thicknesses: readonly number[]) => {
+  for (let n = sets.length - 1; n >= 1; n--)
+    for (const by of thicknesses) (sets[n] as TotalSet).addShifted(sets[n - 1] as TotalSet, by)
+}
+
+const layOften = (sets: readonly TotalSet[], by: number) => {
+  for (let n = 1; n < sets.length; n++) (sets[n] as TotalSet).addShifted(sets[n - 1] as TotalSet, by)
 }
 
 /**
- * Fills the table: every kind in turn, once for what there is plenty of, else leaf by leaf; of a laminated
- * piece one thickness at most. At most `limit` leaves, no higher than `highest`. Exact, and its work is
+ * Totals that leaves from the shelf come to, by how many leaves: every kind in turn, once for what there
+ * is plenty of, else leaf by leaf; of a laminated piece one thickness at most. Exact, and its work is
  * bounded by totals and leaves, not by how many packs there are.
+ */
+export const shelfTotals = (
+  stock: readonly StockShim[],
+  limit: number,
+  { step, size }: Counted,
+): readonly TotalSet[] => {
+  const sets = Array.from({ length: limit + 1 }, () => new TotalSet(size))
+  sets[0]?.add(0)
+  for (const s of stock) {
+    // Of each stock alone: a laminated one is a piece with several thicknesses, of which one can be had.
+    const list = leafKinds([], [s]).map((k) => inSteps(k.thickness, step))
+    if (s.count >= limit) for (const by of list) layOften(sets, by)
+    else for (let c = 0; c < s.count; c++) layOnce(sets, list)
+  }
+  return sets
+}
+
+/**
+ * The table of one foot: the totals of the shelf, then leaves lent from elsewhere, then what lies there.
+ * `shelf` are the totals of the stock alone, counted alike.
  */
 export const packTable = (
   existing: readonly Millimetres[],
   stock: readonly StockShim[],
   limit: number,
-  highest: Millimetres,
-  { step, rounded }: { readonly step: number; readonly rounded: boolean },
+  counted: Counted,
+  shelf: readonly TotalSet[] = shelfTotals(stock, limit, counted),
+  lent: readonly StockShim[] = [],
 ): PackTable => {
-  const kinds = leafKinds(existing, stock)
-  const steps = kinds.map((k) => Math.max(1, Math.round(thicknessKey(k.thickness) / step)))
-  const top = Math.max(0, Math.min(Math.floor(thicknessKey(highest) / step), limit * Math.max(0, ...steps)))
-  const cost = Array.from({ length: limit + 1 }, () => new Int8Array(top + 1).fill(UNREACHED))
-  ;(cost[0] as Int8Array)[0] = 0
-  /** Highest total reached with n leaves. */
-  const reach = new Int32Array(limit + 1).fill(-1)
-  reach[0] = 0
-
-  const lay = (n: number, by: number, price: number) => {
-    const from = cost[n - 1] as Int8Array
-    const to = cost[n] as Int8Array
-    const last = Math.min(reach[n - 1] as number, top - by)
-    for (let t = 0; t <= last; t++) {
-      const c = from[t] as number
-      if (c !== UNREACHED && c + price < (to[t + by] as number)) to[t + by] = c + price
-    }
-    if (last >= 0) reach[n] = Math.max(reach[n] as number, last + by)
+  const { step, size } = counted
+  const kinds = leafKinds(existing, [...stock, ...lent])
+  const put = shelf.map((set) => set.copy())
+  for (const leaf of lent) for (let c = 0; c < leaf.count; c++) layOnce(put, [inSteps(leaf.thickness, step)])
+  const most = Math.min(limit, existing.length)
+  const sets = Array.from({ length: most + 1 }, (_, kept) =>
+    kept === 0 ? put : Array.from({ length: limit + 1 - kept }, () => new TotalSet(size)),
+  )
+  for (const t of existing)
+    for (let kept = most; kept >= 1; kept--)
+      sets[kept]?.forEach((set, n) => set.addShifted(sets[kept - 1]?.[n] as TotalSet, inSteps(t, step)))
+  return {
+    ...counted,
+    kinds,
+    steps: kinds.map((k) => inSteps(k.thickness, step)),
+    sets,
+    price: pricesOf(sets, size),
   }
-  const once = (list: readonly number[], price: number) => {
-    for (let n = limit; n >= 1; n--) for (const by of list) lay(n, by, price)
-  }
-  const often = (by: number) => {
-    for (let n = 1; n <= limit; n++) lay(n, by, 1)
-  }
-  const ofPiece = new Map<number, number[]>()
-  kinds.forEach((kind, i) => {
-    const by = steps[i] as number
-    if (kind.piece >= 0) {
-      ofPiece.set(kind.piece, [...(ofPiece.get(kind.piece) ?? []), by])
-      return
-    }
-    for (let c = 0; c < Math.min(kind.lyingThere, limit); c++) once([by], -1)
-    if (kind.onShelf >= limit) often(by)
-    else for (let c = 0; c < kind.onShelf; c++) once([by], 1)
-  })
-  for (const [piece, list] of ofPiece) {
-    const count = stock[piece]?.count ?? 0
-    if (count >= limit) list.forEach(often)
-    else for (let c = 0; c < count; c++) once(list, 1)
-  }
-  return { kinds, steps, step, rounded, cost }
 }
 
-/** One multiset of leaves: indexes into the kinds of its table, thickest first. */
-export interface Way {
-  readonly picks: readonly number[]
-  /** Leaves put in less leaves kept. */
-  readonly price: number
-  /** Leaves put in of which the shelf has few. */
-  readonly scarce: number
-}
-
-/** Leaves tried for one total before what was found has to do. */
-const MOST_TRIED = 3_000
-
-/** Fewest leaves handled first, then fewest leaves, then those that leave scarce ones for other feet. */
-export const easier = (a: Way, b: Way): number =>
-  a.price - b.price || a.picks.length - b.picks.length || a.scarce - b.scarce
-
-/** Fewer of a kind than this on the shelf is few. */
-const FEW = 24
-
-/**
- * Ways to make a total, easiest first, at most `keep` of them: those with the fewest leaves handled, then
- * the fewest leaves. Walks only where the table says that the rest can still be laid.
- */
-export const waysTo = (
-  table: PackTable,
-  total: number,
-  stock: readonly StockShim[],
-  keep: number,
-): readonly Way[] => {
-  const { kinds, steps, cost } = table
-  const found: Way[] = []
-  const used = kinds.map(() => 0)
-  const piecesLeft = stock.map((s) => s.count)
-  const picks: number[] = []
-  let tried = 0
-  const worst = () => (found.length < keep ? Infinity : (found[found.length - 1] as Way).price)
-  const add = (way: Way) => {
-    if (found.length === keep && easier(way, found[keep - 1] as Way) >= 0) return
-    const at = found.findIndex((f) => easier(way, f) < 0)
-    found.splice(at < 0 ? found.length : at, 0, way)
-    if (found.length > keep) found.pop()
-  }
-  const few = kinds.map((k) => k.onShelf < FEW)
-  const walk = (n: number, left: number, from: number, price: number, scarce: number) => {
-    if (n === 0) {
-      if (left === 0) add({ picks: [...picks], price, scarce })
-      return
-    }
-    const rest = cost[n - 1] as Int8Array
-    for (let k = from; k < kinds.length; k++) {
-      const by = steps[k] as number
-      if (by > left) continue
-      const after = rest[left - by] as number
-      if (after === UNREACHED) continue
-      const kind = kinds[k] as LeafKind
-      const u = used[k] as number
-      if (u >= kind.lyingThere + kind.onShelf) continue
-      if (kind.piece >= 0 && (piecesLeft[kind.piece] as number) === 0) continue
-      const own = kind.piece < 0 && u < kind.lyingThere ? -1 : 1
-      if (price + own + after > worst()) continue
-      if (tried++ > MOST_TRIED && found.length > 0) return
-      if (tried > 20 * MOST_TRIED) return
-      used[k] = u + 1
-      if (kind.piece >= 0) piecesLeft[kind.piece] = (piecesLeft[kind.piece] as number) - 1
-      picks.push(k)
-      walk(n - 1, left - by, k, price + own, scarce + (own > 0 && few[k] ? 1 : 0))
-      picks.pop()
-      if (kind.piece >= 0) piecesLeft[kind.piece] = (piecesLeft[kind.piece] as number) + 1
-      used[k] = u
-    }
-  }
-  const sizes = cost
-    .map((list, n) => ({ n, price: list[total] ?? UNREACHED }))
-    .filter((s) => s.price !== UNREACHED)
-    .sort((a, b) => a.price - b.price || a.n - b.n)
-  for (const { n, price } of sizes) if (price <= worst()) walk(n, total, 0, 0, 0)
-  return found
+/** From the cheapest up: what is kept is a leaf less to handle, what is put in one more. */
+const pricesOf = (sets: readonly (readonly TotalSet[])[], size: number): Int8Array => {
+  const price = new Int8Array(size).fill(UNREACHED)
+  const seen = new TotalSet(size)
+  for (let p = 1 - sets.length; p < (sets[0]?.length ?? 0); p++)
+    sets.forEach((row, kept) => row[kept + p]?.takeNew(seen, (total) => (price[total] = p)))
+  return price
 }

@@ -1,6 +1,8 @@
 import type { Millimetres } from '../units/unitSystem'
 import { layThinBetweenThick, thicknessKey, type LeafKind, type StockShim } from './leafKinds'
-import { packTable, stepFor, UNREACHED, waysTo } from './packTable'
+import { countFor, packTable, shelfTotals, UNREACHED, type Counted } from './packTable'
+import { waysTo } from './packWays'
+import type { TotalSet } from './totalSet'
 
 /** A pack that can be made under one foot, and what making it takes. */
 export interface Pack {
@@ -51,8 +53,8 @@ const packOf = (
 
 /** Totals that real packs can reach under one foot, with the ways to reach each. */
 export interface PackChoices {
-  /** Totals in tenths of a micrometre (thicknessKey). */
-  readonly keys: readonly number[]
+  /** Totals in tenths of a micrometre (thicknessKey), lowest first. */
+  readonly keys: Int32Array
   /** Totals are told apart to this many tenths of a micrometre a leaf, since looking closer would take too long; 0 when exactly. */
   readonly within: number
   /** The total as it lies. */
@@ -75,59 +77,97 @@ const asItLies = (existing: readonly Millimetres[]): Pack => ({
 })
 
 /**
- * Every total that real packs can reach under one foot. At most `limit` leaves a pack; leaving the
- * pack alone always counts, however it was built. Exact over all packs of what lies there, what is in
- * stock and what is `lent`: leaves that come out elsewhere. Packs themselves are only built when asked
- * for. Millimetres.
+ * A shelf and the feet that are shimmed from it: what its leaves come to is worked out once for all of them,
+ * and feet that are alike once. `lying` is every leaf that lies under any of the feet, `highest` the highest
+ * pack that any of them takes. At most `limit` leaves a pack. Millimetres.
  */
+export class ShimShelf {
+  readonly counted: Counted
+  private totals: readonly TotalSet[] | null = null
+  private readonly known = new Map<string, PackChoices>()
+
+  constructor(
+    readonly stock: readonly StockShim[],
+    readonly limit: number,
+    lying: readonly Millimetres[],
+    highest: Millimetres,
+  ) {
+    this.counted = countFor(lying, stock, limit, highest)
+  }
+
+  /**
+   * Every total that real packs can reach under one foot. Leaving the pack alone always counts, however it
+   * was built. Exact over all packs of what lies there, what is in stock and what is `lent`: leaves that come
+   * out elsewhere. Packs themselves are only built when asked for.
+   */
+  choices(
+    existing: readonly Millimetres[],
+    maxPack: Millimetres,
+    lent: readonly Millimetres[] = [],
+  ): PackChoices {
+    const name = `${existing.join()};${lent.join()};${maxPack}`
+    const choices = this.known.get(name) ?? this.work(existing, maxPack, lent)
+    this.known.set(name, choices)
+    return choices
+  }
+
+  private work(
+    existing: readonly Millimetres[],
+    maxPack: Millimetres,
+    lent: readonly Millimetres[],
+  ): PackChoices {
+    const { counted, limit, stock } = this
+    const { step } = counted
+    this.totals ??= shelfTotals(stock, limit, counted)
+    const leaves = lent.map((thickness): StockShim => ({ thickness, count: 1, kind: 'plain' }))
+    const table = packTable(existing, stock, limit, counted, this.totals, leaves)
+    const size = Math.min(counted.size, Math.floor(thicknessKey(maxPack) / step) + 1)
+    const asIs = existing.reduce((s, t) => s + Math.round(thicknessKey(t) / step), 0) * step
+    const priceOf = (key: number): number => {
+      const total = key / step
+      return total >= 0 && total < size ? (table.price[total] ?? UNREACHED) : UNREACHED
+    }
+    const keys = new Int32Array(size + 1)
+    let count = 0
+    for (let t = 0; t < size; t++)
+      if (table.price[t] !== UNREACHED || t * step === asIs) keys[count++] = t * step
+    if (asIs >= size * step) keys[count++] = asIs
+    const built = new Map<number, readonly Pack[]>()
+    const packs = (key: number): readonly Pack[] => {
+      const known = built.get(key)
+      if (known) return known
+      const list = waysTo(table, key / step, [...stock, ...leaves], WAYS_KEPT).map((w) =>
+        packOf(w.picks, existing.length + w.price, table.kinds, existing),
+      )
+      const all = key === asIs ? [asItLies(existing), ...list.filter((p) => p.changes > 0)] : list
+      built.set(key, all)
+      return all
+    }
+    return {
+      keys: keys.subarray(0, count),
+      within: counted.rounded ? step : 0,
+      asIs,
+      has: (key) => key === asIs || priceOf(key) !== UNREACHED,
+      changes: (key) => (key === asIs ? 0 : existing.length + priceOf(key)),
+      packs,
+    }
+  }
+}
+
+/** Every total that real packs can reach under one foot by itself; see ShimShelf. */
 export const packChoices = (
   existing: readonly Millimetres[],
   stock: readonly StockShim[],
   limit: number,
   maxPack: Millimetres,
-  lent: readonly Millimetres[] = [],
-  counted = stepFor([...existing, ...lent], stock, limit, maxPack),
-): PackChoices => {
-  const shelf = [...stock, ...lent.map((thickness): StockShim => ({ thickness, count: 1, kind: 'plain' }))]
-  const table = packTable(existing, shelf, limit, maxPack, counted)
-  const { step } = counted
-  const asIs = existing.reduce((s, t) => s + Math.round(thicknessKey(t) / step), 0) * step
-  const least = Int8Array.from(table.cost[0] ?? [])
-  for (const list of table.cost)
-    for (let t = 0; t < least.length; t++)
-      if ((list[t] as number) < (least[t] as number)) least[t] = list[t] as number
-  const price = (key: number): number => least[key / step] ?? UNREACHED
-  const keys: number[] = []
-  for (let t = 0; t < least.length; t++)
-    if (t * step === asIs || (least[t] as number) !== UNREACHED) keys.push(t * step)
-  if (asIs >= least.length * step) keys.push(asIs)
-  const built = new Map<number, readonly Pack[]>()
-  const packs = (key: number): readonly Pack[] => {
-    const known = built.get(key)
-    if (known) return known
-    const list = waysTo(table, key / step, shelf, WAYS_KEPT).map((w) =>
-      packOf(w.picks, existing.length + w.price, table.kinds, existing),
-    )
-    const all = key === asIs ? [asItLies(existing), ...list.filter((p) => p.changes > 0)] : list
-    built.set(key, all)
-    return all
-  }
-  return {
-    keys,
-    within: counted.rounded ? step : 0,
-    asIs,
-    has: (key) => key === asIs || price(key) !== UNREACHED,
-    changes: (key) => (key === asIs ? 0 : existing.length + price(key)),
-    packs,
-  }
-}
+): PackChoices => new ShimShelf(stock, limit, existing, maxPack).choices(existing, maxPack)
 
 /** Only the pack as it lies: a foot that may not be opened. */
 export const untouchedPack = (existing: readonly Millimetres[]): PackChoices => {
   const pack = asItLies(existing)
   const asIs = thicknessKey(pack.total)
   return {
-    keys: [asIs],
+    keys: Int32Array.of(asIs),
     within: 0,
     asIs,
     has: (key) => key === asIs,

@@ -132,7 +132,7 @@ describe('reachable packs', () => {
 
   it('use one laminated piece once', () => {
     const stock = [{ thickness: 6, count: 1, kind: 'laminated', layer: 2 } as const]
-    const totals = packChoices([], stock, 3, 100).keys.map((k) => k * 1e-4)
+    const totals = [...packChoices([], stock, 3, 100).keys].map((k) => k * 1e-4)
     expect(totals.map((t) => Math.round(t)).sort((a, b) => a - b)).toEqual([0, 2, 4, 6])
   })
 })

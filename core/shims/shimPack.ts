@@ -6,7 +6,8 @@ import {
   type LeafKind,
   type StockShim,
 } from './leafKinds'
-import { packTable, stepFor, UNREACHED, waysTo, type Way } from './packTable'
+import { countFor, packTable, UNREACHED } from './packTable'
+import { waysTo, type Way } from './packWays'
 
 /** Where a leaf of a pack comes from. */
 export type LeafSource = 'kept' | 'stock' | 'peeled'
@@ -55,12 +56,11 @@ export const shimPack = (input: ShimPackInput): ShimPackResult => {
   const { wanted, existing, stock, limit } = input
   // The empty pack is off by all of it, so nothing over twice as high can be nearer.
   const highest = Math.min(2 * wanted + SAME * (limit + 1), (input.highest ?? Infinity) + SAME)
-  const counted = stepFor(existing, stock, limit, highest)
-  const table = packTable(existing, stock, limit, highest, counted)
-  const size = table.cost[0]?.length ?? 0
+  const counted = countFor(existing, stock, limit, highest)
+  const table = packTable(existing, stock, limit, counted)
+  const { size } = table
   const goal = thicknessKey(wanted) / counted.step
-  const made = (t: number) =>
-    t >= 0 && t < size && table.cost.some((list) => (list[t] as number) !== UNREACHED)
+  const made = (t: number) => (table.price[t] ?? UNREACHED) !== UNREACHED
   let nearest = Infinity
   for (let off = Math.max(0, Math.floor(goal) - size); nearest === Infinity; off++)
     if (made(Math.floor(goal) - off) || made(Math.ceil(goal) + off)) nearest = off + 1

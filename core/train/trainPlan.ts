@@ -3,11 +3,11 @@ import { lineDifference, lineSum, type Misalignment, type Plane } from '../frame
 import { judge, type Judgement } from '../judge/judge'
 import { nearestIndex } from '../plan/machineLifts'
 import { limitForms, shareAt } from '../plan/planeLimits'
-import { pairLifts, type PairLifts } from '../plan/planFoot'
+import { fairShares } from '../plan/fairShares'
+import { pairLifts, shelfFor, type PairLifts, type PlanFoot } from '../plan/planFoot'
 import { lentTo, packsFromShelf, type PairPack } from '../plan/stockCheck'
 import { Work } from '../plan/work'
 import type { StockShim } from '../shims/leafKinds'
-import type { PackChoices } from '../shims/reachablePacks'
 import type { Millimetres } from '../units/unitSystem'
 import type { SolveLinear } from './linearProgram'
 import { turnToTrain, type Train } from './train'
@@ -59,16 +59,13 @@ export const planTrain = async (
 ): Promise<readonly TrainPlan[]> => {
   const feet = train.machines.flatMap((m) => m.feet)
   const lent = lentTo(feet, stock, packLimit)
-  const prepare = (shelf: readonly StockShim[], lend: boolean): readonly PreparedMachine[] => {
-    const alike = new Map<string, PackChoices>()
-    return train.machines.map((machine): PreparedMachine => {
-      const pairs = [...machine.feet]
-        .sort((a, b) => a.x - b.x)
-        .map((foot) => pairLifts(foot, shelf, packLimit, lend ? lent[feet.indexOf(foot)] : undefined, alike))
+  const shelf = shelfFor(feet, stock, packLimit)
+  const prepare = (lifts: (foot: PlanFoot, i: number) => PairLifts): readonly PreparedMachine[] =>
+    train.machines.map((machine): PreparedMachine => {
+      const pairs = [...machine.feet].sort((a, b) => a.x - b.x).map((foot) => lifts(foot, feet.indexOf(foot)))
       return { machine, pairs: [pairs[0] as PairLifts, pairs[pairs.length - 1] as PairLifts] }
     })
-  }
-  const machines = prepare(stock, true)
+  const machines = prepare((foot, i) => pairLifts(foot, shelf, lent[i]))
   const bestV = await solveContinuous(train, machines, 'v', solve, null)
   const bestH = await solveContinuous(train, machines, 'h', solve, null)
   if (!bestV || !bestH) return []
@@ -92,8 +89,8 @@ export const planTrain = async (
         : null
     const plan = found && rounded && worstOf(rounded) < worstOf(found) - 1e-9 ? rounded : (found ?? rounded)
     if (plan) return plan
-    const share = stock.map((s) => ({ ...s, count: Math.floor(s.count / (2 * feet.length)) }))
-    shared ??= prepare(share, false)
+    const shares = fairShares(feet, stock)
+    shared ??= prepare((foot, i) => pairLifts(foot, shelfFor([foot], shares[i] ?? [], packLimit)))
     return from(shared)
   }
   const plans: TrainPlan[] = []
