@@ -45,19 +45,15 @@ export const verdictOfMargin = (margin: number): Verdict =>
 
 /** Value of one term, from the target unless its band is absolute; null when unknown. */
 export const termValue = (term: JudgedTerm, line: Misalignment, target: Misalignment): number | null => {
-  let value = 0
-  for (const [factor, part] of [
-    [term.offsetFactor, 'offset'],
-    [term.slopeFactor, 'slope'],
-  ] as const) {
-    if (factor === 0) continue
-    const found = line[part][term.plane]
-    const wanted = term.fromTarget ? target[part][term.plane] : 0
-    if (found === null || wanted === null) return null
-    value += factor * (found - wanted)
-  }
-  return value
+  const { plane, fromTarget } = term
+  const offset = apart(term.offsetFactor, line.offset[plane], fromTarget ? target.offset[plane] : 0)
+  const slope = apart(term.slopeFactor, line.slope[plane], fromTarget ? target.slope[plane] : 0)
+  return offset === null || slope === null ? null : offset + slope
 }
+
+/** So many times a value less what is wanted; a value that doesn't count need not be known. */
+const apart = (factor: number, found: number | null, wanted: number | null): number | null =>
+  factor === 0 ? 0 : found === null || wanted === null ? null : factor * (found - wanted)
 
 const variance = (term: JudgedTerm, sd: Misalignment): number =>
   (term.offsetFactor * (sd.offset[term.plane] ?? 0)) ** 2 +

@@ -19,8 +19,16 @@ export interface JudgedQuantity {
   readonly terms: readonly JudgedTerm[]
 }
 
-/** Everything a tolerance judges, in the order it is shown. */
+const known = new WeakMap<SettledTolerance, readonly JudgedQuantity[]>()
+
+/** Everything a tolerance judges, in the order it is shown. Worked out once for a tolerance. */
 export const judgedQuantities = (tolerance: SettledTolerance): readonly JudgedQuantity[] => {
+  const quantities = known.get(tolerance) ?? quantitiesOf(tolerance)
+  known.set(tolerance, quantities)
+  return quantities
+}
+
+const quantitiesOf = (tolerance: SettledTolerance): readonly JudgedQuantity[] => {
   const pairs: {
     name: string
     kind: 'displacement' | 'slope'
