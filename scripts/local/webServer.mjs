@@ -19,7 +19,10 @@ export const requirePort = (port) =>
     probe.listen(port, '127.0.0.1', () => probe.close(() => resolve()))
   })
 
-/** Starts the web server, built or in development, and waits until its health route answers. */
+/**
+ * Starts the web server, built or in development, and waits until its health route answers.
+ * @param {{ port: number, databaseUrl: string, dev?: boolean, env?: Record<string, string>, stdio?: import('node:child_process').StdioOptions }} wanted
+ */
 export const startWeb = async ({
   port,
   databaseUrl,

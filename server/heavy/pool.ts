@@ -11,10 +11,12 @@ import type * as tasks from './tasks'
 type Tasks = typeof tasks
 type TaskName = 'calculate' | 'report'
 
-/** Seconds after which a task is stopped and its thread ended. */
+/** Seconds after its start in which a task must end; else it is stopped and its thread ended. */
 const DEADLINE: Readonly<Record<TaskName, number>> = { calculate: 10, report: 30 }
 /** Tasks that wait at most; more are told to come again. */
 const MOST_WAITING = 32
+/** Seconds for which a task waits for its turn. */
+const PATIENCE = 12
 /** Memory of one thread; a task that wants more ends its thread, not the server. */
 const MOST_MEGABYTES = 512
 
@@ -26,20 +28,31 @@ const bundle = (): string => {
   return found
 }
 
-let pool: Piscina | undefined
-const threads = (): Piscina =>
-  (pool ??= new Piscina({
-    filename: bundle(),
-    minThreads: 1,
-    maxThreads: Math.max(1, Math.min(4, availableParallelism() - 1)),
-    maxQueue: MOST_WAITING,
-    idleTimeout: 60_000,
-    resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
-  }))
+/** Sums and reports have threads of their own: a report doesn't wait behind what others search or draw. */
+const MOST_THREADS: Readonly<Record<TaskName, number>> = {
+  calculate: Math.max(1, Math.min(4, availableParallelism() - 1)),
+  report: 1,
+}
+
+const pools = new Map<TaskName, Piscina>()
+const threads = (name: TaskName): Piscina => {
+  const pool =
+    pools.get(name) ??
+    new Piscina({
+      filename: bundle(),
+      minThreads: 1,
+      maxThreads: MOST_THREADS[name],
+      maxQueue: MOST_WAITING,
+      idleTimeout: 60_000,
+      resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
+    })
+  pools.set(name, pool)
+  return pool
+}
 
 /** Ends the threads, with whatever they are at. */
-export const closePool = async (): Promise<void> => {
-  await pool?.destroy()
+export const closePools = async (): Promise<void> => {
+  await Promise.all([...pools.values()].map((pool) => pool.destroy()))
 }
 
 /** True once the one who asks has gone: what is worked out then is for nobody. */
@@ -51,25 +64,53 @@ const leaving = (event: H3Event): AbortSignal => {
 
 /**
  * Runs a task in a worker thread, so that no other request waits for it. Past its deadline, out of memory,
- * or when the one who asks leaves, its thread is ended; the refusal says what to reduce.
+ * or when the one who asks leaves, its thread is ended; the refusal says what to reduce. One whose turn
+ * doesn't come in time is told to come again.
  */
 export const inThread = async <N extends TaskName>(
   name: N,
-  task: Parameters<Tasks[N]>[0],
+  task: Parameters<Tasks[N]>[0]['task'],
   event?: H3Event,
 ): Promise<Awaited<ReturnType<Tasks[N]>>> => {
-  const late = AbortSignal.timeout(DEADLINE[name] * 1000)
-  const signal = event ? AbortSignal.any([late, leaving(event)]) : late
+  const stop = new AbortController()
+  const signal = event ? AbortSignal.any([stop.signal, leaving(event)]) : stop.signal
+  const begun = new Int32Array(new SharedArrayBuffer(4))
+  const watch = deadlineFrom(begun, DEADLINE[name], () => stop.abort())
   try {
-    return (await threads().run(task, { name, signal })) as Awaited<ReturnType<Tasks[N]>>
+    return (await threads(name).run({ task, begun }, { name, signal })) as Awaited<ReturnType<Tasks[N]>>
   } catch (failure) {
+    if (isQueueFull(failure) || (signal.aborted && Atomics.load(begun, 0) === 0))
+      throw new Refused(503, 'busy', en.answers.busy)
     if (signal.aborted || isOutOfMemory(failure))
       throw new Refused(422, 'too-much', en.answers.tooMuch(DEADLINE[name]))
-    if (failure instanceof Error && /task queue is at limit/i.test(failure.message))
-      throw new Refused(503, 'busy', en.answers.busy)
     throw failure
+  } finally {
+    watch.end()
   }
 }
+
+/** Calls `late` when a task has not begun within everybody's patience, or not ended `seconds` after it began. */
+const deadlineFrom = (begun: Int32Array<SharedArrayBuffer>, seconds: number, late: () => void) => {
+  let timer: NodeJS.Timeout | undefined
+  let ended = false
+  const begins = Atomics.waitAsync(begun, 0, 0, PATIENCE * 1000)
+  void Promise.resolve(begins.value).then((how) => {
+    if (ended) return
+    if (how === 'timed-out') late()
+    else timer = setTimeout(late, seconds * 1000)
+  })
+  return {
+    end: () => {
+      ended = true
+      clearTimeout(timer)
+      // Whoever still waits for its beginning needn't.
+      Atomics.notify(begun, 0)
+    },
+  }
+}
+
+const isQueueFull = (failure: unknown): boolean =>
+  failure instanceof Error && /task queue is at limit/i.test(failure.message)
 
 const isOutOfMemory = (failure: unknown): boolean =>
   failure instanceof Error && 'code' in failure && failure.code === 'ERR_WORKER_OUT_OF_MEMORY'

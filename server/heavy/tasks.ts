@@ -8,14 +8,28 @@ import { tellingOf, type FootWords } from '../../shared/wording/telling'
 import { reportDocument } from '../report/document'
 import { printPdf, type ReportFonts } from '../report/printer'
 
+/** A task as its thread gets it, and where it says that it has begun. */
+interface Given<Task> {
+  readonly task: Task
+  readonly begun: Int32Array<SharedArrayBuffer>
+}
+
+/** Says that the waiting is over: from here on the task's own time counts. */
+const begin = (begun: Int32Array<SharedArrayBuffer>): void => {
+  Atomics.store(begun, 0, 1)
+  Atomics.notify(begun, 0)
+}
+
 /** What runs in a worker thread: plain data in, plain data out. One function a task. */
 export interface CalculateTask {
   readonly operation: string
   readonly input: unknown
 }
 
-export const calculate = ({ operation, input }: CalculateTask): Promise<CalculationAnswer> =>
-  calculateHere(operation, input)
+export const calculate = ({ task, begun }: Given<CalculateTask>): Promise<CalculationAnswer> => {
+  begin(begun)
+  return calculateHere(task.operation, task.input)
+}
 
 export interface ReportTask {
   readonly jobId: string
@@ -30,9 +44,11 @@ export interface ReportTask {
 }
 
 /** The report as PDF, with a name for its file. */
-export const report = async (
-  task: ReportTask,
-): Promise<{ readonly pdf: Uint8Array; readonly name: string }> => {
+export const report = async ({
+  task,
+  begun,
+}: Given<ReportTask>): Promise<{ readonly pdf: Uint8Array; readonly name: string }> => {
+  begin(begun)
   const { machine, entries, works, people } = task
   const job = foldJob(machine, entries)
   const telling = tellingOf(task.units, machine, works.footWords)

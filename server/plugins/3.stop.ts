@@ -1,6 +1,6 @@
 import { closeDatabase } from '../database/connection'
 import { environment } from '../environment'
-import { closePool } from '../heavy/pool'
+import { closePools } from '../heavy/pool'
 import { log } from '../log'
 
 /** Ends once the process that started this one is gone, so that a killed start leaves nothing running. */
@@ -19,7 +19,7 @@ export default defineNitroPlugin(() => {
   for (const signal of ['SIGTERM', 'SIGINT'] as const)
     process.once(signal, () => {
       log.info({ signal }, 'stopping')
-      void Promise.all([closeDatabase(), closePool()]).finally(() => process.exit(0))
+      void Promise.all([closeDatabase(), closePools()]).finally(() => process.exit(0))
       setTimeout(() => process.exit(0), 2000).unref()
     })
 })

@@ -129,6 +129,41 @@ describe('a heavy sum', () => {
   })
 })
 
+/** Eight machines in a row on a shelf where nothing fits anything: seconds of work. */
+const trainOfEight = (seed: number) => ({
+  units: 'metric',
+  machines: Array.from({ length: 8 }, (_, i) => ({
+    id: `m${i}`,
+    feet: ['near', 'far'].map((id, k) => ({
+      id,
+      x: 1500 * i + 300 + 900 * k,
+      existing: [0.635, 0.254],
+      maxPack: 12,
+      sidePlus: 1.5,
+      sideMinus: 1.5,
+    })),
+  })),
+  couplings: Array.from({ length: 7 }, (_, i) => ({
+    id: `c${i}`,
+    x: 1500 * (i + 1),
+    left: `m${i}`,
+    right: `m${i + 1}`,
+    stationary: 'left',
+    coupling: {
+      offset: { v: 0.2 * Math.sin(3 * i + seed), h: 0.2 * Math.cos(2 * i) },
+      slope: { v: 0.4 * Math.cos(i), h: -0.3 * Math.sin(i) },
+    },
+    tolerance: { form: 'speed-rule', mode: 'plane', grade: 'standard' },
+    rpm: 1480,
+  })),
+  stock: Array.from({ length: 24 }, (_, i) => ({
+    thickness: Number((0.026 + i * 0.0971 + (i % 7) * 0.0043).toFixed(4)),
+    count: 40,
+    kind: 'plain',
+  })),
+  packLimit: 6,
+})
+
 describe('a report', () => {
   it('asked for by several at once is the same for all, and keeps nobody waiting', async () => {
     const job = await api.openJob()
@@ -143,4 +178,20 @@ describe('a report', () => {
       expect(pdf.equals(reports[0] as Buffer)).toBe(true)
     }
   }, 60_000)
+
+  it('doesn’t wait behind sums that others have asked for', async () => {
+    const job = await api.openJob()
+    const sums = Array.from({ length: 8 }, (_, i) =>
+      api.post('/api/calc/train-plan', trainOfEight(i)).then((answer) => {
+        // Those whose turn hasn't come in twelve seconds are told so, not that they were too much.
+        if (answer.status !== 200) expectRefusal(answer, 503, 'busy')
+        return performance.now()
+      }),
+    )
+    const report = await fetch(`${api.program().url}/api/jobs/${job}/report.pdf`)
+    expect(report.status).toBe(200)
+    const printed = performance.now()
+    // Most of the sums are still to come.
+    expect((await Promise.all(sums)).filter((done) => done > printed).length).toBeGreaterThan(4)
+  }, 120_000)
 })

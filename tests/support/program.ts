@@ -1,4 +1,5 @@
 import { execFile } from 'node:child_process'
+import { openSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
@@ -24,14 +25,20 @@ const emptyDatabase = async (urlOf: (name: string) => string, name: string) => {
   await admin.destroy()
 }
 
-/** The built program on the demo works, with a database and a port of its own. */
-export const startProgram = async (urlOf: (name: string) => string, name: string) => {
+/** The built program on the demo works, with a database and a port of its own; its log goes to a file when one is named. */
+export const startProgram = async (urlOf: (name: string) => string, name: string, logFile?: string) => {
   await emptyDatabase(urlOf, name)
   const databaseUrl = urlOf(name)
   const env = { ...process.env, DATABASE_URL: databaseUrl }
   await run(process.execPath, ['--import', 'tsx', join('scripts', 'seed.ts')], { cwd: ROOT, env })
   const port = await freePort()
-  const start = () => startWeb({ port, databaseUrl, env: { HC_LOG_LEVEL: 'error' } })
+  const start = () =>
+    startWeb({
+      port,
+      databaseUrl,
+      env: { HC_LOG_LEVEL: logFile ? 'info' : 'error' },
+      stdio: ['ignore', logFile ? openSync(logFile, 'a') : 'inherit', 'inherit'] as const,
+    })
   let web = await start()
   return {
     url: `http://127.0.0.1:${port}`,
