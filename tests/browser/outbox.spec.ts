@@ -78,6 +78,7 @@ test('a set read while somebody else moved the machine waits until a person says
   // A second set, typed and logged before this device hears of a mate's move.
   await page.route(/\/(entries|stream)$/, (route) => route.abort('internetdisconnected'))
   await job.read(LOW.rim, LOW.face)
+  await expect(page.getByRole('status').filter({ hasText: '1 entry waiting' })).toBeVisible()
   const move = draft(WHOLE_MOVE, { author: demoId('night'), id: randomUUID() })
   const answer = await page.request.post(`/api/jobs/${jobId(page)}/entries`, { data: move })
   expect(answer.status()).toBe(201)
