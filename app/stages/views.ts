@@ -11,6 +11,7 @@ const view = (load: Load) => {
 /** What a person sees of each stage, loaded when it is first opened. One row a stage. */
 export const VIEWS: Readonly<Record<StageId, Component>> = {
   'make-safe': view(() => import('./makeSafe/MakeSafeStage.vue')),
+  feet: view(() => import('./feet/FeetStage.vue')),
   'set-up': view(() => import('./setUp/SetUpStage.vue')),
   'as-found': view(() => import('./measure/AsFoundStage.vue')),
   plan: view(() => import('./plan/PlanStage.vue')),

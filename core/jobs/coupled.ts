@@ -14,6 +14,14 @@ import {
   type CoupledMachine,
 } from '../register/coupledMachine'
 import type { PairPacks } from '../register/pair'
+import {
+  checkFeet,
+  keepFeet,
+  NO_FEET_ROUNDS,
+  type FeetCheck,
+  type FeetRounds,
+} from '../stages/feet/feetCheck'
+import { feetStage } from '../stages/feet/stage'
 import { keepClosing, type Closing, type ExceptionReason, type Outcome } from '../stages/close/closing'
 import { closeStage } from '../stages/close/stage'
 import { keepSafety, UNSAFE, type Safety } from '../stages/makeSafe/safety'
@@ -22,7 +30,7 @@ import { measureRound, type Measurement, type NotedSet } from '../stages/measure
 import { readSet } from '../stages/measure/readingSet'
 import { keepRounds, NO_ROUNDS, type Round, type Rounds, type TakenSet } from '../stages/measure/rounds'
 import { asFound, reMeasure } from '../stages/measure/stage'
-import { footworkOf, type FeetOf } from '../stages/move/footwork'
+import { doFootwork, footworkOf, type FeetOf } from '../stages/move/footwork'
 import { recordMove, type MoveRecord } from '../stages/move/moves'
 import { moveStage } from '../stages/move/stage'
 import { keepOpening, keepRemarks, type Opening, type Remarks } from '../stages/open/opening'
@@ -35,6 +43,7 @@ interface Facts {
   readonly skips: Skips
   readonly opening: Opening
   readonly safety: Safety
+  readonly feetRounds: FeetRounds
   readonly setUp: LogEntry<'set-up'> | null
   readonly rounds: Rounds
   readonly remarks: Remarks
@@ -44,6 +53,7 @@ const BLANK: Facts = {
   skips: NO_SKIPS,
   opening: null,
   safety: UNSAFE,
+  feetRounds: NO_FEET_ROUNDS,
   setUp: null,
   rounds: NO_ROUNDS,
   remarks: [],
@@ -58,11 +68,12 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
   const skips = keepSkips(now.skips, e)
   const opening = keepOpening(now.opening, e)
   const safety = keepSafety(now.safety, e)
+  const feetRounds = keepFeet(now.feetRounds, e)
   const setUp = keepSetUp(now.setUp, e)
   const rounds = keepRounds(now.rounds, e, setUp)
   const remarks = keepRemarks(now.remarks, e)
   const closing = keepClosing(now.closing, e)
-  return { skips, opening, safety, setUp, rounds, remarks, closing }
+  return { skips, opening, safety, feetRounds, setUp, rounds, remarks, closing }
 })
 
 /** Everything a coupled job's logbook says, derived. Core units throughout. */
@@ -74,6 +85,7 @@ export interface CoupledState {
   readonly tolerance: SettledTolerance
   readonly target: Misalignment
   readonly safety: Safety
+  readonly feetCheck: FeetCheck
   readonly setUp: SetUp | null
   readonly feet: FeetOf
   /** Index 0 is as found; index n is after the n-th move. */
@@ -127,23 +139,34 @@ const atStart = remember((machine: CoupledMachine): Walked => ({
   record: null,
 }))
 
+/** What lies under the feet once those that were filled in this round are counted. */
+const filledPacks = remember((walked: Walked, { filled }: Round): readonly PairPacks[] =>
+  filled.reduce(
+    (packs, { payload }) => doFootwork(packs, NO_FEET, payload.units, [payload.change], []).packs,
+    walked.packs,
+  ),
+)
+const NO_FEET: FeetOf = { movable: [], stationary: [] }
+
 /** One round's move with everything known of it; remembered along the chain of rounds. */
 const afterMove = remember(
   (
     walked: Walked,
-    { move, plan }: Round,
+    round: Round,
     before: Measurement,
     after: Measurement,
     feet: FeetOf,
     setUp: SetUp | typeof NOT_SET_UP,
   ): Walked => {
-    if (!move) return { ...walked, record: null }
-    const footwork = footworkOf(move, walked.packs, feet)
+    const { move, plan } = round
+    const packs = filledPacks(walked, round)
+    if (!move) return { ...walked, packs, record: null }
+    const footwork = footworkOf(move, packs, feet)
     const record = recordMove({
       entry: move,
       planned: plan && {
         entry: plan.entry,
-        footwork: footworkOf(plan.entry, walked.packs, feet),
+        footwork: footworkOf(plan.entry, packs, feet),
       },
       footwork,
       from: before.coupling ?? walked.predicted,
@@ -226,8 +249,9 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const feet = setUp ? feetOf(setUp, machine) : untapedFeet(machine)
   const { measurements, walked, moves } = walkRounds(machine, rounds, tolerance, target, feet, setUp)
   const latest = measurements[measurements.length - 1] as Measurement
-  const { packs } = walked[walked.length - 1] ?? atStart(machine)
-  const waiting = (rounds[rounds.length - 1] as Round).plan
+  const current = rounds[rounds.length - 1] as Round
+  const packs = filledPacks(walked[walked.length - 1] ?? atStart(machine), current)
+  const waiting = current.plan
   let usable = measurements.length - 1
   while (usable >= 0 && measurements[usable]?.coupling === null) usable--
   const asLeft = measurements[usable] ?? null
@@ -239,6 +263,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     tolerance,
     target,
     safety: facts.safety,
+    feetCheck: checkFeet(machine, facts.feetRounds),
     setUp,
     feet,
     measurements,
@@ -257,6 +282,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
 /** The run sheet of a coupled job, in working order. */
 export const COUPLED_STAGES = [
   makeSafe,
+  feetStage,
   setUpStage,
   asFound,
   planStage,

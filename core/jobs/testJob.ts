@@ -108,6 +108,45 @@ export class TestJob {
     return this
   }
 
+  /** Rises of f1 to f4 read one at a time (mil): nothing rocks unless said. */
+  rises(
+    rises: readonly [number, number, number, number] = [1, 1, 1, 1],
+    pipe: 'bolted' | 'slack' = 'bolted',
+  ): LogEntry {
+    const feet = this.outerFeet()
+    return this.add({
+      kind: 'rises-read',
+      payload: {
+        units: 'inch',
+        rises: feet.map((f, i) => ({ ...f, rise: rises[i] ?? 0 })),
+        pipe,
+        remark: '',
+      },
+    })
+  }
+
+  /** Leaves laid under one foot (mil). */
+  fill(foot: 1 | 2 | 3 | 4, putIn: readonly number[], takenOut: readonly number[] = []): LogEntry {
+    const at = this.outerFeet()[foot - 1]
+    if (!at) throw new Error('four feet')
+    return this.add({
+      kind: 'foot-filled',
+      payload: { units: 'inch', change: { ...at, putIn, takenOut }, why: '' },
+    })
+  }
+
+  /** f1 to f4. */
+  outerFeet() {
+    return (
+      [
+        ['inboard', 'left'],
+        ['inboard', 'right'],
+        ['outboard', 'right'],
+        ['outboard', 'left'],
+      ] as const
+    ).map(([pair, side]) => ({ machine: 'movable' as const, pair, side }))
+  }
+
   /** Opened, made safe and set up. */
   ready(setUp: SetUpPayload = SET_UP): this {
     this.open().lockOut()

@@ -1,5 +1,6 @@
 import type { BeltEntries } from '../stages/lineUp/entries'
 import type { ClosingEntries } from '../stages/close/entries'
+import type { FeetEntries } from '../stages/feet/entries'
 import type { SafetyEntries } from '../stages/makeSafe/entries'
 import type { ReadingEntries } from '../stages/measure/entries'
 import type { MoveEntries } from '../stages/move/entries'
@@ -19,6 +20,7 @@ export interface EntryPayloads
     LogbookEntries,
     OpeningEntries,
     SafetyEntries,
+    FeetEntries,
     SetUpEntries,
     ReadingEntries,
     PlanEntries,

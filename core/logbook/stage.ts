@@ -23,6 +23,8 @@ export type ObjectionCode =
   | 'no-such-set'
   | 'no-such-feet'
   | 'feet-missing'
+  | 'feet-unread'
+  | 'read-already'
   | 'not-skippable'
   | 'nothing-moved'
   | 'too-many-leaves'

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { ALIGNED, lineSum, type Misalignment } from '../../core/frame/planes'
+import { FOOT_NAMES, type FootName } from '../../core/feet/softFoot'
 import type { CoupledState } from '../../core/jobs/coupled'
 import type { MethodGiven, UsualPlaces } from '../../core/methods/methods'
 import { normalFrom, seededRandom, type Random } from '../../core/random/random'
@@ -66,6 +67,74 @@ export class CoupledWriter extends JobWriter {
     const job = await this.folded()
     if (job.kind !== 'coupled') throw new Error('The demo job is no coupled job.')
     return job.state
+  }
+
+  /** What a feeler finds with all bolts loose: feet f1 to f4 that have a gap, all four corners alike (mil or mm). */
+  async feelGaps(gaps: Readonly<Partial<Record<FootName, number>>>): Promise<this> {
+    const { units } = this.machine
+    await this.write(
+      {
+        kind: 'gaps-felt',
+        payload: {
+          units,
+          gaps: FOOT_NAMES.flatMap((f) => {
+            const g = gaps[f]
+            const corners = {
+              outboardOuter: g ?? 0,
+              outboardInner: g ?? 0,
+              inboardOuter: g ?? 0,
+              inboardInner: g ?? 0,
+            }
+            return g === undefined ? [] : [{ ...this.foot(f), corners, size: null }]
+          }),
+        },
+      },
+      8,
+    )
+    return this
+  }
+
+  /** Rises of f1 to f4, one bolt loosened at a time (mil or mm). */
+  async readRises(rises: readonly [number, number, number, number], remark = ''): Promise<this> {
+    await this.write(
+      {
+        kind: 'rises-read',
+        payload: {
+          units: this.machine.units,
+          rises: FOOT_NAMES.map((f, i) => ({ ...this.foot(f), rise: rises[i] ?? 0 })),
+          pipe: 'bolted',
+          remark,
+        },
+      },
+      12,
+    )
+    return this
+  }
+
+  async fillFoot(
+    foot: FootName,
+    putIn: readonly number[],
+    takenOut: readonly number[] = [],
+    why = '',
+  ): Promise<this> {
+    await this.write(
+      {
+        kind: 'foot-filled',
+        payload: { units: this.machine.units, change: { ...this.foot(foot), putIn, takenOut }, why },
+      },
+      6,
+    )
+    return this
+  }
+
+  private foot(name: FootName) {
+    const { movable } = this.machine.feet
+    const pair = name === 'f1' || name === 'f2' ? movable[0] : movable[movable.length - 1]
+    return {
+      machine: 'movable' as const,
+      pair: pair?.id ?? '',
+      side: name === 'f1' || name === 'f4' ? ('left' as const) : ('right' as const),
+    }
   }
 
   /** Sets up as registered, with this bar sag and these graduations (contract units). */

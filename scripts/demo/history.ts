@@ -48,6 +48,15 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     note: 'Gear unit back from overhaul, motor refitted.',
   })
   await first.makeSafe('W-2107')
+  // A chase: each cure moved the fault to the other diagonal, until half of it was filled.
+  await first.feelGaps({ f3: 14 })
+  await first.readRises([13, 2.5, 15, 2])
+  await first.fillFoot('f3', [10, 2])
+  await first.readRises([1.5, 9, 2, 8], 'Burr filed off the pad at f2.')
+  await first.fillFoot('f2', [5, 2])
+  await first.readRises([6, 1, 5.5, 1.5])
+  await first.fillFoot('f1', [2], [], 'Half of it: the fault was being chased.')
+  await first.readRises([1.5, 1, 1.5, 1])
   await first.measure(3, 0.5)
   await first.move()
   await first.read()
@@ -62,6 +71,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     note: 'Rumble at the coupling end since the liner change.',
   })
   await second.makeSafe('W-2511')
+  await second.readRises([1, 1.5, 0.5, 1])
   await second.measure(3, 0.5)
   await second.move()
   await second.read()
@@ -74,6 +84,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   const tight = on('KY-09', 'KY-09 bolt-bound', day, at(64, 7), line(3.1, -9.4, 0.12, -0.55))
   await tight.open({ reason: 'wear', rpm: 1460, customer: '', note: 'Jaw insert worn on one side.' })
   await tight.makeSafe()
+  await tight.readRises([0.5, 1, 1, 0.5])
   await tight.measure(1.5, 0.5)
   await tight.move()
   await tight.read()
@@ -92,6 +103,8 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     note: 'Holes opened during the kiln stop.',
   })
   await doubtful.makeSafe('W-2790')
+  await doubtful.feelGaps({})
+  await doubtful.readRises([1, 0.5, 1, 1])
   await doubtful.setUp(1.5, 0.5)
   await doubtful.read()
   await doubtful.read({ circle: 'face', clock: 270, by: 3 })
@@ -104,7 +117,17 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     note: 'Yearly check before the winter run.',
   })
   await planning.makeSafe('W-2794')
+  await planning.readRises([0.02, 0.03, 0.02, 0.02])
   await planning.measure(0.06, 0.01)
+
+  const rocking = on('PR-02', 'PR-02 open', day, at(0, 1), line(-38, 20, 0.9, -0.7))
+  await rocking.open({ reason: 'moved', rpm: 1470, customer: '', note: 'Motor back from rewinding.' })
+  await rocking.makeSafe('W-2793')
+  await rocking.feelGaps({ f2: 18 })
+  await rocking.readRises([2.5, 18.5, 2, 16])
+  await rocking.fillFoot('f2', [5], [], 'The only leaf at hand.')
+  await rocking.feelGaps({ f2: 10 })
+  await rocking.readRises([2, 12, 1.5, 9.5], 'Burr filed off the pad at f1.')
 
   await writeBelts(knex, { day, night, lead }, at)
 }

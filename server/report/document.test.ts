@@ -101,6 +101,35 @@ describe('the report', () => {
     expect(text).toMatch(/Checks: Rim, sum check 0\.0 \(limit 2\.0\) passes/)
   })
 
+  it('tells the rounds of the feet: gaps, rises, what was filled and why', () => {
+    const job = new TestJob().open().lockOut()
+    const [, f2] = job.outerFeet()
+    if (!f2) throw new Error('four feet')
+    job.add({
+      kind: 'gaps-felt',
+      payload: {
+        units: 'inch',
+        gaps: [
+          {
+            ...f2,
+            corners: { outboardOuter: 10, outboardInner: 9, inboardOuter: 11, inboardInner: 10 },
+            size: null,
+          },
+        ],
+      },
+    })
+    job.rises([2, 12, 1.5, 9.5])
+    job.fill(2, [10])
+    job.rises([1, 1.5, 1, 1])
+    job.rises([1, 1, 1, 1], 'slack')
+    const text = said({}, job)
+    expect(text).toContain('Bolts loose: f2 11.0 / 10.0 / 10.0 / 9.0.')
+    expect(text).toMatch(/Round 1, .*\n2\.0\n12\.0\n1\.5\n9\.5\n9\.0\nOut/)
+    expect(text).toContain('under f2, in 10.')
+    expect(text).toContain('with the pipe flanges slack: f1 1.0')
+    expect(said()).not.toContain('Bolts loose')
+  })
+
   it('sets the move beside its plan and what came of it', () => {
     const text = said()
     expect(text).toMatch(/Move 1, .* Day-shift millwright/)

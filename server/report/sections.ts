@@ -5,6 +5,7 @@ import type { Job } from '../../core/jobs/jobs'
 import type { Reported, Section } from './section'
 import { couplingResult } from './sections/couplingResult'
 import { facts } from './sections/facts'
+import { feetRounds } from './sections/feet'
 import { lineResult, lineRounds } from './sections/lineResult'
 import { movesMade } from './sections/moves'
 import { readings } from './sections/readings'
@@ -17,6 +18,7 @@ const COUPLED: readonly Section<CoupledState>[] = [
   facts,
   couplingResult,
   movesMade,
+  feetRounds,
   setUps,
   readings,
   record,

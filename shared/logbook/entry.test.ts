@@ -27,6 +27,38 @@ describe('what may be posted', () => {
     const bodies: EntryBody[] = [
       ...job.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
       { kind: 'power-restored', payload: { why: 'bump test' } },
+      {
+        kind: 'gaps-felt',
+        payload: {
+          units: 'inch',
+          gaps: [
+            {
+              machine: 'movable',
+              pair: 'inboard',
+              side: 'right',
+              corners: { outboardOuter: 10, outboardInner: 10, inboardOuter: 11, inboardInner: 10 },
+              size: { along: 3, across: 4.5 },
+            },
+          ],
+        },
+      },
+      {
+        kind: 'rises-read',
+        payload: {
+          units: 'inch',
+          rises: [{ machine: 'movable', pair: 'inboard', side: 'right', rise: 12 }],
+          pipe: 'bolted',
+          remark: '',
+        },
+      },
+      {
+        kind: 'foot-filled',
+        payload: {
+          units: 'inch',
+          change: { machine: 'movable', pair: 'inboard', side: 'right', putIn: [10], takenOut: [] },
+          why: '',
+        },
+      },
       { kind: 'lockout-waived', payload: { why: 'not wired yet' } },
       { kind: 'set-up', payload: REVERSE_SET_UP },
       ...belt.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { EntryBody, EntryKind } from '../../core/logbook/entry'
 import { closingKinds } from '../stages/close/entries'
+import { feetKinds } from '../stages/feet/entries'
 import { lineUpKinds } from '../stages/lineUp/entries'
 import { safetyKinds } from '../stages/makeSafe/entries'
 import { readingKinds } from '../stages/measure/entries'
@@ -21,6 +22,7 @@ const logbookKinds = {
 export const KINDS = {
   ...openingKinds,
   ...safetyKinds,
+  ...feetKinds,
   ...setUpKinds,
   ...readingKinds,
   ...planKinds,

@@ -16,18 +16,14 @@ const shimList = z
   .array(positive('shim-thickness'), { error: issue('shims-as-a-list') })
   .max(20, { error: issue('that-is-more-than-twenty-shims') })
 
+/** One foot of a machine. */
+export const footRef = z.object({ machine, pair: pairId, side: oneOf('side', ['left', 'right']) })
+
+/** What is done under one foot. */
+export const footChange = footRef.extend({ takenOut: shimList, putIn: shimList })
+
 /** What is done under each foot. */
-export const footChanges = z
-  .array(
-    z.object({
-      machine,
-      pair: pairId,
-      side: oneOf('side', ['left', 'right']),
-      takenOut: shimList,
-      putIn: shimList,
-    }),
-  )
-  .max(48, { error: issue('too-many-pairs') })
+export const footChanges = z.array(footChange).max(48, { error: issue('too-many-pairs') })
 
 /** How far each pair is pushed sideways. */
 export const sideChanges = z

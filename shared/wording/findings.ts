@@ -8,6 +8,7 @@ import type { Measurement } from '../../core/stages/measure/measurement'
 import { firstSag } from '../methods/forms'
 import { figure } from './figures'
 import { degrees, gapFigure } from './lines'
+import { findingOfFeet } from './softFoot'
 import type { Telling } from './telling'
 
 const time = (iso: string) => {
@@ -43,6 +44,7 @@ const COUPLED: {
   readonly [S in CoupledStageId]: (state: CoupledState, telling: Telling) => string
 } = {
   'make-safe': (s, t) => safetyFinding(s.safety, t),
+  feet: (s, t) => findingOfFeet(s.feetCheck, s.machine, t),
   'set-up': ({ setUp }, { words, units }) => {
     if (!setUp) return ''
     const w = words.measuring

@@ -7,6 +7,7 @@ import { diagnosisOf } from '../../core/stages/lineUp/line'
 import { meaningOfLine } from './lines'
 import { meaningOfPlan } from './plans'
 import { farEnd, meaningOfReadings, type Meaning } from './readings'
+import { meaningOfFeet } from './softFoot'
 import type { Telling } from './telling'
 
 const plain = (mark: Meaning['mark'], headline: string, detail = ''): Meaning => ({ mark, headline, detail })
@@ -51,7 +52,7 @@ export const meaningOfMove = (state: CoupledState, { words }: Telling): Meaning 
     : plain('todo', w.free)
 }
 
-const movableName = (state: CoupledState): string =>
+export const movableName = (state: CoupledState): string =>
   'movableName' in state.machine && typeof state.machine.movableName === 'string'
     ? state.machine.movableName.toLowerCase()
     : 'motor'
@@ -93,6 +94,7 @@ const COUPLED: {
   readonly [S in CoupledStageId]: (state: CoupledState, telling: Telling) => Meaning
 } = {
   'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
+  feet: (s, t) => meaningOfFeet(s.feetCheck, s.machine, movableName(s), t),
   'set-up': meaningOfSetUp,
   'as-found': (s, t) => meaningOfMeasuring(s, 'as-found', t),
   plan: (s, t) => {

@@ -16,7 +16,7 @@ describe('the register of machines', () => {
       openJob: string | null
       lastClosed: { verdict: string } | null
     }[]
-    expect(list.map((m) => m.tag)).toEqual(['CP-11', 'CP-14', 'GL-03', 'KY-09'])
+    expect(list.map((m) => m.tag)).toEqual(['CP-11', 'CP-14', 'GL-03', 'KY-09', 'PR-02'])
     expect(list[0]).toMatchObject({ openJob: null, lastClosed: { verdict: 'in' } })
     expect(list[1]?.openJob).toMatch(/-/)
   })
@@ -128,6 +128,7 @@ describe('the works', () => {
     expect(today.open.rows.map((j) => [j.tag, j.stage])).toEqual([
       ['GL-03', 'line-up'],
       ['CP-14', 'plan'],
+      ['PR-02', 'feet'],
       ['KY-09', 'as-found'],
     ])
     expect(today.open.next).toBeNull()

@@ -87,6 +87,7 @@ test('what looks like a slip is asked about once, and never changed in silence',
   await page.goto('/machines/CP-11')
   await job.open()
   await job.makeSafe()
+  await job.feetSit()
   const inboard = page.getByLabel('Centre to inboard feet')
   for (const [typed, note] of [
     ['10 ft', /Tenfold off the register/],

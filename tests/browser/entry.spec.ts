@@ -76,6 +76,7 @@ test('boxes say what they understood, what they can’t read, and what looks lik
   const job = new Job(page)
   await job.open()
   await job.makeSafe()
+  await job.feetSit()
   const inboard = page.getByLabel('Centre to inboard feet')
   await inboard.fill('12 5/32')
   await expect(page.getByText('= 12.1563 in')).toBeVisible()

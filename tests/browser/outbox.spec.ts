@@ -25,14 +25,16 @@ test('a whole job opened and worked out of reach arrives in order when the serve
   await page.waitForURL(/\/jobs\//)
   const job = new Job(page)
   await job.makeSafe()
+  await job.feetSit()
   await job.setUp()
   await job.read(LOW.rim, LOW.face)
-  await expect(page.getByRole('status').filter({ hasText: '8 entries waiting' })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: '9 entries waiting' })).toBeVisible()
   await context.unroute('**/api/**')
   await job.saved()
   expect((await entriesOf(page)).map((e) => e.kind)).toEqual([
     'job-opened',
     ...Array.from({ length: 5 }, () => 'safety-confirmed'),
+    'rises-read',
     'set-up',
     'readings-taken',
   ])

@@ -5,6 +5,8 @@ test('from lockout to a signed report, through a reload and a killed server', as
   const tag = await job.open()
   await expect(job.meaning).toContainText('Nothing is safe yet')
   await job.makeSafe()
+  await expect(job.meaning).toContainText('No foot has been read yet')
+  await job.feetSit()
   await expect(job.meaning).toContainText('How far does the bar hang?')
   await job.setUp()
 
@@ -141,6 +143,7 @@ test('two brackets, a dial on each hub: reverse rim from the set-up to the verdi
   const job = new Job(page)
   await job.open()
   await job.makeSafe()
+  await job.feetSit()
   await page.getByText('Reverse rim', { exact: true }).click()
   await page.getByLabel('Centre to dial on driven hub').fill('3')
   await page.getByLabel('Centre to dial on motor hub').fill('4')

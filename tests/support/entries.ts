@@ -44,6 +44,19 @@ export const lockOut: readonly EntryBody[] = SAFETY_POINTS.map((point) => ({
   payload: { point, permit: '' },
 }))
 
+/** Nothing rocks: every foot rises by a mil. */
+export const feetSit: EntryBody = {
+  kind: 'rises-read',
+  payload: {
+    units: 'inch',
+    rises: (['inboard', 'outboard'] as const).flatMap((pair) =>
+      (['left', 'right'] as const).map((side) => ({ machine: 'movable' as const, pair, side, rise: 1 })),
+    ),
+    pipe: 'bolted',
+    remark: '',
+  },
+}
+
 export const remark = (text: string): EntryBody => ({ kind: 'remark', payload: { text } })
 export const waived = (why: string): EntryBody => ({ kind: 'lockout-waived', payload: { why } })
 export const setUp: EntryBody = { kind: 'set-up', payload: SET_UP }

@@ -20,6 +20,8 @@ export interface TakenPlan {
 export interface Round {
   readonly sets: readonly TakenSet[]
   readonly plan: TakenPlan | null
+  /** Feet that were filled before anything was read. */
+  readonly filled: readonly LogEntry<'foot-filled'>[]
   /** Null in the round that is under way. */
   readonly move: LogEntry<'move-made'> | null
 }
@@ -27,7 +29,7 @@ export interface Round {
 /** Rounds of a job; the last one is under way. */
 export type Rounds = readonly [...(readonly Round[]), Round]
 
-const EMPTY: Round = { sets: [], plan: null, move: null }
+const EMPTY: Round = { sets: [], plan: null, filled: [], move: null }
 export const NO_ROUNDS: Rounds = [EMPTY]
 
 // Remembered, so that a set in a later fold is the very object it was in an earlier one.
@@ -59,6 +61,8 @@ export const keepRounds = (now: Rounds, e: LogEntry, setUp: LogEntry<'set-up'> |
     }
     case 'plan-chosen':
       return change({ ...last, plan: { entry: e, overtaken: false } })
+    case 'foot-filled':
+      return change({ ...last, filled: [...last.filled, e] })
     case 'move-made':
       return [...now.slice(0, -1), { ...last, move: e }, EMPTY]
     default:

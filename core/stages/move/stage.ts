@@ -11,7 +11,7 @@ import { footworkOf, type FeetOf } from './footwork'
 import type { MoveRecord } from './moves'
 
 /** More leaves than any register keeps under a foot. */
-const MOST_LEAVES = 20
+export const MOST_LEAVES = 20
 
 interface Sees {
   readonly machine: CoupledMachine

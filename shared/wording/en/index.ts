@@ -20,6 +20,7 @@ import { report } from './report'
 import { safety } from './safety'
 import { setUp } from './setUp'
 import { shell } from './shell'
+import { softFoot } from './softFoot'
 import { sheet } from './stages'
 import { tables } from './tables'
 import { typing } from './typing'
@@ -52,6 +53,7 @@ export const en = {
   setUp,
   sheet,
   shell,
+  softFoot,
   tables,
   typing,
   verdicts,

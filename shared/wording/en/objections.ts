@@ -13,6 +13,9 @@ export const objections = {
   'no-such-set': 'That set of readings is not in this round of the logbook.',
   'no-such-feet': 'This machine has no foot pair by that name.',
   'feet-missing': 'Give the distance to every foot pair of this machine.',
+  'feet-unread': 'Read the rise of every foot of this machine.',
+  'read-already':
+    'This round was measured with the feet as they are. Log the shim as a move, and measure again.',
   'not-skippable': 'That stage can’t be passed over.',
   'nothing-moved': 'Nothing was moved. Enter the shims or side moves that were made.',
   'too-many-leaves':
