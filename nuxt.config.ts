@@ -25,7 +25,11 @@ export default defineNuxtConfig({
     { path: '~/components', pathPrefix: false },
     { path: '~/boards', pathPrefix: false },
   ],
-  vite: { plugins: [icons({ compiler: 'vue3', autoInstall: false, scale: 1 })] },
+  vite: {
+    plugins: [icons({ compiler: 'vue3', autoInstall: false, scale: 1 })],
+    // A worker may load more when it needs it, as the solver of trains.
+    worker: { format: 'es' },
+  },
   spaLoadingTemplate: 'loading.html',
   app: {
     head: {

@@ -14,7 +14,7 @@ const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu'],
 })
-const shoot = async (name, path, stage, size = { width: 1280, height: 800 }) => {
+const shoot = async (name, path, stage, size = { width: 1280, height: 800 }, button = '') => {
   const page = await browser.newPage({ viewport: size })
   await page.goto(base + path)
   if (stage)
@@ -22,6 +22,7 @@ const shoot = async (name, path, stage, size = { width: 1280, height: 800 }) => 
       .getByRole('navigation', { name: 'Stages of this job' })
       .getByRole('button', { name: stage })
       .click()
+  if (button) await page.getByRole('button', { name: button }).click()
   await page.waitForTimeout(900)
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) })
   await page.close()
@@ -33,6 +34,7 @@ await shoot('machines', '/machines')
 await shoot('machine', '/machines/CP-11')
 await shoot('belt-machine', '/machines/GL-03')
 await shoot('make-safe', `/jobs/${open('KY-09')}`, 'Make safe')
+await shoot('feet', `/jobs/${open('PR-02')}`, 'Feet')
 await shoot('set-up', `/jobs/${open('KY-09')}`, 'Set up')
 await shoot('set-up-reverse-rim', `/jobs/${open('CP-14')}`, 'Set up')
 await shoot('as-found', `/jobs/${open('KY-09')}`, 'As found')
@@ -43,4 +45,5 @@ await shoot('close', `/jobs/${closed}`, 'Close')
 await shoot('line-up', `/jobs/${open('GL-03')}`, 'Line up')
 await shoot('phone', `/jobs/${open('KY-09')}`, 'As found', { width: 390, height: 844 })
 await shoot('tablet', `/jobs/${open('CP-14')}`, 'Plan', { width: 820, height: 1180 })
+await shoot('sums', '/sums/soft-foot', '', undefined, 'Fill in the example')
 await browser.close()

@@ -231,7 +231,7 @@ const wedges = (of: readonly [number, number] | null) => {
 .map {
   flex: 1;
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(140px, 230px) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1.05fr) minmax(110px, 0.8fr) minmax(0, 1.05fr);
   grid-auto-rows: auto;
   gap: 8px 22px;
   align-content: space-evenly;

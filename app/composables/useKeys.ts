@@ -24,6 +24,7 @@ const dialogOpen = (): boolean =>
 /** Listens for the map's single keys wherever nobody is typing and no dialog is open. */
 export const useKeys = () => {
   const session = useSession()
+  const route = useRoute()
   const { mapOpen, boardOrTable, stageAsked, searchAsked } = useKeyEvents()
   let goPressedAt = 0
 
@@ -57,7 +58,7 @@ export const useKeys = () => {
         break
       case '/':
         searchAsked.value++
-        void navigateTo('/machines')
+        if (!route.path.startsWith('/sums')) void navigateTo('/machines')
         break
       default:
         return

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 const session = useSession()
 const { shell: w } = useWords()
+const route = useRoute()
 const outbox = useOutbox()
 onMounted(() => {
   session.meetPeople().catch(() => null)
@@ -18,6 +19,9 @@ onMounted(() => {
       <nav :aria-label="w.main">
         <NuxtLink to="/">{{ w.today }}</NuxtLink>
         <NuxtLink to="/machines">{{ w.machines }}</NuxtLink>
+        <NuxtLink to="/sums" :class="{ 'router-link-exact-active': route.path.startsWith('/sums') }">{{
+          w.sums
+        }}</NuxtLink>
       </nav>
       <span class="gap" />
       <SessionControls />

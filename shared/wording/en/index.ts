@@ -14,6 +14,7 @@ import { opening } from './opening'
 import { pages } from './pages'
 import { plans } from './plans'
 import { limits, quantities } from './quantities'
+import { quick } from './quick'
 import { refusals } from './refusals'
 import { register } from './register'
 import { report } from './report'
@@ -46,6 +47,7 @@ export const en = {
   pages,
   plans,
   quantities,
+  quick,
   refusals,
   register,
   report,

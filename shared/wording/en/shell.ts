@@ -6,6 +6,7 @@ export const shell = {
   skip: 'Skip to the content',
   main: 'Main',
   today: 'Today',
+  sums: 'Quick sums',
   machines: 'Machines',
   job: 'Job',
   units: 'Units',

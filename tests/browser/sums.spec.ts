@@ -1,0 +1,63 @@
+import { expect, test } from './job'
+
+test('a sum is found by what one wants to know, worked out as one types, and kept', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/sums')
+  await page.getByRole('searchbox').fill('feeler bubble')
+  await page.keyboard.press('Enter')
+  await expect(
+    page.getByRole('heading', { name: 'How much shim to level this shaft or base?' }),
+  ).toBeVisible()
+  const said = page.getByRole('complementary', { name: 'What this means' }).getByRole('heading').first()
+  await expect(said).toContainText('Give the bolt spacing')
+  await page.getByLabel('Bolt spacing').fill('3 1/4')
+  await page.getByLabel('Feeler').fill('5')
+  await page.getByLabel('Supported length').fill('1 1/2')
+  await expect(said).toContainText('Put 10.83 mil under both feet of the low end')
+  await page.getByText('Show working').click()
+  await expect(page.getByText('shim = feeler × bolt spacing / supported length')).toBeVisible()
+
+  // In millimetres it is the same shaft, and what was typed stays as it was meant.
+  await page.getByText('mm', { exact: true }).first().click()
+  await expect(said).toContainText('Put 0.2752 mm under both feet')
+  await expect(page.getByLabel('Feeler')).toHaveValue('5 mil')
+  await page.reload()
+  await expect(said).toContainText('Put 0.2752 mm')
+  await page.getByLabel('Feeler').fill('abc')
+  await expect(page.getByText('That is not a number').first()).toBeVisible()
+
+  // Out of reach of the server it goes on.
+  await page.goto('/sums/tightening')
+  await page.getByRole('button', { name: 'Fill in the example' }).click()
+  await expect(said).toContainText(/Tighten to [\d.]+ /)
+  await context.setOffline(true)
+  await page.getByRole('link', { name: 'How much shim to level this shaft or base?' }).click()
+  await page.getByLabel('Feeler').fill('10 mil')
+  await expect(said).toContainText('Put 0.5503 mm')
+  await context.setOffline(false)
+})
+
+test('every sum opens, fills in its example, and comes to an answer', async ({ page }) => {
+  test.setTimeout(120_000)
+  await page.goto('/sums')
+  await expect(page.getByRole('link', { name: 'Does this hub run true?' })).toBeVisible()
+  const asks = await page.getByRole('navigation', { name: 'Quick sums' }).getByRole('link').all()
+  const paths = await Promise.all(asks.map((a) => a.getAttribute('href')))
+  expect(paths.length).toBeGreaterThan(35)
+  for (const path of paths) {
+    await page.goto(path as string)
+    await page.getByRole('button', { name: 'Fill in the example' }).click()
+    await expect(page.getByRole('button', { name: 'Copy as text' }), path as string).toBeEnabled({
+      timeout: 15_000,
+    })
+  }
+})
+
+test('a link brings its numbers along', async ({ page }) => {
+  const input = { units: 'inch', boltSpacing: 10, feeler: 4, supportedLength: 5 }
+  await page.goto(`/sums/level#${encodeURIComponent(JSON.stringify(input))}`)
+  await expect(page.getByText('Put 8 mil under both feet of the low end.')).toBeVisible()
+  await expect(page.getByLabel('Bolt spacing')).toHaveValue('10')
+})

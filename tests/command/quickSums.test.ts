@@ -1,0 +1,103 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { describe, expect, it } from 'vitest'
+import { calculate, inputSchema, OPERATIONS, resultSchema } from '../../shared/calculation/operations'
+import { en } from '../../shared/wording/en'
+import {
+  blankOf,
+  fieldOf,
+  namedInner,
+  readForm,
+  renameUnits,
+  textsOf,
+  type Field,
+} from '../../shared/quick/schemaForm'
+import { resultRows } from '../../shared/quick/resultRows'
+import { findSums } from '../../shared/quick/search'
+import { sentenceOf } from '../../shared/quick/sentences'
+
+const FORMS = new Map(OPERATIONS.map((o) => [o.name, fieldOf(inputSchema(o))]))
+const inner = (name: string): Field | null => FORMS.get(name) ?? null
+
+/** The worked example of each operation, from its page. */
+const examples = readdirSync(join('docs', 'methods'))
+  .filter((f) => f.endsWith('.md'))
+  .flatMap((f) => {
+    const page = readFileSync(join('docs', 'methods', f), 'utf8')
+    const operation = /Operation `([\w-]+)`/.exec(page)?.[1]
+    const input = /```json input\n([\s\S]*?)```/.exec(page)?.[1]
+    if (!operation || !input) return []
+    const given = JSON.parse(input) as { units: 'inch' | 'metric' }
+    return [{ operation, input: given }]
+  })
+
+describe('a quick sum', () => {
+  it('is there for every operation, with a question of its own', () => {
+    expect(Object.keys(en.quick.sums).sort()).toEqual(OPERATIONS.map((o) => o.name).sort())
+    const asked = Object.values(en.quick.sums).map((s) => s.ask)
+    expect(new Set(asked).size).toBe(asked.length)
+    expect(examples.length).toBe(OPERATIONS.length)
+  })
+
+  it.each(examples)(
+    '$operation: its form holds the worked example, and comes to the same result',
+    async ({ operation, input }) => {
+      const form = FORMS.get(operation) as Field
+      const texts = textsOf(form, namedInner(form, input, inner), input.units, inner)
+      const read = readForm(form, texts, input.units, en, inner)
+      expect(read.faults).toEqual({})
+      const wish = await calculate(operation, input)
+      const got = await calculate(operation, read.input)
+      expect(wish.ok, JSON.stringify(wish)).toBe(true)
+      if (!wish.ok || !got.ok) throw new Error(JSON.stringify(got))
+      // What a train comes to hangs on how long its programs had.
+      const settled = (r: unknown) =>
+        operation === 'train-plan' ? { feasible: (r as { feasible: boolean }).feasible } : r
+      expect(settled(got.result)).toEqual(settled(wish.result))
+      // In other units it is the same machine.
+      const other = input.units === 'inch' ? 'metric' : 'inch'
+      const again = readForm(form, renameUnits(form, texts, input.units, other, inner), other, en, inner)
+      expect(again.faults).toEqual({})
+      const turned = await calculate(operation, again.input)
+      expect(turned.ok, JSON.stringify(turned)).toBe(true)
+
+      const schema = OPERATIONS.filter((o) => o.name === operation).map(resultSchema)[0]
+      const rows = resultRows(schema, wish.result, input.units, en)
+      expect(rows.length).toBeGreaterThan(0)
+      for (const row of rows) {
+        expect(row.label).not.toBe('')
+        expect(row.value).not.toMatch(/undefined|NaN|\[object/)
+      }
+      if (operation === 'rim-face')
+        expect(sentenceOf(operation, wish.result, { words: en, units: input.units })).toMatch(
+          /^Move inboard: shim .+ toward [39]; outboard/,
+        )
+      expect(sentenceOf(operation, wish.result, { words: en, units: input.units })).toMatch(/\.$/)
+    },
+  )
+
+  it.each(OPERATIONS.map((o) => o.name))(
+    '%s: an empty form says what to give, and never fails',
+    async (name) => {
+      const form = FORMS.get(name) as Field
+      const answer = await calculate(name, readForm(form, blankOf(form), 'inch', en, inner).input)
+      if (!answer.ok) for (const i of answer.error.issues) expect(i.message).toMatch(/[.?]$/)
+    },
+  )
+
+  it('is found by the words people use', () => {
+    const first = (text: string) => findSums(text, en)[0]?.id
+    expect(first('soft foot')).toBe('soft-foot')
+    expect(first('torque')).toBe('tightening')
+    expect(first('hertz')).toBe('belt-reading')
+    expect(first('level shaft')).toBe('level')
+    expect(findSums('zzz', en)).toEqual([])
+    expect(findSums('', en)).toHaveLength(OPERATIONS.length)
+  })
+
+  it('says what can’t be read at its box', () => {
+    const form = FORMS.get('level') as Field
+    const texts = { ...(blankOf(form) as object), boltSpacing: 'abc', feeler: '5' }
+    expect(Object.keys(readForm(form, texts, 'inch', en, inner).faults)).toEqual(['boltSpacing'])
+  })
+})
