@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { TEST_MACHINE, TestJob } from '../../jobs/testJob'
+import { inMil, TEST_MACHINE, TestJob } from '../../jobs/testJob'
 import { objectionTo } from '../../jobs/jobs'
 import type { EntryBody, LogEntry } from '../../logbook/entry'
 import { footRises, type FourFeet } from '../../simulate/machineOnFeet'
-import { inMil } from '../../jobs/testJob'
 import { cureOf } from './cure'
 
 const MIL = 0.0254
