@@ -4,6 +4,7 @@ import { FOLD_VERSION } from '../../core/stages/close/closing'
 import { demoId } from '../../scripts/demo/works'
 import {
   ALIGNED,
+  feetSit,
   closing,
   draft,
   lockOut,
@@ -37,6 +38,8 @@ const summaryOf = async (job: string) => {
 describe('a job from opening to closing', () => {
   it('keeps every entry in order and derives its columns in the same breath', async () => {
     const job = await ready()
+    expect(await summaryOf(job)).toMatchObject({ stage: 'feet', verdict: 'unknown' })
+    expect((await api.log(job, feetSit)).status).toBe(201)
     expect(await summaryOf(job)).toMatchObject({ stage: 'as-found', verdict: 'unknown' })
     await api.log(job, LOW_MOTOR)
     await api.log(job, LOW_MOTOR)
@@ -55,6 +58,7 @@ describe('a job from opening to closing', () => {
       'job-opened',
       ...lockOut.map((b) => b.kind),
       'set-up',
+      'rises-read',
       'readings-taken',
       'readings-taken',
       'move-made',
