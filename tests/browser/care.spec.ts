@@ -45,9 +45,10 @@ test('keys reach each stage; after two sets agree Enter goes on', async ({ page 
   await page.locator('body').click({ position: { x: 100, y: 600 } })
   for (const [key, heading] of [
     ['1', 'Make safe'],
-    ['2', 'Set up the dials'],
-    ['5', 'Move'],
-    ['7', 'As found, as left'],
+    ['2', 'Feet, round 1'],
+    ['3', 'Set up the dials'],
+    ['6', 'Move'],
+    ['8', 'As found, as left'],
   ] as const) {
     await page.keyboard.press('g')
     await page.keyboard.press(key)
