@@ -14,6 +14,7 @@ test('keys walk the whole set: sign, arrows, Enter, units, table, the map', asyn
     await expect(page.getByRole('button', { name: `Confirm: ${point}` })).toBeFocused()
   }
   await page.keyboard.press('Enter')
+  await job.feetSit()
   await expect(page.getByLabel('Bar sag: it hangs')).toBeVisible()
   await page.getByLabel('Bar sag: it hangs').fill('3')
   await page.getByLabel('Rim, after the turn').fill('0')
