@@ -1,32 +1,13 @@
 <script setup lang="ts">
-import type { FootName } from '~~/core/feet/softFoot'
 import type { UnitSystem } from '~~/core/units/unitSystem'
+import type { DrawnFoot } from '~~/shared/stages/feet/drawing'
 import { CORNERS, cornerKey, type Corner } from '~~/shared/stages/feet/form'
 import { figure, pack } from '~~/shared/wording/figures'
-
-/** One foot as it is drawn: its box, its pack to scale, what goes in, what the round before read. */
-export interface DrawnFoot {
-  readonly key: string
-  /** f1 to f4; empty for a foot between the outer pairs. */
-  readonly name: FootName | ''
-  readonly place: string
-  readonly left: boolean
-  /** Its place in the criss-cross, from 0. */
-  readonly order: number
-  readonly pack: readonly number[]
-  readonly putIn: readonly number[]
-  readonly takenOut: readonly number[]
-  readonly rise: number | null
-  readonly before: number | null
-  readonly mark: 'in' | 'edge' | 'out' | null
-  /** The widest gap felt here with the bolts loose; null where none was. */
-  readonly gap: number | null
-}
 
 /**
  * The feet from above, as the observer stands: behind the far end, looking at the coupling, which is at the
  * top; left is left. Each foot has its box where it stands, under it its pack and its rise to one scale; the
- * twist stands between the two diagonals.
+ * frame stands between them.
  */
 const props = defineProps<{
   /** Row by row from the coupling end, the left foot before the right one. */
@@ -35,13 +16,6 @@ const props = defineProps<{
   rises: Readonly<Record<string, string>>
   corners: Readonly<Record<string, string>>
   faults: Readonly<Record<string, string>>
-  /** Half of the twist of what stands on the board, and of the round before. Millimetres. */
-  twist: number | null
-  twistBefore: number | null
-  /** Mean rise of each diagonal, for the wedges: f1 and f3, f2 and f4. */
-  diagonals: readonly [number, number] | null
-  diagonalsBefore: readonly [number, number] | null
-  limit: number
   locked: boolean
   stationaryName: string
   farName: string
@@ -53,10 +27,23 @@ const emit = defineEmits<{
   'update:corner': [key: string, text: string]
 }>()
 const { softFoot: w, verdicts } = useWords()
+const map = useTemplateRef<HTMLElement>('map')
+const boxes = (inside: string) => [
+  ...(map.value?.querySelectorAll<HTMLInputElement>(`${inside} input`) ?? []),
+]
+defineExpose({
+  focus: (key: string) => boxes(`[data-foot="${key}"]`)[0]?.focus(),
+  /** Goes to the corner after the one that is being typed; false behind the last. */
+  focusNextCorner: () => {
+    const all = boxes('.corners')
+    const next = all[all.findIndex((box) => box === document.activeElement) + 1]
+    next?.focus()
+    return next !== undefined
+  },
+})
 
 const short = (f: DrawnFoot) => f.name || f.place
 const d = (x: number) => figure(x, 'displacement', props.units)
-const unit = computed(() => (props.units === 'inch' ? 'mil' : 'mm'))
 /** The tallest pack with its rise, for the one scale of all. */
 const tallest = computed(() =>
   Math.max(
@@ -66,28 +53,6 @@ const tallest = computed(() =>
     ),
   ),
 )
-const HIGH = 66
-const scaled = (t: number) => (t / tallest.value) * HIGH
-/** Leaves from the base up: those that stay, those that come out, those that go in. */
-const leaves = (f: DrawnFoot) => {
-  const out = [...f.takenOut]
-  let y = 74
-  return [
-    ...f.pack.map((t) => {
-      const i = out.findIndex((o) => Math.abs(o - t) < 1e-6)
-      if (i >= 0) out.splice(i, 1)
-      return { t, kind: i >= 0 ? 'out' : 'stays' }
-    }),
-    ...f.putIn.map((t) => ({ t, kind: 'in' })),
-  ].map((leaf) => {
-    const h = Math.max(4, scaled(leaf.t))
-    y -= h
-    return { ...leaf, y, h: h - 1.2 }
-  })
-}
-const topOf = (f: DrawnFoot) => Math.min(74, ...leaves(f).map((l) => l.y))
-const lineAt = (f: DrawnFoot, rise: number | null) =>
-  rise === null ? null : Math.max(2, topOf({ ...f, putIn: [] }) - scaled(rise))
 const colour = { in: '#58D3BE', edge: '#F0C060', out: '#FF8FA3' } as const
 const shims = (f: DrawnFoot) =>
   f.putIn.length > 0
@@ -97,58 +62,18 @@ const shims = (f: DrawnFoot) =>
       : ''
 const cornersOf = (f: DrawnFoot): readonly Corner[] =>
   f.left ? CORNERS : (['inboardInner', 'inboardOuter', 'outboardInner', 'outboardOuter'] as const)
-/** Half a wedge's width at its outer end, in drawing units. */
-const wedge = (mean: number, of: readonly [number, number] | null) => {
-  const most = Math.max(props.limit, ...(of ?? []), ...(props.diagonals ?? []), 1e-9)
-  return 2 + 13 * Math.min(1, mean / most)
-}
-const wedges = (of: readonly [number, number] | null) => {
-  if (!of) return []
-  const [a, b] = of
-  // From the middle outward to f1, f3 and to f2, f4.
-  const at = (x: number, y: number, mean: number) => {
-    const half = wedge(mean, props.diagonalsBefore)
-    const length = Math.hypot(x, y)
-    const [ux, uy] = [x / length, y / length]
-    const inner = [100 + ux * 46, 150 + uy * 46]
-    const outer = [100 + ux * 112, 150 + uy * 112]
-    return {
-      over: mean > props.limit,
-      points: `${inner[0]},${inner[1]} ${(outer[0] ?? 0) - uy * half},${(outer[1] ?? 0) + ux * half} ${(outer[0] ?? 0) + uy * half},${(outer[1] ?? 0) - ux * half}`,
-    }
-  }
-  return [at(-0.55, -1, a), at(0.55, 1, a), at(0.55, -1, b), at(-0.55, 1, b)]
-}
 </script>
 
 <template>
-  <div class="map" :class="step">
+  <div ref="map" class="map" :class="step">
     <p class="way">{{ stationaryName.toLowerCase() }} · {{ w.view.couplingEnd }}</p>
-    <svg class="machine" viewBox="0 0 200 300" preserveAspectRatio="xMidYMid meet" aria-hidden="true">
-      <path d="M86 0h28v16h-28z M70 16h60v14H70z" class="line" />
-      <rect x="18" y="30" width="164" height="240" class="line" />
-      <path d="M62 270v16h76v-16" class="line" />
-      <path d="M100 40v64M100 198v64" class="axis" />
-      <polygon v-for="(x, i) in wedges(diagonalsBefore)" :key="`b${i}`" :points="x.points" class="ghost" />
-      <polygon
-        v-for="(x, i) in wedges(diagonals)"
-        :key="i"
-        :points="x.points"
-        :class="x.over ? 'over' : 'calm'"
-      />
-      <template v-if="twist !== null">
-        <text x="100" y="150" class="twist" :class="{ over: twist > limit }">{{ d(twist) }}</text>
-        <text x="100" y="168" class="small">{{ w.view.twist(unit) }}</text>
-        <text v-if="twistBefore !== null" x="100" y="184" class="small dim">
-          {{ w.view.twistWas(d(twistBefore)) }}
-        </text>
-      </template>
-    </svg>
+    <div class="frame"><slot /></div>
     <div
       v-for="f in feet"
       :key="f.key"
       class="foot"
       :class="f.left ? 'left' : 'right'"
+      :data-foot="f.key"
       role="group"
       :aria-label="f.name ? w.name(f.name, f.place) : f.place"
     >
@@ -197,25 +122,15 @@ const wedges = (of: readonly [number, number] | null) => {
         />
       </div>
       <div v-if="step === 'rises'" class="pack">
-        <svg viewBox="0 0 96 80" preserveAspectRatio="none" aria-hidden="true">
-          <path d="M2 76h92" class="base" />
-          <rect
-            v-for="(leaf, i) in leaves(f)"
-            :key="i"
-            x="12"
-            :y="leaf.y"
-            width="72"
-            :height="leaf.h"
-            :class="`leaf-${leaf.kind}`"
-          />
-          <path v-if="lineAt(f, f.before) !== null" :d="`M10 ${lineAt(f, f.before)}h76`" class="ghost" />
-          <path
-            v-if="lineAt(f, f.rise) !== null"
-            :d="`M8 ${lineAt(f, f.rise)}h80`"
-            class="sole"
-            :stroke="f.mark ? colour[f.mark] : '#fff'"
-          />
-        </svg>
+        <LeafStack
+          :pack="f.pack"
+          :put-in="f.putIn"
+          :taken-out="f.takenOut"
+          :tallest="tallest"
+          :rise="f.rise"
+          :before="f.before"
+          :sole="f.mark ? colour[f.mark] : undefined"
+        />
         <p>
           <span class="dim figure">{{ pack(f.pack, units) }}</span>
           <span v-if="f.gap !== null" class="gap figure">{{ w.view.gapFelt(d(f.gap)) }}</span>
@@ -242,13 +157,16 @@ const wedges = (of: readonly [number, number] | null) => {
   color: var(--scribe-dim);
   font-size: 14px;
 }
-.machine {
+.frame {
   grid-column: 2;
   grid-row: 2 / span 2;
+  align-self: center;
+  height: 100%;
+}
+.frame :deep(svg) {
   width: 100%;
   height: 100%;
   max-height: 460px;
-  align-self: center;
 }
 .foot {
   min-width: 0;
@@ -325,62 +243,6 @@ h3 strong {
   color: var(--brass-on-dye);
   font-size: 17px;
 }
-.line {
-  fill: none;
-  stroke: var(--scribe);
-  stroke-width: 1.5;
-}
-.axis {
-  stroke: var(--scribe-dim);
-  stroke-dasharray: 10 4 2 4;
-}
-.ghost {
-  fill: none;
-  stroke: var(--scribe-dim);
-  stroke-dasharray: 4 3;
-}
-polygon.over {
-  fill: var(--out-on-dye);
-}
-polygon.calm {
-  fill: var(--scribe-dim);
-}
-.base {
-  stroke: var(--scribe);
-  stroke-width: 2;
-}
-.leaf-stays {
-  fill: #a3aee0;
-}
-.leaf-in {
-  fill: var(--brass-on-dye);
-}
-.leaf-out {
-  fill: none;
-  stroke: var(--brass-on-dye);
-  stroke-dasharray: 4 3;
-}
-.sole {
-  stroke-width: 2.5;
-  fill: none;
-}
-text {
-  text-anchor: middle;
-  fill: var(--scribe);
-}
-.twist {
-  font-family: var(--figures);
-  font-size: 30px;
-}
-text.over {
-  fill: var(--out-on-dye);
-}
-.small {
-  font-size: 13px;
-}
-.small.dim {
-  fill: var(--scribe-dim);
-}
 @media (max-height: 790px) {
   .pack svg {
     height: 64px;
@@ -391,7 +253,7 @@ text.over {
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
     gap: 10px 12px;
   }
-  .machine {
+  .frame {
     display: none;
   }
   .foot {

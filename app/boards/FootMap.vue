@@ -52,22 +52,6 @@ const tallest = computed(() =>
     ),
   ),
 )
-const leaves = (pair: Pair, side: Side) => {
-  const p = pair.planned[side]
-  const out = [...(p?.takeOut ?? [])]
-  const rows = pair.packs[side].map((t) => {
-    const i = out.findIndex((o) => Math.abs(o - t) < 1e-6)
-    if (i >= 0) out.splice(i, 1)
-    return { t, kind: i >= 0 ? 'out' : 'stays' }
-  })
-  const all = [...rows, ...(p?.putIn ?? []).map((t) => ({ t, kind: 'in' }))]
-  let y = 78
-  return all.map((leaf) => {
-    const h = Math.max(5, (leaf.t / tallest.value) * 62)
-    y -= h
-    return { ...leaf, y, h: h - 1.5 }
-  })
-}
 const fault = (pair: string, side: Side) =>
   props.faults[`out.${key(pair, side)}`] ?? props.faults[`in.${key(pair, side)}`] ?? ''
 </script>
@@ -84,20 +68,13 @@ const fault = (pair: string, side: Side) =>
         :aria-label="w.foot(pair.name, sides[side])"
       >
         <h3>{{ w.foot(pair.name, sides[side]) }}</h3>
-        <svg viewBox="0 0 96 84" aria-hidden="true">
-          <path d="M4 80h88" stroke="#8F9AD6" stroke-width="2" />
-          <rect
-            v-for="(leaf, i) in leaves(pair, side)"
-            :key="i"
-            x="14"
-            :y="leaf.y"
-            width="68"
-            :height="leaf.h"
-            :fill="leaf.kind === 'in' ? '#E0B04A' : leaf.kind === 'out' ? 'none' : '#A3AEE0'"
-            :stroke="leaf.kind === 'out' ? '#E0B04A' : 'none'"
-            :stroke-dasharray="leaf.kind === 'out' ? '4 3' : undefined"
-          />
-        </svg>
+        <LeafStack
+          class="stack"
+          :pack="pair.packs[side]"
+          :put-in="pair.planned[side]?.putIn ?? []"
+          :taken-out="pair.planned[side]?.takeOut ?? []"
+          :tallest="tallest"
+        />
         <p class="figure now">{{ w.packNow(pack(pair.packs[side], units)) }}</p>
         <p class="want">{{ wanted(pair, side) }}</p>
         <NumberBox
@@ -152,7 +129,7 @@ const fault = (pair: string, side: Side) =>
   font-weight: 400;
   color: #fff;
 }
-svg {
+.stack {
   grid-column: 1;
   grid-row: 1 / 5;
   width: 84px;
@@ -188,7 +165,7 @@ svg {
   .foot {
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   }
-  .foot svg {
+  .foot .stack {
     display: none;
   }
   .now,
@@ -210,7 +187,7 @@ svg {
   .foot {
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   }
-  .foot svg {
+  .foot .stack {
     width: 62px;
     grid-row: 1 / 4;
   }
@@ -221,7 +198,7 @@ svg {
   }
 }
 @container (max-width: 400px) {
-  .foot svg {
+  .foot .stack {
     display: none;
   }
   .foot > * {

@@ -1,34 +1,16 @@
-import { wrap, type Remote } from 'comlink'
-import type { CalculationAnswer } from '~~/shared/calculation/operation'
-import { calculate, inputSchema, OPERATIONS, resultSchema } from '~~/shared/calculation/operations'
+import { inputSchema, OPERATIONS, resultSchema } from '~~/shared/calculation/operations'
+import { fieldOf, type Field } from '~~/shared/quick/field'
+import { readForm } from '~~/shared/quick/readForm'
 import {
   blankOf,
-  fieldOf,
   namedInner,
   openedOf,
-  readForm,
   renameUnits,
   textsOf,
-  type Field,
-  type Texts,
   type TextGroup,
-} from '~~/shared/quick/schemaForm'
+  type Texts,
+} from '~~/shared/quick/texts'
 import type { UnitSystem } from '~~/core/units/unitSystem'
-import type { Sums } from '~/workers/sum.worker'
-
-/** Sums whose solver runs on the server: it is large, and a train is planned at a desk. */
-const AT_SERVER: ReadonlySet<string> = new Set(['train-plan'])
-
-const atServer = async (id: string, input: unknown): Promise<CalculationAnswer | null> => {
-  try {
-    return { ok: true, result: await askServer(`/api/calc/${id}`, { method: 'POST', body: input as object }) }
-  } catch (failure) {
-    if (!(failure instanceof ApiFailure) || failure.passing) return null
-    const { code, message, issues } = failure.answer
-    const refused = code === 'refused' ? ('refused' as const) : ('bad-input' as const)
-    return { ok: false, error: { code: refused, message, issues: issues ?? [] } }
-  }
-}
 
 const forms = new Map<string, Field>()
 /** The form of an operation; null for one that isn't there. */
@@ -57,7 +39,7 @@ export const sumFormKey: InjectionKey<SumForm> = Symbol('sum form')
 
 const stepsOf = (path: string): readonly string[] => (path === '' ? [] : path.split('/'))
 
-/** One quick sum: what was typed, kept on the device, and what comes out, worked out in a worker at every change. */
+/** One quick sum: what was typed, kept on the device, and what comes out of it. */
 export const useSum = (id: string) => {
   const session = useSession()
   const words = useWords()
@@ -110,61 +92,9 @@ export const useSum = (id: string) => {
   }
 
   const read = computed(() => readForm(form, kept.value.texts, session.units, words, formOf))
-  const answer = shallowRef<CalculationAnswer | null>(null)
-  const busy = ref(false)
-  const failed = ref(false)
-  let worker: Worker | null = null
-  let remote: Remote<Sums> | null = null
-  let asked = 0
-  const end = () => {
-    worker?.terminate()
-    worker = null
-    remote = null
-  }
-  const ask = async (input: unknown) => {
-    const own = ++asked
-    // What is still under way is for numbers that no longer stand there.
-    if (busy.value) end()
-    busy.value = true
-    failed.value = false
-    const plain = JSON.parse(JSON.stringify(input)) as unknown
-    let found: CalculationAnswer | null = null
-    try {
-      if (AT_SERVER.has(id)) found = await atServer(id, plain)
-      else if (!worker) {
-        worker = new Worker(new URL('../workers/sum.worker.ts', import.meta.url), { type: 'module' })
-        remote = wrap<Sums>(worker)
-        const broken = new Promise<never>((_, reject) => worker?.addEventListener('error', reject))
-        found = await Promise.race([remote.calculate(id, plain), broken])
-      } else found = await (remote as Remote<Sums>).calculate(id, plain)
-    } catch {
-      // Where no worker can be had, out of reach of the server for one, the page works it out itself.
-      end()
-      found = await calculate(id, plain).catch(() => null)
-    }
-    if (own !== asked) return
-    busy.value = false
-    failed.value = found === null
-    answer.value = found
-  }
-  const askSoon = useDebounceFn((input: unknown) => void ask(input), 120)
-  watch(
-    () => JSON.stringify(read.value.input),
-    () => {
-      if (Object.keys(read.value.faults).length > 0) answer.value = null
-      else void askSoon(read.value.input)
-    },
-    { immediate: true },
+  const { answer, busy, failed, stop, needsServer } = useSumAnswer(id, () =>
+    Object.keys(read.value.faults).length > 0 ? null : read.value.input,
   )
-  const stop = () => {
-    asked++
-    end()
-    busy.value = false
-  }
-  onScopeDispose(() => {
-    asked++
-    end()
-  })
 
   const issues = computed(() => (answer.value && !answer.value.ok ? answer.value.error.issues : []))
   /** A fault of the box itself, or what the operation says of what stands in it. */
@@ -193,6 +123,6 @@ export const useSum = (id: string) => {
     stop,
     clear,
     fill,
-    needsServer: AT_SERVER.has(id),
+    needsServer,
   }
 }

@@ -1,9 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { footRises, type FourFeet, type SimulatedMachine } from '../simulate/machineOnFeet'
+import { footRises, type SimulatedMachine } from '../simulate/machineOnFeet'
 import { fitCorners } from './cornerGaps'
 import { FOOT_NAMES, softFoot, type FootName, type FootRises } from './softFoot'
 import { stepShim } from './stepShim'
+import { frameOn } from './testFrame'
 
 const MIL = 0.0254
 const LIMIT = 2 * MIL
@@ -14,26 +15,6 @@ const rises = (f1: number, f2: number, f3: number, f4: number): FootRises => ({
   f4: f4 * MIL,
 })
 
-/** A motor frame on four pads, one of them lower by `low` mil. */
-const frame = (pads: readonly number[]): SimulatedMachine => ({
-  feet: [
-    [250, -180],
-    [250, 180],
-    [700, 180],
-    [700, -180],
-  ].map(([x, h], i) => ({
-    x,
-    h,
-    pad: (pads[i] ?? 0) * MIL,
-    padStiffness: 2.5e6,
-    bolt: 25_000,
-  })) as unknown as FourFeet,
-  shaftHeight: 250,
-  weight: 6000,
-  twistStiffness: 8e5,
-  side: { inboard: 0, outboard: 0 },
-  axisError: { inboard: 0, outboard: 0 },
-})
 const risesOf = (machine: SimulatedMachine): FootRises => {
   const [f1, f2, f3, f4] = footRises(machine)
   return { f1, f2, f3, f4 }
@@ -53,7 +34,7 @@ describe('soft foot', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 3 }), fc.double({ min: 6, max: 18, noNaN: true }), (pad, low) => {
         const found = softFoot({
-          rises: risesOf(frame([0, 1, 2, 3].map((i) => (i === pad ? -low : 0)))),
+          rises: risesOf(frameOn([0, 1, 2, 3].map((i) => (i === pad ? -low : 0)))),
           limit: LIMIT,
         })
         expect(found.diagnosis).toBe('rocking')
@@ -68,19 +49,19 @@ describe('soft foot', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 3 }), fc.double({ min: 6, max: 15, noNaN: true }), (pad, low) => {
         const pads = [0, 1, 2, 3].map((i) => (i === pad ? -low : 0))
-        const found = softFoot({ rises: risesOf(frame(pads)), limit: LIMIT })
+        const found = softFoot({ rises: risesOf(frameOn(pads)), limit: LIMIT })
         const foot = FOOT_NAMES.indexOf(found.fill?.foot as FootName)
         const filled = pads.map((p, i) => (i === foot ? p + (found.fill?.thickness ?? 0) / MIL : p))
-        expect(softFoot({ rises: risesOf(frame(filled)), limit: LIMIT }).diagnosis).toBe('ok')
+        expect(softFoot({ rises: risesOf(frameOn(filled)), limit: LIMIT }).diagnosis).toBe('ok')
       }),
       { numRuns: 40 },
     )
   })
 
   it('the full amount under both feet moves the fault to the other diagonal', () => {
-    const found = softFoot({ rises: risesOf(frame([-12, 0, 0, 0])), limit: LIMIT })
+    const found = softFoot({ rises: risesOf(frameOn([-12, 0, 0, 0])), limit: LIMIT })
     const fill = (found.fill?.thickness ?? 0) / MIL
-    const both = softFoot({ rises: risesOf(frame([-12 + fill, 0, fill, 0])), limit: LIMIT })
+    const both = softFoot({ rises: risesOf(frameOn([-12 + fill, 0, fill, 0])), limit: LIMIT })
     expect(both).toMatchObject({ diagnosis: 'rocking', diagonal: '2-4' })
   })
 

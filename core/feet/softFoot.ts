@@ -55,10 +55,17 @@ export const BENT_SLOPE: Slope = 0.001
 /** Share of the gap to fill when a foot springs back. */
 const SPRINGY_SHARE = 0.75
 
-const DIAGONALS: Readonly<Record<Diagonal, readonly [FootName, FootName]>> = {
+/** Feet of each diagonal. */
+export const DIAGONALS: Readonly<Record<Diagonal, readonly [FootName, FootName]>> = {
   '1-3': ['f1', 'f3'],
   '2-4': ['f2', 'f4'],
 }
+
+/** The two feet of a foot's own diagonal, and those of the one across it. */
+export const diagonalOf = (foot: FootName) =>
+  DIAGONALS['1-3'].includes(foot)
+    ? { own: DIAGONALS['1-3'], other: DIAGONALS['2-4'] }
+    : { own: DIAGONALS['2-4'], other: DIAGONALS['1-3'] }
 
 const largestGap = (corners: CornerGaps | undefined): Millimetres | null =>
   corners

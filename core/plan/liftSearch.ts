@@ -154,7 +154,7 @@ class Best<Found extends Costs> {
     return 0
   }
 
-  /** Whether what costs this by the first merit can't be better any more. */
+  /** Whether the best already beats whatever costs this by the first merit. */
   beats(cost: number): boolean {
     return this.found !== null && this.primary !== 'share' && cost > this.found[this.primary] + EQUAL
   }
@@ -275,7 +275,7 @@ const byClass = <Found extends Costs>(
   }
 }
 
-/** False when there is no more work to be done. */
+/** Every near lift that the level allows, from the middle outward; false when there is no more work to be done. */
 const oneClass = <Found extends Costs>(
   look: Look<Found>,
   b: Setting,
@@ -285,19 +285,20 @@ const oneClass = <Found extends Costs>(
   work: Work,
 ): boolean => {
   const { best } = look
-  let known = best.found
   let [from, to] = look.nearBetween(near.v, b, best.levelAt(cost))
   if (from > to) return !work.spend(1)
-  let down = (from + to) >> 1
-  let up = down + 1
-  for (let next = down; down >= from || up <= to;) {
-    next = up <= to && (down < from || up - ((from + to) >> 1) <= ((from + to) >> 1) - down) ? up++ : down--
-    const nearLift = near.v[next] as number
-    const [begin, end] = look.farBetween(far.v, nearLift, b, best.levelAt(cost))
+  const middle = (from + to) >> 1
+  let down = middle
+  let up = middle + 1
+  while (down >= from || up <= to) {
+    const upward = up <= to && (down < from || up - middle <= middle - down)
+    const next = upward ? up++ : down--
+    const [begin, end] = look.farBetween(far.v, near.v[next] as number, b, best.levelAt(cost))
     if (work.spend(ROW + Math.max(0, end - begin + 1))) return false
+    const known = best.found
     for (let j = begin; j <= end; j++) look.at(near.at[next] as number, far.at[j] as number, b)
     if (best.found === known) continue
-    known = best.found
+    // A better plan leaves less to look at.
     const [low, high] = look.nearBetween(near.v, b, best.levelAt(cost))
     from = Math.max(from, low)
     to = Math.min(to, high)

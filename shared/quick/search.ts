@@ -1,5 +1,5 @@
 import type { Words } from '../wording/en'
-import type { QuickGroup, QuickSumId } from '../wording/en/quick'
+import type { QuickGroup, QuickSumId } from '../wording/en/sums'
 
 export interface FoundSum {
   readonly id: QuickSumId

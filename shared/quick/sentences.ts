@@ -1,6 +1,6 @@
 import type { UnitSystem } from '../../core/units/unitSystem'
 import type { Words } from '../wording/en'
-import type { QuickSumId } from '../wording/en/quick'
+import type { QuickSumId } from '../wording/en/sums'
 import { choiceWords } from './labels'
 import { shownFigure } from './resultRows'
 

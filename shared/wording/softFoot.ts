@@ -1,34 +1,21 @@
-import { FOOT_NAMES, type FootName } from '../../core/feet/softFoot'
+import { DIAGONALS, FOOT_NAMES } from '../../core/feet/softFoot'
 import type { CoupledMachine } from '../../core/register/coupledMachine'
 import type { FootRef } from '../../core/stages/feet/entries'
 import { CHASED } from '../../core/stages/feet/cure'
-import { footKeyOf, outerFeet, type FeetCheck } from '../../core/stages/feet/feetCheck'
+import { nameOfFoot, type FeetCheck } from '../../core/stages/feet/feetCheck'
 import { toCore, type Millimetres } from '../../core/units/unitSystem'
-import { figure, pack } from './figures'
+import { figure, pack, UNIT_NAMES } from './figures'
 import type { Meaning } from './readings'
 import type { Telling } from './telling'
 
 /** A foot's short name, f1 to f4 where it has one, else its place. */
 export const shortFoot = (machine: CoupledMachine, foot: FootRef, telling: Telling): string => {
-  const names = outerFeet(machine, foot.machine)
-  const nth = names && FOOT_NAMES.find((f) => footKeyOf(names[f]) === footKeyOf(foot))
-  return nth ?? placeOf(foot, telling)
+  return nameOfFoot(machine, foot) ?? placeOf(foot, telling)
 }
 
 /** `inboard left`. */
 export const placeOf = (foot: FootRef, { words, footNames }: Telling): string =>
   words.softFoot.place(footNames(foot.pair, foot.machine), words.feet.sides[foot.side])
-
-const OTHER: Readonly<Record<'1-3' | '2-4', readonly [FootName, FootName]>> = {
-  '1-3': ['f2', 'f4'],
-  '2-4': ['f1', 'f3'],
-}
-const PAIR: Readonly<Record<'1-3' | '2-4', readonly [FootName, FootName]>> = {
-  '1-3': ['f1', 'f3'],
-  '2-4': ['f2', 'f4'],
-}
-/** The two feet of a diagonal, and those of the one across it. */
-export const diagonalFeet = (diagonal: '1-3' | '2-4') => ({ own: PAIR[diagonal], other: OTHER[diagonal] })
 
 export const riseWords = (rise: Millimetres, telling: Telling): string =>
   figure(rise, 'displacement', telling.units, { unit: true })
@@ -55,7 +42,7 @@ export const meaningOfFeet = (
     if (before) {
       const { change, units } = before.payload
       const mm = (list: readonly number[]) => list.map((t) => toCore(t, 'displacement', units))
-      const unit = telling.units === 'inch' ? 'mil' : 'mm'
+      const unit = UNIT_NAMES[telling.units].displacement
       return change.putIn.length > 0
         ? say('stale', h.filled(name(change), `${pack(mm(change.putIn), telling.units)} ${unit}`))
         : say('stale', h.emptied(name(change), `${pack(mm(change.takenOut), telling.units)} ${unit}`))
@@ -68,7 +55,7 @@ export const meaningOfFeet = (
   if (result.pipeStrain) return say('out', h.pipe)
   switch (result.diagnosis) {
     case 'rocking': {
-      const [a, b] = PAIR[result.diagonal ?? '1-3']
+      const [a, b] = DIAGONALS[result.diagonal ?? '1-3']
       const rocks = h.rocks(movable, a, b)
       return check.chase >= CHASED ? say('out', h.chased(h.times(check.chase)), rocks) : say('out', rocks)
     }
@@ -96,11 +83,10 @@ export const findingOfFeet = (check: FeetCheck, machine: CoupledMachine, telling
     if (filled) return w.filled(shortFoot(machine, filled.payload.change, telling))
     return check.rounds[at]?.gaps ? w.gaps : ''
   }
-  const count = reading.round.rises?.payload.rises.length ?? 4
-  const all = [...FOOT_NAMES.map((f) => reading.rises[f]), ...reading.inner.map((f) => f.rise)]
-  const worst = riseWords(Math.max(...all), telling)
+  const count = reading.byFoot.size
+  const worst = riseWords(Math.max(...reading.byFoot.values()), telling)
   if (reading.result.diagnosis === 'rocking' && !reading.result.pipeStrain) {
-    const [a, b] = PAIR[reading.result.diagonal ?? '1-3']
+    const [a, b] = DIAGONALS[reading.result.diagonal ?? '1-3']
     return w.rocks(at + 1, a, b)
   }
   return reading.verdict === 'out' ? w.other(at + 1, worst) : w.sits(count, worst)

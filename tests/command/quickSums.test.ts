@@ -3,15 +3,9 @@ import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { calculate, inputSchema, OPERATIONS, resultSchema } from '../../shared/calculation/operations'
 import { en } from '../../shared/wording/en'
-import {
-  blankOf,
-  fieldOf,
-  namedInner,
-  readForm,
-  renameUnits,
-  textsOf,
-  type Field,
-} from '../../shared/quick/schemaForm'
+import { fieldOf, type Field } from '../../shared/quick/field'
+import { readForm } from '../../shared/quick/readForm'
+import { blankOf, namedInner, renameUnits, textsOf } from '../../shared/quick/texts'
 import { resultRows } from '../../shared/quick/resultRows'
 import { findSums } from '../../shared/quick/search'
 import { sentenceOf } from '../../shared/quick/sentences'

@@ -2,7 +2,7 @@
 import { labelOf } from '~~/shared/quick/labels'
 import { resultRows } from '~~/shared/quick/resultRows'
 import { sentenceOf } from '~~/shared/quick/sentences'
-import type { QuickSumId } from '~~/shared/wording/en/quick'
+import type { QuickSumId } from '~~/shared/wording/en/sums'
 
 /** One sum without a job: its form on the dye, what comes out beside it. */
 const props = defineProps<{ id: string }>()

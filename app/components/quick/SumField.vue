@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { labelOf, choiceWords } from '~~/shared/quick/labels'
-import { openedOf, type Field, type TextGroup, type TextList } from '~~/shared/quick/schemaForm'
+import type { Field } from '~~/shared/quick/field'
+import { openedOf, type TextGroup, type TextList } from '~~/shared/quick/texts'
 import { CONVERSIONS } from '~~/core/units/unitSystem'
 
 /** One part of a form built from an operation's schema, and all that is in it. `path` leads to it, by slashes. */

@@ -1,6 +1,5 @@
-import type { FootName } from '../../feet/softFoot'
-import type { StockShim } from '../../shims/leafKinds'
-import { thicknessKey } from '../../shims/leafKinds'
+import { diagonalOf, type FootName } from '../../feet/softFoot'
+import { thicknessKey, type StockShim } from '../../shims/leafKinds'
 import { shimPack } from '../../shims/shimPack'
 import type { CoupledMachine } from '../../register/coupledMachine'
 import type { PairPacks } from '../../register/pair'
@@ -10,6 +9,11 @@ import { outerFeet, type FeetCheck, type FeetReading } from './feetCheck'
 /** Which one foot to fill, by how much, and the leaves that come nearest to it. Millimetres. */
 export interface Cure {
   readonly foot: FootName
+  /** Rises of its diagonal and of the other one that the thickness comes from. */
+  readonly larger: Millimetres
+  readonly smaller: Millimetres
+  /** Three quarters only: the pack under the foot springs. */
+  readonly springs: boolean
   /** What the readings ask for. */
   readonly wanted: Millimetres
   /** Half of it, since the fault has been chased from one diagonal to the other. */
@@ -34,8 +38,10 @@ export const cureOf = (
 ): Cure | null => {
   const reading: FeetReading | null = check.stale ? null : check.latest
   const fill = reading?.result.fill
-  const at = fill && outerFeet(machine, 'movable')?.[fill.foot]
-  if (!fill || !at) return null
+  const at = fill && outerFeet(machine)?.[fill.foot]
+  if (!reading || !fill || !at) return null
+  const { rises, result } = reading
+  const { own, other } = diagonalOf(fill.foot)
   const mm = (t: number) => toCore(t, 'displacement', machine.units)
   const stock = machine.stock.map((s): StockShim => ({ ...s, thickness: mm(s.thickness) }))
   const halved = check.chase >= CHASED
@@ -58,6 +64,9 @@ export const cureOf = (
   })
   return {
     foot: fill.foot,
+    larger: Math.max(...own.map((f) => rises[f])),
+    smaller: Math.min(...other.map((f) => rises[f])),
+    springs: result.advice.includes('fill-three-quarters'),
     wanted,
     halved,
     putIn: pack.pack.filter((l) => l.source !== 'kept').map((l) => l.thickness),

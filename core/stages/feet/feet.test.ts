@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { inMil, TEST_MACHINE, TestJob } from '../../jobs/testJob'
 import { objectionTo } from '../../jobs/jobs'
 import type { EntryBody, LogEntry } from '../../logbook/entry'
-import { footRises, type FourFeet } from '../../simulate/machineOnFeet'
+import { frameOn } from '../../feet/testFrame'
+import { footRises } from '../../simulate/machineOnFeet'
 import { cureOf } from './cure'
 
 const MIL = 0.0254
@@ -110,27 +111,8 @@ describe('the cure', () => {
     for (let pad = 0; pad < 4; pad++) {
       const pads = [0, 0, 0, 0]
       pads[pad] = -11
-      const frame = () => ({
-        feet: [
-          [250, -180],
-          [250, 180],
-          [700, 180],
-          [700, -180],
-        ].map(([x, h], i) => ({
-          x,
-          h,
-          pad: (pads[i] ?? 0) * MIL,
-          padStiffness: 2.5e6,
-          bolt: 25_000,
-        })) as unknown as FourFeet,
-        shaftHeight: 250,
-        weight: 6000,
-        twistStiffness: 8e5,
-        side: { inboard: 0, outboard: 0 },
-        axisError: { inboard: 0, outboard: 0 },
-      })
       const read = () =>
-        footRises(frame()).map((r) => Math.round((r / MIL) * 2) / 2) as [number, number, number, number]
+        footRises(frameOn(pads)).map((r) => Math.round((r / MIL) * 2) / 2) as [number, number, number, number]
       const job = begun()
       job.rises(read())
       const found = cure(job)

@@ -10,7 +10,7 @@ import type { CornerGaps, FootSize } from '../../feet/cornerGaps'
 import { stepShim, type StepShim } from '../../feet/stepShim'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
-import type { MachineRole, Side } from '../../plan/movePlan'
+import type { Side } from '../../plan/movePlan'
 import type { CoupledMachine } from '../../register/coupledMachine'
 import { toCore, type Millimetres } from '../../units/unitSystem'
 import type { FootRef } from './entries'
@@ -59,19 +59,27 @@ export interface InnerFoot extends FootRef {
 export interface FeltFoot extends FootRef {
   readonly name: FootName | null
   readonly corners: CornerGaps
+  /** At the corner that stands open most. */
+  readonly widest: Millimetres
   readonly size: FootSize | null
   /** The recipe of stepped leaves where the gap is a wedge. */
   readonly steps: StepShim | null
 }
 
-/** The feet of one machine as read in one round. Millimetres. */
+/** The feet of the movable machine as read in one round. Millimetres. */
 export interface FeetReading {
   readonly round: FeetRound
+  /** Every foot's rise, by footKeyOf. */
+  readonly byFoot: ReadonlyMap<string, Millimetres>
   readonly rises: Readonly<Record<FootName, Millimetres>>
   readonly slack: Readonly<Record<FootName, Millimetres>> | null
   readonly felt: readonly FeltFoot[]
   readonly limit: Millimetres
   readonly result: SoftFootResult
+  /** Mean rise of f1 and f3, and of f2 and f4. */
+  readonly diagonals: readonly [Millimetres, Millimetres]
+  /** How far the two diagonals differ. */
+  readonly twist: Millimetres
   /** Feet of inner pairs that rise over the limit: they are outside of the diagonals. */
   readonly inner: readonly InnerFoot[]
   readonly verdict: 'in' | 'edge' | 'out'
@@ -82,16 +90,22 @@ const EDGE_SHARE = 0.8
 /** Leaves of a step shim. */
 const STEPS = 4
 
-/** Where the four named feet of a machine stand: its outer pairs, the nearest to the coupling first. */
-export const outerFeet = (
-  machine: CoupledMachine,
-  role: MachineRole,
-): Readonly<Record<FootName, FootRef>> | null => {
-  const pairs = [...machine.feet[role]].sort((a, b) => Math.abs(a.x) - Math.abs(b.x))
+/** What one rise by itself means against the limit. */
+export const riseVerdict = (rise: Millimetres, limit: Millimetres): 'in' | 'edge' | 'out' =>
+  rise > limit ? 'out' : rise > EDGE_SHARE * limit ? 'edge' : 'in'
+
+/** Foot pairs of the movable machine, the nearest to the coupling first. */
+export const pairsOutward = remember((machine: CoupledMachine) =>
+  [...machine.feet.movable].sort((a, b) => Math.abs(a.x) - Math.abs(b.x)),
+)
+
+/** Where the four named feet of the movable machine stand: on its outer pairs. */
+export const outerFeet = (machine: CoupledMachine): Readonly<Record<FootName, FootRef>> | null => {
+  const pairs = pairsOutward(machine)
   const near = pairs[0]
   const far = pairs[pairs.length - 1]
   if (!near || !far || near === far) return null
-  const foot = (pair: string, side: Side): FootRef => ({ machine: role, pair, side })
+  const foot = (pair: string, side: Side): FootRef => ({ machine: 'movable', pair, side })
   return {
     f1: foot(near.id, 'left'),
     f2: foot(near.id, 'right'),
@@ -100,11 +114,18 @@ export const outerFeet = (
   }
 }
 
-const felt = (gaps: LogEntry<'gaps-felt'> | null, names: Readonly<Record<FootName, FootRef>>) => {
+/** Short name of a foot; null for one between the outer pairs, or of the other machine. */
+export const nameOfFoot = (machine: CoupledMachine, foot: FootRef): FootName | null => {
+  const names = outerFeet(machine)
+  return FOOT_NAMES.find((f) => names && footKeyOf(names[f]) === footKeyOf(foot)) ?? null
+}
+
+/** The feet that have a gap with the bolts loose, as a round tells. */
+export const feltFeet = (machine: CoupledMachine, { gaps }: FeetRound): readonly FeltFoot[] => {
   if (!gaps) return []
   const { units } = gaps.payload
   return gaps.payload.gaps
-    .filter((g) => g.machine === names.f1.machine)
+    .filter((g) => g.machine === 'movable')
     .map((g): FeltFoot => {
       const mm = (t: number) => toCore(t, 'displacement', units)
       const corners = {
@@ -122,8 +143,9 @@ const felt = (gaps: LogEntry<'gaps-felt'> | null, names: Readonly<Record<FootNam
         machine: g.machine,
         pair: g.pair,
         side: g.side,
-        name: FOOT_NAMES.find((f) => footKeyOf(names[f]) === footKeyOf(g)) ?? null,
+        name: nameOfFoot(machine, g),
         corners,
+        widest: Math.max(...Object.values(corners)),
         size,
         steps: recipe && recipe.largestGap > recipe.smallestGap ? recipe : null,
       }
@@ -144,45 +166,43 @@ const named = (
     : { f1, f2, f3, f4 }
 }
 
-const readRound = remember(
-  (machine: CoupledMachine, round: FeetRound, role: { readonly role: MachineRole }): FeetReading | null => {
-    const names = outerFeet(machine, role.role)
-    if (!names || !round.rises) return null
-    const all = risesOf(round.rises)
-    const rises = named(all, names)
-    if (!rises) return null
-    const slack = round.slack && named(risesOf(round.slack), names)
-    const limit = SOFT_FOOT_LIMIT[machine.units]
-    const corners = felt(round.gaps, names)
-    const withSize = corners.find((c) => c.size !== null)?.size ?? null
-    const result = softFoot({
-      rises,
-      limit,
-      corners: Object.fromEntries(corners.flatMap((c) => (c.name ? [[c.name, c.corners]] : []))),
-      ...(withSize ? { footSize: withSize } : {}),
-      ...(slack ? { pipeLoosened: slack } : {}),
-    })
-    const outer = new Set(FOOT_NAMES.map((f) => footKeyOf(names[f])))
-    const inner = round.rises.payload.rises
-      .filter((r) => r.machine === role.role && !outer.has(footKeyOf(r)))
-      .map((r) => ({ machine: r.machine, pair: r.pair, side: r.side, rise: all.get(footKeyOf(r)) ?? 0 }))
-      .filter((r) => r.rise > limit)
-    const worst = Math.max(...all.values())
-    const out = result.diagnosis !== 'ok' || inner.length > 0 || result.pipeStrain || worst > limit
-    return {
-      round,
-      rises,
-      slack,
-      felt: corners,
-      limit,
-      result,
-      inner,
-      verdict: out ? 'out' : worst > EDGE_SHARE * limit ? 'edge' : 'in',
-    }
-  },
-)
-
-const MOVABLE = { role: 'movable' } as const
+const readRound = remember((machine: CoupledMachine, round: FeetRound): FeetReading | null => {
+  const names = outerFeet(machine)
+  if (!names || !round.rises) return null
+  const byFoot = risesOf(round.rises)
+  const rises = named(byFoot, names)
+  if (!rises) return null
+  const slack = round.slack && named(risesOf(round.slack), names)
+  const limit = SOFT_FOOT_LIMIT[machine.units]
+  const felt = feltFeet(machine, round)
+  const footSize = felt.find((f) => f.size !== null)?.size
+  const result = softFoot({
+    rises,
+    limit,
+    corners: Object.fromEntries(felt.flatMap((f) => (f.name ? [[f.name, f.corners]] : []))),
+    ...(footSize ? { footSize } : {}),
+    ...(slack ? { pipeLoosened: slack } : {}),
+  })
+  const inner = round.rises.payload.rises
+    .filter((r) => r.machine === 'movable' && nameOfFoot(machine, r) === null)
+    .map(({ machine: role, pair, side }) => ({ machine: role, pair, side }))
+    .map((foot) => ({ ...foot, rise: byFoot.get(footKeyOf(foot)) ?? 0 }))
+    .filter((foot) => foot.rise > limit)
+  const unsound = result.diagnosis !== 'ok' || inner.length > 0 || result.pipeStrain
+  return {
+    round,
+    byFoot,
+    rises,
+    slack,
+    felt,
+    limit,
+    result,
+    diagonals: [(rises.f1 + rises.f3) / 2, (rises.f2 + rises.f4) / 2],
+    twist: Math.abs(result.twist) / 2,
+    inner,
+    verdict: unsound ? 'out' : riseVerdict(Math.max(...byFoot.values()), limit),
+  }
+})
 
 /** How the feet of the movable machine stand. */
 export interface FeetCheck {
@@ -211,7 +231,7 @@ export const chaseOf = (readings: readonly (FeetReading | null)[]): number => {
 
 /** What the logbook says of the feet. */
 export const checkFeet = remember((machine: CoupledMachine, rounds: FeetRounds): FeetCheck => {
-  const readings = rounds.map((round) => readRound(machine, round, MOVABLE))
+  const readings = rounds.map((round) => readRound(machine, round))
   const latest = readings.reduce<FeetReading | null>((found, r) => r ?? found, null)
   return {
     rounds,

@@ -26,7 +26,7 @@ export const feetRounds: Section<Pick<CoupledState, 'feetCheck' | 'machine'>> = 
     const rows = read.map(({ r, i }): TableCell[] => [
       w.report.round(i + 1, r.round.rises ? by(r.round.rises) : ''),
       ...FOOT_NAMES.map((f) => figures(figure(r.rises[f], 'displacement', units), r.rises[f] > r.limit)),
-      figures(figure(Math.abs(r.result.twist) / 2, 'displacement', units)),
+      figures(figure(r.twist, 'displacement', units)),
       verdictCell(r.verdict, words.verdicts[r.verdict]),
     ])
     body.push(grid(['*', 38, 38, 38, 38, 38, 62], ['', ...FOOT_NAMES, w.report.twist, ''], rows), {

@@ -88,7 +88,6 @@ export const softFoot = {
     gapFelt: (gap: string) => `gap ${gap}`,
     goesIn: (shims: string) => `+${shims} goes in`,
     comesOut: (shims: string) => `${shims} comes out`,
-    packNow: (pack: string) => `pack ${pack}`,
     pipe: 'Pipe or duct flanges',
     pipes: { bolted: 'bolted up', slack: 'slack' },
     along: 'Pad along the shaft',
@@ -114,7 +113,6 @@ export const softFoot = {
     rises4: 'rise',
     round: (n: number) => `round ${n}`,
     now: 'now',
-    against: (limit: string) => `against ${limit}`,
     twistRow: 'Twist',
     limit: (limit: string) => `limit ${limit}, the starting value`,
     measuredAlready:
