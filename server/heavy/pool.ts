@@ -50,6 +50,11 @@ const threads = (name: TaskName): Piscina => {
   return pool
 }
 
+/** Starts a thread of each kind before anybody needs it: starting one would hold up whoever asks meanwhile. */
+export const startPools = (): void => {
+  for (const name of Object.keys(MOST_THREADS) as TaskName[]) threads(name)
+}
+
 /** Ends the threads, with whatever they are at. */
 export const closePools = async (): Promise<void> => {
   await Promise.all([...pools.values()].map((pool) => pool.destroy()))

@@ -1,7 +1,8 @@
 import { BadEnvironment, environment } from '../environment'
+import { startPools } from '../heavy/pool'
 import { log } from '../log'
 
-/** Checks the settings before anything is served; says what is missing and stops. */
+/** Checks the settings before anything is served, and says what is missing and stops; then starts the threads. */
 export default defineNitroPlugin(() => {
   try {
     log.level = environment().HC_LOG_LEVEL
@@ -10,4 +11,5 @@ export default defineNitroPlugin(() => {
     process.stderr.write(`${fault.message}\n`)
     process.exit(1)
   }
+  startPools()
 })
