@@ -58,12 +58,18 @@ const bytesOf = (req: IncomingMessage, most: number): Promise<Buffer | null> =>
 /** Milliseconds in which a sender that never ends can still read why it is cut off. */
 const LAST_WORDS = 1000
 
-/** A body without end would hold its connection for good: it is cut once the answer is out. */
+/**
+ * A body without end would hold its connection for good: it is cut once the answer is out. Not at
+ * once, though: closing a socket with unread bytes resets it, and a reset throws away an answer its
+ * sender hasn't read yet. So our side says it has finished, and swallows what still comes for a while.
+ */
 const hangUpAfterAnswer = (event: H3Event): void => {
   const { req, res } = event.node
+  const { socket } = req
   res.setHeader('connection', 'close')
-  res.once('finish', () => {
+  socket.destroySoon = () => {
+    socket.end()
     req.resume()
-    setTimeout(() => req.socket.destroy(), LAST_WORDS).unref()
-  })
+    setTimeout(() => socket.destroy(), LAST_WORDS).unref()
+  }
 }
