@@ -13,6 +13,7 @@ export default defineConfig({
             'server/**/*.test.ts',
             'tests/command/**/*.test.ts',
           ],
+          setupFiles: ['tests/properties.ts'],
           testTimeout: 30_000,
         },
       },

@@ -8,7 +8,8 @@ it('the k-th smallest is that of the sorted list', () => {
     fc.property(fc.array(value, { minLength: 1, maxLength: 200 }), fc.nat(), (list, n) => {
       const k = n % list.length
       const sorted = [...list].sort((a, b) => a - b)
-      expect(selectRank(Float64Array.from(list), k)).toBe(sorted[k])
+      // Zeros of either sign rank alike: which of them comes out is not promised.
+      expect(selectRank(Float64Array.from(list), k) === sorted[k]).toBe(true)
     }),
   )
 })
