@@ -50,6 +50,8 @@ describe('where a job stands', () => {
     job.add({ kind: 'safety-confirmed', payload: { point: 'guard-off', permit: '' } })
     expect(job.fold().sheet.current).toBe('feet')
     job.rises()
+    expect(job.fold().sheet.current).toBe('rough-in')
+    job.feelHubs()
     expect(job.fold().sheet.current).toBe('set-up')
     job.add({ kind: 'set-up', payload: SET_UP })
     expect(job.fold().sheet.current).toBe('as-found')

@@ -22,6 +22,9 @@ import {
   type FeetRounds,
 } from '../stages/feet/feetCheck'
 import { feetStage } from '../stages/feet/stage'
+import { keepRoughIn, NO_ROUGH_ROUNDS, type RoughRounds } from '../stages/roughIn/rounds'
+import { checkRoughIn, type RoughIn } from '../stages/roughIn/roughIn'
+import { roughInStage } from '../stages/roughIn/stage'
 import { keepClosing, type Closing, type ExceptionReason, type Outcome } from '../stages/close/closing'
 import { closeStage } from '../stages/close/stage'
 import { keepSafety, UNSAFE, type Safety } from '../stages/makeSafe/safety'
@@ -44,6 +47,7 @@ interface Facts {
   readonly opening: Opening
   readonly safety: Safety
   readonly feetRounds: FeetRounds
+  readonly roughRounds: RoughRounds
   readonly setUp: LogEntry<'set-up'> | null
   readonly rounds: Rounds
   readonly remarks: Remarks
@@ -54,6 +58,7 @@ const BLANK: Facts = {
   opening: null,
   safety: UNSAFE,
   feetRounds: NO_FEET_ROUNDS,
+  roughRounds: NO_ROUGH_ROUNDS,
   setUp: null,
   rounds: NO_ROUNDS,
   remarks: [],
@@ -69,11 +74,12 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
   const opening = keepOpening(now.opening, e)
   const safety = keepSafety(now.safety, e)
   const feetRounds = keepFeet(now.feetRounds, e)
+  const roughRounds = keepRoughIn(now.roughRounds, e)
   const setUp = keepSetUp(now.setUp, e)
   const rounds = keepRounds(now.rounds, e, setUp)
   const remarks = keepRemarks(now.remarks, e)
   const closing = keepClosing(now.closing, e)
-  return { skips, opening, safety, feetRounds, setUp, rounds, remarks, closing }
+  return { skips, opening, safety, feetRounds, roughRounds, setUp, rounds, remarks, closing }
 })
 
 /** Everything a coupled job's logbook says, derived. Core units throughout. */
@@ -86,6 +92,7 @@ export interface CoupledState {
   readonly target: Misalignment
   readonly safety: Safety
   readonly feetCheck: FeetCheck
+  readonly roughIn: RoughIn
   readonly setUp: SetUp | null
   readonly feet: FeetOf
   /** Index 0 is as found; index n is after the n-th move. */
@@ -142,7 +149,14 @@ const atStart = remember((machine: CoupledMachine): Walked => ({
 /** What lies under the feet once those that were filled in this round are counted. */
 const filledPacks = remember((walked: Walked, { filled }: Round): readonly PairPacks[] =>
   filled.reduce(
-    (packs, { payload }) => doFootwork(packs, NO_FEET, payload.units, [payload.change], []).packs,
+    (packs, { kind, payload }) =>
+      doFootwork(
+        packs,
+        NO_FEET,
+        payload.units,
+        kind === 'foot-filled' ? [payload.change] : payload.changes,
+        [],
+      ).packs,
     walked.packs,
   ),
 )
@@ -178,7 +192,15 @@ const afterMove = remember(
   },
 )
 
-const outcomeOf = (moves: number, latest: Measurement, asLeft: Measurement | null): Outcome => {
+const outcomeOf = (
+  moves: number,
+  latest: Measurement,
+  asLeft: Measurement | null,
+  roughIn: RoughIn,
+): Outcome => {
+  // A small coupling whose maker asks for straightedge and feelers only is proved by them.
+  if (!asLeft && moves === 0 && roughIn.proves)
+    return { verdict: roughIn.latest?.verdict ?? 'unknown', exceptions: [] }
   const verdict = asLeft?.judgement?.verdict ?? 'unknown'
   const exceptions: ExceptionReason[] = []
   if (!asLeft) exceptions.push('unmeasured')
@@ -251,6 +273,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const latest = measurements[measurements.length - 1] as Measurement
   const current = rounds[rounds.length - 1] as Round
   const packs = filledPacks(walked[walked.length - 1] ?? atStart(machine), current)
+  const roughIn = checkRoughIn(machine, facts.roughRounds)
   const waiting = current.plan
   let usable = measurements.length - 1
   while (usable >= 0 && measurements[usable]?.coupling === null) usable--
@@ -264,6 +287,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     target,
     safety: facts.safety,
     feetCheck: checkFeet(machine, facts.feetRounds),
+    roughIn,
     setUp,
     feet,
     measurements,
@@ -275,7 +299,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     asLeft,
     remarks: facts.remarks,
     closing: facts.closing,
-    outcome: outcomeOf(moves.length, latest, asLeft),
+    outcome: outcomeOf(moves.length, latest, asLeft, roughIn),
   }
 }
 
@@ -283,6 +307,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
 export const COUPLED_STAGES = [
   makeSafe,
   feetStage,
+  roughInStage,
   setUpStage,
   asFound,
   planStage,

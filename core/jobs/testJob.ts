@@ -2,6 +2,7 @@ import type { Misalignment } from '../frame/planes'
 import type { EntryBody, LogEntry } from '../logbook/entry'
 import type { CoupledMachine } from '../register/machine'
 import { simulateFace, simulateRim } from '../simulate/dialReadings'
+import type { RoughInEntries } from '../stages/roughIn/entries'
 import { SAFETY_POINTS } from '../stages/makeSafe/entries'
 import type { FootChange } from '../stages/plan/entries'
 import type { SetUpPayload } from '../stages/setUp/entries'
@@ -132,6 +133,31 @@ export class TestJob {
     return this.add({
       kind: 'foot-filled',
       payload: { units: 'inch', change: { ...at, putIn, takenOut }, why: '' },
+    })
+  }
+
+  /** Rim steps and gaps by clock hour (mil) on a circle of 8 in; what was felt is close enough unless said. */
+  feelHubs(
+    steps: Readonly<Partial<Record<12 | 3 | 6 | 9, number>>> = { 12: 2, 3: -3 },
+    gaps: Readonly<Partial<Record<12 | 3 | 6 | 9, number>>> = {},
+    more: Partial<RoughInEntries['hubs-felt']> = {},
+  ): LogEntry {
+    const places = (by: typeof steps) =>
+      Object.entries(by).map(([hour, value]) => ({ clock: (Number(hour) % 12) * 30, value }))
+    return this.add({
+      kind: 'hubs-felt',
+      payload: {
+        units: 'inch',
+        steps: places(steps),
+        gaps: places(gaps),
+        diameter: Object.keys(gaps).length > 0 ? 8 : null,
+        hubs: null,
+        coupled: false,
+        drag: null,
+        pushed: null,
+        remark: '',
+        ...more,
+      },
     })
   }
 

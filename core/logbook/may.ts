@@ -11,6 +11,8 @@ const AT_THE_MACHINE: readonly EntryKind[] = [
   'gaps-felt',
   'rises-read',
   'foot-filled',
+  'hubs-felt',
+  'hubs-roughed',
   'set-up',
   'readings-taken',
   'set-left-out',

@@ -6,6 +6,7 @@ import type { ReadingEntries } from '../stages/measure/entries'
 import type { MoveEntries } from '../stages/move/entries'
 import type { OpeningEntries } from '../stages/open/entries'
 import type { PlanEntries } from '../stages/plan/entries'
+import type { RoughInEntries } from '../stages/roughIn/entries'
 import type { SetUpEntries } from '../stages/setUp/entries'
 
 /** Entries that belong to no stage. */
@@ -21,6 +22,7 @@ export interface EntryPayloads
     OpeningEntries,
     SafetyEntries,
     FeetEntries,
+    RoughInEntries,
     SetUpEntries,
     ReadingEntries,
     PlanEntries,

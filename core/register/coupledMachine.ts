@@ -6,6 +6,7 @@ import { remember } from '../logbook/remember'
 import type { UsualPlaces } from '../methods/methods'
 import type { MachineRole } from '../plan/movePlan'
 import { toCore, type UnitSystem } from '../units/unitSystem'
+import type { RegisteredHubs } from './hubs'
 import type { PairPacks, RegisteredPair } from './pair'
 
 /** Two machines joined by a coupling, in the record's own units. */
@@ -17,6 +18,7 @@ export interface CoupledMachine {
   readonly usual: UsualPlaces
   /** Foot pairs of each machine, two or more of the movable one, nearest the coupling first. */
   readonly feet: Readonly<Record<MachineRole, readonly RegisteredPair[]>>
+  readonly hubs?: RegisteredHubs
   /** Its own limit. */
   readonly tolerance: Tolerance
   readonly stock: readonly { readonly thickness: number; readonly count: number }[]

@@ -6,6 +6,9 @@ import type { MethodGiven, UsualPlaces } from '../../core/methods/methods'
 import { normalFrom, seededRandom, type Random } from '../../core/random/random'
 import { EXACT_DIAL } from '../../core/simulate/dialGauge'
 import { simulateFace, simulateRim } from '../../core/simulate/dialReadings'
+import { movableFeet } from '../../core/register/coupledMachine'
+import { doFootwork } from '../../core/stages/move/footwork'
+import { roughCure, roughedBy } from '../../core/stages/roughIn/cure'
 import { planChanges, plansFor } from '../../core/stages/plan/planning'
 import { fromCore, toCore } from '../../core/units/unitSystem'
 import { couplingLine } from '../../shared/calculation/fields'
@@ -124,6 +127,57 @@ export class CoupledWriter extends JobWriter {
       },
       6,
     )
+    return this
+  }
+
+  /** Straightedge and feelers at 12 and 3, or at all four places, off the simulated machine; `apart` the mean gap (in or mm). */
+  async feelHubs(apart: number, four = false, coupled = false): Promise<this> {
+    const { units, hubs } = this.machine
+    const diameter = hubs?.movableDiameter ?? 0
+    const { offset, slope } = this.truth
+    // Feelers come in whole mils, or fiftieths of a millimetre.
+    const leaf = units === 'inch' ? 1 : 0.02
+    const typed = (mm: number) =>
+      Number((Math.round(fromCore(mm, 'displacement', units) / leaf) * leaf).toFixed(3))
+    const at = (clock: number, vh: { v: number | null; h: number | null }) =>
+      (vh.v ?? 0) * Math.round(Math.cos((clock * Math.PI) / 180)) +
+      (vh.h ?? 0) * Math.round(Math.sin((clock * Math.PI) / 180))
+    await this.write(
+      {
+        kind: 'hubs-felt',
+        payload: {
+          units,
+          steps: (four ? CLOCKS : [0, 90]).map((clock) => ({ clock, value: typed(at(clock, offset)) })),
+          gaps: CLOCKS.map((clock) => ({
+            clock,
+            value: typed(
+              toCore(apart, 'distance', units) - (toCore(diameter, 'distance', units) / 2) * at(clock, slope),
+            ),
+          })),
+          diameter,
+          hubs: null,
+          coupled,
+          drag: null,
+          pushed: null,
+          remark: '',
+        },
+      },
+      9,
+    )
+    return this
+  }
+
+  /** Does what the rough-in advises: shims, or a push. */
+  async roughIn(): Promise<this> {
+    const state = await this.state()
+    const reading = state.roughIn.latest
+    const cure = reading && roughCure(state.machine, reading, state.packs)
+    if (!cure) throw new Error('The demo job has nothing to rough in.')
+    const payload = roughedBy(cure, this.machine.units)
+    await this.write({ kind: 'hubs-roughed', payload }, 18)
+    const feet = { movable: movableFeet(state.machine), stationary: [] }
+    const { change } = doFootwork(state.packs, feet, payload.units, payload.changes, payload.side)
+    this.truth = lineSum(this.truth, change)
     return this
   }
 

@@ -120,6 +120,24 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await planning.readRises([0.02, 0.03, 0.02, 0.02])
   await planning.measure(0.06, 0.01)
 
+  // Its maker asks for straightedge and feelers only: four places within the limit, and signed.
+  const felt = on('PR-02', 'PR-02 new insert', day, at(203, 9), line(-21, 13, -1.6, 0.5))
+  await felt.open({ reason: 'wear', rpm: 1470, customer: '', note: 'Jaw insert crumbled.' })
+  await felt.makeSafe('W-2433')
+  await felt.readRises([1, 1.5, 1, 1])
+  await felt.feelHubs(0.12, true)
+  await felt.roughIn()
+  await felt.feelHubs(0.12, true)
+  await felt.roughIn()
+  await felt.feelHubs(0.12, true)
+  await felt.close('Day-shift millwright', 'New insert, 92 Shore.')
+
+  const roughing = on('CP-11', 'CP-11 open', night, at(0, 3), line(-38, -20, -0.8, 0.6))
+  await roughing.open({ reason: 'moved', rpm: 990, customer: '', note: 'Motor back from rewinding.' })
+  await roughing.makeSafe('W-2795')
+  await roughing.readRises([1, 1.5, 1, 0.5])
+  await roughing.feelHubs(0.12)
+
   const rocking = on('PR-02', 'PR-02 open', day, at(0, 1), line(-38, 20, 0.9, -0.7))
   await rocking.open({ reason: 'moved', rpm: 1470, customer: '', note: 'Motor back from rewinding.' })
   await rocking.makeSafe('W-2793')

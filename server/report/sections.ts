@@ -10,6 +10,7 @@ import { lineResult, lineRounds } from './sections/lineResult'
 import { movesMade } from './sections/moves'
 import { readings } from './sections/readings'
 import { record } from './sections/record'
+import { roughInLooks } from './sections/roughIn'
 import { setUps } from './sections/setUps'
 import { signature } from './sections/signature'
 
@@ -19,6 +20,7 @@ const COUPLED: readonly Section<CoupledState>[] = [
   couplingResult,
   movesMade,
   feetRounds,
+  roughInLooks,
   setUps,
   readings,
   record,

@@ -59,6 +59,32 @@ describe('what may be posted', () => {
           why: '',
         },
       },
+      {
+        kind: 'hubs-felt',
+        payload: {
+          units: 'inch',
+          steps: [
+            { clock: 0, value: -38 },
+            { clock: 90, passes: -12 },
+          ],
+          gaps: [{ clock: 0, stops: 10 }],
+          diameter: 8,
+          hubs: { stationary: 8, movable: 8.1 },
+          coupled: true,
+          drag: 'front',
+          pushed: false,
+          remark: '',
+        },
+      },
+      {
+        kind: 'hubs-roughed',
+        payload: {
+          units: 'inch',
+          changes: [{ machine: 'movable', pair: 'inboard', side: 'left', takenOut: [], putIn: [25, 10] }],
+          side: [],
+          remark: '',
+        },
+      },
       { kind: 'lockout-waived', payload: { why: 'not wired yet' } },
       { kind: 'set-up', payload: REVERSE_SET_UP },
       ...belt.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),

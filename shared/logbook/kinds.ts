@@ -8,6 +8,7 @@ import { readingKinds } from '../stages/measure/entries'
 import { moveKinds } from '../stages/move/entries'
 import { openingKinds } from '../stages/open/entries'
 import { planKinds } from '../stages/plan/entries'
+import { roughInKinds } from '../stages/roughIn/entries'
 import { setUpKinds } from '../stages/setUp/entries'
 import { why, words } from '../text'
 import { defineKind } from './kind'
@@ -23,6 +24,7 @@ export const KINDS = {
   ...openingKinds,
   ...safetyKinds,
   ...feetKinds,
+  ...roughInKinds,
   ...setUpKinds,
   ...readingKinds,
   ...planKinds,

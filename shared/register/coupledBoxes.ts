@@ -15,6 +15,22 @@ const usualBoxes = ({ usual }: CoupledFields, { register: w }: Words): readonly 
       ]
 }
 
+const MAYBE = { optional: true } as const
+
+const hubBoxes = ({ register: w }: Words): readonly RecordBox[] => {
+  const { number } = boxesOf(w.groups.hubs, 'hubs.')
+  return [
+    number('stationaryDiameter', w.drivenHub, 'distance', MAYBE),
+    number('movableDiameter', w.motorHub, 'distance', MAYBE),
+    number('gapLeast', w.gapLeast, 'distance', MAYBE),
+    number('gapMost', w.gapMost, 'distance', MAYBE),
+    number('float', w.float, 'distance', MAYBE),
+    number('closeEnough', w.closeEnough, 'displacement', MAYBE),
+    number('rimLimit', w.rimLimit, 'displacement', MAYBE),
+    number('faceLimit', w.faceLimit, 'displacement', MAYBE),
+  ]
+}
+
 const footBoxes = (record: CoupledFields, words: Words, chosen: FootWords): readonly RecordBox[] => {
   const { register: w } = words
   const names = nameFeet(words, chosen, record)
@@ -52,6 +68,7 @@ export const coupledBoxes = (
   chosen: FootWords,
 ): readonly RecordBox[] => [
   ...usualBoxes(record, words),
+  ...hubBoxes(words),
   ...footBoxes(record, words, chosen),
   ...limitBoxes(record, words),
 ]
@@ -66,12 +83,25 @@ const blankPair = (id: string) => ({
   locked: false,
 })
 
+/** Hubs of which nothing is known. */
+export const NO_HUBS = {
+  stationaryDiameter: null,
+  movableDiameter: null,
+  gapLeast: null,
+  gapMost: null,
+  float: null,
+  closeEnough: null,
+  rimLimit: null,
+  faceLimit: null,
+}
+
 /** What only a coupled machine has, empty. */
 export const blankCoupled = () =>
   ({
     drive: 'coupled',
     couplingKind: '',
     usual: { method: 'rim-face', carriedBy: 'movable', rimPlane: 0, plunger: 'away', faceDiameter: 0 },
+    hubs: NO_HUBS,
     feet: { movable: [blankPair('inboard'), blankPair('outboard')], stationary: [] },
     tolerance: { form: 'speed-rule', mode: 'plane', grade: 'standard' },
   }) satisfies Partial<CoupledFields>

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { figure, tolerance } from '../calculation/fields'
+import { figure, notNegative, positive, tolerance } from '../calculation/fields'
 import { issue } from '../issue'
 import { usualSchemas } from '../methods/setUps'
 import { words } from '../text'
@@ -27,6 +27,31 @@ const outward = (sign: 1 | -1) => (pairs: Pairs, context: z.RefinementCtx) =>
       context.addIssue({ code: 'custom', path: [i, 'x'], message: issue('feet-from-the-coupling-outward') })
   })
 
+const maybe = (field: z.ZodNumber) => field.nullable()
+
+/** The hubs, and what feelers between them are held against; all of it may be unknown. */
+const hubs = z
+  .object({
+    stationaryDiameter: maybe(positive('stationary-hubs-diameter')),
+    movableDiameter: maybe(positive('movable-hubs-diameter')),
+    gapLeast: maybe(notNegative('gap')),
+    gapMost: maybe(notNegative('gap')),
+    float: maybe(notNegative('shaft-float')),
+    closeEnough: maybe(positive('close-enough')),
+    rimLimit: maybe(positive('rim-limit')),
+    faceLimit: maybe(positive('face-limit')),
+  })
+  .superRefine(({ gapLeast, gapMost, rimLimit, faceLimit }, context) => {
+    if (gapLeast !== null && gapMost !== null && gapLeast > gapMost)
+      context.addIssue({ code: 'custom', path: ['gapMost'], message: issue('most-below-least') })
+    if ((rimLimit === null) !== (faceLimit === null))
+      context.addIssue({
+        code: 'custom',
+        path: [rimLimit === null ? 'rimLimit' : 'faceLimit'],
+        message: issue('both-feeler-limits'),
+      })
+  })
+
 /** What a person writes about a coupled machine; distances and shims in its own units. */
 export const coupledFields = z.object({
   drive: z.literal('coupled'),
@@ -46,6 +71,7 @@ export const coupledFields = z.object({
       .superRefine(outward(-1))
       .superRefine(crowded('stationary')),
   }),
+  hubs: hubs.optional(),
   tolerance,
 })
 

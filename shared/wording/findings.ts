@@ -8,6 +8,8 @@ import type { Measurement } from '../../core/stages/measure/measurement'
 import { firstSag } from '../methods/forms'
 import { figure } from './figures'
 import { degrees, gapFigure } from './lines'
+import { movableName } from './headlines'
+import { findingOfRoughIn } from './roughIn'
 import { findingOfFeet } from './softFoot'
 import type { Telling } from './telling'
 
@@ -45,6 +47,7 @@ const COUPLED: {
 } = {
   'make-safe': (s, t) => safetyFinding(s.safety, t),
   feet: (s, t) => findingOfFeet(s.feetCheck, s.machine, t),
+  'rough-in': (s, t) => findingOfRoughIn(s.roughIn, movableName(s), t),
   'set-up': ({ setUp }, { words, units }) => {
     if (!setUp) return ''
     const w = words.measuring

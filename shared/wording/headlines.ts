@@ -7,6 +7,7 @@ import { diagnosisOf } from '../../core/stages/lineUp/line'
 import { meaningOfLine } from './lines'
 import { meaningOfPlan } from './plans'
 import { farEnd, meaningOfReadings, type Meaning } from './readings'
+import { meaningOfRoughIn } from './roughIn'
 import { meaningOfFeet } from './softFoot'
 import type { Telling } from './telling'
 
@@ -95,6 +96,7 @@ const COUPLED: {
 } = {
   'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
   feet: (s, t) => meaningOfFeet(s.feetCheck, s.machine, movableName(s), t),
+  'rough-in': (s, t) => meaningOfRoughIn(s.roughIn, movableName(s), t),
   'set-up': meaningOfSetUp,
   'as-found': (s, t) => meaningOfMeasuring(s, 'as-found', t),
   plan: (s, t) => {

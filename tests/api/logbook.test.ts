@@ -5,6 +5,7 @@ import { demoId } from '../../scripts/demo/works'
 import {
   ALIGNED,
   feetSit,
+  hubsClose,
   closing,
   draft,
   lockOut,
@@ -40,6 +41,7 @@ describe('a job from opening to closing', () => {
     const job = await ready()
     expect(await summaryOf(job)).toMatchObject({ stage: 'feet', verdict: 'unknown' })
     expect((await api.log(job, feetSit)).status).toBe(201)
+    expect((await api.log(job, hubsClose)).status).toBe(201)
     expect(await summaryOf(job)).toMatchObject({ stage: 'as-found', verdict: 'unknown' })
     await api.log(job, LOW_MOTOR)
     await api.log(job, LOW_MOTOR)

@@ -89,6 +89,7 @@ test('what looks like a slip is asked about once, and never changed in silence',
   await job.open()
   await job.makeSafe()
   await job.feetSit()
+  await job.hubsClose()
   const inboard = page.getByLabel('Centre to inboard feet')
   for (const [typed, note] of [
     ['10 ft', /Tenfold off the register/],

@@ -15,6 +15,7 @@ test('keys walk the whole set: sign, arrows, Enter, units, table, the map', asyn
   }
   await page.keyboard.press('Enter')
   await job.feetSit()
+  await job.hubsClose()
   await expect(page.getByLabel('Bar sag: it hangs')).toBeVisible()
   await page.getByLabel('Bar sag: it hangs').fill('3')
   await page.getByLabel('Rim, after the turn').fill('0')
@@ -78,6 +79,7 @@ test('boxes say what they understood, what they can’t read, and what looks lik
   await job.open()
   await job.makeSafe()
   await job.feetSit()
+  await job.hubsClose()
   const inboard = page.getByLabel('Centre to inboard feet')
   await inboard.fill('12 5/32')
   await expect(page.getByText('= 12.1563 in')).toBeVisible()

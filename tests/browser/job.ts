@@ -2,7 +2,7 @@ import { test as base, expect, type Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
 import { MACHINES } from '../../scripts/demo/works'
 import type { EntryBody } from '../../core/logbook/entry'
-import { draft, feetSit, lockOut, LOW_MOTOR, OPENING, setUp } from '../support/entries'
+import { draft, feetSit, hubsClose, lockOut, LOW_MOTOR, OPENING, setUp } from '../support/entries'
 import { startProgram, type Program } from '../support/program'
 
 const HOURS = ['12', '3', '6', '9'] as const
@@ -60,7 +60,7 @@ export class Job {
     }
     let after = randomUUID()
     await post('/api/jobs', { id, machine: tag, opening: draft(OPENING, { id: after }) })
-    for (const body of [...lockOut, feetSit, setUp, ...logged]) {
+    for (const body of [...lockOut, feetSit, hubsClose, setUp, ...logged]) {
       const entry = draft(body, { after })
       await post(`/api/jobs/${id}/entries`, entry)
       after = entry.id
@@ -92,6 +92,14 @@ export class Job {
     for (const foot of ['f1', 'f3', 'f2', 'f4']) await this.page.getByLabel(`Rise of ${foot}`).fill(rise)
     await this.next('Log the rises')
     await this.next('Feet sit: go on')
+  }
+
+  /** A look with the straightedge at 12 and 3: close enough. */
+  async hubsClose() {
+    await this.page.getByLabel('rim step at 12').fill('6')
+    await this.page.getByLabel('rim step at 3').fill('4')
+    await this.next('Log what was felt')
+    await this.next('Close enough: go on')
   }
 
   async setUp() {

@@ -84,6 +84,7 @@ test('a touched box opens the big keypad', async ({ browser, program }) => {
   await job.open()
   await job.makeSafe()
   await job.feetSit()
+  await job.hubsClose()
   await page.getByLabel('Bar sag: it hangs').tap()
   const keypad = page.getByRole('region', { name: 'Keypad' })
   for (const key of ['3', '.', '5']) await keypad.getByRole('button', { name: key, exact: true }).tap()

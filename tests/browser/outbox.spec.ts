@@ -26,6 +26,7 @@ test('a whole job opened and worked out of reach arrives in order when the serve
   const job = new Job(page)
   await job.makeSafe()
   await job.feetSit()
+  await job.hubsClose()
   await job.setUp()
   await job.read(LOW.rim, LOW.face)
   await expect(page.getByRole('status').filter({ hasText: '9 entries waiting' })).toBeVisible()

@@ -7,6 +7,7 @@ test('from lockout to a signed report, through a reload and a killed server', as
   await job.makeSafe()
   await expect(job.meaning).toContainText('No foot has been read yet')
   await job.feetSit()
+  await job.hubsClose()
   await expect(job.meaning).toContainText('How far does the bar hang?')
   await job.setUp()
 
@@ -144,6 +145,7 @@ test('two brackets, a dial on each hub: reverse rim from the set-up to the verdi
   await job.open()
   await job.makeSafe()
   await job.feetSit()
+  await job.hubsClose()
   await page.getByText('Reverse rim', { exact: true }).click()
   await page.getByLabel('Centre to dial on driven hub').fill('3')
   await page.getByLabel('Centre to dial on motor hub').fill('4')

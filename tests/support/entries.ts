@@ -45,6 +45,25 @@ export const lockOut: readonly EntryBody[] = SAFETY_POINTS.map((point) => ({
 }))
 
 /** Nothing rocks: every foot rises by a mil. */
+/** Hubs near enough by straightedge and feeler. */
+export const hubsClose: EntryBody = {
+  kind: 'hubs-felt',
+  payload: {
+    units: 'inch',
+    steps: [
+      { clock: 0, value: -6 },
+      { clock: 90, value: 4 },
+    ],
+    gaps: [],
+    diameter: null,
+    hubs: null,
+    coupled: false,
+    drag: null,
+    pushed: null,
+    remark: '',
+  },
+}
+
 export const feetSit: EntryBody = {
   kind: 'rises-read',
   payload: {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { CoupledState } from '~~/core/jobs/coupled'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
+import { feltWords, roughLimitWords } from '~~/shared/wording/roughIn'
 import { misalignmentWords } from '~~/shared/wording/directions'
 import { isParallel, limitWords, quantityName } from '~~/shared/wording/quantities'
 
@@ -33,6 +34,27 @@ const rows = computed(() =>
     before: found.value?.judgement?.quantities.find((b) => b.name === q.name),
   })),
 )
+/** What straightedge and feelers found first and last, where they are all that its maker asks. */
+const rough = computed(() => {
+  const { readings, latest } = props.state.roughIn
+  const first = readings.find((r) => r !== null)
+  if (!latest || !first) return []
+  const words = telling.value.words.roughIn.view
+  return (['v', 'h'] as const).flatMap((p) =>
+    (['steps', 'openings'] as const).map((what) => {
+      const kind = what === 'steps' ? 'step' : 'opening'
+      return {
+        name: what === 'steps' ? words.stepRow[p] : words.faceRow[p],
+        before: feltWords(first[what][p], kind, p, telling.value),
+        now: feltWords(latest[what][p], kind, p, telling.value),
+        verdict: latest[what][p].verdict,
+      }
+    }),
+  )
+})
+const roughLimit = computed(() =>
+  props.state.roughIn.latest ? roughLimitWords(props.state.roughIn.latest, telling.value) : '',
+)
 </script>
 
 <template>
@@ -47,6 +69,21 @@ const rows = computed(() =>
         <p class="quiet">{{ s.trust }}</p>
       </div>
     </div>
+    <template v-else-if="state.roughIn.proves">
+      <p>{{ telling.words.roughIn.report.proved }}</p>
+      <FigureTable on-dye :head="[roughLimit, t.asFound, t.asLeft, '']">
+        <tr v-for="r in rough" :key="r.name">
+          <td>{{ r.name }}</td>
+          <td class="figure">{{ r.before }}</td>
+          <td class="figure">{{ r.now }}</td>
+          <td>
+            <template v-if="r.verdict"
+              ><VerdictMark :mark="r.verdict" on-dye /> {{ telling.words.verdicts[r.verdict] }}</template
+            >
+          </td>
+        </tr>
+      </FigureTable>
+    </template>
     <FigureTable
       v-if="rows.length"
       on-dye

@@ -31,7 +31,7 @@ const gapsAt = (feet: readonly (1 | 2 | 3 | 4)[], gap: number, job: TestJob): En
 })
 
 describe('rounds of the feet', () => {
-  it('want to be read after the lockout, and once they sit the set-up has the turn', () => {
+  it('want to be read after the lockout, and once they sit the rough-in has the turn', () => {
     const job = begun()
     expect(stands(job)).toEqual(['feet', 'todo'])
     job.rises([2, 12, 1.5, 9.5])
@@ -39,14 +39,14 @@ describe('rounds of the feet', () => {
     job.fill(2, [10])
     expect(stands(job)).toEqual(['feet', 'stale'])
     job.rises([1, 1.2, 1, 1])
-    expect(stands(job)).toEqual(['set-up', 'in'])
+    expect(stands(job)).toEqual(['rough-in', 'in'])
     expect(job.state.feetCheck.rounds).toHaveLength(2)
   })
 
   it('can be passed over with a reason, and don’t call back once shafts were measured', () => {
     const job = begun()
     job.add({ kind: 'stage-skipped', payload: { stage: 'feet', why: 'grouted frame' } })
-    expect(stands(job)).toEqual(['set-up', 'skipped'])
+    expect(stands(job)).toEqual(['rough-in', 'skipped'])
     const old = new TestJob().ready()
     old.read(inMil(1, 1, 0, 0))
     expect(old.fold().sheet.current).toBe('as-found')

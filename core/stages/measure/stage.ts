@@ -2,12 +2,14 @@ import type { LogEntry } from '../../logbook/entry'
 import { conflict, defineStage, invalid, type Mark, type Objection } from '../../logbook/stage'
 import type { Safety } from '../makeSafe/safety'
 import { lockoutObjection } from '../makeSafe/stage'
+import type { RoughIn } from '../roughIn/roughIn'
 import type { SetUp } from '../setUp/setUp'
 import { isBelieved, type Measurement } from './measurement'
 
 interface Sees {
   readonly safety: Safety
   readonly setUp: SetUp | null
+  readonly roughIn: RoughIn
   /** Index 0 is as found; index n is after the n-th move. Never empty. */
   readonly measurements: readonly Measurement[]
 }
@@ -58,7 +60,9 @@ export const asFound = defineStage({
   writes,
   skip: 'never',
   mark: (job: Sees) => markOf(job.measurements[0]),
-  wants: (job) => round(job) === 0 && !isBelieved(latest(job)),
+  // Where straightedge and feelers proved it, an instrument is for whoever asks for one.
+  wants: (job) =>
+    round(job) === 0 && !isBelieved(latest(job)) && !(job.roughIn.proves && latest(job).sets.length === 0),
   objection,
 })
 

@@ -1,6 +1,7 @@
 import { defineStage, invalid } from '../../logbook/stage'
 import type { CoupledMachine } from '../../register/machine'
 import { lockoutObjection } from '../makeSafe/stage'
+import type { RoughIn } from '../roughIn/roughIn'
 import type { Safety } from '../makeSafe/safety'
 import { settleSetUp, type SetUp } from './setUp'
 
@@ -8,6 +9,7 @@ interface Sees {
   readonly machine: CoupledMachine
   readonly safety: Safety
   readonly setUp: SetUp | null
+  readonly roughIn: RoughIn
 }
 
 const settled = (setUp: SetUp | null): boolean =>
@@ -19,7 +21,7 @@ export const setUpStage = defineStage({
   writes: ['set-up'],
   skip: 'never',
   mark: ({ setUp }: Sees) => (!setUp ? 'todo' : setUp.holdsZero ? 'done' : 'out'),
-  wants: ({ setUp }) => !settled(setUp),
+  wants: ({ setUp, roughIn }) => !settled(setUp) && !roughIn.proves,
   objection: ({ machine, safety }, entry) => {
     if (entry.kind !== 'set-up') return null
     const { feet, why } = entry.payload

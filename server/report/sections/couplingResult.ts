@@ -10,14 +10,15 @@ import { block, figures, grid, QUIET, verdictCell, withWord } from '../blocks'
 import type { Section } from '../section'
 import { shaftSvg } from '../shaftSvg'
 
-type Sees = Pick<CoupledState, 'asFound' | 'asLeft' | 'setUp' | 'tolerance' | 'rpm' | 'machine'>
+type Sees = Pick<CoupledState, 'asFound' | 'asLeft' | 'roughIn' | 'setUp' | 'tolerance' | 'rpm' | 'machine'>
 
 /** As found against as left, judged, with both drawn. */
 export const couplingResult: Section<Sees> = (state, { telling }) => {
   const { asFound, asLeft, machine } = state
   const { units, words } = telling
   const w = words.report.result
-  if (!asLeft?.judgement || !asLeft.coupling) return [block(w.name, { text: w.nothing })]
+  if (!asLeft?.judgement || !asLeft.coupling)
+    return [block(w.name, { text: state.roughIn.proves ? words.roughIn.report.proved : w.nothing })]
   const rows = asLeft.judgement.quantities.map((q): TableCell[] => {
     const before = asFound?.judgement?.quantities.find((b) => b.name === q.name)?.value ?? null
     const f = (x: number | null) => figure(x, q.kind, units, { sign: q.low !== 0 })

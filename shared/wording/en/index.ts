@@ -18,6 +18,7 @@ import { quick } from './quick'
 import { refusals } from './refusals'
 import { register } from './register'
 import { report } from './report'
+import { roughIn } from './roughIn'
 import { safety } from './safety'
 import { setUp } from './setUp'
 import { shell } from './shell'
@@ -51,6 +52,7 @@ export const en = {
   refusals,
   register,
   report,
+  roughIn,
   safety,
   setUp,
   sheet,

@@ -182,6 +182,12 @@ export const issues = {
   'planes-at-one-place': () =>
     'The two dials run at the same place: no angle can come from that. Check the distances.',
   'readings-as-a-list': () => 'Give the readings as a list of clock and value.',
+  'four-places': () => 'Feel at 12, 3, 6 and 9 only: four places at most.',
+  'one-figure-a-place': () => 'This place is given twice. Give each place once.',
+  'feel-something': () => 'Give at least one rim step or two gaps across from one another.',
+  'most-below-least': () => 'The most is below the least. Change one of them.',
+  'both-feeler-limits': () =>
+    'Give both limits, rim and face, where its maker asks for no instrument; or neither.',
   'same-pair-twice': () => 'This foot pair is named twice. Give each pair once.',
   'sheaves-would-touch': () =>
     'The centre distance is shorter than half of both diameters: the sheaves would touch. Check it.',

@@ -7,6 +7,8 @@ export const kinds = {
   'power-restored': 'The return of power',
   'lockout-waived': 'The reason why no lockout is needed',
   'gaps-felt': 'The gaps under the feet',
+  'hubs-felt': 'The feelers at the hubs',
+  'hubs-roughed': 'What was done at the rough-in',
   'rises-read': 'The rises of the feet',
   'foot-filled': 'Filling a foot',
   'set-up': 'The set-up',

@@ -21,6 +21,7 @@ interface StageWords {
 const stages = {
   'make-safe': { name: 'Make safe', phase: 'prepare', next: 'Lock out and confirm it' },
   feet: { name: 'Feet', phase: 'prepare', next: 'Check the feet' },
+  'rough-in': { name: 'Rough-in', phase: 'prepare', next: 'Rough it in by straightedge' },
   'set-up': { name: 'Set up', phase: 'measure', next: 'Set up the dials' },
   'as-found': { name: 'As found', phase: 'measure', next: 'Read as found, and repeat' },
   plan: { name: 'Plan', phase: 'correct', next: 'Choose the move' },

@@ -1,0 +1,238 @@
+import type { Plane } from '../../core/frame/planes'
+import type { CoupledMachine } from '../../core/register/coupledMachine'
+import { spreadOf, type RoughCure } from '../../core/stages/roughIn/cure'
+import type { FeltQuantity, RoughIn, RoughReading } from '../../core/stages/roughIn/roughIn'
+import type { Millimetres } from '../../core/units/unitSystem'
+import { offsetWords } from './directions'
+import { figure, pack, UNIT_NAMES } from './figures'
+import type { Meaning } from './readings'
+import { capital, type Telling } from './telling'
+
+const sized = (t: Millimetres, { units }: Telling) =>
+  figure(Math.abs(t), 'displacement', units, { unit: true })
+
+/** Where faces open: at 6 or 12, at 9 or 3. */
+export const openAt = (opening: number, plane: Plane): string =>
+  plane === 'v' ? (opening > 0 ? '6' : '12') : opening > 0 ? '9' : '3'
+
+/** The limit the hubs are felt against, with whose it is. */
+export const roughLimitWords = ({ limits }: Pick<RoughReading, 'limits'>, telling: Telling): string => {
+  const w = telling.words.roughIn.detail.limit
+  const rim = sized(limits.rim, telling)
+  return limits.source === 'maker' ? w.maker(rim, sized(limits.face, telling)) : w[limits.source](rim)
+}
+
+/** What is out in one plane, in a clause after the machine's name; null where nothing is. */
+const apart = (reading: RoughReading, plane: Plane, movable: string, telling: Telling): string | null => {
+  const h = telling.words.roughIn.headlines
+  const [step, opening] = [reading.steps[plane], reading.openings[plane]]
+  const open =
+    opening.verdict === 'out' && opening.value !== null
+      ? ([sized(opening.value, telling), openAt(opening.value, plane)] as const)
+      : null
+  if (step.verdict !== 'out' || step.value === null) return open && h.opens(...open)
+  const where = offsetWords(step.value, plane, telling) + (open ? h.opensToo(...open) : '')
+  return plane === 'v' ? h.sits(movable, where) : h.stands(movable, where)
+}
+
+/** What the hubs mean as last felt: one sentence for every state they can be in. */
+export const meaningOfRoughIn = (roughIn: RoughIn, movable: string, telling: Telling): Meaning => {
+  const w = telling.words.roughIn
+  const h = w.headlines
+  const reading = roughIn.latest
+  const say = (mark: Meaning['mark'], headline: string, detail = ''): Meaning => ({ mark, headline, detail })
+  if (!reading) return say('todo', h.begin, h.beginDetail)
+  if (roughIn.stale) return say('stale', h.moved)
+  const limit = [
+    roughLimitWords(reading, telling),
+    ...(reading.equalHubsAssumed ? [w.detail.equalHubs] : []),
+  ].join('. ')
+  const detail = limit.endsWith('.') ? limit : `${limit}.`
+  switch (reading.next) {
+    case 'uncouple':
+      return say('out', h.strained, detail)
+    case 'feel-again':
+      return say('out', h.gapsApart(sized(reading.closure ?? 0, telling)))
+    case 'vertical':
+    case 'horizontal': {
+      const plane = reading.next === 'vertical' ? 'v' : 'h'
+      const found = apart(reading, plane, movable, telling)
+      if (found) return say('out', found, detail)
+      const open = [reading.steps[plane], reading.openings[plane]].some((q) => q.verdict === 'unknown')
+      return open ? say('todo', h.open[plane], detail) : say('todo', h.ask[plane], detail)
+    }
+    case 'all-four':
+      return say('todo', h.allFour, detail)
+    case 'axial': {
+      const move = reading.axial?.move ?? 0
+      return say('out', h.axial[move > 0 ? 'apart' : 'together'](sized(move, telling)))
+    }
+    case 'done': {
+      const near = reading.verdict === 'edge'
+      const { whole } = reading.limits
+      return near
+        ? say('edge', whole ? h.wholeEdge : h.edge, detail)
+        : say('in', whole ? h.whole : h.close, detail)
+    }
+  }
+}
+
+/** One line of what was found at the hubs, for the run sheet. */
+export const findingOfRoughIn = (roughIn: RoughIn, movable: string, telling: Telling): string => {
+  const w = telling.words.roughIn.finding
+  const reading = roughIn.latest
+  if (!reading) return ''
+  if (roughIn.stale) return w.moved
+  switch (reading.next) {
+    case 'uncouple':
+      return w.strained
+    case 'feel-again':
+      return w.again
+    case 'vertical':
+    case 'horizontal': {
+      const plane = reading.next === 'vertical' ? 'v' : 'h'
+      const step = reading.steps[plane]
+      if (step.verdict === 'out' && step.value !== null)
+        return `${capital(movable)} ${offsetWords(step.value, plane, telling)}`
+      const opening = reading.openings[plane]
+      if (opening.verdict === 'out' && opening.value !== null)
+        return telling.words.roughIn.headlines
+          .opens(sized(opening.value, telling), openAt(opening.value, plane))
+          .replace(/\.$/, '')
+      return plane === 'h' && step.verdict === null ? w.verticalDone : w.more
+    }
+    case 'all-four':
+      return w.more
+    case 'axial':
+      return w.axial
+    case 'done':
+      return reading.limits.whole ? w.whole : w.close
+  }
+}
+
+/** What a quantity was found to be: a figure with its words, or what a blade leaves open. */
+export const feltWords = (
+  q: FeltQuantity,
+  what: 'step' | 'opening',
+  plane: Plane,
+  telling: Telling,
+): string => {
+  const w = telling.words.roughIn.view
+  if (q.value !== null)
+    return what === 'step'
+      ? offsetWords(q.value, plane, telling)
+      : Math.abs(q.value) < 1e-9
+        ? figure(0, 'displacement', telling.units)
+        : telling.words.roughIn.view
+            .opensAt(sized(q.value, telling), openAt(q.value, plane))
+            .replace(/^opens /, '')
+  const shown = (t: number) => figure(t, 'displacement', telling.units)
+  const [low, high] = q.bounds
+  if (low !== null && high !== null) return w.between(shown(low), shown(high))
+  if (high !== null) return w.atMost(shown(high))
+  return low !== null ? w.atLeast(shown(low)) : '–'
+}
+
+const listOf = (parts: readonly string[]) =>
+  parts.length < 2
+    ? (parts[0] ?? '')
+    : `${parts.slice(0, -1).join(', ')} and ${parts[parts.length - 1] ?? ''}`
+
+/** What to do now in one line, and the sentences that follow from it. */
+export const cureWords = (
+  cure: RoughCure,
+  machine: CoupledMachine,
+  stationary: string,
+  telling: Telling,
+): { readonly headline: string; readonly rest: readonly string[] } => {
+  const { words, units, footNames } = telling
+  const w = words.roughIn.cure
+  const hour = (t: number) => (t > 0 ? '3' : '9')
+  const nothing = (t: number) => !/[1-9]/.test(figure(Math.abs(t), 'displacement', units))
+  const [first] = cure.shares
+  const even = spreadOf(cure) < 1e-6
+  if (cure.plane === 'h') {
+    const parts = cure.shares.map((s) =>
+      nothing(s.wanted)
+        ? w.stay(footNames(s.pair))
+        : w.pushEnd(footNames(s.pair), sized(s.wanted, telling), hour(s.wanted)),
+    )
+    return {
+      headline:
+        even && first ? w.push(sized(first.wanted, telling), hour(first.wanted)) : w.pushEach(listOf(parts)),
+      rest: [w.then.h],
+    }
+  }
+  const headline =
+    even && first
+      ? (first.wanted > 0 ? w.allShim : w.allOut)(sized(first.wanted, telling))
+      : w.each(
+          listOf(
+            cure.shares.map((s) =>
+              nothing(s.wanted)
+                ? w.leave(footNames(s.pair))
+                : (s.wanted > 0 ? w.shim : w.out)(sized(s.wanted, telling), footNames(s.pair)),
+            ),
+          ),
+        )
+  const unit = UNIT_NAMES[units].displacement
+  const shims = (list: readonly number[]) => `${pack(list, units)} ${unit}`
+  const laid = (l: RoughCure['leaves'][number]) =>
+    l.takenOut.length === 0
+      ? shims(l.putIn)
+      : l.putIn.length === 0
+        ? w.onlyOut(shims(l.takenOut))
+        : w.inOut(shims(l.putIn), shims(l.takenOut))
+  const changed = cure.leaves.filter((l) => l.putIn.length + l.takenOut.length > 0)
+  const kinds = new Set(changed.map(laid))
+  const stock =
+    changed.length === 0
+      ? []
+      : kinds.size === 1 && changed.length === cure.leaves.length
+        ? [w.stock([...kinds][0] ?? '')]
+        : machine.feet.movable.flatMap((f) => {
+            const own = changed.filter((l) => l.pair === f.id)
+            const ways = [...new Set(own.map(laid))]
+            if (ways.length === 0) return []
+            if (ways.length === 1 && own.length === 2)
+              return [w.stockAt(capital(footNames(f.id)), ways[0] ?? '')]
+            return own.map((l) =>
+              words.roughIn.report
+                .under(capital(footNames(f.id)), words.feet.sides[l.side], laid(l))
+                .concat('.'),
+            )
+          })
+  const { short } = cure
+  const miss =
+    short === null
+      ? []
+      : [
+          short.miss < 0
+            ? w.tooHigh(sized(short.miss, telling), stationary)
+            : w.short(footNames(short.pair), sized(short.miss, telling)),
+        ]
+  return {
+    headline: headline.charAt(0).toUpperCase() + headline.slice(1),
+    rest: [...stock, ...miss, w.then.v],
+  }
+}
+
+/** What the blade under the straightedge hints at, and whether the faces say the same; null where it says nothing. */
+export const dragWords = (
+  reading: RoughReading,
+  far: string,
+  telling: Telling,
+): { readonly title: string; readonly text: string } | null => {
+  const w = telling.words.roughIn.drag
+  const drag = reading.round.felt?.payload.drag
+  if (drag !== 'front' && drag !== 'back') return null
+  const opening = reading.openings.v.value
+  const says = opening === null || Math.abs(opening) < 1e-9 ? null : opening < 0 === (drag === 'front')
+  return {
+    title: w[drag],
+    text: [
+      drag === 'front' ? w.low(far) : w.high(far),
+      ...(says === null ? [] : [says ? w.agree : w.disagree]),
+    ].join(' '),
+  }
+}
