@@ -215,8 +215,13 @@ defineExpose({
     align-items: start;
   }
   .gaps {
-    left: 33%;
-    width: 33%;
+    left: 31%;
+    width: 35%;
+  }
+  .gap > span {
+    justify-self: end;
+    padding-right: 2px;
+    background: var(--dye);
   }
 }
 </style>

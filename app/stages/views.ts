@@ -12,6 +12,7 @@ const view = (load: Load) => {
 export const VIEWS: Readonly<Record<StageId, Component>> = {
   'make-safe': view(() => import('./makeSafe/MakeSafeStage.vue')),
   feet: view(() => import('./feet/FeetStage.vue')),
+  level: view(() => import('./level/LevelStage.vue')),
   'rough-in': view(() => import('./roughIn/RoughInStage.vue')),
   'set-up': view(() => import('./setUp/SetUpStage.vue')),
   'as-found': view(() => import('./measure/AsFoundStage.vue')),

@@ -28,6 +28,15 @@ import { roughInStage } from '../stages/roughIn/stage'
 import { keepClosing, type Closing, type ExceptionReason, type Outcome } from '../stages/close/closing'
 import { closeStage } from '../stages/close/stage'
 import { keepSafety, UNSAFE, type Safety } from '../stages/makeSafe/safety'
+import { checkLevels, keepLevels, NO_LEVELS, type LevelFacts, type Levels } from '../stages/level/levels'
+import {
+  checkRunouts,
+  keepRunouts,
+  NO_RUNOUTS,
+  type RunoutFacts,
+  type Runouts,
+} from '../stages/level/runouts'
+import { levelStage } from '../stages/level/stage'
 import { makeSafe } from '../stages/makeSafe/stage'
 import { measureRound, type Measurement, type NotedSet } from '../stages/measure/measurement'
 import { readSet } from '../stages/measure/readingSet'
@@ -47,6 +56,8 @@ interface Facts {
   readonly opening: Opening
   readonly safety: Safety
   readonly feetRounds: FeetRounds
+  readonly levelFacts: LevelFacts
+  readonly runoutFacts: RunoutFacts
   readonly roughRounds: RoughRounds
   readonly setUp: LogEntry<'set-up'> | null
   readonly rounds: Rounds
@@ -58,6 +69,8 @@ const BLANK: Facts = {
   opening: null,
   safety: UNSAFE,
   feetRounds: NO_FEET_ROUNDS,
+  levelFacts: NO_LEVELS,
+  runoutFacts: NO_RUNOUTS,
   roughRounds: NO_ROUGH_ROUNDS,
   setUp: null,
   rounds: NO_ROUNDS,
@@ -74,12 +87,26 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
   const opening = keepOpening(now.opening, e)
   const safety = keepSafety(now.safety, e)
   const feetRounds = keepFeet(now.feetRounds, e)
+  const levelFacts = keepLevels(now.levelFacts, e)
+  const runoutFacts = keepRunouts(now.runoutFacts, e)
   const roughRounds = keepRoughIn(now.roughRounds, e)
   const setUp = keepSetUp(now.setUp, e)
   const rounds = keepRounds(now.rounds, e, setUp)
   const remarks = keepRemarks(now.remarks, e)
   const closing = keepClosing(now.closing, e)
-  return { skips, opening, safety, feetRounds, roughRounds, setUp, rounds, remarks, closing }
+  return {
+    skips,
+    opening,
+    safety,
+    feetRounds,
+    levelFacts,
+    runoutFacts,
+    roughRounds,
+    setUp,
+    rounds,
+    remarks,
+    closing,
+  }
 })
 
 /** Everything a coupled job's logbook says, derived. Core units throughout. */
@@ -92,6 +119,8 @@ export interface CoupledState {
   readonly target: Misalignment
   readonly safety: Safety
   readonly feetCheck: FeetCheck
+  readonly levels: Levels
+  readonly runouts: Runouts
   readonly roughIn: RoughIn
   readonly setUp: SetUp | null
   readonly feet: FeetOf
@@ -287,6 +316,8 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     target,
     safety: facts.safety,
     feetCheck: checkFeet(machine, facts.feetRounds),
+    levels: checkLevels(facts.levelFacts),
+    runouts: checkRunouts(facts.runoutFacts, opening?.payload.rpm ?? machine.rpm),
     roughIn,
     setUp,
     feet,
@@ -307,6 +338,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
 export const COUPLED_STAGES = [
   makeSafe,
   feetStage,
+  levelStage,
   roughInStage,
   setUpStage,
   asFound,

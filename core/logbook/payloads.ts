@@ -1,6 +1,7 @@
 import type { BeltEntries } from '../stages/lineUp/entries'
 import type { ClosingEntries } from '../stages/close/entries'
 import type { FeetEntries } from '../stages/feet/entries'
+import type { LevelEntries } from '../stages/level/entries'
 import type { SafetyEntries } from '../stages/makeSafe/entries'
 import type { ReadingEntries } from '../stages/measure/entries'
 import type { MoveEntries } from '../stages/move/entries'
@@ -22,6 +23,7 @@ export interface EntryPayloads
     OpeningEntries,
     SafetyEntries,
     FeetEntries,
+    LevelEntries,
     RoughInEntries,
     SetUpEntries,
     ReadingEntries,

@@ -24,6 +24,7 @@ export type ObjectionCode =
   | 'no-such-feet'
   | 'feet-missing'
   | 'feet-unread'
+  | 'runout-positions'
   | 'feeler-places'
   | 'face-circle-missing'
   | 'feelers-contradict'

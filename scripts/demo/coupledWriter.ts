@@ -130,6 +130,37 @@ export class CoupledWriter extends JobWriter {
     return this
   }
 
+  /** A feeler under the low end of a level on one shaft (mil or mm over in or mm). */
+  async readLevel(
+    machine: 'movable' | 'stationary',
+    feeler: number,
+    supported: number,
+    low: 'coupling' | 'far',
+  ): Promise<this> {
+    const { units } = this.machine
+    const reading = { by: 'feeler', feeler, supported, low } as const
+    await this.write({ kind: 'level-read', payload: { units, machine, reading, remark: '' } }, 10)
+    return this
+  }
+
+  /** Eight readings of one turn of a hub, evenly spread. */
+  async turnHub(
+    machine: 'movable' | 'stationary',
+    surface: 'rim' | 'face' | 'shaft',
+    values: readonly number[],
+  ): Promise<this> {
+    const { units } = this.machine
+    const readings = values.map((value, i) => ({ clock: (i * 360) / values.length, value }))
+    await this.write(
+      {
+        kind: 'runout-read',
+        payload: { units, machine, surface, diameter: null, readings, limit: null, remark: '' },
+      },
+      7,
+    )
+    return this
+  }
+
   /** Straightedge and feelers at 12 and 3, or at all four places, off the simulated machine; `apart` the mean gap (in or mm). */
   async feelHubs(apart: number, four = false, coupled = false): Promise<this> {
     const { units, hubs } = this.machine

@@ -136,6 +136,10 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await roughing.open({ reason: 'moved', rpm: 990, customer: '', note: 'Motor back from rewinding.' })
   await roughing.makeSafe('W-2795')
   await roughing.readRises([1, 1.5, 1, 0.5])
+  await roughing.readLevel('stationary', 3, 12, 'coupling')
+  await roughing.readLevel('movable', 8, 12, 'far')
+  await roughing.turnHub('movable', 'rim', [0, 1.1, 2.2, 2.9, 2.4, 1.5, 0.3, -0.4])
+  await roughing.turnHub('movable', 'shaft', [0, 0.1, 0.3, 0.3, 0.2, 0.2, 0, -0.1])
   await roughing.feelHubs(0.12)
 
   const rocking = on('PR-02', 'PR-02 open', day, at(0, 1), line(-38, 20, 0.9, -0.7))

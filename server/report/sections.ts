@@ -6,6 +6,7 @@ import type { Reported, Section } from './section'
 import { couplingResult } from './sections/couplingResult'
 import { facts } from './sections/facts'
 import { feetRounds } from './sections/feet'
+import { levelAndRunout } from './sections/level'
 import { lineResult, lineRounds } from './sections/lineResult'
 import { movesMade } from './sections/moves'
 import { readings } from './sections/readings'
@@ -20,6 +21,7 @@ const COUPLED: readonly Section<CoupledState>[] = [
   couplingResult,
   movesMade,
   feetRounds,
+  levelAndRunout,
   roughInLooks,
   setUps,
   readings,

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { EntryBody, EntryKind } from '../../core/logbook/entry'
 import { closingKinds } from '../stages/close/entries'
 import { feetKinds } from '../stages/feet/entries'
+import { levelKinds } from '../stages/level/entries'
 import { lineUpKinds } from '../stages/lineUp/entries'
 import { safetyKinds } from '../stages/makeSafe/entries'
 import { readingKinds } from '../stages/measure/entries'
@@ -24,6 +25,7 @@ export const KINDS = {
   ...openingKinds,
   ...safetyKinds,
   ...feetKinds,
+  ...levelKinds,
   ...roughInKinds,
   ...setUpKinds,
   ...readingKinds,

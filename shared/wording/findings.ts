@@ -9,6 +9,7 @@ import { firstSag } from '../methods/forms'
 import { figure } from './figures'
 import { degrees, gapFigure } from './lines'
 import { movableName } from './headlines'
+import { findingOfLevelStage } from './level'
 import { findingOfRoughIn } from './roughIn'
 import { findingOfFeet } from './softFoot'
 import type { Telling } from './telling'
@@ -47,6 +48,7 @@ const COUPLED: {
 } = {
   'make-safe': (s, t) => safetyFinding(s.safety, t),
   feet: (s, t) => findingOfFeet(s.feetCheck, s.machine, t),
+  level: (s, t) => findingOfLevelStage(s.levels, s.runouts, t),
   'rough-in': (s, t) => findingOfRoughIn(s.roughIn, movableName(s), t),
   'set-up': ({ setUp }, { words, units }) => {
     if (!setUp) return ''

@@ -7,6 +7,7 @@ import { diagnosisOf } from '../../core/stages/lineUp/line'
 import { meaningOfLine } from './lines'
 import { meaningOfPlan } from './plans'
 import { farEnd, meaningOfReadings, type Meaning } from './readings'
+import { meaningOfLevelStage } from './level'
 import { meaningOfRoughIn } from './roughIn'
 import { meaningOfFeet } from './softFoot'
 import type { Telling } from './telling'
@@ -58,6 +59,17 @@ export const movableName = (state: CoupledState): string =>
     ? state.machine.movableName.toLowerCase()
     : 'motor'
 
+/** What both machines are called in a sentence. */
+export const machineNames = (
+  state: CoupledState,
+): { readonly movable: string; readonly stationary: string } => ({
+  movable: movableName(state),
+  stationary:
+    'stationaryName' in state.machine && typeof state.machine.stationaryName === 'string'
+      ? state.machine.stationaryName.toLowerCase()
+      : 'driven machine',
+})
+
 /** What a stage of measuring says: as found, or after the last move. */
 export const meaningOfMeasuring = (
   state: CoupledState,
@@ -96,6 +108,7 @@ const COUPLED: {
 } = {
   'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
   feet: (s, t) => meaningOfFeet(s.feetCheck, s.machine, movableName(s), t),
+  level: (s, t) => meaningOfLevelStage(s.levels, s.runouts, machineNames(s), t),
   'rough-in': (s, t) => meaningOfRoughIn(s.roughIn, movableName(s), t),
   'set-up': meaningOfSetUp,
   'as-found': (s, t) => meaningOfMeasuring(s, 'as-found', t),

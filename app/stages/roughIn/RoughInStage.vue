@@ -93,7 +93,11 @@ const rowsOf = (p: Plane) => {
   return r
     ? [
         { name: v.value.rim, q: r.steps[p], words: feltWords(r.steps[p], 'step', p, telling.value) },
-        { name: v.value.face, q: r.openings[p], words: feltWords(r.openings[p], 'opening', p, telling.value) },
+        {
+          name: v.value.face,
+          q: r.openings[p],
+          words: feltWords(r.openings[p], 'opening', p, telling.value),
+        },
       ]
     : []
 }

@@ -21,7 +21,7 @@ export interface Round {
   readonly sets: readonly TakenSet[]
   readonly plan: TakenPlan | null
   /** What was laid under the feet before anything was read. */
-  readonly filled: readonly LogEntry<'foot-filled' | 'hubs-roughed'>[]
+  readonly filled: readonly LogEntry<'foot-filled' | 'machine-levelled' | 'hubs-roughed'>[]
   /** Null in the round that is under way. */
   readonly move: LogEntry<'move-made'> | null
 }
@@ -62,6 +62,7 @@ export const keepRounds = (now: Rounds, e: LogEntry, setUp: LogEntry<'set-up'> |
     case 'plan-chosen':
       return change({ ...last, plan: { entry: e, overtaken: false } })
     case 'foot-filled':
+    case 'machine-levelled':
     case 'hubs-roughed':
       return change({ ...last, filled: [...last.filled, e] })
     case 'move-made':

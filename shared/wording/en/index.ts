@@ -6,6 +6,7 @@ import { directions } from './directions'
 import { drawings } from './drawings'
 import { feet } from './feet'
 import { kinds } from './kinds'
+import { level } from './level'
 import { measuring } from './measuring'
 import { methods } from './methods'
 import { moves } from './moves'
@@ -39,6 +40,7 @@ export const en = {
   drawings,
   feet,
   kinds,
+  level,
   limits,
   measuring,
   methods,

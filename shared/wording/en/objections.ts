@@ -14,6 +14,7 @@ export const objections = {
   'no-such-feet': 'This machine has no foot pair by that name.',
   'feet-missing': 'Give the distance to every foot pair of this machine.',
   'feet-unread': 'Read the rise of every foot of this machine.',
+  'runout-positions': 'Read at three positions at least, spread over the turn.',
   'feeler-places':
     'Feel at 12 and 6 for the vertical, at 3 and 9 for the horizontal: one gap alone says nothing.',
   'face-circle-missing': 'Give the diameter of the circle on which the gaps were felt.',

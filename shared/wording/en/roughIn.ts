@@ -5,7 +5,7 @@ export const roughIn = {
     bladeAboveZero: 'Give the thickness of the blade as a number above zero.',
     sizeAboveZero: 'Give this size as a number above zero.',
     bladeFirst: 'Give the thickness of the blade first.',
-    andThis: 'Feel this one too: one gap alone says nothing.',
+    andThis: 'Feel this too.',
     bothHubs: 'Give both hubs, or neither.',
     circleToo: 'Give the circle the gaps were felt on.',
     at: {

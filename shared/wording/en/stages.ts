@@ -21,6 +21,7 @@ interface StageWords {
 const stages = {
   'make-safe': { name: 'Make safe', phase: 'prepare', next: 'Lock out and confirm it' },
   feet: { name: 'Feet', phase: 'prepare', next: 'Check the feet' },
+  level: { name: 'Level and run-out', phase: 'prepare', next: 'Read the level or turn a hub' },
   'rough-in': { name: 'Rough-in', phase: 'prepare', next: 'Rough it in by straightedge' },
   'set-up': { name: 'Set up', phase: 'measure', next: 'Set up the dials' },
   'as-found': { name: 'As found', phase: 'measure', next: 'Read as found, and repeat' },

@@ -267,6 +267,8 @@ export const things = {
   'who-signs': 'who signs',
   'foot-rise': 'the rise of the foot',
   'foot-size': 'the size of the foot',
+  'low-end': 'which end is low',
+  'level-by': 'how the level was read',
   'clock-position': 'the clock position',
   'stationary-hubs-diameter': 'the diameter of the hub that stays',
   'movable-hubs-diameter': 'the diameter of the hub that is moved',

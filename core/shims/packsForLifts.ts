@@ -1,0 +1,76 @@
+import { SIDES, type MachineRole, type Side } from '../plan/movePlan'
+import type { CoupledMachine } from '../register/coupledMachine'
+import type { PairPacks } from '../register/pair'
+import type { FootChange } from '../stages/plan/entries'
+import { toCore, type Millimetres } from '../units/unitSystem'
+import { thicknessKey, type StockShim } from './leafKinds'
+import { shimPack } from './shimPack'
+
+/** What goes under, or comes out from under, one foot. Millimetres. */
+export interface FootLeaves {
+  readonly pair: string
+  readonly side: Side
+  readonly putIn: readonly Millimetres[]
+  readonly takenOut: readonly Millimetres[]
+  readonly lift: Millimetres
+}
+
+/** One pair's share of a cure: up or toward 3 positive. Millimetres. */
+export interface PairShare {
+  readonly pair: string
+  readonly wanted: Millimetres
+}
+
+/** Leaves under both feet of each pair, from one shelf: what one foot takes the next can't. */
+export const packsForLifts = (
+  machine: CoupledMachine,
+  packs: readonly PairPacks[],
+  shares: readonly PairShare[],
+): readonly FootLeaves[] => {
+  const mm = (t: number) => toCore(t, 'displacement', machine.units)
+  const shelf = new Map<number, StockShim>(
+    machine.stock.map((s) => [thicknessKey(mm(s.thickness)), { ...s, thickness: mm(s.thickness) }]),
+  )
+  return shares.flatMap(({ pair, wanted }) =>
+    SIDES.map((side): FootLeaves => {
+      const existing = packs.find((p) => p.machine === 'movable' && p.id === pair)?.packs[side] ?? []
+      const under = existing.reduce((s, t) => s + t, 0)
+      const most = machine.feet.movable.find((f) => f.id === pair)?.maxPack
+      const laid = shimPack({
+        wanted: Math.max(0, under + wanted),
+        existing,
+        stock: [...shelf.values()].filter((s) => s.count > 0),
+        limit: Math.max(machine.packLimit, existing.length),
+        ...(most ? { highest: Math.max(under, mm(most)) } : {}),
+      })
+      const kept = laid.pack.filter((l) => l.source === 'kept').map((l) => thicknessKey(l.thickness))
+      const takenOut = existing.filter((t) => {
+        const at = kept.indexOf(thicknessKey(t))
+        if (at >= 0) kept.splice(at, 1)
+        return at < 0
+      })
+      const putIn = laid.pack.filter((l) => l.source !== 'kept').map((l) => l.thickness)
+      for (const t of putIn) {
+        const own = shelf.get(thicknessKey(t))
+        if (own) shelf.set(thicknessKey(t), { ...own, count: own.count - 1 })
+      }
+      return { pair, side, putIn, takenOut, lift: laid.total - under }
+    }),
+  )
+}
+
+/** Those leaves as the changes an entry says were made; `typed` gives the unit of the entry. */
+export const footChangesOf = (
+  machine: MachineRole,
+  leaves: readonly FootLeaves[],
+  typed: (t: Millimetres) => number,
+): FootChange[] =>
+  leaves
+    .filter((l) => l.putIn.length + l.takenOut.length > 0)
+    .map(({ pair, side, putIn, takenOut }) => ({
+      machine,
+      pair,
+      side,
+      putIn: putIn.map(typed),
+      takenOut: takenOut.map(typed),
+    }))

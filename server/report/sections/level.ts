@@ -1,0 +1,83 @@
+import type { Content, TableCell } from 'pdfmake/interfaces'
+import type { CoupledState } from '../../../core/jobs/coupled'
+import type { LevelReading } from '../../../core/stages/level/entries'
+import { checkLevels, NO_LEVELS } from '../../../core/stages/level/levels'
+import { toCore, type UnitSystem } from '../../../core/units/unitSystem'
+import { clockFace } from '../../../shared/wording/clockFace'
+import { figure, pack } from '../../../shared/wording/figures'
+import { machineNames } from '../../../shared/wording/headlines'
+import { shaftSlopeWords, surfaceName } from '../../../shared/wording/level'
+import { capital } from '../../../shared/wording/telling'
+import { block, figures, grid, verdictCell, when } from '../blocks'
+import type { Section } from '../section'
+
+/** Each level as it was read and what it led to; each surface that was turned. */
+export const levelAndRunout: Section<CoupledState> = (state, { telling, personName }) => {
+  const { levels, runouts } = state
+  const { words, units, footNames } = telling
+  const w = words.level
+  const names = machineNames(state)
+  const by = (e: { readonly madeAt: string; readonly author: string }) =>
+    `${when(e.madeAt)}, ${personName(e.author)}`
+  const small = (t: number, was: UnitSystem) =>
+    figure(toCore(t, 'displacement', was), 'displacement', units, { unit: true })
+  const howRead = (r: LevelReading, was: UnitSystem) =>
+    r.by === 'feeler'
+      ? w.report.feeler(
+          small(r.feeler, was),
+          figure(toCore(r.supported, 'distance', was), 'distance', units, { unit: true }),
+          w.ends[r.low],
+        )
+      : w.report.divisions(
+          String(r.divisions),
+          r.reversed === null ? '' : w.report.turned(String(r.reversed)),
+          figure(toCore(r.sensitivity, 'slope', was), 'slope', units, { unit: true }),
+        )
+  const body: Content[] = levels.facts.all.map((e): Content => {
+    if (e.kind === 'machine-levelled') {
+      const { changes, units: was } = e.payload
+      const shims = (list: readonly number[]) =>
+        pack(
+          list.map((t) => toCore(t, 'displacement', was)),
+          units,
+        )
+      const what = changes.map((c) =>
+        words.roughIn.report.under(
+          footNames(c.pair),
+          words.feet.sides[c.side],
+          [
+            ...(c.takenOut.length > 0 ? [words.softFoot.report.out(shims(c.takenOut))] : []),
+            ...(c.putIn.length > 0 ? [words.softFoot.report.in(shims(c.putIn))] : []),
+          ].join(', '),
+        ),
+      )
+      return { text: w.report.shimmed(by(e), what.join('; ')) }
+    }
+    const { machine, reading, units: was } = e.payload
+    const shaft = checkLevels({ ...NO_LEVELS, [machine]: e })[machine]
+    return {
+      text: w.report.read(
+        by(e),
+        names[machine],
+        howRead(reading, was),
+        shaft ? shaftSlopeWords(shaft, telling) : '',
+      ),
+    }
+  })
+  if (runouts.surfaces.length > 0)
+    body.push(
+      grid(
+        ['*', 46, 46, 46, 46, 62],
+        [w.report.surface, w.view.tir, w.view.second, w.report.high, words.tables.limit, ''],
+        runouts.surfaces.map((s): TableCell[] => [
+          capital(surfaceName(s, names, telling)),
+          figures(figure(s.result.tir, 'displacement', units), s.result.verdict === 'out'),
+          figures(s.result.second ? figure(s.result.second.amplitude, 'displacement', units) : '–'),
+          figures(clockFace(s.result.first.highAt)),
+          figures(figure(s.result.limit, 'displacement', units)),
+          verdictCell(s.result.verdict, words.verdicts[s.result.verdict]),
+        ]),
+      ),
+    )
+  return body.length === 0 ? [] : [block(w.report.name, ...body)]
+}
