@@ -130,7 +130,7 @@ const feelerX = (role: MachineRole, tilt: number) => {
 </template>
 
 <style scoped>
-svg {
+.level > svg {
   width: 100%;
   max-height: 230px;
 }

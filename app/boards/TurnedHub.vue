@@ -83,7 +83,7 @@ const label = computed(() => `${props.name}`)
   margin: 0 auto;
   width: 100%;
 }
-svg {
+.turned > svg {
   position: absolute;
   inset: 14% 18%;
   width: 64%;
@@ -91,12 +91,9 @@ svg {
 }
 .mark {
   position: absolute;
-  width: 118px;
+  width: 116px;
   transform: translate(-50%, -50%);
   display: grid;
-  grid-template-columns: auto minmax(0, 1fr);
-  gap: 4px;
-  align-items: center;
 }
 .mark > span {
   color: var(--scribe-dim);
@@ -142,7 +139,7 @@ svg {
     grid-template-columns: 1fr 1fr;
     gap: 8px 14px;
   }
-  svg {
+  .turned > svg {
     position: static;
     grid-column: 1 / -1;
     width: 100%;
@@ -153,6 +150,7 @@ svg {
     transform: none;
     width: auto;
     grid-template-columns: 44px minmax(0, 1fr);
+    align-items: center;
   }
 }
 </style>

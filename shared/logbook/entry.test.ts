@@ -85,6 +85,35 @@ describe('what may be posted', () => {
           remark: '',
         },
       },
+      {
+        kind: 'level-read',
+        payload: {
+          units: 'inch',
+          machine: 'movable',
+          reading: { by: 'divisions', divisions: -2.5, reversed: null, sensitivity: 0.4 },
+          remark: '',
+        },
+      },
+      {
+        kind: 'machine-levelled',
+        payload: {
+          units: 'inch',
+          changes: [{ machine: 'movable', pair: 'inboard', side: 'left', takenOut: [], putIn: [25] }],
+          remark: '',
+        },
+      },
+      {
+        kind: 'runout-read',
+        payload: {
+          units: 'inch',
+          machine: 'stationary',
+          surface: 'face',
+          diameter: 8,
+          readings: [0, 120, 240].map((clock) => ({ clock, value: -1 })),
+          limit: null,
+          remark: '',
+        },
+      },
       { kind: 'lockout-waived', payload: { why: 'not wired yet' } },
       { kind: 'set-up', payload: REVERSE_SET_UP },
       ...belt.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),

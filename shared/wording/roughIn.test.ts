@@ -103,12 +103,12 @@ describe('the rough-in says', () => {
       'The four gaps don’t agree: 12 and 6 together differ by 7.0 mil from 3 and 9. Feel them again.',
       'Gaps to feel again',
     ],
-    ['close', (j) => j.feelHubs(), 'Close enough. Bring out the instrument.', 'Close enough'],
+    ['close', (j) => j.feelHubs(), 'Close enough. Bring out the instrument.', 'Roughed in'],
     [
       'near the limit',
       (j) => j.feelHubs({ 12: 14, 3: 0 }),
       'Close enough, but near the limit. Bring out the instrument.',
-      'Close enough',
+      'Roughed in',
     ],
     [
       'moved since',

@@ -46,9 +46,11 @@ test('keys reach each stage; after two sets agree Enter goes on', async ({ page 
   for (const [key, heading] of [
     ['1', 'Make safe'],
     ['2', 'Feet, round 1'],
-    ['3', 'Set up the dials'],
-    ['6', 'Move'],
-    ['8', 'As found, as left'],
+    ['3', 'Level and run-out'],
+    ['4', 'Rough-in'],
+    ['5', 'Set up the dials'],
+    ['8', 'Move'],
+    ['0', 'As found, as left'],
   ] as const) {
     await page.keyboard.press('g')
     await page.keyboard.press(key)

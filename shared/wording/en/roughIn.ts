@@ -57,7 +57,7 @@ export const roughIn = {
     equalHubs: 'Both hubs are taken as equal in diameter.',
   },
   finding: {
-    close: 'Close enough',
+    close: 'Roughed in',
     whole: 'In band at four places',
     moved: 'Moved, feel again',
     strained: 'Strained, uncouple',
