@@ -11,6 +11,8 @@ const props = defineProps<{
   units: UnitSystem
   ghost: Readonly<Record<string, Readonly<Record<string, string>>>>
   clockName: (clock: number) => string
+  /** These places and no others. */
+  fixed?: boolean
 }>()
 const emit = defineEmits<{
   positions: [clocks: number[]]
@@ -85,7 +87,7 @@ const remove = (clock: number) =>
         </td>
         <td>
           <el-button
-            v-if="positions.length > 3"
+            v-if="!fixed && positions.length > 3"
             link
             class="text-button"
             :aria-label="w.removePosition(clockName(clock))"
@@ -96,7 +98,7 @@ const remove = (clock: number) =>
         </td>
       </tr>
     </FigureTable>
-    <div class="positions">
+    <div v-if="!fixed" class="positions">
       <NumberBox
         v-model="added"
         :label="w.anotherPosition"

@@ -7,6 +7,7 @@ import {
   readReadings,
   type ReadingTexts,
 } from '~~/shared/stages/measure/form'
+import { METHOD_FORMS } from '~~/shared/methods/forms'
 import { newId } from '~/device/newId'
 
 /** One set being typed: its boxes bound to the draft, which is folded at every digit. */
@@ -14,13 +15,17 @@ export const useReadingForm = () => {
   const job = useJob()
   const session = useSession()
   const circles = computed(() => job.coupled?.setUp?.circles ?? [])
+  const reads = computed(() => {
+    const how = job.coupled?.setUp?.how
+    return how ? METHOD_FORMS[how.method].reads : 'dials'
+  })
   const { draft: form } = useDraft<ReadingTexts>('readings', () =>
-    blankReadings(circles.value, session.units),
+    blankReadings(circles.value, session.units, undefined, reads.value),
   )
   useUnitsOfDraft(form, nameReadingUnits)
 
   const reset = (positions: readonly number[] = form.value.positions) => {
-    form.value = blankReadings(circles.value, session.units, positions)
+    form.value = blankReadings(circles.value, session.units, positions, reads.value)
   }
   // Boxes of a set-up by another method are not these.
   watch(
@@ -43,7 +48,9 @@ export const useReadingForm = () => {
       ]),
     ),
   )
-  const read = computed(() => readReadings(form.value, shownCircles.value, session.units, graduation.value))
+  const read = computed(() =>
+    readReadings(form.value, shownCircles.value, session.units, graduation.value, reads.value),
+  )
   const correct = (noted: NotedSet) => {
     form.value = editReadings(noted, session.units)
   }
@@ -72,5 +79,5 @@ export const useReadingForm = () => {
   onBeforeUnmount(() => {
     job.draft = null
   })
-  return { form, circles: shownCircles, read, reset, correct, setText, draftId: () => draftId }
+  return { form, circles: shownCircles, reads, read, reset, correct, setText, draftId: () => draftId }
 }

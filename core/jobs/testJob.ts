@@ -1,7 +1,7 @@
 import type { Misalignment } from '../frame/planes'
 import type { EntryBody, LogEntry } from '../logbook/entry'
 import type { CoupledMachine } from '../register/machine'
-import { simulateFace, simulateRim } from '../simulate/dialReadings'
+import { readByMethod } from '../simulate/methodReadings'
 import type { RoughInEntries } from '../stages/roughIn/entries'
 import { SAFETY_POINTS } from '../stages/makeSafe/entries'
 import type { FootChange } from '../stages/plan/entries'
@@ -189,21 +189,12 @@ export class TestJob {
       offset: { v: (truth.offset.v ?? 0) * 0.0254, h: (truth.offset.h ?? 0) * 0.0254 },
       slope: { v: (truth.slope.v ?? 0) / 1000, h: (truth.slope.h ?? 0) / 1000 },
     }
-    const typed = (list: readonly { clock: number; value: number }[]) =>
-      list.map((r) => ({ clock: r.clock, value: fromCore(r.value, 'displacement', 'inch') }))
-    const read: Extract<EntryBody, { kind: 'readings-taken' }>['payload']['circles'] | null =
-      how.method === 'rim-face'
-        ? {
-            rim: typed(simulateRim(line, how.given.rim, CLOCKS)),
-            face: typed(simulateFace(line, { ...how.given.faces[0], sag: 0 }, CLOCKS)),
-          }
-        : how.method === 'reverse-rim'
-          ? {
-              onStationary: typed(simulateRim(line, how.given.onStationary, CLOCKS)),
-              onMovable: typed(simulateRim(line, how.given.onMovable, CLOCKS)),
-            }
-          : null
-    if (!read) throw new Error(`no simulated dials for ${how.method}`)
+    const read = Object.fromEntries(
+      Object.entries(readByMethod(how, line, CLOCKS)).map(([circle, list]) => [
+        circle,
+        list.map((r) => ({ clock: r.clock, value: fromCore(r.value, 'displacement', 'inch') })),
+      ]),
+    )
     return { units: 'inch', circles: read, returned: Object.fromEntries(circles.map((c) => [c, 0])) }
   }
 

@@ -1,10 +1,12 @@
 import type { Outcome } from '../outcome'
 import type { UnitSystem } from '../units/unitSystem'
+import { gapsMethod, type GapsSetUp } from './gaps'
 import { headsMethod, type HeadsSetUp } from './heads'
 import type { Arranged, Circles, Method } from './method'
 import { reverseRimMethod, type ReverseRimSetUp, type ReverseRimUsual } from './reverseRim'
 import { rimFaceMethod, type RimFaceSetUp, type RimFaceUsual } from './rimFace'
 import { spacerFacesMethod, type SpacerFacesSetUp } from './spacerFaces'
+import { footValuesMethod, valuesMethod, type FootValuesSetUp, type ValuesSetUp } from './values'
 
 /** What each method needs to know besides its readings. One row a method. */
 export interface MethodSetUps {
@@ -12,6 +14,9 @@ export interface MethodSetUps {
   'reverse-rim': ReverseRimSetUp
   'spacer-faces': SpacerFacesSetUp
   heads: HeadsSetUp
+  gaps: GapsSetUp
+  values: ValuesSetUp
+  'foot-values': FootValuesSetUp
 }
 
 export type MethodId = keyof MethodSetUps
@@ -22,6 +27,9 @@ export const METHODS: { readonly [M in MethodId]: Method<MethodSetUps[M]> } = {
   'reverse-rim': reverseRimMethod,
   'spacer-faces': spacerFacesMethod,
   heads: headsMethod,
+  gaps: gapsMethod,
+  values: valuesMethod,
+  'foot-values': footValuesMethod,
 }
 
 /** A method with the set-up that belongs to it. */

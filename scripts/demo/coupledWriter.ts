@@ -5,7 +5,7 @@ import type { CoupledState } from '../../core/jobs/coupled'
 import type { MethodGiven, UsualPlaces } from '../../core/methods/methods'
 import { normalFrom, seededRandom, type Random } from '../../core/random/random'
 import { EXACT_DIAL } from '../../core/simulate/dialGauge'
-import { simulateFace, simulateRim } from '../../core/simulate/dialReadings'
+import { readByMethod } from '../../core/simulate/methodReadings'
 import { movableFeet } from '../../core/register/coupledMachine'
 import { doFootwork } from '../../core/stages/move/footwork'
 import { roughCure, roughedBy } from '../../core/stages/roughIn/cure'
@@ -252,38 +252,18 @@ export class CoupledWriter extends JobWriter {
     const { setUp } = await this.state()
     if (!setUp) throw new Error('The demo job reads before it sets up.')
     const dial = { ...EXACT_DIAL, graduation: setUp.coarsest, noise: setUp.coarsest * 0.35 }
-    const typed = (circle: string, list: readonly { clock: number; value: number }[]) =>
-      list.map(({ clock, value }) => ({
-        clock,
-        value:
-          Number(fromCore(value, 'displacement', units).toFixed(4)) +
-          (misread?.circle === circle && misread.clock === clock ? misread.by : 0),
-      }))
-    const rim = (circle: string, mount: Parameters<typeof simulateRim>[1]) =>
-      typed(circle, simulateRim(this.truth, mount, CLOCKS, dial, this.normal))
-    const { how } = setUp
-    const circles: Record<string, { clock: number; value: number }[]> | null =
-      how.method === 'reverse-rim'
-        ? {
-            onStationary: rim('onStationary', how.given.onStationary),
-            onMovable: rim('onMovable', how.given.onMovable),
-          }
-        : how.method === 'rim-face'
-          ? {
-              rim: rim('rim', how.given.rim),
-              face: typed(
-                'face',
-                simulateFace(
-                  this.truth,
-                  { ...how.given.faces[0], sag: how.given.faces[0].sag ?? 0 },
-                  CLOCKS,
-                  dial,
-                  this.normal,
-                ),
-              ),
-            }
-          : null
-    if (!circles) throw new Error(`The demo has no simulated dials for ${how.method}.`)
+    const read = readByMethod(setUp.how, this.truth, CLOCKS, dial, this.normal)
+    const circles = Object.fromEntries(
+      Object.entries(read).map(([circle, list]) => [
+        circle,
+        list.map(({ clock, value }) => ({
+          clock,
+          value:
+            Number(fromCore(value, 'displacement', units).toFixed(4)) +
+            (misread?.circle === circle && misread.clock === clock ? misread.by : 0),
+        })),
+      ]),
+    )
     await this.write(
       {
         kind: 'readings-taken',

@@ -55,8 +55,11 @@ const row = <T extends MethodGiven>(contract: MethodContract<T>, fields: readonl
   }
 }
 
+/** Methods whose operation takes readings round the clock; feelers and typed values have operations of their own. */
+type DialMethod = Exclude<MethodId, 'gaps' | 'values' | 'foot-values'>
+
 /** The methods of the contract. One row a method. */
-const CONTRACTS: Readonly<Record<MethodId, ContractRow>> = {
+const CONTRACTS: Readonly<Record<DialMethod, ContractRow>> = {
   'rim-face': row(rimFaceContract, ['rim']),
   'reverse-rim': row(reverseRimContract, ['onStationary', 'onMovable']),
   'spacer-faces': row(spacerFacesContract, ['atStationary', 'atMovable']),
@@ -67,9 +70,9 @@ const CONTRACTS: Readonly<Record<MethodId, ContractRow>> = {
 export const METHOD_OPERATIONS: readonly Operation[] = Object.values(CONTRACTS).map((c) => c.operation)
 
 /** Methods whose readings go round the clock: those that can be repeated and spread. */
-export const DIAL_METHODS = Object.keys(CONTRACTS) as [MethodId, ...MethodId[]]
+export const DIAL_METHODS = Object.keys(CONTRACTS) as [DialMethod, ...DialMethod[]]
 
-const isMethod = (name: string): name is MethodId => Object.hasOwn(CONTRACTS, name)
+const isMethod = (name: string): name is DialMethod => Object.hasOwn(CONTRACTS, name)
 
 /** Parses the input of any method with dials or heads. */
 export const parseMethod = (name: string, raw: unknown): Parsed =>
@@ -78,7 +81,7 @@ export const parseMethod = (name: string, raw: unknown): Parsed =>
     : { ok: false, issues: [{ path: '', message: wordIssue(issue('no-clock', name)) }] }
 
 /** Which method an input is for, by the fields that only it has; null when none fits. */
-export const methodOf = (raw: unknown): MethodId | null => {
+export const methodOf = (raw: unknown): DialMethod | null => {
   if (typeof raw !== 'object' || raw === null) return null
   return DIAL_METHODS.find((name) => CONTRACTS[name].fields.some((f) => f in raw)) ?? null
 }

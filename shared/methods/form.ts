@@ -1,3 +1,4 @@
+import type { UnitSystem } from '../../core/units/unitSystem'
 import type { MethodGiven } from '../../core/methods/methods'
 import type { Turning } from '../../core/coupling/dialSet'
 
@@ -14,10 +15,15 @@ export interface NumberField {
   readonly sag?: boolean
   /** A swing circle: told as diameter or radius. */
   readonly circle?: boolean
+  /** Starts at this pair of feet. */
+  readonly foot?: 'near' | 'far'
+  /** What stands in the box of a first set-up, by unit system. */
+  readonly usually?: Readonly<Record<UnitSystem, string>>
 }
 
 /** `movable` and `stationary` are called by the names of the machines. */
-export type ChoiceValue = 'movable' | 'stationary' | 'away' | 'back' | 'rises' | 'falls'
+export type ChoiceValue =
+  'movable' | 'stationary' | 'away' | 'back' | 'rises' | 'falls' | 'one' | 'two' | 'plus' | 'minus'
 
 /** A few exclusive words that belong to a method. */
 export interface ChoiceField {
@@ -46,13 +52,24 @@ export interface MethodForm {
   readonly method: MethodGiven['method']
   readonly numbers: readonly NumberField[]
   readonly choices: readonly ChoiceField[]
-  readonly circles: readonly string[]
+  /** Circles in the order they are read, by the choices made. */
+  readonly circles: (choices: Readonly<Record<string, string>>) => readonly string[]
+  /**
+   * `dials`: zeroed at the first position, turned round and back. `felt`: read where it stands. `values`: one figure a
+   * plane, worked out by the instrument.
+   */
+  readonly reads: 'dials' | 'felt' | 'values'
   /** Numbers (millimetres) and words of a set-up in core units, to fill the boxes with. */
   readonly valuesOf: (how: MethodGiven) => Pick<FormValues, 'numbers' | 'choices'> | null
   /** The set-up that these values make, in the unit of the values. */
   readonly given: (values: FormValues) => MethodGiven
   readonly dials: (choices: Readonly<Record<string, string>>) => readonly DrawnDial[]
 }
+
+export const SHOWN: ChoiceField['options'] = ['plus', 'minus']
+/** What plus on the instrument means, from the choice. */
+export const shownSign = (choice: string | undefined): 1 | -1 => (choice === 'minus' ? -1 : 1)
+export const shownAs = (sign: 1 | -1): string => (sign === -1 ? 'minus' : 'plus')
 
 export const RISES: ChoiceField['options'] = ['rises', 'falls']
 

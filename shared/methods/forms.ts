@@ -1,23 +1,32 @@
-import type { MethodGiven, UsualPlaces } from '../../core/methods/methods'
+import type { MethodGiven, MethodId, UsualPlaces } from '../../core/methods/methods'
 import { toCore, type UnitSystem } from '../../core/units/unitSystem'
 import type { MethodForm } from './form'
+import { gapsForm } from './gaps/form'
+import { headsForm } from './heads/form'
 import { reverseRimForm } from './reverseRim/form'
 import { rimFaceForm } from './rimFace/form'
+import { spacerFacesForm } from './spacerFaces/form'
+import { footValuesForm } from './values/footForm'
+import { valuesForm } from './values/form'
 
-export type OfferedMethod = UsualPlaces['method']
+export type OfferedMethod = MethodId
 
-/** Methods a job offers. One row a method. */
+/** Methods a job offers, in the order they are offered. One row a method. */
 export const METHOD_FORMS: { readonly [M in OfferedMethod]: MethodForm } = {
   'rim-face': rimFaceForm,
   'reverse-rim': reverseRimForm,
+  'spacer-faces': spacerFacesForm,
+  gaps: gapsForm,
+  heads: headsForm,
+  values: valuesForm,
+  'foot-values': footValuesForm,
 }
 
-export const isOffered = (method: MethodGiven['method']): method is OfferedMethod =>
-  Object.hasOwn(METHOD_FORMS, method)
+/** Whether an instrument of this method hangs on a bar. */
+export const hasSag = (how: MethodGiven): boolean => METHOD_FORMS[how.method].numbers.some((f) => f.sag)
 
 /** How far the first bar of a set-up hangs, millimetres; 0 for a method whose instruments have none. */
 export const firstSag = (how: MethodGiven): number => {
-  if (!isOffered(how.method)) return 0
   const form = METHOD_FORMS[how.method]
   const field = form.numbers.find((f) => f.sag)
   return (field && form.valuesOf(how)?.numbers[field.id]) ?? 0

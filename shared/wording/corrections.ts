@@ -81,6 +81,7 @@ const valuesOf = (entry: LogEntry, telling: Telling): Values => {
         ...flat(how.given, w.paths, (leaf, at) => {
           const name = at[at.length - 1] ?? ''
           if (typeof leaf !== 'number') return String(leaf)
+          if (at.includes('signs')) return leaf > 0 ? words.methods.options.plus : words.methods.options.minus
           return name === 'sag' ? small(leaf) : name === 'readingSign' ? String(leaf) : tape(leaf)
         }),
         ...feet.map((f): [string, string] => [

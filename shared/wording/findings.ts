@@ -5,7 +5,7 @@ import type { Job } from '../../core/jobs/jobs'
 import type { Closing } from '../../core/stages/close/closing'
 import type { Safety } from '../../core/stages/makeSafe/safety'
 import type { Measurement } from '../../core/stages/measure/measurement'
-import { firstSag } from '../methods/forms'
+import { firstSag, hasSag } from '../methods/forms'
 import { figure } from './figures'
 import { degrees, gapFigure } from './lines'
 import { movableName } from './headlines'
@@ -55,7 +55,10 @@ const COUPLED: {
     const w = words.measuring
     const { why } = setUp.entry.payload
     if (!setUp.holdsZero) return why === '' ? w.missesZero : w.missesZeroWhy(why)
-    return w.setUpFinding(w.methods[setUp.how.method], figure(firstSag(setUp.how), 'displacement', units))
+    return w.setUpFinding(
+      w.methods[setUp.how.method],
+      hasSag(setUp.how) ? figure(firstSag(setUp.how), 'displacement', units) : '',
+    )
   },
   'as-found': (s, t) => measurementFinding(s.measurements[0], t),
   plan: ({ plan }, { words, units }) => {

@@ -81,7 +81,7 @@ export const meaningOfMeasuring = (
   if (!state.setUp || !m) return plain('todo', w.setUpFirst, w.setUpFirstDetail)
   if (stage === 're-measure' && state.moves.length === 0)
     return plain('todo', w.nothingMoved, w.nothingMovedDetail)
-  return meaningOfReadings(m, movableName(state), state.setUp.circles, telling)
+  return meaningOfReadings(m, movableName(state), state.setUp, telling)
 }
 
 /** What the set-up in force means. */

@@ -13,7 +13,7 @@ import { trustRows } from './trustRows'
 
 const LOW = inMil(-8.4, 5.1, -0.36, 0.22)
 const T = tellingOf('inch', TEST_MACHINE)
-const meaning = (job: TestJob) => meaningOfReadings(job.state.latest, 'motor', ['rim', 'face'], T)
+const meaning = (job: TestJob) => meaningOfReadings(job.state.latest, 'motor', job.state.setUp!, T)
 
 describe('what the readings mean', () => {
   it('begins with what to do', () => {

@@ -1,5 +1,7 @@
 import type { Mark } from '../../core/logbook/stage'
 import type { Measurement, NotedSet } from '../../core/stages/measure/measurement'
+import type { SetUp } from '../../core/stages/setUp/setUp'
+import { METHOD_FORMS } from '../methods/forms'
 import { trustOf } from '../../core/stages/measure/readingSet'
 import { clockName, misalignmentWords } from './directions'
 import { figure } from './figures'
@@ -48,14 +50,21 @@ export const weakWords = (m: Pick<Measurement, 'combined' | 'sets'>, telling: Te
 export const meaningOfReadings = (
   m: Measurement,
   movable: string,
-  circles: readonly string[],
+  setUp: Pick<SetUp, 'circles' | 'how'>,
   telling: Telling,
 ): Meaning => {
   const w = telling.words.measuring
+  const { circles } = setUp
   const last = m.sets[m.sets.length - 1]
   if (!last) {
     const names = circles.map((c) => circleName(c, telling).toLowerCase())
-    return { mark: 'todo', headline: w.begin(names.join(' and ')), detail: w.beginDetail }
+    const reads = METHOD_FORMS[setUp.how.method].reads
+    const detail = { dials: w.beginDetail, felt: w.beginFelt, values: w.beginValues }[reads]
+    return {
+      mark: 'todo',
+      headline: reads === 'values' ? w.beginType(names.join(' and ')) : w.begin(names.join(' and ')),
+      detail,
+    }
   }
   if (last.set.refusals.length > 0)
     return {

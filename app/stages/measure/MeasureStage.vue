@@ -1,9 +1,17 @@
 <script setup lang="ts">
 import { isBelieved, type NotedSet } from '~~/core/stages/measure/measurement'
-import { balanceOf, ghostOf, listSets, ringedOf, usableAnyway } from '~~/shared/stages/measure/drawing'
+import {
+  balanceOf,
+  circleLabel,
+  ghostOf,
+  listSets,
+  placeName,
+  ringedOf,
+  signsNote,
+  usableAnyway,
+} from '~~/shared/stages/measure/drawing'
 import type { ReadingBox } from '~~/shared/stages/measure/form'
 import { readingsWorking } from '~~/shared/stages/measure/working'
-import { clockName } from '~~/shared/wording/directions'
 import { meaningOfMeasuring } from '~~/shared/wording/headlines'
 import { circleName, setName } from '~~/shared/wording/readings'
 import { toleranceSource } from '~~/shared/wording/tolerances'
@@ -16,7 +24,7 @@ const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
 const { boardOrTable } = useKeyEvents()
 const reading = useReadingForm()
-const { form, circles, read } = reading
+const { form, circles, reads, read } = reading
 const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
 
 const w = computed(() => telling.value.words.measuring)
@@ -56,7 +64,9 @@ const balance = (circle: string) => ({
   ...balanceOf(shownSet.value, circle, telling.value),
   units: session.units,
 })
-const named = computed(() => circles.value.map((id) => ({ id, name: circleName(id, telling.value) })))
+const named = computed(() =>
+  circles.value.map((id) => ({ id, name: circleLabel(state.value.setUp, id, telling.value) })),
+)
 const fourClock = computed(() => form.value.positions.join() === '0,90,180,270')
 const asTable = computed(() => boardOrTable.value || !fourClock.value)
 const listed = computed(() => listSets(logged.value, telling.value))
@@ -86,9 +96,10 @@ const enter = (from: ReadingBox) => {
   else logOrShow()
 }
 const focusFirst = () => {
-  const [, second = 90] = form.value.positions
+  const [first = 0, second = 90] = form.value.positions
   const [circle] = circles.value
-  if (circle) focus({ circle, clock: second })
+  // Dials stand at zero where they start.
+  if (circle) focus({ circle, clock: reads.value === 'dials' ? second : first })
 }
 
 // Logging, correcting, leaving out.
@@ -155,10 +166,16 @@ const gapWords = computed(() => {
   const name = circleName(gap.circle, telling.value).toLowerCase()
   return gap.clock === null
     ? v.value.nextTurn
-    : v.value.nextReading(name, clockName(gap.clock, telling.value))
+    : v.value.nextReading(name, placeName(state.value.setUp, gap.clock, telling.value))
 })
 const lastMove = computed(() => (props.stage === 're-measure' ? live.value.moves.at(-1) : undefined))
-const turnNote = computed(() => (circles.value.length > 0 ? v.value.note : ''))
+const turnNote = computed(() =>
+  circles.value.length === 0
+    ? ''
+    : { dials: v.value.note, felt: v.value.noteFelt, values: signsNote(state.value.setUp, telling.value) }[
+        reads.value
+      ],
+)
 </script>
 
 <template>
@@ -199,17 +216,18 @@ const turnNote = computed(() => (circles.value.length > 0 ? v.value.note : ''))
         :texts="form.circles"
         :units="session.units"
         :ghost="Object.fromEntries(circles.map((c) => [c, ghost(c)]))"
-        :clock-name="(clock) => clockName(clock, telling)"
+        :clock-name="(clock) => placeName(state.setUp, clock, telling)"
+        :fixed="reads === 'values'"
         @positions="form.positions = $event"
         @update:text="reading.setText"
         @enter="(circle, clock) => enter({ circle, clock })"
         @step="walk"
       />
     </template>
-    <div v-if="(!asTable || !taking) && circles.length" class="balances">
+    <div v-if="(!asTable || !taking) && circles.length && reads !== 'values'" class="balances">
       <SumBalance v-for="c in circles" :key="c" v-bind="balance(c)" />
     </div>
-    <div v-if="taking" class="returned">
+    <div v-if="taking && reads === 'dials'" class="returned">
       <p>{{ v.turn }}</p>
       <NumberBox
         v-for="c in named"
@@ -250,7 +268,7 @@ const turnNote = computed(() => (circles.value.length > 0 ? v.value.note : ''))
     />
     <TrustTable v-if="measurement" :measurement="measurement" />
     <AchievedNote v-if="lastMove" :move="lastMove" />
-    <p v-if="taking && read.blank && !measurement?.sets.length" class="muted">
+    <p v-if="taking && reads === 'dials' && read.blank && !measurement?.sets.length" class="muted">
       {{ telling.words.safety.turning }}
     </p>
     <ShowWorking v-if="measurement?.sets.length" :steps="working" />

@@ -109,14 +109,15 @@ onMounted(() => {
 <template>
   <BoardFrame :title="form.correcting ? w.view.titleCorrecting : w.view.title" :note="w.view.note">
     <template #tools>
-      <ChoiceRow
+      <el-select
+        class="method"
         :model-value="form.method"
-        :label="w.view.method"
-        on-dye
-        :options="methods"
+        :aria-label="w.view.method"
         :disabled="closed"
         @update:model-value="chooseMethod"
-      />
+      >
+        <el-option v-for="m in methods" :key="m.value" :value="m.value" :label="m.name" />
+      </el-select>
     </template>
     <SetUpChain
       :dials="dials"
@@ -156,6 +157,7 @@ onMounted(() => {
           measure="displacement"
         />
         <ChoiceRow
+          v-if="method.numbers.some((n) => n.sag)"
           v-model="form.toldSag"
           :label="w.view.sagToldAs"
           show-label
@@ -179,6 +181,7 @@ onMounted(() => {
           :options="c.options"
         />
         <ChoiceRow
+          v-if="method.reads === 'dials'"
           :ref="keep('turning')"
           v-model="form.turning"
           :note="read.remarks.turning?.text"
@@ -205,17 +208,18 @@ onMounted(() => {
           ]"
         />
       </div>
-      <div class="row turn">
+      <div v-if="method.reads === 'dials'" class="row turn">
         <p>{{ w.view.turn }}</p>
         <NumberBox
-          v-for="circle in method.circles"
+          v-for="circle in method.circles(form.choices)"
           :key="circle"
           :ref="keep(`returned.${circle}`)"
-          v-model="form.returned[circle]!"
+          :model-value="form.returned[circle] ?? ''"
           v-bind="bind(`returned.${circle}`)"
           :label="returnLabel(circle, telling)"
           measure="displacement"
           signed
+          @update:model-value="form.returned[circle] = $event"
         />
       </div>
       <div v-if="read.missesZero" class="why">

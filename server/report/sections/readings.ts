@@ -2,6 +2,8 @@ import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { Measurement } from '../../../core/stages/measure/measurement'
 import { hourName } from '../../../shared/wording/directions'
+import { METHOD_FORMS } from '../../../shared/methods/forms'
+import { placeName } from '../../../shared/stages/measure/drawing'
 import { figure, UNIT_NAMES } from '../../../shared/wording/figures'
 import { circleName, setName, weakWords } from '../../../shared/wording/readings'
 import { trustRows } from '../../../shared/wording/trustRows'
@@ -55,11 +57,16 @@ const round = (m: Measurement, title: string, { telling, personName }: Reported)
   })
   const checks = trustRows(m, telling).map((t) => w.check(t.name, t.found, t.limit, t.passes))
   const weak = weakWords(m, telling)
+  const first = m.sets[0]?.set.setUp ?? null
+  const reads = first ? METHOD_FORMS[first.how.method].reads : 'dials'
+  const valued = reads === 'values'
+  const unit = UNIT_NAMES[units].displacement
+  const signs = { dials: w.signs(unit), felt: w.signsFelt(unit), values: w.signsShown(unit) }[reads]
   const body: Content[] = [
     heading(title),
     grid(
       ['*', 74, ...clocks.map(() => (clocks.length > 4 ? 34 : 44))],
-      [w.signs(UNIT_NAMES[units].displacement), '', ...clocks.map((c) => hourName(c, telling))],
+      [signs, '', ...clocks.map((c) => (valued ? placeName(first, c, telling) : hourName(c, telling)))],
       rows,
     ),
     ...reasons.map((text): Content => ({ text, bold: true })),

@@ -1,6 +1,7 @@
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { FaceMount, RimMount } from '../../../core/methods/method'
 import type { SetUp } from '../../../core/stages/setUp/setUp'
+import { METHOD_FORMS } from '../../../shared/methods/forms'
 import { figure } from '../../../shared/wording/figures'
 import { circleName } from '../../../shared/wording/readings'
 import type { Telling } from '../../../shared/wording/telling'
@@ -33,6 +34,15 @@ const mountWords = (setUp: SetUp, telling: Telling): readonly string[] => {
       ]
     case 'heads':
       return [w.heads(l(how.given.stationaryPlane), l(how.given.movablePlane))]
+    case 'gaps':
+      return [w.gaps(l(how.given.diameter))]
+    case 'values':
+      return [w.values(l(how.given.per)), w.signs(how.given.signs.high, how.given.signs.toward3)]
+    case 'foot-values':
+      return [
+        w.footValues(l(how.given.near), l(how.given.far)),
+        w.signs(how.given.signs.high, how.given.signs.toward3),
+      ]
   }
 }
 
@@ -65,7 +75,7 @@ export const setUps: Section<Pick<CoupledState, 'setUp' | 'measurements'>> = (
         text: [
           ...mountWords(setUp, telling),
           w.feet(setUp.feet.map((f) => w.footAt(l(f.x), footNames(f.id)))),
-          w.turned(shown, setUp.holdsZero),
+          ...(METHOD_FORMS[setUp.how.method].reads === 'dials' ? [w.turned(shown, setUp.holdsZero)] : []),
         ].join(' '),
       },
       ...(setUp.holdsZero ? [] : [{ text: w.usedAlthough(why), bold: true }]),

@@ -3,7 +3,8 @@ import { RISES, risesOf, signOf, type MethodForm } from '../form'
 /** Reverse rim as the set-up asks for it: a bracket each way, a rim dial on either hub. */
 export const reverseRimForm: MethodForm = {
   method: 'reverse-rim',
-  circles: ['onStationary', 'onMovable'],
+  circles: () => ['onStationary', 'onMovable'],
+  reads: 'dials',
   numbers: [
     { id: 'onStationary', measure: 'distance' },
     { id: 'onMovable', measure: 'distance' },

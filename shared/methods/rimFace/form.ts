@@ -3,15 +3,17 @@ import { RISES, risesOf, signOf, type MethodForm } from '../form'
 /** Rim and face as the set-up asks for it: one bracket, a rim dial, a face dial. */
 export const rimFaceForm: MethodForm = {
   method: 'rim-face',
-  circles: ['rim', 'face'],
+  circles: (c) => (c.faceDials === 'two' ? ['rim', 'face1', 'face2'] : ['rim', 'face']),
+  reads: 'dials',
   numbers: [
     { id: 'rimPlane', measure: 'distance' },
     { id: 'faceCircle', measure: 'distance', circle: true },
     { id: 'sag', measure: 'displacement', sag: true },
-    { id: 'faceSag', measure: 'displacement', signed: true },
+    { id: 'faceSag', measure: 'displacement', signed: true, usually: { inch: '0', metric: '0' } },
   ],
   choices: [
     { id: 'carriedBy', options: ['movable', 'stationary'] },
+    { id: 'faceDials', options: ['one', 'two'] },
     { id: 'plunger', options: ['away', 'back'] },
     { id: 'rimRises', options: RISES },
     { id: 'faceRises', options: RISES },
@@ -29,6 +31,7 @@ export const rimFaceForm: MethodForm = {
       },
       choices: {
         carriedBy: rim.carriedBy,
+        faceDials: faces.length === 2 ? 'two' : 'one',
         plunger: face.plunger,
         rimRises: risesOf(rim.readingSign),
         faceRises: risesOf(face.readingSign),
@@ -39,6 +42,12 @@ export const rimFaceForm: MethodForm = {
     const carriedBy = c.carriedBy === 'stationary' ? 'stationary' : 'movable'
     // The tip runs on the other machine's hub: toward the driven machine when the motor carries it.
     const side = carriedBy === 'movable' ? -1 : 1
+    const face = {
+      plunger: c.plunger === 'back' ? 'back' : 'away',
+      diameter: n.faceCircle ?? 0,
+      sag: n.faceSag ?? 0,
+      readingSign: signOf(c.faceRises),
+    } as const
     return {
       method: 'rim-face',
       given: {
@@ -49,14 +58,8 @@ export const rimFaceForm: MethodForm = {
           turning,
           readingSign: signOf(c.rimRises),
         },
-        faces: [
-          {
-            plunger: c.plunger === 'back' ? 'back' : 'away',
-            diameter: n.faceCircle ?? 0,
-            sag: n.faceSag ?? 0,
-            readingSign: signOf(c.faceRises),
-          },
-        ],
+        // The second stands half a turn on, on the same circle.
+        faces: c.faceDials === 'two' ? [face, face] : [face],
       },
     }
   },

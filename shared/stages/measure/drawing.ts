@@ -1,6 +1,8 @@
 import type { Measurement } from '../../../core/stages/measure/measurement'
+import type { SetUp } from '../../../core/stages/setUp/setUp'
 import { trustOf, type ReadingSet } from '../../../core/stages/measure/readingSet'
 import type { Millimetres } from '../../../core/units/unitSystem'
+import { clockName } from '../../wording/directions'
 import { figure } from '../../wording/figures'
 import { circleName, setName, standingWords } from '../../wording/readings'
 import type { Telling } from '../../wording/telling'
@@ -80,4 +82,28 @@ export const usableAnyway = (m: Measurement | undefined): readonly string[] => {
   return m.sets
     .filter((s) => s.leftOut === null && s.set.measured !== null && !s.set.sound)
     .map((s) => s.set.entry.id)
+}
+
+/** A circle by its name over its boxes; an angle that is told over a length says which. */
+export const circleLabel = (setUp: SetUp | null, circle: string, telling: Telling): string =>
+  setUp?.how.method === 'values' && circle === 'angle'
+    ? telling.words.measuring.view.angleOver(
+        figure(setUp.how.given.per, 'distance', telling.units, { unit: true }),
+      )
+    : circleName(circle, telling)
+
+/** Where a reading was taken: a clock position, or the plane a value is told in. */
+export const placeName = (setUp: SetUp | null, clock: number, telling: Telling): string => {
+  const method = setUp?.how.method
+  return method === 'values' || method === 'foot-values'
+    ? telling.words.directions.planes[clock === 0 ? 'v' : 'h']
+    : clockName(clock, telling)
+}
+
+/** What plus means in the boxes, where an instrument's own signs are typed. */
+export const signsNote = (setUp: SetUp | null, telling: Telling): string => {
+  const w = telling.words.measuring.view
+  if (setUp?.how.method !== 'values' && setUp?.how.method !== 'foot-values') return ''
+  const { signs } = setUp.how.given
+  return w.shownSigns(signs.high, signs.toward3)
 }

@@ -3,6 +3,7 @@ import { readingSlip } from '../../../core/setup/distanceSlip'
 import type { NotedSet } from '../../../core/stages/measure/measurement'
 import { fromCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { typedValue, unitOf, withUnit } from '../../forms/typed'
+import type { MethodForm } from '../../methods/form'
 
 /** What stands in the boxes of one set, as typed. */
 export interface ReadingTexts {
@@ -17,19 +18,35 @@ export interface ReadingTexts {
 }
 
 export const FOUR_QUARTERS: readonly number[] = [0, 90, 180, 270]
+/** A value in each plane stands at 12 for the vertical, at 3 for the horizontal. */
+export const TWO_PLANES: readonly number[] = [0, 90]
 
-/** Empty boxes; the first position is where the dials are zeroed. */
+/** How a method's readings come about. */
+export type Reads = MethodForm['reads']
+
+/** Where a circle's dial stands when the first stands at `clock`: a second face dial is half a turn on. */
+export const ownClock = (circle: string, clock: number): number =>
+  circle === 'face2' ? (clock + 180) % 360 : clock
+
+/** Empty boxes; the first position is where dials are zeroed. */
 export const blankReadings = (
   circles: readonly string[],
   units: UnitSystem,
-  positions: readonly number[] = FOUR_QUARTERS,
-): ReadingTexts => ({
-  units,
-  positions: [...positions],
-  circles: Object.fromEntries(circles.map((c) => [c, { [String(positions[0] ?? 0)]: '0' }])),
-  returned: Object.fromEntries(circles.map((c) => [c, ''])),
-  correcting: '',
-})
+  asked: readonly number[] = FOUR_QUARTERS,
+  reads: Reads = 'dials',
+): ReadingTexts => {
+  const positions =
+    reads === 'values' ? TWO_PLANES : asked.join() === TWO_PLANES.join() ? FOUR_QUARTERS : asked
+  return {
+    units,
+    positions: [...positions],
+    circles: Object.fromEntries(
+      circles.map((c) => [c, reads === 'dials' ? { [String(ownClock(c, positions[0] ?? 0))]: '0' } : {}]),
+    ),
+    returned: Object.fromEntries(circles.map((c) => [c, ''])),
+    correcting: '',
+  }
+}
 
 /** A logged set in its boxes, to be corrected. */
 export const editReadings = (noted: NotedSet, units: UnitSystem): ReadingTexts => {
@@ -88,12 +105,16 @@ export const readReadings = (
   circles: readonly string[],
   units: UnitSystem,
   graduation: Readonly<Record<string, number>>,
+  reads: Reads = 'dials',
 ): ReadingsRead => {
+  const turns = reads === 'dials'
   const at = (text: string | undefined) => typedValue(text, 'displacement', units)
   const value = (circle: string, clock: number) => at(texts.circles[circle]?.[String(clock)])
   const order: ReadingBox[] = [
-    ...texts.positions.flatMap((clock) => circles.map((circle) => ({ circle, clock }))),
-    ...circles.map((circle) => ({ circle, clock: null })),
+    ...texts.positions.flatMap((clock) =>
+      circles.map((circle) => ({ circle, clock: ownClock(circle, clock) })),
+    ),
+    ...(turns ? circles.map((circle) => ({ circle, clock: null })) : []),
   ]
   const missing = order.filter((b) =>
     b.clock === null ? at(texts.returned[b.circle]) === null : value(b.circle, b.clock) === null,
@@ -120,16 +141,19 @@ export const readReadings = (
     slips,
     value,
     blank: texts.positions
-      .slice(1)
-      .every((clock) => circles.every((c) => (texts.circles[c]?.[String(clock)] ?? '').trim() === '')),
+      .slice(turns ? 1 : 0)
+      .every((clock) =>
+        circles.every((c) => (texts.circles[c]?.[String(ownClock(c, clock))] ?? '').trim() === ''),
+      ),
     body: {
       kind: 'readings-taken',
       payload: {
         units,
         circles: Object.fromEntries(circles.map((c) => [c, list(c)])),
-        returned: turned.some(([, v]) => v === null)
-          ? null
-          : Object.fromEntries(turned.map(([c, v]) => [c, v ?? 0])),
+        returned:
+          !turns || turned.some(([, v]) => v === null)
+            ? null
+            : Object.fromEntries(turned.map(([c, v]) => [c, v ?? 0])),
       },
     },
   }

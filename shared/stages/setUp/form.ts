@@ -16,8 +16,8 @@ import {
   withUnit,
   type Remark,
 } from '../../forms/typed'
-import type { FormValues, NumberField } from '../../methods/form'
-import { isOffered, METHOD_FORMS, usualValues, type OfferedMethod } from '../../methods/forms'
+import type { FormValues, MethodForm, NumberField } from '../../methods/form'
+import { METHOD_FORMS, usualValues, type OfferedMethod } from '../../methods/forms'
 import { figure } from '../../wording/figures'
 import { capital, type Telling } from '../../wording/telling'
 
@@ -49,14 +49,9 @@ export interface SetUpContext {
   readonly lastJob: SetUpPayload | null
 }
 
-const STARTING_CHOICES: Readonly<Record<string, string>> = {
-  carriedBy: 'movable',
-  plunger: 'away',
-  rimRises: 'rises',
-  faceRises: 'rises',
-  stationaryRises: 'rises',
-  movableRises: 'rises',
-}
+/** The first of each choice. */
+const startingChoices = (form: MethodForm): Readonly<Record<string, string>> =>
+  Object.fromEntries(form.choices.map((c) => [c.id, c.options[0] ?? '']))
 
 const coreHow = (setUp: SetUpPayload): MethodGiven =>
   ({ method: setUp.how.method, given: methodToCore(setUp.how, setUp.units) }) as MethodGiven
@@ -74,15 +69,23 @@ const increments = (feet: readonly number[]): readonly number[] => feet.map((x, 
 export const startSetUp = (context: SetUpContext, units: UnitSystem, method?: OfferedMethod): SetUpTexts => {
   const { machine, last } = context
   const how = last ? coreHow(last) : null
-  const chosen = method ?? (how && isOffered(how.method) ? how.method : machine.usual.method)
+  const chosen = method ?? how?.method ?? machine.usual.method
   const form = METHOD_FORMS[chosen]
   const before = how && form.valuesOf(how)
   const usual = machine.usual.method === chosen ? usualValues(machine.usual, machine.units) : null
-  const known = { ...usual?.numbers, ...before?.numbers }
+  const feet = knownFeet(context)
+  const atFeet = Object.fromEntries(
+    form.numbers.flatMap((f) => {
+      const mm = f.foot && (f.foot === 'near' ? feet[0] : feet[feet.length - 1])
+      return mm === undefined ? [] : [[f.id, mm]]
+    }),
+  )
+  const known: Readonly<Record<string, number>> = { ...atFeet, ...usual?.numbers, ...before?.numbers }
+  const choices = { ...startingChoices(form), ...usual?.choices, ...before?.choices }
   const numbers = Object.fromEntries(
     form.numbers.map((f) => {
       const mm = known[f.id]
-      if (mm === undefined) return [f.id, f.id === 'faceSag' ? '0' : '']
+      if (mm === undefined) return [f.id, f.usually?.[units] ?? '']
       // Sag is asked anew in every job: it is what gets forgotten.
       if (f.sag && context.last === context.lastJob) return [f.id, '']
       return [f.id, f.measure === 'distance' ? asTape(mm, units) : asSmall(mm, units)]
@@ -96,14 +99,14 @@ export const startSetUp = (context: SetUpContext, units: UnitSystem, method?: Of
     toldSag: 'hang',
     toldCircle: 'diameter',
     numbers,
-    choices: { ...STARTING_CHOICES, ...usual?.choices, ...before?.choices },
-    feet: increments(knownFeet(context)).map((mm) => asTape(mm, units)),
+    choices,
+    feet: increments(feet).map((mm) => asTape(mm, units)),
     graduation: graduation
       ? asSmall(toCore(graduation, 'displacement', last.units), units)
       : units === 'inch'
         ? '0.5'
         : '0.01',
-    returned: Object.fromEntries(form.circles.map((c) => [c, ''])),
+    returned: Object.fromEntries(form.circles(choices).map((c) => [c, ''])),
     why: '',
   }
 }
@@ -240,7 +243,7 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
     }
   })
 
-  boxes.push('turning')
+  if (form.reads === 'dials') boxes.push('turning')
   if (!form.dials(texts.choices).every((d) => travels({ ...d, turning: texts.turning }))) {
     remarks.turning = faulty(w.neverTravels)
     missing.push('turning')
@@ -253,14 +256,15 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
     missing.push('graduation')
   }
   const returned: Record<string, number> = {}
-  for (const circle of form.circles) {
+  const circles = form.circles(texts.choices)
+  for (const circle of form.reads === 'dials' ? circles : []) {
     const box = `returned.${circle}`
     boxes.push(box)
     const mm = typedMillimetres(texts.returned[circle], 'displacement', units)
     if (mm === null) missing.push(box)
     else returned[circle] = mm
   }
-  const missesZero = form.circles.some((c) => {
+  const missesZero = circles.some((c) => {
     const mm = returned[c]
     return mm !== undefined && graduation !== null && beyondReturnLimit(mm, units, graduation)
   })
@@ -287,8 +291,8 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
         pair: p.id,
         x: inUnits(feet[i] ?? 0, 'distance'),
       })),
-      graduation: Object.fromEntries(form.circles.map((c) => [c, inUnits(graduation ?? 0, 'displacement')])),
-      returned: Object.fromEntries(form.circles.map((c) => [c, inUnits(returned[c] ?? 0, 'displacement')])),
+      graduation: Object.fromEntries(circles.map((c) => [c, inUnits(graduation ?? 0, 'displacement')])),
+      returned: Object.fromEntries(circles.map((c) => [c, inUnits(returned[c] ?? 0, 'displacement')])),
       why: missesZero ? texts.why.trim() : '',
     }
   }

@@ -11,6 +11,9 @@ export const measuring = {
     'reverse-rim': 'Reverse rim',
     'spacer-faces': 'Faces across a spacer',
     heads: 'Heads on both shafts',
+    gaps: 'Gap and straightedge',
+    values: 'Values at the coupling',
+    'foot-values': 'Values at two feet',
   } satisfies Record<MethodId, string>,
   /** Circles by name, as they stand before "dial" or alone. */
   circles: {
@@ -24,6 +27,12 @@ export const measuring = {
     atMovable: 'Motor face',
     stationary: 'Driven head',
     movable: 'Motor head',
+    steps: 'Rim step',
+    gaps: 'Gap',
+    offset: 'Offset',
+    angle: 'Angle',
+    nearPlane: 'Near feet',
+    farPlane: 'Far feet',
   } as Readonly<Record<string, string>>,
   trust: {
     none: 'No readings yet',
@@ -65,8 +74,11 @@ export const measuring = {
   ordinals: ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth', 'Seventh', 'Eighth'],
   setName: (nth: number) => `set ${nth}`,
   begin: (circles: string) => `Read ${circles} at each position.`,
+  beginType: (circles: string) => `Type ${circles} in both planes.`,
   beginDetail:
     'Zero the dials at the first position. Always turn the same way, and stop on the mark without turning back.',
+  beginFelt: 'Nothing turns. A stack of feelers is typed as it is, 20+18.',
+  beginValues: 'Type what the instrument shows, with its own sign. It is turned round as the set-up says.',
   notEnough: 'Not enough to go by yet.',
   nothingExposes: 'Nothing could expose a bad reading here.',
   soFar: (where: string) => `So far: ${where}.`,
@@ -107,7 +119,7 @@ export const measuring = {
     repeatAt: (circle: string, hour: string) => `Repeat, ${circle.toLowerCase()} at ${hour}`,
     repeatOf: (quantity: string) => `Repeat, ${quantity.toLowerCase()}`,
   },
-  setUpFinding: (method: string, sag: string) => `${method}, sag ${sag}`,
+  setUpFinding: (method: string, sag: string) => (sag === '' ? method : `${method}, sag ${sag}`),
   missesZero: 'A dial misses zero after a turn',
   missesZeroWhy: (why: string) => `Misses zero: ${why}`,
   /** What stands on the stage itself. */
@@ -115,6 +127,10 @@ export const measuring = {
     table: 'Table',
     turn: 'Turn on until the full turn is done. Back at the start the dials show:',
     note: 'seen from behind the motor · turn clockwise · plunger in is plus',
+    noteFelt: 'seen from behind the motor · a rim step is plus where the motor rim is higher',
+    angleOver: (length: string) => `Angle over ${length}`,
+    shownSigns: (high: 1 | -1, toward3: 1 | -1) =>
+      `as the instrument shows them · motor high is ${high > 0 ? 'plus' : 'minus'}, toward 3 is ${toward3 > 0 ? 'plus' : 'minus'}`,
     useAnyway: (set: string) => `Use the ${set} anyway and say why`,
     leaveSet: 'Leave the set as it was',
     another: 'Read another set',

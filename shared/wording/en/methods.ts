@@ -2,7 +2,16 @@ import type { MethodId } from '../../../core/methods/methods'
 
 /** What a set-up asks for, method by method: the labels of its boxes and choices. */
 export const methods = {
-  options: { rises: 'Rises', falls: 'Falls', away: 'Away', back: 'Back' },
+  options: {
+    rises: 'Rises',
+    falls: 'Falls',
+    away: 'Away',
+    back: 'Back',
+    one: 'One',
+    two: 'Two, half a turn apart',
+    plus: 'Plus',
+    minus: 'Minus',
+  },
   labels: {
     'rim-face': {
       rimPlane: 'Centre to rim dial',
@@ -10,6 +19,7 @@ export const methods = {
       sag: 'Bar sag',
       faceSag: 'Face dial’s own sag',
       carriedBy: 'The bracket sits on',
+      faceDials: 'Face dials',
       plunger: 'Face plunger points',
       rimRises: 'Press the rim plunger',
       faceRises: 'Press the face plunger',
@@ -22,8 +32,37 @@ export const methods = {
       stationaryRises: 'Press the plunger on the driven hub',
       movableRises: 'Press the plunger on the motor hub',
     },
+    'spacer-faces': {
+      spoolLength: 'Between the flex planes',
+      circleStationary: 'Driven face circle',
+      circleMovable: 'Motor face circle',
+      faceSagStationary: 'Driven face dial’s own sag',
+      faceSagMovable: 'Motor face dial’s own sag',
+      plungerStationary: 'Driven face plunger points',
+      plungerMovable: 'Motor face plunger points',
+      risesStationary: 'Press the driven face plunger',
+      risesMovable: 'Press the motor face plunger',
+    },
+    heads: {
+      stationaryPlane: 'Centre to driven head',
+      movablePlane: 'Centre to motor head',
+    },
+    gaps: { gapCircle: 'Gaps felt on a circle' },
+    values: {
+      per: 'Angle told over a length of',
+      shownHigh: 'Motor high: it shows',
+      shownToward3: 'Motor toward 3: it shows',
+      shownEndHigh: 'Motor’s far end high: it shows',
+      shownEndToward3: 'Motor’s far end toward 3: it shows',
+    },
+    'foot-values': {
+      near: 'Centre to the near value',
+      far: 'Centre to the far value',
+      shownHigh: 'Motor high: it shows',
+      shownToward3: 'Motor toward 3: it shows',
+    },
   },
 } satisfies {
-  readonly labels: { readonly [M in MethodId]?: Readonly<Record<string, string>> }
+  readonly labels: { readonly [M in MethodId]: Readonly<Record<string, string>> }
   readonly [other: string]: Readonly<Record<string, unknown>>
 }

@@ -269,6 +269,8 @@ export const things = {
   'foot-size': 'the size of the foot',
   'low-end': 'which end is low',
   'level-by': 'how the level was read',
+  'angle-told-over': 'the length the angle is told over',
+  'plane-of-the-values': 'where the values are told',
   'clock-position': 'the clock position',
   'stationary-hubs-diameter': 'the diameter of the hub that stays',
   'movable-hubs-diameter': 'the diameter of the hub that is moved',

@@ -1,0 +1,7 @@
+import { z } from 'zod'
+import { positive } from '../../calculation/fields'
+
+export const gapsSetUp = z.object({
+  method: z.literal('gaps'),
+  given: z.object({ diameter: positive('diameter-the-gaps-are-read-on') }),
+})

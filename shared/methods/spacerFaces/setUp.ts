@@ -1,0 +1,12 @@
+import { z } from 'zod'
+import { positive } from '../../calculation/fields'
+import { faceMount } from '../rimFace/setUp'
+
+export const spacerFacesSetUp = z.object({
+  method: z.literal('spacer-faces'),
+  given: z.object({
+    atStationary: faceMount,
+    atMovable: faceMount,
+    spoolLength: positive('spool-length', undefined, 0.4),
+  }),
+})
