@@ -11,6 +11,8 @@ const props = defineProps<{
   /** Positions that misfit. */
   ringed: readonly number[]
   notes: Readonly<Record<string, string>>
+  /** Quarters that are read. */
+  positions: readonly number[]
   value: (clock: number) => number | null
 }>()
 const emit = defineEmits<{
@@ -30,9 +32,10 @@ const label = ({ clock, hour }: (typeof POSITIONS)[number]) => {
   const reading = w.readingAt(props.name, w.oclock(hour))
   return props.ringed.includes(clock) ? w.misfits(reading) : reading
 }
+const shown = computed(() => POSITIONS.filter((p) => props.positions.includes(p.clock)))
 const boxes = useTemplateRef<{ focus: () => void }[]>('boxes')
 const focused = ref(0)
-const focus = (clock: number) => boxes.value?.[POSITIONS.findIndex((p) => p.clock === clock)]?.focus()
+const focus = (clock: number) => boxes.value?.[shown.value.findIndex((p) => p.clock === clock)]?.focus()
 defineExpose({ focus })
 const note = (clock: number) =>
   props.notes[String(clock)] || (props.ghost[String(clock)] ? w.before(props.ghost[String(clock)]!) : '')
@@ -42,7 +45,7 @@ const note = (clock: number) =>
   <div class="pad" role="group" :aria-label="w.dialOf(name)">
     <DialFace class="face" :name="name" :value="value(focused)" :units="units" />
     <div
-      v-for="p in POSITIONS"
+      v-for="p in shown"
       :key="p.clock"
       v-memo="[name, units, texts[String(p.clock)], ringed.includes(p.clock), note(p.clock)]"
       :class="['at', p.area, { ringed: ringed.includes(p.clock) }]"

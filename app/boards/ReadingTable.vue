@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { normalClock } from '~~/core/frame/clock'
+import { clockOfArc, normalClock } from '~~/core/frame/clock'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { typedValue } from '~~/shared/forms/typed'
 
@@ -13,6 +13,8 @@ const props = defineProps<{
   clockName: (clock: number) => string
   /** These places and no others. */
   fixed?: boolean
+  /** What standing 5 degrees off a mark would cost, in words; empty while nothing is known. */
+  cost?: string
 }>()
 const emit = defineEmits<{
   positions: [clocks: number[]]
@@ -56,6 +58,24 @@ const add = () => {
     first,
     ...[...rest, clock].sort((a, b) => normalClock(a - first) - normalClock(b - first)),
   ])
+}
+/** From marks on the rim: how far along it, on what diameter. */
+const arc = ref('')
+const rim = ref('')
+const marked = computed(() => {
+  const [along, across] = [
+    typedValue(arc.value, 'distance', props.units),
+    typedValue(rim.value, 'distance', props.units),
+  ]
+  if (along === null || across === null || across <= 0) return null
+  const degrees = normalClock(clockOfArc(along, across))
+  return Math.round(degrees * 10) / 10
+})
+const addMarked = () => {
+  if (marked.value === null) return
+  added.value = String(marked.value)
+  arc.value = ''
+  add()
 }
 const remove = (clock: number) =>
   emit(
@@ -115,6 +135,29 @@ const remove = (clock: number) =>
         {{ w.eight }}
       </el-button>
     </div>
+    <div v-if="!fixed" class="positions marks" role="group" :aria-label="w.helper.title">
+      <NumberBox
+        v-model="arc"
+        :label="w.helper.arc"
+        measure="distance"
+        :units="units"
+        on-dye
+        @enter="addMarked"
+      />
+      <NumberBox
+        v-model="rim"
+        :label="w.helper.diameter"
+        measure="distance"
+        :units="units"
+        on-dye
+        @enter="addMarked"
+      />
+      <template v-if="marked !== null">
+        <span class="figure">{{ w.helper.comesTo(String(marked)) }}</span>
+        <el-button class="dye-button" @click="addMarked">{{ w.helper.add(String(marked)) }}</el-button>
+      </template>
+      <p v-if="cost" class="cost">{{ cost }}</p>
+    </div>
   </div>
 </template>
 
@@ -122,6 +165,14 @@ const remove = (clock: number) =>
 .wrap {
   overflow: auto;
   min-height: 0;
+}
+.marks {
+  border-top: 1px solid var(--dye-line);
+}
+.cost {
+  flex-basis: 100%;
+  color: var(--scribe-dim);
+  font-size: 14px;
 }
 .positions {
   display: flex;

@@ -5,7 +5,9 @@ import {
   editReadings,
   nameReadingUnits,
   readReadings,
+  WAYS,
   type ReadingTexts,
+  type Way,
 } from '~~/shared/stages/measure/form'
 import { METHOD_FORMS } from '~~/shared/methods/forms'
 import { newId } from '~/device/newId'
@@ -24,8 +26,11 @@ export const useReadingForm = () => {
   )
   useUnitsOfDraft(form, nameReadingUnits)
 
-  const reset = (positions: readonly number[] = form.value.positions) => {
-    form.value = blankReadings(circles.value, session.units, positions, reads.value)
+  const reset = (
+    positions: readonly number[] = form.value.positions,
+    zeroedTwice: boolean = form.value.zeroedTwice,
+  ) => {
+    form.value = blankReadings(circles.value, session.units, positions, reads.value, zeroedTwice)
   }
   // Boxes of a set-up by another method are not these.
   watch(
@@ -54,6 +59,14 @@ export const useReadingForm = () => {
   const correct = (noted: NotedSet) => {
     form.value = editReadings(noted, session.units)
   }
+  /** Another way round the clock: what stands in the boxes stays, but for the zeros. */
+  const take = (way: Way) => {
+    const before = form.value
+    reset(WAYS[way], way === 'twice')
+    for (const [circle, boxes] of Object.entries(before.circles))
+      for (const [clock, text] of Object.entries(boxes))
+        if (text.trim() !== '' && text.trim() !== '0') setText(circle, Number(clock), text)
+  }
   const setText = (circle: string, clock: number, text: string) => {
     const boxes = form.value.circles[circle] ?? {}
     form.value.circles[circle] = { ...boxes, [String(clock)]: text }
@@ -79,5 +92,5 @@ export const useReadingForm = () => {
   onBeforeUnmount(() => {
     job.draft = null
   })
-  return { form, circles: shownCircles, reads, read, reset, correct, setText, draftId: () => draftId }
+  return { form, circles: shownCircles, reads, read, reset, take, correct, setText, draftId: () => draftId }
 }

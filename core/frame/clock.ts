@@ -59,3 +59,13 @@ export const distinctClocks = (clocks: readonly Degrees[]): readonly Degrees[] =
   }
   return kept
 }
+
+/** The clock angle of a mark this far along a rim from the 12 mark. Arc and diameter in one unit. */
+export const clockOfArc = (arc: number, diameter: number): Degrees => ((arc / (diameter / 2)) * 180) / Math.PI
+
+/**
+ * The most a reading on this circle shifts when the shaft stands this far off its mark: the chord of the swing.
+ * Amplitude as fitted; its unit out.
+ */
+export const clockErrorCost = (amplitude: number, error: Degrees): number =>
+  2 * amplitude * Math.sin((Math.abs(error) * Math.PI) / 360)

@@ -33,6 +33,17 @@ describe('what the readings mean', () => {
     expect(meaning(job).detail).toContain('motor 8.4 mil low, 5.1 mil toward 3')
   })
 
+  it('says which plane is not known, never zero', () => {
+    const job = new TestJob().ready()
+    const { payload } = job.read(LOW)
+    job.entries.pop()
+    const circles = Object.fromEntries(
+      Object.entries(payload.circles).map(([c, list]) => [c, list.filter((r) => r.clock % 180 === 0)]),
+    )
+    job.add({ kind: 'readings-taken', payload: { ...payload, circles } })
+    expect(meaning(job).detail).toContain('The horizontal is not known: it was not read.')
+  })
+
   it('says when the face is too small for its limit, and how large it would have to be', () => {
     const job = new TestJob().ready()
     const [face] = SET_UP.how.method === 'rim-face' ? SET_UP.how.given.faces : []

@@ -1,3 +1,4 @@
+import { PLANES } from '../../core/frame/planes'
 import type { Mark } from '../../core/logbook/stage'
 import type { Measurement, NotedSet } from '../../core/stages/measure/measurement'
 import type { SetUp } from '../../core/stages/setUp/setUp'
@@ -76,7 +77,11 @@ export const meaningOfReadings = (
   const far = farEnd(last.set.setUp.feet, telling)
   const parallel = m.judgement !== null && isParallel(m.judgement)
   const weak = weakWords(m, telling)
-  const and = (detail: string) => (weak ? `${detail} ${weak}` : detail)
+  const unknown = m.coupling
+    ? PLANES.filter((p) => m.coupling?.offset[p] === null && m.coupling.slope[p] === null)
+    : []
+  const oneOnly = unknown.map((p) => w.planeUnknown(telling.words.directions.planes[p]))
+  const and = (detail: string) => [detail, ...oneOnly, ...(weak ? [weak] : [])].filter(Boolean).join(' ')
   const where = m.coupling ? `${movable} ${misalignmentWords(m.coupling, parallel, telling)}` : ''
   if (m.trust === 'unproven')
     return { mark: 'todo', headline: w.nothingExposes, detail: and(`${w.flags.unproven} ${w.soFar(where)}`) }

@@ -1,5 +1,6 @@
 import { isBelieved, type Measurement } from '../../core/stages/measure/measurement'
 import { trustOf } from '../../core/stages/measure/readingSet'
+import { METHOD_FORMS } from '../methods/forms'
 import type { RepeatRow } from '../../core/trust/compareMeasurements'
 import { hourName } from './directions'
 import { figure } from './figures'
@@ -43,7 +44,8 @@ export const trustRows = (m: Measurement, telling: Telling): readonly TrustRow[]
   const rows: TrustRow[] = []
   for (const circle of last.setUp.circles) {
     const t = trustOf(last, circle)
-    if (!t) continue
+    // Values that an instrument worked out balance by themselves: that checks nothing.
+    if (!t || METHOD_FORMS[last.setUp.how.method].reads === 'values') continue
     const name = circleName(circle, telling)
     if (t.closure !== null)
       rows.push({

@@ -52,6 +52,11 @@ export class Job {
 
   /** A job that others have brought this far through the server, opened where it stands. */
   async prepared(logged: readonly EntryBody[] = [], like = 'CP-11') {
+    return this.begun([...lockOut, feetSit, hubsClose, setUp, ...logged], like)
+  }
+
+  /** A job with nothing but these entries after its opening, opened where it stands. */
+  async begun(logged: readonly EntryBody[], like = 'CP-11') {
     const tag = await this.register(like)
     const id = randomUUID()
     const post = async (path: string, data: object) => {
@@ -60,7 +65,7 @@ export class Job {
     }
     let after = randomUUID()
     await post('/api/jobs', { id, machine: tag, opening: draft(OPENING, { id: after }) })
-    for (const body of [...lockOut, feetSit, hubsClose, setUp, ...logged]) {
+    for (const body of logged) {
       const entry = draft(body, { after })
       await post(`/api/jobs/${id}/entries`, entry)
       after = entry.id
@@ -100,6 +105,12 @@ export class Job {
     await this.page.getByLabel('rim step at 3').fill('4')
     await this.next('Log what was felt')
     await this.next('Close enough: go on')
+  }
+
+  /** Picks the measuring method at the set-up. */
+  async method(name: string) {
+    await this.page.getByRole('combobox', { name: 'Method' }).press('Enter')
+    await this.page.getByRole('option', { name, exact: true }).click()
   }
 
   async setUp() {

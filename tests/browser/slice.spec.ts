@@ -146,7 +146,7 @@ test('two brackets, a dial on each hub: reverse rim from the set-up to the verdi
   await job.makeSafe()
   await job.feetSit()
   await job.hubsClose()
-  await page.getByText('Reverse rim', { exact: true }).click()
+  await job.method('Reverse rim')
   await page.getByLabel('Centre to dial on driven hub').fill('3')
   await page.getByLabel('Centre to dial on motor hub').fill('4')
   for (const bar of [/^Sag of the motor/, /^Sag of the driven/]) await page.getByLabel(bar).first().fill('0')

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { clockErrorCost } from '~~/core/frame/clock'
 import { isBelieved, type NotedSet } from '~~/core/stages/measure/measurement'
 import {
   balanceOf,
@@ -10,8 +11,9 @@ import {
   signsNote,
   usableAnyway,
 } from '~~/shared/stages/measure/drawing'
-import type { ReadingBox } from '~~/shared/stages/measure/form'
+import { FOUR_QUARTERS, ownClock, wayOf, type ReadingBox, type Way } from '~~/shared/stages/measure/form'
 import { readingsWorking } from '~~/shared/stages/measure/working'
+import { figure } from '~~/shared/wording/figures'
 import { meaningOfMeasuring } from '~~/shared/wording/headlines'
 import { circleName, setName } from '~~/shared/wording/readings'
 import { toleranceSource } from '~~/shared/wording/tolerances'
@@ -67,9 +69,37 @@ const balance = (circle: string) => ({
 const named = computed(() =>
   circles.value.map((id) => ({ id, name: circleLabel(state.value.setUp, id, telling.value) })),
 )
-const fourClock = computed(() => form.value.positions.join() === '0,90,180,270')
+/** Every position is a quarter: the pads can take them. */
+const fourClock = computed(
+  () => reads.value !== 'values' && form.value.positions.every((c) => FOUR_QUARTERS.includes(c)),
+)
+const ways = computed(() => {
+  const names: Readonly<Record<string, string>> = reads.value === 'dials' ? v.value.ways : v.value.waysFelt
+  return Object.entries(names).map(([value, name]) => ({ value, name }))
+})
+const way = computed(() => wayOf(form.value) ?? 'list')
+const take = (chosen: string) => {
+  if (chosen === 'list') boardOrTable.value = true
+  else reading.take(chosen as Way)
+}
+/** What a shaft standing 5 degrees off would do to the circle that swings most. */
+const cost = computed(() => {
+  const fits = Object.values(shownSet.value?.measured?.fits ?? {})
+  const swing = Math.max(0, ...fits.map((f) => Math.hypot(f.cos ?? 0, f.sin ?? 0)))
+  return swing === 0
+    ? ''
+    : v.value.helper.cost(
+        figure(clockErrorCost(swing, 5), 'displacement', session.units, { unit: true, extra: 1 }),
+      )
+})
 const asTable = computed(() => boardOrTable.value || !fourClock.value)
 const listed = computed(() => listSets(logged.value, telling.value))
+
+/** A list of one's own is zeroed once, where it starts. */
+const setPositions = (clocks: number[]) => {
+  if (form.value.zeroedTwice) reading.take('four')
+  form.value.positions = clocks
+}
 
 // Walking the boxes.
 const pads = useTemplateRef<{ focus: (clock: number) => void }[]>('pads')
@@ -181,6 +211,15 @@ const turnNote = computed(() =>
 <template>
   <BoardFrame :title="title" :note="turnNote">
     <template #tools>
+      <el-select
+        v-if="taking && reads !== 'values' && circles.length > 0"
+        class="way"
+        :model-value="way"
+        :aria-label="v.way"
+        @update:model-value="take"
+      >
+        <el-option v-for="o in ways" :key="o.value" :value="o.value" :label="o.name" />
+      </el-select>
       <el-button
         v-if="fourClock && taking"
         class="dye-button"
@@ -202,6 +241,7 @@ const turnNote = computed(() =>
           :ghost="ghost(c.id)"
           :ringed="ringed(c.id)"
           :notes="notes(c.id)"
+          :positions="form.positions.map((p) => ownClock(c.id, p))"
           :value="(clock) => read.value(c.id, clock)"
           @update:text="(clock, text) => reading.setText(c.id, clock, text)"
           @enter="enter({ circle: c.id, clock: $event })"
@@ -218,7 +258,8 @@ const turnNote = computed(() =>
         :ghost="Object.fromEntries(circles.map((c) => [c, ghost(c)]))"
         :clock-name="(clock) => placeName(state.setUp, clock, telling)"
         :fixed="reads === 'values'"
-        @positions="form.positions = $event"
+        :cost="cost"
+        @positions="setPositions"
         @update:text="reading.setText"
         @enter="(circle, clock) => enter({ circle, clock })"
         @step="walk"
@@ -244,7 +285,7 @@ const turnNote = computed(() =>
       />
     </div>
     <OverlaidShafts
-      v-if="!taking && measurement?.coupling && state.setUp"
+      v-if="(!taking || reads === 'values') && measurement?.coupling && state.setUp"
       :feet="state.setUp.feet"
       :tolerance="state.tolerance"
       :found="stage === 're-measure' ? (state.asFound?.coupling ?? null) : null"
@@ -303,6 +344,10 @@ const turnNote = computed(() =>
 </template>
 
 <style scoped>
+.way {
+  flex: none;
+  width: 215px;
+}
 .pads,
 .balances {
   display: grid;

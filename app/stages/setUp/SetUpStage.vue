@@ -55,6 +55,10 @@ const sets = computed(
       .length ?? 0,
 )
 
+const title = computed(() => {
+  const name = w.value.view.titles[method.value.reads]
+  return form.value.correcting ? w.value.view.correcting(name) : name
+})
 const meaning = computed(() => meaningOfSetUp(read.value, form.value, telling.value))
 
 const boxes = new Map<string, { focus: () => void }>()
@@ -107,7 +111,7 @@ onMounted(() => {
 </script>
 
 <template>
-  <BoardFrame :title="form.correcting ? w.view.titleCorrecting : w.view.title" :note="w.view.note">
+  <BoardFrame :title="title" :note="w.view.note">
     <template #tools>
       <el-select
         class="method"
@@ -235,8 +239,8 @@ onMounted(() => {
     </div>
   </BoardFrame>
   <LedgerFrame :mark="meaning.mark" :headline="meaning.headline">
-    <p>{{ w.view.checks }}</p>
-    <p class="muted">{{ telling.words.safety.turning }}</p>
+    <p>{{ w.view.checks[method.reads] }}</p>
+    <p v-if="method.reads === 'dials'" class="muted">{{ telling.words.safety.turning }}</p>
     <template v-if="job.coupled?.setUp && !closed">
       <p v-if="form.correcting && sets" class="muted">
         {{ w.reapplies(telling.words.measuring.sets(sets)) }}
@@ -270,6 +274,10 @@ onMounted(() => {
 </template>
 
 <style scoped>
+.method {
+  flex: none;
+  width: 250px;
+}
 .fields {
   display: grid;
   gap: 12px;

@@ -47,6 +47,8 @@ export const trustLimits = (setUp: SetUp, tolerance: SettledTolerance) => ({
 const sumsOf = (readings: readonly Reading[]) => {
   const at = (clock: number) => readings.find((r) => r.clock === clock)?.value
   const [r12, r3, r6, r9] = [at(0), at(90), at(180), at(270)]
+  // Dials zeroed twice can't be held against one another.
+  if (new Set(readings.map((r) => r.group ?? '')).size > 1) return null
   if (readings.length !== 4 || r12 === undefined || r3 === undefined || r6 === undefined || r9 === undefined)
     return null
   return { topBottom: r12 + r6, leftRight: r3 + r9 }

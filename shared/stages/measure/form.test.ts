@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { inMil, TestJob } from '../../../core/jobs/testJob'
-import { blankReadings, editReadings, nameReadingUnits, readReadings, type ReadingTexts } from './form'
+import {
+  blankReadings,
+  editReadings,
+  nameReadingUnits,
+  readReadings,
+  wayOf,
+  WAYS,
+  zerosOf,
+  type ReadingTexts,
+} from './form'
 
 const CIRCLES = ['rim', 'face'] as const
 const GRADUATION = { rim: 0.5, face: 0.5 }
@@ -83,5 +92,39 @@ describe('the boxes of a set', () => {
       back.circles.rim?.[2]?.value ?? NaN,
       6,
     )
+  })
+})
+
+describe('ways round the clock', () => {
+  const taken = (way: keyof typeof WAYS, typed: Readonly<Record<string, string>>) => {
+    const texts = blankReadings(CIRCLES, 'inch', WAYS[way], 'dials', way === 'twice')
+    for (const c of CIRCLES) texts.circles[c] = { ...texts.circles[c], ...typed }
+    return { texts, ...readReadings(texts, CIRCLES, 'inch', GRADUATION) }
+  }
+  it.each(Object.keys(WAYS) as (keyof typeof WAYS)[])('%s is known again by its positions', (way) => {
+    const { texts, blank } = taken(way, {})
+    expect([wayOf(texts), blank]).toEqual([way, true])
+  })
+
+  it('a start at the side is zeroed there', () => {
+    const { texts } = taken('from-3', {})
+    expect(texts.circles[CIRCLES[0] as string]).toEqual({ '90': '0' })
+  })
+
+  it('zeroed twice, each pair has a zero of its own, and says so in its entry', () => {
+    const { texts, body, blank } = taken('twice', { '180': '-23', '270': '-18' })
+    expect(zerosOf(texts)).toEqual([0, 90])
+    expect(blank).toBe(false)
+    expect(Object.values(body.payload.circles)[0]).toEqual([
+      { clock: 0, value: 0, group: '12-6' },
+      { clock: 180, value: -23, group: '12-6' },
+      { clock: 90, value: 0, group: '3-9' },
+      { clock: 270, value: -18, group: '3-9' },
+    ])
+  })
+
+  it('one plane alone asks for its own two positions only', () => {
+    const { missing } = taken('12-6', { '180': '4' })
+    expect(missing.every((b) => b.clock === null)).toBe(true)
   })
 })

@@ -9,6 +9,8 @@ import type { MethodForm } from '../../methods/form'
 export interface ReadingTexts {
   units: UnitSystem
   positions: number[]
+  /** Zeroed at 12 for 12 and 6, again at 3 for 3 and 9. */
+  zeroedTwice: boolean
   /** By circle, then by clock angle. */
   circles: Record<string, Record<string, string>>
   /** By circle. */
@@ -20,6 +22,31 @@ export interface ReadingTexts {
 export const FOUR_QUARTERS: readonly number[] = [0, 90, 180, 270]
 /** A value in each plane stands at 12 for the vertical, at 3 for the horizontal. */
 export const TWO_PLANES: readonly number[] = [0, 90]
+
+/** Ways a set is taken round the clock, by the positions in the order they are read. */
+export const WAYS = {
+  four: FOUR_QUARTERS,
+  'from-3': [90, 180, 270, 0],
+  'from-6': [180, 270, 0, 90],
+  'from-9': [270, 0, 90, 180],
+  twice: [0, 180, 90, 270],
+  '12-6': [0, 180],
+  '3-9': [90, 270],
+} as const satisfies Readonly<Record<string, readonly number[]>>
+export type Way = keyof typeof WAYS
+
+/** The way these boxes are taken; null for a list of one's own. */
+export const wayOf = ({
+  positions,
+  zeroedTwice,
+}: Pick<ReadingTexts, 'positions' | 'zeroedTwice'>): Way | null =>
+  (Object.keys(WAYS) as Way[]).find(
+    (w) => WAYS[w].join() === positions.join() && (w === 'twice') === zeroedTwice,
+  ) ?? null
+
+/** Where dials stand at zero by agreement: where the set starts, and where they were zeroed again. */
+export const zerosOf = ({ positions, zeroedTwice }: Pick<ReadingTexts, 'positions' | 'zeroedTwice'>) =>
+  zeroedTwice ? [0, 90] : positions.slice(0, 1)
 
 /** How a method's readings come about. */
 export type Reads = MethodForm['reads']
@@ -34,14 +61,20 @@ export const blankReadings = (
   units: UnitSystem,
   asked: readonly number[] = FOUR_QUARTERS,
   reads: Reads = 'dials',
+  zeroedTwice = false,
 ): ReadingTexts => {
   const positions =
     reads === 'values' ? TWO_PLANES : asked.join() === TWO_PLANES.join() ? FOUR_QUARTERS : asked
+  const zeros = zerosOf({ positions: [...positions], zeroedTwice })
   return {
     units,
     positions: [...positions],
+    zeroedTwice,
     circles: Object.fromEntries(
-      circles.map((c) => [c, reads === 'dials' ? { [String(ownClock(c, positions[0] ?? 0))]: '0' } : {}]),
+      circles.map((c) => [
+        c,
+        reads === 'dials' ? Object.fromEntries(zeros.map((z) => [String(ownClock(c, z)), '0'])) : {},
+      ]),
     ),
     returned: Object.fromEntries(circles.map((c) => [c, ''])),
     correcting: '',
@@ -56,6 +89,7 @@ export const editReadings = (noted: NotedSet, units: UnitSystem): ReadingTexts =
   return {
     units,
     positions: (set.read[first] ?? []).map((r) => r.clock),
+    zeroedTwice: (set.read[first] ?? []).some((r) => r.group !== undefined),
     circles: Object.fromEntries(
       set.setUp.circles.map((c) => [
         c,
@@ -108,6 +142,7 @@ export const readReadings = (
   reads: Reads = 'dials',
 ): ReadingsRead => {
   const turns = reads === 'dials'
+  const zeros = zerosOf(texts)
   const at = (text: string | undefined) => typedValue(text, 'displacement', units)
   const value = (circle: string, clock: number) => at(texts.circles[circle]?.[String(clock)])
   const order: ReadingBox[] = [
@@ -132,7 +167,10 @@ export const readReadings = (
   const list = (circle: string) =>
     texts.positions.flatMap((clock) => {
       const v = value(circle, clock)
-      return v === null ? [] : [{ clock, value: v }]
+      if (v === null) return []
+      return texts.zeroedTwice && turns
+        ? [{ clock, value: v, group: clock % 180 === 0 ? '12-6' : '3-9' }]
+        : [{ clock, value: v }]
     })
   const turned = circles.map((c) => [c, at(texts.returned[c])] as const)
   return {
@@ -141,7 +179,7 @@ export const readReadings = (
     slips,
     value,
     blank: texts.positions
-      .slice(turns ? 1 : 0)
+      .filter((clock) => !turns || !zeros.includes(clock))
       .every((clock) =>
         circles.every((c) => (texts.circles[c]?.[String(ownClock(c, clock))] ?? '').trim() === ''),
       ),

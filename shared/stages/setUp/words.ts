@@ -80,7 +80,11 @@ export const meaningOfSetUp = (
 ): { readonly mark: Mark; readonly headline: string } => {
   const [gap] = read.missing
   if (read.missesZero) return { mark: 'out', headline: texts.why.trim() === '' ? w.whyNeeded : w.slipped }
-  if (!gap) return { mark: 'done', headline: w.complete }
+  if (!gap)
+    return {
+      mark: 'done',
+      headline: METHOD_FORMS[texts.method].reads === 'dials' ? w.complete : w.completeStill,
+    }
   if (gap === 'turning') return { mark: 'out', headline: w.neverTravels }
   const sag = METHOD_FORMS[texts.method].numbers.some((n) => n.sag && `numbers.${n.id}` === gap)
   return {

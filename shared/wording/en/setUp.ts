@@ -1,6 +1,7 @@
 /** What the set-up asks and says. */
 export const setUp = {
   complete: 'The set-up is complete and holds its zero.',
+  completeStill: 'The set-up is complete.',
   slipped: 'A dial does not come back to zero. Something slipped: find it before reading.',
   whyNeeded: 'A dial misses zero. Find what slipped, or say why it is used all the same.',
   sagAsked: 'How far does the bar hang? Forgotten sag looks like a low motor.',
@@ -43,8 +44,8 @@ export const setUp = {
   },
   /** What stands on the stage itself. */
   view: {
-    title: 'Set up the dials',
-    titleCorrecting: 'Set up the dials, correcting',
+    titles: { dials: 'Set up the dials', felt: 'Set up the feelers', values: 'Set up the instrument' },
+    correcting: (title: string) => `${title}, correcting`,
     note: 'seen from the side, 12 is up',
     method: 'Method',
     graduation: 'One graduation',
@@ -57,8 +58,13 @@ export const setUp = {
     circleForms: { diameter: 'Diameter', radius: 'Radius' },
     turn: 'Zero the dials at the start. Turn one full turn the way you will read. They show now:',
     whyUsed: 'Why it is used although a dial missed zero',
-    checks:
-      'Bracket tight, dials preloaded to mid-travel, clear for a full sweep. Press a plunger: does the number rise?',
+    checks: {
+      dials:
+        'Bracket tight, dials preloaded to mid-travel, clear for a full sweep. Press a plunger: does the number rise?',
+      felt: 'Hubs clean and free of burrs, straightedge true. A blade slides with a light drag; it is never forced.',
+      values:
+        'Lift the motor a little at one end, or push it: does the instrument count up or down? That is its sign.',
+    },
     correctInForce: 'Correct the set-up in force',
     correct: 'Correct the set-up',
     motor: 'Motor',

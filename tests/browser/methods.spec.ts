@@ -1,0 +1,173 @@
+import { methodToCore, type MethodGiven } from '../../core/methods/methods'
+import { readByMethod } from '../../core/simulate/methodReadings'
+import { fromCore, toCore } from '../../core/units/unitSystem'
+import { hubsClose, feetSit, lockOut } from '../support/entries'
+import { expect, Job, test } from './job'
+
+/** Where the simulated motor stands, in the tools' own units. */
+const TRUTH = { offset: { v: -8.4, h: 5.1 }, slope: { v: -0.36, h: 0.22 } }
+const HOURS: Readonly<Record<number, string>> = { 0: '12', 90: '3', 180: '6', 270: '9' }
+
+interface Walk {
+  readonly name: string
+  /** What is typed and chosen at the set-up: boxes by label, choices by group and word. */
+  readonly boxes: Readonly<Record<string, string>>
+  readonly choices?: readonly (readonly [group: string, word: string])[]
+  /** The same set-up, told to the simulator (inch). */
+  readonly how: MethodGiven
+  /** What each circle is called on the page. */
+  readonly circles: Readonly<Record<string, string>>
+}
+const rim = { sag: 3, turning: 'both', readingSign: 1 } as const
+const face = { plunger: 'away', diameter: 8, sag: 0, readingSign: 1 } as const
+
+const WALKS: readonly Walk[] = [
+  {
+    name: 'Rim and face',
+    boxes: { 'Centre to rim dial': '1.5', 'Face circle, diameter': '8', 'Bar sag: it hangs': '3' },
+    choices: [['Face dials', 'Two, half a turn apart']],
+    how: {
+      method: 'rim-face',
+      given: { rim: { ...rim, carriedBy: 'movable', plane: -1.5 }, faces: [face, face] },
+    },
+    circles: { rim: 'Rim', face1: 'First face', face2: 'Second face' },
+  },
+  {
+    name: 'Faces across a spacer',
+    boxes: {
+      'Between the flex planes': '16',
+      'Driven face circle, diameter': '8',
+      'Motor face circle, diameter': '8',
+    },
+    how: { method: 'spacer-faces', given: { spoolLength: 16, atStationary: face, atMovable: face } },
+    circles: { atStationary: 'Driven face', atMovable: 'Motor face' },
+  },
+  {
+    name: 'Gap and straightedge',
+    boxes: { 'Gaps felt on a circle, diameter': '8' },
+    how: { method: 'gaps', given: { diameter: 8 } },
+    circles: { steps: 'Rim step', gaps: 'Gap' },
+  },
+  {
+    name: 'Heads on both shafts',
+    boxes: { 'Centre to driven head': '4', 'Centre to motor head': '5' },
+    how: { method: 'heads', given: { stationaryPlane: -4, movablePlane: 5 } },
+    circles: { stationary: 'Driven head', movable: 'Motor head' },
+  },
+  {
+    name: 'Values at the coupling',
+    boxes: { 'Angle told over a length of': '1' },
+    choices: [['Motor high: it shows', 'Minus']],
+    how: {
+      method: 'values',
+      given: { per: 1, signs: { high: -1, toward3: 1, endHigh: 1, endToward3: 1 } },
+    },
+    circles: { offset: 'Offset', angle: 'Angle over 1.00 in' },
+  },
+  {
+    name: 'Values at two feet',
+    boxes: { 'Centre to the near value': '14.25', 'Centre to the far value': '53.5' },
+    how: { method: 'foot-values', given: { near: 14.25, far: 53.5, signs: { high: 1, toward3: 1 } } },
+    circles: { nearPlane: 'Near feet', farPlane: 'Far feet' },
+  },
+]
+
+for (const walk of WALKS)
+  test(`${walk.name}: set up, read off the simulated machine twice, found where it stands`, async ({
+    page,
+  }) => {
+    const job = new Job(page)
+    await job.begun([...lockOut, feetSit, hubsClose])
+    await job.method(walk.name)
+    for (const [label, text] of Object.entries(walk.boxes))
+      await page.getByLabel(label, { exact: true }).fill(text)
+    for (const [group, word] of walk.choices ?? [])
+      await page.getByRole('radiogroup', { name: group }).getByText(word, { exact: true }).click()
+    for (const name of Object.values(walk.circles)) {
+      const turned = page.getByLabel(`${name}, after the turn`)
+      if (await turned.count()) await turned.fill('0')
+    }
+    await job.next('Log the set-up')
+    await expect(job.stage('Set up')).toContainText(walk.name)
+
+    const line = {
+      offset: {
+        v: toCore(TRUTH.offset.v, 'displacement', 'inch'),
+        h: toCore(TRUTH.offset.h, 'displacement', 'inch'),
+      },
+      slope: { v: toCore(TRUTH.slope.v, 'slope', 'inch'), h: toCore(TRUTH.slope.h, 'slope', 'inch') },
+    }
+    const how = { method: walk.how.method, given: methodToCore(walk.how, 'inch') } as MethodGiven
+    const read = readByMethod(how, line, [0, 90, 180, 270])
+    const values = walk.how.method === 'values' || walk.how.method === 'foot-values'
+    for (let set = 0; set < 2; set++) {
+      for (const [circle, list] of Object.entries(read))
+        for (const r of list) {
+          const where = values ? (r.clock === 0 ? 'vertical' : 'horizontal') : `${HOURS[r.clock]} o’clock`
+          const shown = fromCore(r.value, 'displacement', 'inch').toFixed(2)
+          await page.getByLabel(`${walk.circles[circle]} at ${where}`, { exact: true }).fill(shown)
+        }
+      for (const name of Object.values(walk.circles)) {
+        const turned = page.getByLabel(name, { exact: true })
+        if (await turned.count()) await turned.fill('0')
+      }
+      await job.next('Log this set')
+    }
+    await expect(job.meaning).toContainText('Out of band')
+    const judged = page.getByRole('complementary', { name: 'What this means' })
+    await expect(judged.getByText('−8.4').first()).toBeVisible()
+    await expect(judged.getByText('+5.1').first()).toBeVisible()
+    await expect(judged.getByText('−0.36').first()).toBeVisible()
+    // In the other units it is the same machine.
+    await page.keyboard.press('u')
+    await expect(judged.getByText('−0.213').first()).toBeVisible()
+  })
+
+test('the method changed in mid-job: what was measured stays, and both are held against one another', async ({
+  page,
+}) => {
+  const job = new Job(page)
+  await job.measured()
+  await job.stage('Set up').click()
+  await job.method('Values at the coupling')
+  await job.next('Log the set-up')
+  await job.stage('As found').click()
+  await expect(page.getByText('Second set', { exact: false }).first()).toBeVisible()
+  for (const [label, text] of [
+    ['Offset at vertical', '0'],
+    ['Offset at horizontal', '0'],
+    ['Angle over 1.00 in at vertical', '0'],
+    ['Angle over 1.00 in at horizontal', '0'],
+  ] as const)
+    await page.getByLabel(label, { exact: true }).fill(text)
+  await job.next('Log this set')
+  await expect(page.getByText('Third set', { exact: false }).first()).toBeVisible()
+})
+
+test('ways round the clock: zeroed twice, one plane alone, marks on the rim', async ({ page }) => {
+  const job = new Job(page)
+  await job.prepared()
+  const way = async (name: string) => {
+    await page.getByRole('combobox', { name: 'How the set is taken' }).press('Enter')
+    await page.getByRole('option', { name, exact: true }).click()
+  }
+  await way('zeroed at 12, again at 3')
+  await expect(job.reading('Rim', '3')).toHaveValue('0')
+  await job.reading('Rim', '6').fill('-23')
+  await job.reading('Rim', '9').fill('-18')
+  await job.reading('Face', '6').fill('3.5')
+  await job.reading('Face', '9').fill('1.5')
+  await expect(job.meaning).toContainText('Nothing could expose a bad reading here')
+  await way('12 and 6 only')
+  await expect(job.reading('Rim', '6')).toHaveValue('-23')
+  await expect(job.reading('Rim', '9')).toHaveCount(0)
+  await expect(page.getByText('The horizontal is not known: it was not read.')).toBeVisible()
+
+  await page.getByRole('button', { name: 'Table' }).click()
+  await page.getByLabel('Arc from the 12 mark, along the rim').fill('3.1416')
+  await page.getByLabel('Rim diameter').fill('8')
+  await expect(page.getByText('That is 45°.')).toBeVisible()
+  await page.getByRole('button', { name: 'Read at 45°' }).click()
+  await expect(page.getByLabel('Rim at 45°')).toBeVisible()
+  await expect(page.getByText(/Standing 5° off would shift a reading by up to/)).toBeVisible()
+})
