@@ -61,6 +61,7 @@ describe('a job from opening to closing', () => {
       ...lockOut.map((b) => b.kind),
       'set-up',
       'rises-read',
+      'hubs-felt',
       'readings-taken',
       'readings-taken',
       'move-made',

@@ -30,7 +30,8 @@ export { expect }
 export class Job {
   constructor(readonly page: Page) {}
 
-  private async register(like: string) {
+  /** A machine of the test's own, like one of the demo works. */
+  async register(like: string) {
     const tag = `T-${randomUUID().slice(0, 8)}`
     const machine = { ...MACHINES.find((m) => m.tag === like), tag, id: randomUUID() }
     const added = await this.page.request.post('/api/machines', { data: machine })

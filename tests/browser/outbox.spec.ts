@@ -16,26 +16,27 @@ test('a whole job opened and worked out of reach arrives in order when the serve
   page,
   context,
 }) => {
-  await page.goto('/machines/CP-11')
+  const job = new Job(page)
+  await page.goto(`/machines/${await job.register('CP-11')}`)
   await expect(page.getByRole('button', { name: 'Start a job' })).toBeVisible()
   await context.route('**/api/**', (route) => route.abort('internetdisconnected'))
   await page.getByRole('button', { name: 'Start a job' }).click()
   await page.getByLabel('Nameplate speed, rpm').fill('990')
   await page.getByRole('button', { name: 'Open the job' }).click()
   await page.waitForURL(/\/jobs\//)
-  const job = new Job(page)
   await job.makeSafe()
   await job.feetSit()
   await job.hubsClose()
   await job.setUp()
   await job.read(LOW.rim, LOW.face)
-  await expect(page.getByRole('status').filter({ hasText: '9 entries waiting' })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: '10 entries waiting' })).toBeVisible()
   await context.unroute('**/api/**')
   await job.saved()
   expect((await entriesOf(page)).map((e) => e.kind)).toEqual([
     'job-opened',
     ...Array.from({ length: 5 }, () => 'safety-confirmed'),
     'rises-read',
+    'hubs-felt',
     'set-up',
     'readings-taken',
   ])
