@@ -134,6 +134,7 @@ const label = computed(() => `${props.name}`)
 }
 @media (max-width: 640px) {
   .turned {
+    flex: none;
     min-height: 0;
     display: grid;
     grid-template-columns: 1fr 1fr;

@@ -1,11 +1,13 @@
 import { foldJob } from '../../core/jobs/jobs'
 import type { LogEntry } from '../../core/logbook/entry'
+import type { MethodId } from '../../core/methods/methods'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import type { CalculationAnswer } from '../../shared/calculation/operation'
 import { calculate as calculateHere } from '../../shared/calculation/operations'
 import type { MachineSnapshot } from '../../shared/register/machine'
 import { tellingOf, type FootWords } from '../../shared/wording/telling'
 import { reportDocument } from '../report/document'
+import { sheetDocument } from '../report/sheet'
 import { printPdf, type ReportFonts } from '../report/printer'
 
 /** A task as its thread gets it, and where it says that it has begun. */
@@ -40,6 +42,8 @@ export interface ReportTask {
   readonly people: Readonly<Record<string, string>>
   readonly units: UnitSystem
   readonly paper: 'A4' | 'LETTER'
+  /** A data sheet of this method instead of the report; filled with what the job knows, or blank. */
+  readonly sheet?: { readonly method: MethodId | null; readonly filled: boolean }
   readonly fonts: ReportFonts
 }
 
@@ -53,17 +57,20 @@ export const report = async ({
   const job = foldJob(machine, entries)
   const telling = tellingOf(task.units, machine, works.footWords)
   const words = telling.words.report
-  const pdf = await printPdf(
-    reportDocument(job, {
-      jobId: task.jobId,
-      works: works.name,
-      machine,
-      logbook: entries,
-      personName: (person) => people[person] ?? words.someone,
-      telling,
-      paper: task.paper,
-    }),
-    task.fonts,
-  )
+  const reported = {
+    jobId: task.jobId,
+    works: works.name,
+    machine,
+    logbook: entries,
+    personName: (person: string) => people[person] ?? words.someone,
+    telling,
+    paper: task.paper,
+  }
+  if (task.sheet && job.kind === 'coupled') {
+    const method = task.sheet.method ?? job.state.setUp?.how.method ?? job.state.machine.usual.method
+    const sheet = sheetDocument(job.state, reported, method, task.sheet.filled)
+    return { pdf: await printPdf(sheet, task.fonts), name: `${machine.tag}-${words.sheet.fileName}.pdf` }
+  }
+  const pdf = await printPdf(reportDocument(job, reported), task.fonts)
   return { pdf, name: `${machine.tag}-${words.fileNames[job.kind]}.pdf` }
 }

@@ -1,6 +1,9 @@
 import type { Knex } from 'knex'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { inThread } from '../heavy/pool'
+import type { MethodId } from '../../core/methods/methods'
+import { en } from '../../shared/wording/en'
+import { Refused } from '../http/refusal'
 import { readJob } from '../jobs/logbook'
 import { findWorks, listPeople } from '../works/works.repository'
 import { reportFonts } from './fonts'
@@ -13,15 +16,21 @@ interface Printed {
 /** Reports that are being made, so that one asked for twice at once is made once. */
 const making = new Map<string, Promise<Printed>>()
 
-/** The report of a job as PDF, with a name for the file; made in a worker thread. */
+/** The report of a job, or a data sheet for it, as PDF, with a name for the file; made in a worker thread. */
 export const reportFor = async (
   knex: Knex,
   jobId: string,
-  wanted: { readonly paper: 'a4' | 'letter'; readonly units?: UnitSystem },
+  wanted: {
+    readonly paper: 'a4' | 'letter'
+    readonly units?: UnitSystem
+    readonly sheet?: { readonly method: MethodId | null; readonly filled: boolean }
+  },
 ): Promise<Printed> => {
   const { id, machine, entries } = await readJob(knex, jobId)
   const units = wanted.units ?? machine.units
-  const key = [id, entries.length, wanted.paper, units].join()
+  const { sheet } = wanted
+  if (sheet && machine.drive !== 'coupled') throw new Refused(404, 'no-sheet', en.answers.noSheet)
+  const key = [id, entries.length, wanted.paper, units, sheet?.method, sheet?.filled].join()
   const known = making.get(key)
   if (known) return known
   const print = async (): Promise<Printed> => {
@@ -35,6 +44,7 @@ export const reportFor = async (
       units,
       paper: wanted.paper === 'letter' ? 'LETTER' : 'A4',
       fonts,
+      ...(sheet ? { sheet } : {}),
     })
   }
   const made = print().finally(() => making.delete(key))

@@ -1,3 +1,4 @@
+import { METHOD_FORMS, type OfferedMethod } from '../methods/forms'
 import { issue } from '../issue'
 import { z } from 'zod'
 import { entryDraft, liftDraft } from '../logbook/entry'
@@ -48,6 +49,16 @@ const jobsQuery = z.object({
 const reportQuery = z.object({
   paper: z.enum(['a4', 'letter'], { error: issue('choose-a4-or-letter') }).default('a4'),
   units: z.enum(['inch', 'metric'], { error: issue('choose-inch-or-metric') }).optional(),
+})
+
+/** A data sheet: of which method, filled with what the job knows or blank. */
+const sheetQuery = reportQuery.extend({
+  method: z
+    .enum(Object.keys(METHOD_FORMS) as [OfferedMethod, ...OfferedMethod[]], {
+      error: issue('unknown-method'),
+    })
+    .optional(),
+  filled: z.enum(['yes', 'no'], { error: issue('yes-or-no') }).default('no'),
 })
 
 /** Every route with the schemas it parses by; the OpenAPI document is written from this table. */
@@ -114,6 +125,14 @@ export const ROUTES = {
     path: '/api/jobs/{id}/report.pdf',
     summary: 'The report to print and sign.',
     query: reportQuery,
+    answers: 'application/pdf',
+    seconds: 45,
+  },
+  sheet: {
+    method: 'get',
+    path: '/api/jobs/{id}/sheet.pdf',
+    summary: 'A data sheet to print and write on at the machine, in the order that quick entry takes it.',
+    query: sheetQuery,
     answers: 'application/pdf',
     seconds: 45,
   },

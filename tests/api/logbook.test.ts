@@ -360,6 +360,25 @@ describe('the report', () => {
     expectRefusal(await api.ask(`/api/jobs/${job}/report.pdf?paper=napkin`), 422)
   })
 
+  it('comes with a data sheet of any method, blank or filled, on either paper', async () => {
+    const job = await ready()
+    for (const query of [
+      '',
+      'paper=letter&filled=yes',
+      'method=gaps',
+      'method=values&units=metric&filled=yes',
+    ]) {
+      const response = await fetch(`${api.program().url}/api/jobs/${job}/sheet.pdf?${query}`)
+      expect([response.status, response.headers.get('content-type')], query).toEqual([200, 'application/pdf'])
+      const bytes = Buffer.from(await response.arrayBuffer())
+      expect(bytes.includes(query.includes('letter') ? '612' : '595.28')).toBe(true)
+    }
+    expectRefusal(await api.ask(`/api/jobs/${job}/sheet.pdf?method=guess`), 422)
+    expectRefusal(await api.ask(`/api/jobs/${job}/sheet.pdf?filled=maybe`), 422)
+    const belt = await api.openJob('GL-03')
+    expectRefusal(await api.ask(`/api/jobs/${belt}/sheet.pdf`), 404, 'no-sheet')
+  })
+
   it('prints long remarks over as many pages as they need', async () => {
     const job = await api.openJob()
     for (let i = 0; i < 10; i++) await api.log(job, remark('word '.repeat(380)))

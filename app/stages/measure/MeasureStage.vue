@@ -11,13 +11,14 @@ import {
   signsNote,
   usableAnyway,
 } from '~~/shared/stages/measure/drawing'
-import { FOUR_QUARTERS, ownClock, wayOf, type ReadingBox, type Way } from '~~/shared/stages/measure/form'
+import { FOUR_QUARTERS, ownClock, type ReadingBox } from '~~/shared/stages/measure/form'
 import { readingsWorking } from '~~/shared/stages/measure/working'
 import { figure } from '~~/shared/wording/figures'
 import { meaningOfMeasuring } from '~~/shared/wording/headlines'
 import { circleName, setName } from '~~/shared/wording/readings'
 import { toleranceSource } from '~~/shared/wording/tolerances'
 import { useKeyEvents } from '~/composables/useKeys'
+import QuickEntry from './QuickEntry.vue'
 
 const props = defineProps<{ stage: 'as-found' | 're-measure' }>()
 const job = useJob()
@@ -73,15 +74,8 @@ const named = computed(() =>
 const fourClock = computed(
   () => reads.value !== 'values' && form.value.positions.every((c) => FOUR_QUARTERS.includes(c)),
 )
-const ways = computed(() => {
-  const names: Readonly<Record<string, string>> = reads.value === 'dials' ? v.value.ways : v.value.waysFelt
-  return Object.entries(names).map(([value, name]) => ({ value, name }))
-})
-const way = computed(() => wayOf(form.value) ?? 'list')
-const take = (chosen: string) => {
-  if (chosen === 'list') boardOrTable.value = true
-  else reading.take(chosen as Way)
-}
+const { ways, way, take, setPositions, paperOrder, fillFromPaper } = useWaysRound(reading)
+const quick = ref(false)
 /** What a shaft standing 5 degrees off would do to the circle that swings most. */
 const cost = computed(() => {
   const fits = Object.values(shownSet.value?.measured?.fits ?? {})
@@ -94,12 +88,6 @@ const cost = computed(() => {
 })
 const asTable = computed(() => boardOrTable.value || !fourClock.value)
 const listed = computed(() => listSets(logged.value, telling.value))
-
-/** A list of one's own is zeroed once, where it starts. */
-const setPositions = (clocks: number[]) => {
-  if (form.value.zeroedTwice) reading.take('four')
-  form.value.positions = clocks
-}
 
 // Walking the boxes.
 const pads = useTemplateRef<{ focus: (clock: number) => void }[]>('pads')
@@ -209,7 +197,7 @@ const turnNote = computed(() =>
 </script>
 
 <template>
-  <BoardFrame :title="title" :note="turnNote">
+  <BoardFrame :title="title">
     <template #tools>
       <el-select
         v-if="taking && reads !== 'values' && circles.length > 0"
@@ -220,6 +208,9 @@ const turnNote = computed(() =>
       >
         <el-option v-for="o in ways" :key="o.value" :value="o.value" :label="o.name" />
       </el-select>
+      <el-button v-if="taking && circles.length > 0" class="dye-button" @click="quick = true">{{
+        v.quick.open
+      }}</el-button>
       <el-button
         v-if="fourClock && taking"
         class="dye-button"
@@ -229,6 +220,7 @@ const turnNote = computed(() =>
         {{ v.table }}
       </el-button>
     </template>
+    <p v-if="taking && turnNote" class="note">{{ turnNote }}</p>
     <template v-if="taking">
       <div v-if="!asTable" class="pads">
         <ClockPad
@@ -313,6 +305,13 @@ const turnNote = computed(() =>
       {{ telling.words.safety.turning }}
     </p>
     <ShowWorking v-if="measurement?.sets.length" :steps="working" />
+    <QuickEntry
+      v-model="quick"
+      :order="paperOrder"
+      :circle-name="(c) => circleLabel(state.setUp, c, telling)"
+      :place="(clock) => placeName(state.setUp, clock, telling)"
+      @fill="fillFromPaper"
+    />
     <WhyDialog
       v-model="askingShown"
       :title="dialog.title"
@@ -344,9 +343,13 @@ const turnNote = computed(() =>
 </template>
 
 <style scoped>
+.note {
+  color: var(--scribe-dim);
+  font-size: 14px;
+}
 .way {
   flex: none;
-  width: 215px;
+  width: 190px;
 }
 .pads,
 .balances {

@@ -11,6 +11,7 @@ import {
   returnLabel,
 } from '~~/shared/stages/setUp/words'
 import { setUpWorking } from '~~/shared/stages/setUp/working'
+import SheetLinks from '../measure/SheetLinks.vue'
 
 const job = useJob()
 const session = useSession()
@@ -256,6 +257,7 @@ onMounted(() => {
       </el-button>
       <el-button v-else link class="text-button" @click="clear()">{{ actions.leaveAsItWas }}</el-button>
     </template>
+    <SheetLinks :method="form.method" />
     <ShowWorking v-if="read.payload" :steps="working" />
     <WhyDialog
       v-model="asking"

@@ -1,5 +1,6 @@
 /** What the server says when it takes something, refuses it, or can't answer. */
 export const answers = {
+  noSheet: 'Data sheets are for couplings. This job is on belts.',
   entryIdTaken: 'Another entry already has this id. Send it again under a new one.',
   nobody: 'Nobody by that id works here. Choose who is writing.',
   notForRole: (entry: string, role: string) =>

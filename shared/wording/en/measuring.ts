@@ -127,7 +127,7 @@ export const measuring = {
   view: {
     table: 'Table',
     turn: 'Turn on until the full turn is done. Back at the start the dials show:',
-    note: 'seen from behind the motor · turn clockwise · plunger in is plus',
+    note: 'from behind the motor · clockwise · plunger in is plus',
     way: 'How the set is taken',
     ways: {
       four: '12, 3, 6, 9',
@@ -140,6 +140,24 @@ export const measuring = {
       list: 'positions of one’s own',
     },
     waysFelt: { four: '12, 3, 6, 9', '12-6': '12 and 6 only', '3-9': '3 and 9 only' },
+    sheets: {
+      title: 'Data sheet to print:',
+      blankA4: 'blank, A4',
+      blankLetter: 'blank, Letter',
+      filledA4: 'filled, A4',
+      filledLetter: 'filled, Letter',
+    },
+    quick: {
+      open: 'From paper',
+      title: 'Figures from the sheet, in its order',
+      order: (circles: readonly string[]) =>
+        `Row by row: ${circles.join(', then ')}. Blanks between the figures; zeros too.`,
+      turn: 'after turn',
+      next: (circle: string, place: string) => `Next: ${circle}, ${place}.`,
+      unreadable: (figures: string) => `Can’t be read: ${figures}. Type it as a number.`,
+      extra: (figures: string) => `Too many figures: ${figures} has no box.`,
+      fill: 'Right: put them in the boxes',
+    },
     helper: {
       title: 'Angle from marks on the rim',
       arc: 'Arc from the 12 mark, along the rim',

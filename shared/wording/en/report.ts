@@ -2,6 +2,21 @@ type Machine = 'movable' | 'stationary'
 
 /** What the printed report says besides what the stages say. */
 export const report = {
+  sheet: {
+    title: (method: string) => `Data sheet: ${method.toLowerCase()}`,
+    fileName: 'data-sheet',
+    lines: 'Date ____________________   By ______________________________   Permit ____________________',
+    taped: 'Taped and set up',
+    what: 'what',
+    figure: 'figure',
+    afterTurn: 'after turn',
+    set: (n: number) => `Set ${n}`,
+    setTaken: (n: number, at: string, by: string) => `Set ${n}, ${at}, ${by}`,
+    order: (circles: readonly string[]) =>
+      `Typed in afterwards row by row: ${circles.join(', then ')}; each row from left to right but the last column, which comes last of all.`,
+    foot: (works: string, tag: string, job: string, unit: string) =>
+      `${works} · ${tag} · job ${job} · figures in ${unit}`,
+  },
   titles: { coupled: 'Alignment report', belt: 'Belt drive report' },
   title: (title: string, machine: string) => `${title}, ${machine}`,
   fileTitle: (tag: string, title: string) => `${tag} ${title.toLowerCase()}`,

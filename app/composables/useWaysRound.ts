@@ -1,0 +1,33 @@
+import type { ReadingBox, Way } from '~~/shared/stages/measure/form'
+import { wayOf } from '~~/shared/stages/measure/form'
+import { sheetOrder } from '~~/shared/stages/measure/sheetOrder'
+import { useKeyEvents } from '~/composables/useKeys'
+
+/** How a set is taken round the clock: the ways on offer, a list of one's own, figures from a paper sheet. */
+export const useWaysRound = (reading: ReturnType<typeof useReadingForm>) => {
+  const telling = useTelling()
+  const { boardOrTable } = useKeyEvents()
+  const { form, circles, reads } = reading
+  const ways = computed(() => {
+    const v = telling.value.words.measuring.view
+    const names: Readonly<Record<string, string>> = reads.value === 'dials' ? v.ways : v.waysFelt
+    return Object.entries(names).map(([value, name]) => ({ value, name }))
+  })
+  const way = computed(() => wayOf(form.value) ?? 'list')
+  const take = (chosen: string) => {
+    if (chosen === 'list') boardOrTable.value = true
+    else reading.take(chosen as Way)
+  }
+  /** A list of one's own is zeroed once, where it starts. */
+  const setPositions = (clocks: number[]) => {
+    if (form.value.zeroedTwice) reading.take('four')
+    form.value.positions = clocks
+  }
+  const paperOrder = computed(() => sheetOrder(circles.value, form.value.positions, reads.value))
+  const fillFromPaper = (figures: readonly { readonly box: ReadingBox; readonly text: string }[]) => {
+    for (const { box, text } of figures)
+      if (box.clock === null) form.value.returned[box.circle] = text
+      else reading.setText(box.circle, box.clock, text)
+  }
+  return { ways, way, take, setPositions, paperOrder, fillFromPaper }
+}

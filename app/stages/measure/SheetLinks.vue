@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import type { OfferedMethod } from '~~/shared/methods/forms'
+
+/** Data sheets to print, blank or with what is known, for those who write on paper first. */
+const props = defineProps<{ method: OfferedMethod }>()
+const job = useJob()
+const session = useSession()
+const { measuring } = useWords()
+const w = measuring.view.sheets
+const sheet = (paper: 'a4' | 'letter', filled: 'yes' | 'no') =>
+  `/api/jobs/${job.id}/sheet.pdf?paper=${paper}&units=${session.units}&method=${props.method}&filled=${filled}`
+</script>
+
+<template>
+  <p class="sheets">
+    <span>{{ w.title }}</span>
+    <a :href="sheet('a4', 'no')" target="_blank" rel="noopener">{{ w.blankA4 }}</a>
+    <a :href="sheet('letter', 'no')" target="_blank" rel="noopener">{{ w.blankLetter }}</a>
+    <a :href="sheet('a4', 'yes')" target="_blank" rel="noopener">{{ w.filledA4 }}</a>
+    <a :href="sheet('letter', 'yes')" target="_blank" rel="noopener">{{ w.filledLetter }}</a>
+  </p>
+</template>
+
+<style scoped>
+.sheets {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 14px;
+  align-items: center;
+}
+.sheets a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  color: var(--ink);
+  text-decoration: underline;
+}
+</style>

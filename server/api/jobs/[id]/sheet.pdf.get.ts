@@ -1,0 +1,20 @@
+import { setResponseHeaders } from 'h3'
+import { ROUTES } from '../../../../shared/api/routes'
+import { database } from '../../../database/connection'
+import { route } from '../../../http/route'
+import { reportFor } from '../../../report/report'
+
+export default route(ROUTES.sheet, async ({ event, param, query }) => {
+  const { paper, units, method, filled } = query
+  const { pdf, name } = await reportFor(database('read'), param('id'), {
+    paper,
+    units,
+    sheet: { method: method ?? null, filled: filled === 'yes' },
+  })
+  setResponseHeaders(event, {
+    'content-type': 'application/pdf',
+    'content-disposition': `inline; filename="${name}"`,
+    'cache-control': 'no-store',
+  })
+  return Buffer.from(pdf)
+})

@@ -1,0 +1,149 @@
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
+import type { CoupledState } from '../../core/jobs/coupled'
+import type { ReadingSet } from '../../core/stages/measure/readingSet'
+import { METHOD_FORMS, type OfferedMethod } from '../../shared/methods/forms'
+import { editSetUp, startSetUp } from '../../shared/stages/setUp/form'
+import { footLabel, numberLabel } from '../../shared/stages/setUp/words'
+import { placeName } from '../../shared/stages/measure/drawing'
+import { sheetOrder, sheetPositions } from '../../shared/stages/measure/sheetOrder'
+import { hourName } from '../../shared/wording/directions'
+import { figure, UNIT_NAMES } from '../../shared/wording/figures'
+import { circleName } from '../../shared/wording/readings'
+import { block, figures, QUIET, when } from './blocks'
+import type { Reported } from './section'
+
+/** Sets that a sheet has rows for: a second one is always wanted. */
+const SETS = 3
+/** Room to write a figure by hand: at the machine, and at the desk. */
+const ROW = 22
+const TAPED_ROW = 16.5
+
+const ruled = (widths: (string | number)[], body: TableCell[][], row = ROW): Content => ({
+  table: { headerRows: 1, widths, body, heights: (n) => (n === 0 ? 13 : row) },
+  layout: {
+    hLineWidth: () => 0.5,
+    vLineWidth: () => 0.5,
+    hLineColor: () => '#777777',
+    vLineColor: () => '#777777',
+  },
+  margin: [0, 2, 0, 8],
+})
+
+/**
+ * A data sheet of one method to write on at the machine: what is taped, then the figures of three sets in the order
+ * that quick entry takes them. Filled with what the job knows already, or blank.
+ */
+export const sheetDocument = (
+  state: CoupledState,
+  report: Reported,
+  method: OfferedMethod,
+  filled: boolean,
+): TDocumentDefinitions => {
+  const { machine, works, telling, jobId, personName } = report
+  const { words, units } = telling
+  const w = words.report.sheet
+  const form = METHOD_FORMS[method]
+  const same = state.setUp?.how.method === method ? state.setUp : null
+  const context = { machine: state.machine, last: same?.entry.payload ?? null, lastJob: null }
+  const texts = same ? editSetUp(same.entry.payload, context, units) : startSetUp(context, units, method)
+  const circles = form.circles(texts.choices)
+  const positions = sheetPositions(form.reads)
+  const known = (text: string | undefined, unit: string) => (filled && text ? `${text} ${unit}` : '')
+  const unit = UNIT_NAMES[units]
+  const taped: TableCell[][] = [
+    ...form.numbers.map((f): TableCell[] => [
+      numberLabel(f, texts, telling),
+      figures(known(texts.numbers[f.id], unit[f.measure])),
+    ]),
+    ...texts.feet.map((t, i): TableCell[] => [
+      footLabel(i, state.machine, telling),
+      figures(known(t, unit.distance)),
+    ]),
+    [words.setUp.view.graduation, figures(known(texts.graduation, unit.displacement))],
+    ...(form.reads === 'dials'
+      ? circles.map((c): TableCell[] => [words.setUp.afterTurn(circleName(c, telling)), ''])
+      : []),
+  ]
+  const taken: readonly ReadingSet[] =
+    filled && same ? state.latest.sets.map((s) => s.set).filter((s) => s.setUp === same) : []
+  const order = sheetOrder(circles, positions, form.reads)
+  const head = [
+    '',
+    ...positions.map((c) => (form.reads === 'values' && same ? placeName(same, c, telling) : hour(c))),
+    ...(form.reads === 'dials' ? [w.afterTurn] : []),
+  ]
+  function hour(clock: number): string {
+    return form.reads === 'values'
+      ? words.directions.planes[clock === 0 ? 'v' : 'h']
+      : hourName(clock, telling)
+  }
+  const setTable = (n: number): Content => {
+    const set = taken[n]
+    const rows = circles.map((circle): TableCell[] => [
+      circleName(circle, telling),
+      ...order
+        .filter((b) => b.circle === circle)
+        .map((b): TableCell => {
+          if (!set)
+            return b.clock !== null && form.reads === 'dials' && b.clock === positions[0] ? figures('0') : ''
+          const value =
+            b.clock === null
+              ? set.returned?.[circle]
+              : set.read[circle]?.find((r) => r.clock === b.clock)?.value
+          return value === undefined ? '' : figures(figure(value, 'displacement', units, { sign: true }))
+        }),
+    ])
+    return {
+      stack: [
+        {
+          text: set ? w.setTaken(n + 1, when(set.entry.madeAt), personName(set.entry.author)) : w.set(n + 1),
+          bold: true,
+        },
+        ruled(
+          ['*', ...head.slice(1).map(() => 62)],
+          [head.map((h): TableCell => ({ text: h, color: QUIET })), ...rows],
+        ),
+      ],
+      unbreakable: true,
+    }
+  }
+  const title = w.title(words.measuring.methods[method])
+  return {
+    pageSize: report.paper,
+    pageMargins: [42, 40, 42, 44],
+    defaultStyle: { font: 'Text', fontSize: 10, lineHeight: 1.15 },
+    info: { title: `${machine.tag} ${title.toLowerCase()}`, author: works },
+    footer: {
+      margin: [42, 10, 42, 0],
+      fontSize: 8,
+      color: QUIET,
+      text: w.foot(works, machine.tag, jobId, unit.displacement),
+    },
+    content: [
+      { text: works, color: QUIET },
+      { text: `${title}, ${machine.tag} ${machine.name}`, bold: true, fontSize: 16 },
+      { text: w.lines, margin: [0, 10, 0, 6] },
+      block(
+        w.taped,
+        ruled(
+          ['*', 110],
+          [
+            [
+              { text: w.what, color: QUIET },
+              { text: w.figure, color: QUIET },
+            ],
+            ...taped,
+          ],
+          TAPED_ROW,
+        ),
+      ),
+      {
+        text: w.order(circles.map((c) => circleName(c, telling).toLowerCase())),
+        color: QUIET,
+        margin: [0, 4, 0, 4],
+      },
+      ...Array.from({ length: SETS }, (_, n) => setTable(n)),
+      { text: words.safety.turning, margin: [0, 6, 0, 0], color: QUIET },
+    ],
+  }
+}
