@@ -2,7 +2,18 @@ import AxeBuilder from '@axe-core/playwright'
 import { ALIGNED, expect, Job, test } from './job'
 import type { Page } from '@playwright/test'
 
-const STAGES = ['Make safe', 'Set up', 'As found', 'Plan', 'Move', 'Re-measure', 'Close']
+const STAGES = [
+  'Make safe',
+  'Feet',
+  'Level and run-out',
+  'Rough-in',
+  'Set up',
+  'As found',
+  'Plan',
+  'Move',
+  'Re-measure',
+  'Close',
+]
 
 const seriousFaults = async (page: Page) => {
   const { violations } = await new AxeBuilder({ page }).analyze()
