@@ -38,14 +38,20 @@ const spans = computed(() =>
     return { from, to: at, text: label(at - from) }
   }),
 )
+/** Where rim dials and heads run, as the register says. */
 const planes = computed(() => {
   const u = props.machine.usual
-  return u.method === 'rim-face'
-    ? [{ at: mm(u.rimPlane), text: w.rimDial(label(Math.abs(mm(u.rimPlane)))) }]
-    : [
-        { at: mm(u.onStationary), text: w.dial(label(Math.abs(mm(u.onStationary)))) },
-        { at: mm(u.onMovable), text: w.dial(label(Math.abs(mm(u.onMovable)))) },
-      ]
+  const dial = (at: number) => ({ at: mm(at), text: w.dial(label(Math.abs(mm(at)))) })
+  switch (u.method) {
+    case 'rim-face':
+      return [{ at: mm(u.rimPlane), text: w.rimDial(label(Math.abs(mm(u.rimPlane)))) }]
+    case 'reverse-rim':
+      return [dial(u.onStationary), dial(u.onMovable)]
+    case 'heads':
+      return [dial(-u.stationaryPlane), dial(u.movablePlane)]
+    default:
+      return []
+  }
 })
 </script>
 

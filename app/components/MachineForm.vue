@@ -1,11 +1,17 @@
 <script setup lang="ts">
-import { blankRecord, readRecord, recordBoxes, recordTexts } from '~~/shared/register/form'
+import { blankRecord, openedBy, readRecord, recordBoxes, recordTexts } from '~~/shared/register/form'
+import type { CoupledFields } from '~~/shared/register/coupledMachine'
+import type { RecordBox } from '~~/shared/register/boxes'
 import type { MachineFields, MachineRecord } from '~~/shared/register/machine'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { newId } from '~/device/newId'
 
 /** What the register says of a machine, changed or written for the first time, in the machine's own units. */
-const props = defineProps<{ machine: MachineRecord | null }>()
+const props = defineProps<{
+  machine: MachineRecord | null
+  /** A new one begins as a copy of this: the same drive, its own tag. */
+  like?: MachineRecord
+}>()
 const emit = defineEmits<{ saved: [tag: string] }>()
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
@@ -44,11 +50,35 @@ watch(shown, (now) => {
     begin(record, false)
   } else {
     newMachineId.value = newId()
+    if (props.like) {
+      const { id: _, version: __, ...record } = props.like
+      begin({ ...record, tag: '' }, false)
+      return
+    }
     units.value = session.units
     begin(blankRecord(drive.value, units.value), true)
   }
 })
+/** A choice that asks for other boxes: what is typed in the rest stays. */
+const choose = (box: RecordBox, value: string) => {
+  const opened = openedBy(base.value, box, value)
+  texts.value[box.path] = value
+  if (opened === base.value) return
+  base.value = opened
+  const blank = recordTexts(opened, boxes.value)
+  for (const f of boxes.value)
+    if (!(f.path in texts.value)) texts.value[f.path] = blank[f.path] === '0' ? '' : (blank[f.path] ?? '')
+}
 const another = () => begin(blankRecord(drive.value, units.value), true)
+
+/** The machine as typed so far, drawn as soon as its feet have a place; what can't be read yet stays as it was. */
+const drawn = computed(() => {
+  const { record } = readRecord(texts.value, base.value, boxes.value)
+  const { drive: joined, feet } = record as MachineFields & { feet?: { movable: { x: number }[] } }
+  const places = feet?.movable.map((f) => f.x) ?? []
+  const outward = places.every((x, i) => x > (places[i - 1] ?? 0))
+  return joined === 'coupled' && places.length > 1 && outward ? (record as CoupledFields) : null
+})
 
 const save = async () => {
   const read = readRecord(texts.value, base.value, boxes.value)
@@ -81,12 +111,12 @@ const save = async () => {
 <template>
   <el-dialog
     v-model="shown"
-    :title="machine ? w.change(machine.tag) : machines.register"
+    :title="machine ? w.change(machine.tag) : like ? w.like(like.tag) : machines.register"
     width="min(820px, 96vw)"
     append-to-body
     destroy-on-close
   >
-    <div v-if="!machine" class="kind">
+    <div v-if="!machine && !like" class="kind">
       <ChoiceRow
         v-model="drive"
         :label="w.joinedBy"
@@ -108,6 +138,9 @@ const save = async () => {
         @update:model-value="another"
       />
     </div>
+    <div v-if="drawn" class="drawn">
+      <MachineDrawing :machine="drawn" :units="base.units" />
+    </div>
     <el-form label-position="top" class="form" @submit.prevent="save">
       <template v-for="group in groups" :key="group">
         <h3>{{ group }}</h3>
@@ -126,7 +159,12 @@ const save = async () => {
           />
           <el-form-item v-else :label="f.label" :error="faults[f.path]">
             <el-input v-if="f.kind === 'text'" v-model="texts[f.path]" :aria-label="f.label" />
-            <el-select v-else-if="f.kind === 'choice'" v-model="texts[f.path]" :aria-label="f.label">
+            <el-select
+              v-else-if="f.kind === 'choice'"
+              :model-value="texts[f.path]"
+              :aria-label="f.label"
+              @update:model-value="choose(f, $event)"
+            >
               <el-option v-for="o in f.options" :key="o.value" :value="o.value" :label="o.name" />
             </el-select>
             <el-switch
@@ -153,6 +191,10 @@ const save = async () => {
 </template>
 
 <style scoped>
+.drawn {
+  max-width: 560px;
+  margin: 0 auto 8px;
+}
 .kind {
   display: flex;
   flex-wrap: wrap;

@@ -37,10 +37,20 @@ export type MethodGiven<M extends MethodId = MethodId> = {
   [P in M]: { readonly method: P; readonly given: MethodSetUps[P] }
 }[M]
 
-/** Where a machine's dials usually run. One row a method that a job may be set up by. */
+/** Where a method's instruments usually stand on a machine, in the record's own units. One row a method. */
 interface MethodUsuals {
   'rim-face': RimFaceUsual
   'reverse-rim': ReverseRimUsual
+  'spacer-faces': {
+    readonly spoolLength: number
+    readonly circleStationary: number
+    readonly circleMovable: number
+  }
+  /** Told positive, each from the coupling centre. */
+  heads: { readonly stationaryPlane: number; readonly movablePlane: number }
+  gaps: { readonly gapCircle: number }
+  values: object
+  'foot-values': object
 }
 export type UsualPlaces = {
   [M in keyof MethodUsuals]: { readonly method: M } & MethodUsuals[M]

@@ -36,6 +36,7 @@ const usualSetUp = (usual: UsualPlaces, sag: number): MethodGiven => {
         onMovable: { ...rim, carriedBy: 'stationary', plane: usual.onMovable },
       },
     }
+  if (usual.method !== 'rim-face') throw new Error(`The demo sets no machine up by ${usual.method}.`)
   const { carriedBy, rimPlane: plane, plunger, faceDiameter: diameter } = usual
   return {
     method: 'rim-face',

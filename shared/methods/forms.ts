@@ -52,5 +52,24 @@ export const usualValues = (
         numbers: { onStationary: mm(usual.onStationary), onMovable: mm(usual.onMovable) },
         choices: {},
       }
+    case 'spacer-faces':
+      return {
+        numbers: {
+          spoolLength: mm(usual.spoolLength),
+          circleStationary: mm(usual.circleStationary),
+          circleMovable: mm(usual.circleMovable),
+        },
+        choices: {},
+      }
+    case 'heads':
+      return {
+        numbers: { stationaryPlane: mm(usual.stationaryPlane), movablePlane: mm(usual.movablePlane) },
+        choices: {},
+      }
+    case 'gaps':
+      return { numbers: { gapCircle: mm(usual.gapCircle) }, choices: {} }
+    case 'values':
+    case 'foot-values':
+      return { numbers: {}, choices: {} }
   }
 }

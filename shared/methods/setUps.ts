@@ -1,9 +1,9 @@
-import { gapsSetUp } from './gaps/setUp'
-import { headsSetUp } from './heads/setUp'
+import { gapsSetUp, gapsUsual } from './gaps/setUp'
+import { headsSetUp, headsUsual } from './heads/setUp'
 import { reverseRimSetUp, reverseRimUsual } from './reverseRim/setUp'
 import { rimFaceSetUp, rimFaceUsual } from './rimFace/setUp'
-import { spacerFacesSetUp } from './spacerFaces/setUp'
-import { footValuesSetUp, valuesSetUp } from './values/setUp'
+import { spacerFacesSetUp, spacerFacesUsual } from './spacerFaces/setUp'
+import { footValuesSetUp, footValuesUsual, valuesSetUp, valuesUsual } from './values/setUp'
 
 /** Set-ups that a job may be measured by. One row a method. */
 export const setUpSchemas = [
@@ -17,4 +17,12 @@ export const setUpSchemas = [
 ] as const
 
 /** Where a machine's dials usually run. One row a method. */
-export const usualSchemas = [rimFaceUsual, reverseRimUsual] as const
+export const usualSchemas = [
+  rimFaceUsual,
+  reverseRimUsual,
+  spacerFacesUsual,
+  gapsUsual,
+  headsUsual,
+  valuesUsual,
+  footValuesUsual,
+] as const

@@ -21,6 +21,8 @@ export type RecordBox = Place &
     | {
         readonly kind: 'choice'
         readonly options: readonly { readonly value: string; readonly name: string }[]
+        /** Another choice asks for other boxes: the part of the record it stands in, by choice. */
+        readonly opens?: Readonly<Record<string, object>>
       }
   )
 
@@ -42,11 +44,13 @@ export const boxesOf = (group: string, root = '') => ({
     label: string,
     values: readonly T[],
     name: (value: T) => string,
+    opens?: Readonly<Record<T, object>>,
   ): RecordBox => ({
     group,
     path: root + path,
     label,
     kind: 'choice',
     options: values.map((value) => ({ value, name: name(value) })),
+    ...(opens ? { opens } : {}),
   }),
 })

@@ -1,18 +1,73 @@
 import type { Words } from '../wording/en'
 import { capital, nameFeet, type FootWords } from '../wording/telling'
+import type { UsualPlaces } from '../../core/methods/methods'
 import { boxesOf, type RecordBox } from './boxes'
 import type { CoupledFields } from './coupledMachine'
 
 const SIGNED = { signed: true } as const
 
-const usualBoxes = ({ usual }: CoupledFields, { register: w }: Words): readonly RecordBox[] => {
-  const { number } = boxesOf(w.groups.usual, 'usual.')
-  return usual.method === 'rim-face'
-    ? [number('rimPlane', w.rimPlane, 'distance', SIGNED), number('faceDiameter', w.faceDiameter, 'distance')]
-    : [
+/** What the register keeps of each method, still to be typed. */
+const BLANK_USUAL = {
+  'rim-face': { method: 'rim-face', carriedBy: 'movable', rimPlane: 0, plunger: 'away', faceDiameter: 0 },
+  'reverse-rim': { method: 'reverse-rim', onStationary: 0, onMovable: 0 },
+  'spacer-faces': { method: 'spacer-faces', spoolLength: 0, circleStationary: 0, circleMovable: 0 },
+  gaps: { method: 'gaps', gapCircle: 0 },
+  heads: { method: 'heads', stationaryPlane: 0, movablePlane: 0 },
+  values: { method: 'values' },
+  'foot-values': { method: 'foot-values' },
+} as const satisfies { readonly [M in UsualPlaces['method']]: Extract<UsualPlaces, { method: M }> }
+
+const usualBoxes = ({ usual }: CoupledFields, words: Words): readonly RecordBox[] => {
+  const { register: w, methods, measuring } = words
+  const { number, choice } = boxesOf(w.groups.usual, 'usual.')
+  const labels = methods.labels
+  const method = choice(
+    'method',
+    w.usualMethod,
+    Object.keys(BLANK_USUAL) as UsualPlaces['method'][],
+    (m) => measuring.methods[m],
+    BLANK_USUAL,
+  )
+  switch (usual.method) {
+    case 'rim-face':
+      return [
+        method,
+        choice(
+          'carriedBy',
+          labels['rim-face'].carriedBy,
+          ['movable', 'stationary'] as const,
+          (m) => w.sides[m],
+        ),
+        number('rimPlane', w.rimPlane, 'distance', SIGNED),
+        choice('plunger', labels['rim-face'].plunger, ['away', 'back'] as const, (p) => methods.options[p]),
+        number('faceDiameter', w.faceDiameter, 'distance'),
+      ]
+    case 'reverse-rim':
+      return [
+        method,
         number('onStationary', w.onStationary, 'distance', SIGNED),
         number('onMovable', w.onMovable, 'distance', SIGNED),
       ]
+    case 'spacer-faces':
+      return [
+        method,
+        ...(['spoolLength', 'circleStationary', 'circleMovable'] as const).map((id) =>
+          number(id, labels['spacer-faces'][id], 'distance'),
+        ),
+      ]
+    case 'heads':
+      return [
+        method,
+        ...(['stationaryPlane', 'movablePlane'] as const).map((id) =>
+          number(id, labels.heads[id], 'distance'),
+        ),
+      ]
+    case 'gaps':
+      return [method, number('gapCircle', labels.gaps.gapCircle, 'distance')]
+    case 'values':
+    case 'foot-values':
+      return [method]
+  }
 }
 
 const MAYBE = { optional: true } as const
@@ -49,15 +104,64 @@ const footBoxes = (record: CoupledFields, words: Words, chosen: FootWords): read
   })
 }
 
-const limitBoxes = ({ tolerance }: CoupledFields, { register: w }: Words): readonly RecordBox[] => {
-  const { number, choice } = boxesOf(w.groups.limits, 'tolerance.')
+const NO_BAND = [null, null] as const
+const OPEN = { v: NO_BAND, h: NO_BAND }
+/** Each form of a limit, still to be typed. */
+const BLANK_LIMITS = {
+  'speed-rule': { form: 'speed-rule', mode: 'plane', grade: 'standard' },
+  'offset-slope': { form: 'offset-slope', mode: 'plane', offset: 0, slope: 0 },
+  'flex-plane': { form: 'flex-plane', mode: 'plane', slope: 0, spoolLength: 0 },
+  window: { form: 'window', offset: OPEN, slope: OPEN },
+} as const
+
+const limitBoxes = ({ tolerance }: CoupledFields, words: Words): readonly RecordBox[] => {
+  const { register: w, directions } = words
+  const { number, choice, text } = boxesOf(w.groups.limits, 'tolerance.')
+  const form = choice(
+    'form',
+    w.limitForm,
+    Object.keys(BLANK_LIMITS) as (keyof typeof BLANK_LIMITS)[],
+    (f) => w.limitForms[f],
+    BLANK_LIMITS,
+  )
+  const mode = choice('mode', w.judged, ['plane', 'vector'] as const, (m) => w.modes[m])
+  const source = text('source', w.limitSource)
   switch (tolerance.form) {
     case 'offset-slope':
-      return [number('offset', w.offsetLimit, 'displacement'), number('slope', w.slopeLimit, 'plain')]
+      return [
+        form,
+        mode,
+        number('offset', w.offsetLimit, 'displacement'),
+        number('slope', w.slopeLimit, 'plain'),
+        source,
+      ]
+    case 'flex-plane':
+      return [
+        form,
+        mode,
+        number('slope', w.slopeLimit, 'plain'),
+        number('spoolLength', w.spoolLength, 'distance'),
+        source,
+      ]
     case 'speed-rule':
-      return [choice('grade', w.speedRule, ['standard', 'fine'] as const, (g) => w.grades[g])]
-    default:
-      return []
+      return [form, mode, choice('grade', w.speedRule, ['standard', 'fine'] as const, (g) => w.grades[g])]
+    case 'window':
+      return [
+        form,
+        ...(['offset', 'slope'] as const).flatMap((what) =>
+          (['v', 'h'] as const).flatMap((plane) =>
+            ([0, 1] as const).map((end) =>
+              number(
+                `${what}.${plane}.${end}`,
+                w.windowEnd(what, directions.planes[plane], end),
+                what === 'offset' ? 'displacement' : 'plain',
+                { signed: true, optional: true },
+              ),
+            ),
+          ),
+        ),
+        source,
+      ]
   }
 }
 

@@ -116,3 +116,14 @@ export const blankRecord = (drive: MachineFields['drive'], units: UnitSystem): M
   rpm: 0,
   ...(drive === 'coupled' ? blankCoupled() : blankBelt()),
 })
+
+/**
+ * The record once such a choice is made: the part it stands in is a new one with its own boxes, all that is typed
+ * elsewhere stays. The same record where nothing changes.
+ */
+export const openedBy = (base: MachineFields, box: RecordBox, value: string): MachineFields => {
+  const part = box.kind === 'choice' ? box.opens?.[value] : undefined
+  if (!part || at(base, box.path) === value) return base
+  const parent = box.path.split('.').slice(0, -1).join('.')
+  return put(base, parent, part) as MachineFields
+}

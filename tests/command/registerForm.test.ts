@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { MACHINES } from '../../scripts/demo/works'
 import { issuesOf } from '../../shared/calculation/issues'
-import { blankRecord, readRecord, recordBoxes, recordTexts } from '../../shared/register/form'
-import { machineFields } from '../../shared/register/machine'
+import { blankRecord, openedBy, readRecord, recordBoxes, recordTexts } from '../../shared/register/form'
+import { machineFields, type MachineFields } from '../../shared/register/machine'
 
 describe('the register form', () => {
   it.each(MACHINES.map((m) => [m.tag, m] as const))('shows %s and reads it back unchanged', (_, machine) => {
@@ -54,5 +54,55 @@ describe('the register form', () => {
       recordBoxes(MACHINES.find((m) => m.tag === tag) as never).map((f) => f.path)
     expect(paths('GL-03').some((p) => p.startsWith('feet') || p === 'couplingKind')).toBe(false)
     expect(paths('CP-11').some((p) => p.startsWith('sheaves') || p.startsWith('base'))).toBe(false)
+  })
+
+  const coupledMachine = MACHINES.find((m) => m.tag === 'CP-11') as MachineFields
+  const box = (record: MachineFields, path: string) => {
+    const found = recordBoxes(record).find((f) => f.path === path)
+    if (!found) throw new Error(`no box ${path}`)
+    return found
+  }
+  const optionsOf = (path: string) => {
+    const found = box(coupledMachine, path)
+    return found.kind === 'choice' ? found.options.map((o) => o.value) : []
+  }
+
+  it.each([...optionsOf('usual.method')])(
+    'a machine usually measured by %s has its own boxes, filled and saved',
+    (method) => {
+      const opened = openedBy(coupledMachine, box(coupledMachine, 'usual.method'), method)
+      const boxes = recordBoxes(opened)
+      const texts = recordTexts(opened, boxes)
+      for (const f of boxes)
+        if (f.path.startsWith('usual.') && f.kind === 'number')
+          texts[f.path] = f.path === 'usual.onStationary' ? '-4' : '5'
+      const { record, faults } = readRecord(texts, opened, boxes)
+      expect(faults).toEqual({})
+      const parsed = machineFields.safeParse(record)
+      expect(parsed.success, JSON.stringify(parsed.error?.issues)).toBe(true)
+      expect(parsed.data).toMatchObject({ tag: 'CP-11', usual: { method } })
+    },
+  )
+
+  it.each([...optionsOf('tolerance.form')])(
+    'limits told as %s have their own boxes, filled and saved',
+    (form) => {
+      const opened = openedBy(coupledMachine, box(coupledMachine, 'tolerance.form'), form)
+      const boxes = recordBoxes(opened)
+      const texts = recordTexts(opened, boxes)
+      for (const f of boxes)
+        if (f.path.startsWith('tolerance.') && f.kind === 'number')
+          texts[f.path] = f.path.endsWith('.0') ? '-1' : '2'
+      texts['tolerance.source'] = 'Coupling maker’s sheet'
+      const { record, faults } = readRecord(texts, opened, boxes)
+      expect(faults).toEqual({})
+      const parsed = machineFields.safeParse(record)
+      expect(parsed.success, JSON.stringify(parsed.error?.issues)).toBe(true)
+      expect(parsed.data).toMatchObject({ tolerance: { form } })
+    },
+  )
+
+  it('the same choice again changes nothing', () => {
+    expect(openedBy(coupledMachine, box(coupledMachine, 'usual.method'), 'rim-face')).toBe(coupledMachine)
   })
 })

@@ -15,6 +15,7 @@ const under = (m: MachineAnswer['machine']) =>
   w.under(m.area, w.drive(m.movableName.toLowerCase(), m.stationaryName.toLowerCase()), m.powerKw, m.rpm)
 const starting = ref(false)
 const changing = ref(false)
+const copying = ref(false)
 const { jobs, next, more, asking, failed } = useMoreJobs(
   () => data.value?.jobs ?? null,
   () => `/api/jobs?machine=${encodeURIComponent(tag.value)}`,
@@ -35,6 +36,7 @@ const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machin
             </p>
           </div>
           <div class="actions">
+            <el-button class="quiet-button" @click="copying = true">{{ w.copy }}</el-button>
             <el-button class="quiet-button" @click="changing = true">{{ w.change }}</el-button>
             <el-button v-if="openJob" class="next-button" @click="navigateTo(`/jobs/${openJob.id}`)">{{
               w.goOn
@@ -57,6 +59,12 @@ const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machin
         <MoreJobs :label="w.olderJobs" :next="next" :asking="asking" :failed="failed" @more="more" />
         <StartJob v-model="starting" :machine="data.machine" />
         <MachineForm v-model="changing" :machine="data.machine" @saved="saved" />
+        <MachineForm
+          v-model="copying"
+          :machine="null"
+          :like="data.machine"
+          @saved="navigateTo(`/machines/${$event}`)"
+        />
       </template>
     </LoadState>
   </div>

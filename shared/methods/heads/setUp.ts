@@ -17,3 +17,14 @@ export const headsSetUp = z.object({
       path: ['movablePlane'],
     }),
 })
+
+export const headsUsual = z
+  .object({
+    method: z.literal('heads'),
+    stationaryPlane: figure('plane-of-the-stationary-head'),
+    movablePlane: figure('plane-of-the-movable-head'),
+  })
+  .refine((g) => g.movablePlane + g.stationaryPlane >= LEAST_APART, {
+    error: issue('planes-at-one-place'),
+    path: ['movablePlane'],
+  })

@@ -10,3 +10,10 @@ export const spacerFacesSetUp = z.object({
     spoolLength: positive('spool-length', undefined, 0.4),
   }),
 })
+
+export const spacerFacesUsual = z.object({
+  method: z.literal('spacer-faces'),
+  spoolLength: positive('spool-length', undefined, 0.4),
+  circleStationary: positive('face-swing-diameter'),
+  circleMovable: positive('face-swing-diameter'),
+})

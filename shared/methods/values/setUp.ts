@@ -28,3 +28,7 @@ export const footValuesSetUp = z.object({
       path: ['far'],
     }),
 })
+
+/** Nothing of an instrument that works its values out belongs to the machine. */
+export const valuesUsual = z.object({ method: z.literal('values') })
+export const footValuesUsual = z.object({ method: z.literal('foot-values') })

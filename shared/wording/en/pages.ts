@@ -34,6 +34,7 @@ export const pages = {
     inJob: (kw: number, drive: string, joined: string, rpm: number) =>
       `${kw} kW ${drive} · ${joined} · ${rpm} rpm`,
     change: 'Change the register',
+    copy: 'Register one like it',
     goOn: 'Go on with the open job',
     start: 'Start a job',
     jobs: 'Jobs',
@@ -51,6 +52,7 @@ export const pages = {
   },
   form: {
     change: (tag: string) => `Change the register, ${tag}`,
+    like: (tag: string) => `Register one like ${tag}`,
     joinedBy: 'Joined by',
     drives: { coupled: 'A coupling', belt: 'Belts' },
     keptIn: 'Kept in',

@@ -17,6 +17,20 @@ export const register = {
   power: 'Power, kW',
   rpm: 'Nameplate speed, rpm',
 
+  usualMethod: 'Usual method',
+  sides: { movable: 'what drives', stationary: 'what is driven' },
+  limitForm: 'Limits told as',
+  limitForms: {
+    'speed-rule': 'starting rule by speed',
+    'offset-slope': 'offset and angle',
+    'flex-plane': 'angle at each flex plane',
+    window: 'window, one-sided too',
+  },
+  judged: 'Judged',
+  modes: { plane: 'plane by plane', vector: 'both planes as one' },
+  spoolLength: 'Between the flex planes',
+  windowEnd: (what: 'offset' | 'slope', plane: string, end: 0 | 1) =>
+    `${what === 'offset' ? 'Offset' : 'Angle'}, ${plane}, ${end === 0 ? 'least' : 'most'}`,
   rimPlane: 'Rim dial’s plane',
   faceDiameter: 'Face circle, diameter',
   onStationary: 'Dial on the driven hub',
