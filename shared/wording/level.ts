@@ -3,7 +3,8 @@ import { LEVEL_LIMIT, type LevelCure, type Levels, type ShaftLevel } from '../..
 import type { RunoutEffect, Runouts, SurfaceRunout } from '../../core/stages/level/runouts'
 import type { MachineRole } from '../../core/plan/movePlan'
 import { clockFace } from './clockFace'
-import { figure, pack, UNIT_NAMES } from './figures'
+import { figure } from './figures'
+import { leavesWords } from './leaves'
 import type { Meaning } from './readings'
 import { capital, type Telling } from './telling'
 
@@ -121,29 +122,11 @@ export const levelCureWords = (
   machine: CoupledMachine,
   telling: Telling,
 ): { readonly headline: string; readonly rest: readonly string[] } => {
-  const { footNames, units } = telling
+  const { footNames } = telling
   const w = telling.words.level.cure
   const wanted = (pair: string) => cure.shares.find((s) => s.pair === pair)?.wanted ?? 0
-  const shims = (list: readonly number[]) => `${pack(list, units)} ${UNIT_NAMES[units].displacement}`
   const between = cure.shares.filter((s) => s.pair !== cure.pair && s.wanted > 1e-6)
-  const stock = machine.feet.movable.flatMap((f) => {
-    const own = cure.leaves.filter((l) => l.pair === f.id && l.putIn.length + l.takenOut.length > 0)
-    const ways = own.map((l) =>
-      l.putIn.length === 0
-        ? w.out(shims(l.takenOut))
-        : l.takenOut.length === 0
-          ? w.in(shims(l.putIn))
-          : w.inOut(shims(l.putIn), shims(l.takenOut)),
-    )
-    const [first] = ways
-    if (first === undefined) return []
-    return ways.every((x) => x === first)
-      ? [w.stock(capital(footNames(f.id)), first)]
-      : own.map(
-          (l, i) =>
-            `${capital(telling.words.softFoot.place(footNames(f.id), telling.words.feet.sides[l.side]))}: ${ways[i]}.`,
-        )
-  })
+  const stock = leavesWords(cure.leaves, machine.feet.movable, telling)
   return {
     headline: w.shim(small(wanted(cure.pair), telling), footNames(cure.pair)),
     rest: [...between.map((s) => w.middle(small(s.wanted, telling), footNames(s.pair))), ...stock, w.then],

@@ -4,7 +4,8 @@ import { spreadOf, type RoughCure } from '../../core/stages/roughIn/cure'
 import type { FeltQuantity, RoughIn, RoughReading } from '../../core/stages/roughIn/roughIn'
 import type { Millimetres } from '../../core/units/unitSystem'
 import { offsetWords } from './directions'
-import { figure, pack, UNIT_NAMES } from './figures'
+import { figure } from './figures'
+import { leavesWords } from './leaves'
 import type { Meaning } from './readings'
 import { capital, type Telling } from './telling'
 
@@ -175,33 +176,7 @@ export const cureWords = (
             ),
           ),
         )
-  const unit = UNIT_NAMES[units].displacement
-  const shims = (list: readonly number[]) => `${pack(list, units)} ${unit}`
-  const laid = (l: RoughCure['leaves'][number]) =>
-    l.takenOut.length === 0
-      ? shims(l.putIn)
-      : l.putIn.length === 0
-        ? w.onlyOut(shims(l.takenOut))
-        : w.inOut(shims(l.putIn), shims(l.takenOut))
-  const changed = cure.leaves.filter((l) => l.putIn.length + l.takenOut.length > 0)
-  const kinds = new Set(changed.map(laid))
-  const stock =
-    changed.length === 0
-      ? []
-      : kinds.size === 1 && changed.length === cure.leaves.length
-        ? [w.stock([...kinds][0] ?? '')]
-        : machine.feet.movable.flatMap((f) => {
-            const own = changed.filter((l) => l.pair === f.id)
-            const ways = [...new Set(own.map(laid))]
-            if (ways.length === 0) return []
-            if (ways.length === 1 && own.length === 2)
-              return [w.stockAt(capital(footNames(f.id)), ways[0] ?? '')]
-            return own.map((l) =>
-              words.roughIn.report
-                .under(capital(footNames(f.id)), words.feet.sides[l.side], laid(l))
-                .concat('.'),
-            )
-          })
+  const stock = leavesWords(cure.leaves, machine.feet.movable, telling)
   const { short } = cure
   const miss =
     short === null

@@ -14,8 +14,9 @@ import { roughWorking } from '~~/shared/stages/roughIn/working'
 import { figure } from '~~/shared/wording/figures'
 import { movableName } from '~~/shared/wording/headlines'
 import { farEnd } from '~~/shared/wording/readings'
-import { cureWords, dragWords, feltWords, meaningOfRoughIn } from '~~/shared/wording/roughIn'
+import { cureWords, dragWords, feltWords, meaningOfRoughIn, openAt } from '~~/shared/wording/roughIn'
 import { capital } from '~~/shared/wording/telling'
+import RoughConditions from './RoughConditions.vue'
 import RoughMoved from './RoughMoved.vue'
 
 const job = useJob()
@@ -54,10 +55,7 @@ const view = (plane: Plane) => {
       opening && opening.value !== null
         ? Math.abs(opening.value) < 1e-9
           ? v.value.parallel
-          : v.value.opensAt(
-              d(Math.abs(opening.value), false),
-              plane === 'v' ? (opening.value > 0 ? '6' : '12') : opening.value > 0 ? '9' : '3',
-            )
+          : v.value.opensAt(d(Math.abs(opening.value), false), openAt(opening.value, plane))
         : '',
     mark: mark === 'in' || mark === 'edge' || mark === 'out' ? mark : null,
   }
@@ -130,7 +128,6 @@ const enter = (key: string) => {
 }
 const skipping = ref(false)
 const other = ref(false)
-const hubsShown = ref(false)
 const skip = (why: string) => {
   if (job.log({ kind: 'stage-skipped', payload: { stage: 'rough-in', why } })) goOn()
 }
@@ -232,69 +229,16 @@ const working = () =>
         </template>
         <p v-else class="quiet">{{ windowWords || v.noWindow }}</p>
       </div>
-      <div class="small">
-        <NumberBox
-          :model-value="texts.diameter"
-          :label="v.diameter"
-          on-dye
-          measure="distance"
-          :units="session.units"
-          :disabled="locked"
-          :note="showing ? '' : (read.faults.diameter ?? read.notes.diameter ?? '')"
-          :note-is-fault="'diameter' in read.faults"
-          @update:model-value="form.diameter = $event"
-        />
-      </div>
-      <ChoiceRow
-        :model-value="texts.drag"
-        :label="v.drag"
-        show-label
-        on-dye
-        :disabled="locked"
-        :options="[
-          { value: 'front', name: v.drags.front },
-          { value: 'even', name: v.drags.even },
-          { value: 'back', name: v.drags.back },
-        ]"
-        @update:model-value="form.drag = $event as 'front' | 'even' | 'back'"
+      <RoughConditions
+        :texts="texts"
+        :faults="showing ? {} : read.faults"
+        :notes="showing ? {} : read.notes"
+        :limits="limits"
+        :stationary="stationary"
+        :movable="movable"
+        :locked="locked"
+        @change="Object.assign(form, $event)"
       />
-      <ChoiceRow
-        v-if="limits.float > 0"
-        :model-value="texts.pushed ? 'yes' : 'no'"
-        :label="v.pushed"
-        show-label
-        on-dye
-        :disabled="locked"
-        :options="[
-          { value: 'no', name: v.pushedNames.no },
-          { value: 'yes', name: v.pushedNames.yes },
-        ]"
-        @update:model-value="form.pushed = $event === 'yes'"
-      />
-      <template v-if="limits.radiusDifference === null">
-        <el-button
-          v-if="!hubsShown && !texts.stationaryHub"
-          link
-          class="text-button"
-          @click="hubsShown = true"
-          >{{ v.hubs }}</el-button
-        >
-        <div v-else class="hubs">
-          <NumberBox
-            v-for="hub in ['stationaryHub', 'movableHub'] as const"
-            :key="hub"
-            :model-value="texts[hub]"
-            :label="v.driven(hub === 'stationaryHub' ? stationary : movable)"
-            on-dye
-            measure="distance"
-            :units="session.units"
-            :disabled="locked"
-            :note="showing ? '' : (read.faults[hub] ?? read.notes[hub] ?? '')"
-            :note-is-fault="hub in read.faults"
-            @update:model-value="form[hub] = $event"
-          />
-        </div>
-      </template>
     </div>
   </BoardFrame>
   <LedgerFrame :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
@@ -381,11 +325,6 @@ const working = () =>
 }
 .small {
   width: 170px;
-}
-.hubs {
-  display: flex;
-  gap: 12px;
-  width: 260px;
 }
 .view {
   display: grid;

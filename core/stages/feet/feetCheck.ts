@@ -8,6 +8,7 @@ import {
 } from '../../feet/softFoot'
 import type { CornerGaps, FootSize } from '../../feet/cornerGaps'
 import { stepShim, type StepShim } from '../../feet/stepShim'
+import { sizeVerdict } from '../../judge/sizeVerdict'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
 import type { Side } from '../../plan/movePlan'
@@ -86,13 +87,8 @@ export interface FeetReading {
 }
 
 /** Share of the limit from which on a rise is on the edge. */
-const EDGE_SHARE = 0.8
 /** Leaves of a step shim. */
 const STEPS = 4
-
-/** What one rise by itself means against the limit. */
-export const riseVerdict = (rise: Millimetres, limit: Millimetres): 'in' | 'edge' | 'out' =>
-  rise > limit ? 'out' : rise > EDGE_SHARE * limit ? 'edge' : 'in'
 
 /** Foot pairs of the movable machine, the nearest to the coupling first. */
 export const pairsOutward = remember((machine: CoupledMachine) =>
@@ -200,7 +196,7 @@ const readRound = remember((machine: CoupledMachine, round: FeetRound): FeetRead
     diagonals: [(rises.f1 + rises.f3) / 2, (rises.f2 + rises.f4) / 2],
     twist: Math.abs(result.twist) / 2,
     inner,
-    verdict: unsound ? 'out' : riseVerdict(Math.max(...byFoot.values()), limit),
+    verdict: unsound ? 'out' : sizeVerdict(Math.max(...byFoot.values()), limit),
   }
 })
 

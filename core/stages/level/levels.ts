@@ -5,7 +5,7 @@ import type { CoupledMachine } from '../../register/coupledMachine'
 import type { PairPacks } from '../../register/pair'
 import { packsForLifts, type FootLeaves, type PairShare } from '../../shims/packsForLifts'
 import { toCore, type Millimetres, type Slope } from '../../units/unitSystem'
-import { riseVerdict } from '../feet/feetCheck'
+import { sizeVerdict } from '../../judge/sizeVerdict'
 
 /** What a precision level said of each shaft, and whether the machine was shimmed since. */
 export interface LevelFacts {
@@ -69,7 +69,7 @@ const riseOf = ({ payload }: LogEntry<'level-read'>): { rise: Slope; levelError:
 
 const levelOf = remember((entry: LogEntry<'level-read'>): ShaftLevel => {
   const found = riseOf(entry)
-  return { entry, ...found, verdict: riseVerdict(Math.abs(found.rise), LEVEL_LIMIT * (1 + 1e-9)) }
+  return { entry, ...found, verdict: sizeVerdict(Math.abs(found.rise), LEVEL_LIMIT * (1 + 1e-9)) }
 })
 
 /** What the two shafts' levels come to. */

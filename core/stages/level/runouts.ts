@@ -1,5 +1,4 @@
 import type { LogEntry } from '../../logbook/entry'
-import { remember } from '../../logbook/remember'
 import type { MethodGiven } from '../../methods/methods'
 import type { Outcome } from '../../outcome'
 import type { MachineRole } from '../../plan/movePlan'
@@ -53,46 +52,30 @@ export interface Runouts {
 
 const RANK = { in: 0, edge: 1, out: 2 } as const
 
-const read = remember(
-  (entry: LogEntry<'runout-read'>, speed: { readonly rpm: number }): SurfaceRunout | null => {
-    const found = readRunout(entry, speed.rpm)
-    if (!found.ok) return null
-    const { first, second, limit } = found.value
-    return {
-      entry,
-      machine: entry.payload.machine,
-      surface: entry.payload.surface,
-      result: found.value,
-      source: entry.payload.limit === null ? 'speed' : 'own',
-      oval:
-        second !== null && second.amplitude > first.amplitude && 2 * second.amplitude > WORTH_NAMING * limit,
-    }
-  },
-)
-
-/** One object a speed, so that what was worked out stays worked out. */
-const speeds = new Map<number, { readonly rpm: number }>()
-const speedOf = (rpm: number) => {
-  const known = speeds.get(rpm) ?? { rpm }
-  if (speeds.size > 200) speeds.clear()
-  speeds.set(rpm, known)
-  return known
+const read = (entry: LogEntry<'runout-read'>, rpm: number): SurfaceRunout | null => {
+  const found = readRunout(entry, rpm)
+  if (!found.ok) return null
+  const { first, second, limit } = found.value
+  return {
+    entry,
+    machine: entry.payload.machine,
+    surface: entry.payload.surface,
+    result: found.value,
+    source: entry.payload.limit === null ? 'speed' : 'own',
+    oval:
+      second !== null && second.amplitude > first.amplitude && 2 * second.amplitude > WORTH_NAMING * limit,
+  }
 }
 
 /** What the logbook says of the run-out of hubs and shafts, judged at this speed. */
-export const checkRunouts = (facts: RunoutFacts, rpm: number): Runouts => judged(facts, speedOf(rpm))
-
-const judged = remember((facts: RunoutFacts, speed: { readonly rpm: number }): Runouts => {
-  const surfaces = facts.flatMap((e) => {
-    const found = read(e, speed)
-    return found ? [found] : []
-  })
-  const worst = surfaces.reduce<SurfaceRunout['result']['verdict'] | null>(
-    (w, s) => (w === null || RANK[s.result.verdict] > RANK[w] ? s.result.verdict : w),
+export const checkRunouts = (facts: RunoutFacts, rpm: number): Runouts => {
+  const surfaces = facts.flatMap((e) => read(e, rpm) ?? [])
+  const verdict = surfaces.reduce<Runouts['verdict']>(
+    (w, { result }) => (w === null || RANK[result.verdict] > RANK[w] ? result.verdict : w),
     null,
   )
-  return { surfaces, verdict: worst }
-})
+  return { surfaces, verdict }
+}
 
 /**
  * Whether a hub's own run-out is in this job's readings: not while both shafts turn together, for each dial stays

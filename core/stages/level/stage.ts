@@ -1,12 +1,10 @@
-import { conflict, defineStage, invalid } from '../../logbook/stage'
-import { SIDES } from '../../plan/movePlan'
+import { defineStage, invalid } from '../../logbook/stage'
 import type { CoupledMachine } from '../../register/machine'
 import type { PairPacks } from '../../register/pair'
 import { lockoutObjection } from '../makeSafe/stage'
 import type { Safety } from '../makeSafe/safety'
 import type { Measurement } from '../measure/measurement'
-import { doFootwork } from '../move/footwork'
-import { MOST_LEAVES } from '../move/stage'
+import { shimObjection } from '../move/shimObjection'
 import type { Levels } from './levels'
 import { readRunout, type Runouts } from './runouts'
 
@@ -44,7 +42,7 @@ export const levelStage = defineStage({
   },
   wants: () => false,
   objection: (job, entry) => {
-    const { machine, safety, rpm } = job
+    const { safety, rpm } = job
     switch (entry.kind) {
       case 'level-read':
         return lockoutObjection(safety)
@@ -52,19 +50,8 @@ export const levelStage = defineStage({
         return readRunout(entry, rpm).ok
           ? lockoutObjection(safety)
           : invalid('runout-positions', 'payload', 'readings')
-      case 'machine-levelled': {
-        const { changes, units } = entry.payload
-        const strange = changes.findIndex((c) => !machine.feet[c.machine].some((own) => own.id === c.pair))
-        if (strange >= 0) return invalid('no-such-feet', 'payload', 'changes', strange, 'pair')
-        if (!changes.some((c) => c.putIn.length + c.takenOut.length > 0))
-          return invalid('nothing-moved', 'payload')
-        if (job.measurements[job.measurements.length - 1]?.sets.some((s) => s.leftOut === null))
-          return conflict('read-already')
-        const { packs } = doFootwork(job.packs, { movable: [], stationary: [] }, units, changes, [])
-        if (packs.some((p) => SIDES.some((s) => p.packs[s].length > MOST_LEAVES)))
-          return invalid('too-many-leaves', 'payload', 'changes')
-        return lockoutObjection(safety)
-      }
+      case 'machine-levelled':
+        return shimObjection(job, { ...entry.payload, side: [] })
       default:
         return null
     }

@@ -26,7 +26,7 @@ interface Sees {
 /** Whether every foot that an entry names is this machine's. */
 export const footObjection = (
   machine: CoupledMachine,
-  { payload }: LogEntry<'move-made' | 'plan-chosen'>,
+  payload: Pick<LogEntry<'move-made'>['payload'], 'changes' | 'side'>,
 ): Objection | null => {
   for (const list of ['changes', 'side'] as const)
     for (const [i, c] of payload[list].entries())
@@ -47,7 +47,7 @@ export const moveStage = defineStage({
     (job.plan !== null && !job.plan.stale) || (isBelieved(latest(job)) && !isInBand(latest(job))),
   objection: ({ machine, safety, packs, feet }, entry) => {
     if (entry.kind !== 'move-made') return null
-    const wrong = footObjection(machine, entry)
+    const wrong = footObjection(machine, entry.payload)
     if (wrong) return wrong
     const { changes, side } = entry.payload
     const idle =

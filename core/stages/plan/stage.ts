@@ -30,5 +30,6 @@ export const planStage = defineStage({
   mark: markOf,
   wants: (job: Sees) =>
     isBelieved(latest(job)) && !isInBand(latest(job)) && (job.plan === null || job.plan.stale),
-  objection: ({ machine }, entry) => (entry.kind === 'plan-chosen' ? footObjection(machine, entry) : null),
+  objection: ({ machine }, entry) =>
+    entry.kind === 'plan-chosen' ? footObjection(machine, entry.payload) : null,
 })

@@ -8,7 +8,7 @@ import type { CoupledMachine } from '../../register/coupledMachine'
 import { feelerLimits, type FeelerLimits } from '../../register/hubs'
 import { closureOf } from '../../trust/closure'
 import { toCore, type Millimetres } from '../../units/unitSystem'
-import { riseVerdict } from '../feet/feetCheck'
+import { sizeVerdict } from '../../judge/sizeVerdict'
 import type { FeltPlace } from './entries'
 import type { RoughRound, RoughRounds } from './rounds'
 
@@ -102,7 +102,7 @@ export const readFeelers = (
 
 const quantity = (value: number | null, bounds: Bounds, limit: Millimetres): FeltQuantity => {
   if (value !== null)
-    return { value, bounds, limit, verdict: riseVerdict(Math.abs(value), limit * (1 + HAIR)) }
+    return { value, bounds, limit, verdict: sizeVerdict(Math.abs(value), limit * (1 + HAIR)) }
   const [low, high] = bounds
   if (low === null && high === null) return { value, bounds, limit, verdict: null }
   const within = low !== null && high !== null && low >= -limit - HAIR && high <= limit + HAIR

@@ -1,12 +1,10 @@
-import { conflict, defineStage, invalid } from '../../logbook/stage'
+import { defineStage, invalid } from '../../logbook/stage'
 import type { CoupledMachine } from '../../register/machine'
 import type { PairPacks } from '../../register/pair'
 import { lockoutObjection } from '../makeSafe/stage'
 import type { Safety } from '../makeSafe/safety'
 import type { Measurement } from '../measure/measurement'
-import { doFootwork } from '../move/footwork'
-import { MOST_LEAVES } from '../move/stage'
-import { SIDES } from '../../plan/movePlan'
+import { shimObjection } from '../move/shimObjection'
 import { readFeelers, type RoughIn } from './roughIn'
 
 interface Sees {
@@ -43,22 +41,8 @@ export const roughInStage = defineStage({
             : invalid('feeler-places', 'payload')
         return lockoutObjection(safety)
       }
-      case 'hubs-roughed': {
-        const { changes, side, units } = entry.payload
-        const known = (f: { readonly machine: 'movable' | 'stationary'; readonly pair: string }) =>
-          machine.feet[f.machine].some((own) => own.id === f.pair)
-        const strange = changes.findIndex((c) => !known(c))
-        if (strange >= 0) return invalid('no-such-feet', 'payload', 'changes', strange, 'pair')
-        const off = side.findIndex((s) => !known(s))
-        if (off >= 0) return invalid('no-such-feet', 'payload', 'side', off, 'pair')
-        if (!changes.some((c) => c.putIn.length + c.takenOut.length > 0) && !side.some((s) => s.moved !== 0))
-          return invalid('nothing-moved', 'payload')
-        if (latest(job).sets.some((s) => s.leftOut === null)) return conflict('read-already')
-        const { packs } = doFootwork(job.packs, { movable: [], stationary: [] }, units, changes, [])
-        if (packs.some((p) => SIDES.some((s) => p.packs[s].length > MOST_LEAVES)))
-          return invalid('too-many-leaves', 'payload', 'changes')
-        return lockoutObjection(safety)
-      }
+      case 'hubs-roughed':
+        return shimObjection(job, entry.payload)
       default:
         return null
     }

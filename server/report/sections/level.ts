@@ -4,9 +4,10 @@ import type { LevelReading } from '../../../core/stages/level/entries'
 import { checkLevels, NO_LEVELS } from '../../../core/stages/level/levels'
 import { toCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { clockFace } from '../../../shared/wording/clockFace'
-import { figure, pack } from '../../../shared/wording/figures'
+import { figure } from '../../../shared/wording/figures'
 import { machineNames } from '../../../shared/wording/headlines'
 import { shaftSlopeWords, surfaceName } from '../../../shared/wording/level'
+import { changesWords } from '../../../shared/wording/leaves'
 import { capital } from '../../../shared/wording/telling'
 import { block, figures, grid, verdictCell, when } from '../blocks'
 import type { Section } from '../section'
@@ -14,7 +15,7 @@ import type { Section } from '../section'
 /** Each level as it was read and what it led to; each surface that was turned. */
 export const levelAndRunout: Section<CoupledState> = (state, { telling, personName }) => {
   const { levels, runouts } = state
-  const { words, units, footNames } = telling
+  const { words, units } = telling
   const w = words.level
   const names = machineNames(state)
   const by = (e: { readonly madeAt: string; readonly author: string }) =>
@@ -36,21 +37,7 @@ export const levelAndRunout: Section<CoupledState> = (state, { telling, personNa
   const body: Content[] = levels.facts.all.map((e): Content => {
     if (e.kind === 'machine-levelled') {
       const { changes, units: was } = e.payload
-      const shims = (list: readonly number[]) =>
-        pack(
-          list.map((t) => toCore(t, 'displacement', was)),
-          units,
-        )
-      const what = changes.map((c) =>
-        words.roughIn.report.under(
-          footNames(c.pair),
-          words.feet.sides[c.side],
-          [
-            ...(c.takenOut.length > 0 ? [words.softFoot.report.out(shims(c.takenOut))] : []),
-            ...(c.putIn.length > 0 ? [words.softFoot.report.in(shims(c.putIn))] : []),
-          ].join(', '),
-        ),
-      )
+      const what = changesWords(changes, was, telling)
       return { text: w.report.shimmed(by(e), what.join('; ')) }
     }
     const { machine, reading, units: was } = e.payload

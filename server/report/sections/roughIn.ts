@@ -3,7 +3,8 @@ import type { CoupledState } from '../../../core/jobs/coupled'
 import type { FeltPlace } from '../../../core/stages/roughIn/entries'
 import { toCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { hourName, sideWords } from '../../../shared/wording/directions'
-import { pack, thickness } from '../../../shared/wording/figures'
+import { thickness } from '../../../shared/wording/figures'
+import { changesWords } from '../../../shared/wording/leaves'
 import { movableName } from '../../../shared/wording/headlines'
 import { feltWords, roughLimitWords } from '../../../shared/wording/roughIn'
 import { block, grid, QUIET, verdictCell, when } from '../blocks'
@@ -62,22 +63,8 @@ export const roughInLooks: Section<CoupledState> = (state, { telling, personName
     }
     if (round.moved) {
       const { changes, side, units: was, remark } = round.moved.payload
-      const shims = (list: readonly number[]) =>
-        pack(
-          list.map((t) => mm(t, was)),
-          units,
-        )
       const done = [
-        ...changes.map((c) =>
-          w.report.under(
-            footNames(c.pair),
-            words.feet.sides[c.side],
-            [
-              ...(c.takenOut.length > 0 ? [words.softFoot.report.out(shims(c.takenOut))] : []),
-              ...(c.putIn.length > 0 ? [words.softFoot.report.in(shims(c.putIn))] : []),
-            ].join(', '),
-          ),
-        ),
+        ...changesWords(changes, was, telling),
         ...side
           .filter((s) => s.moved !== 0)
           .map((s) => w.report.pushed(footNames(s.pair), sideWords(mm(s.moved, was), telling))),

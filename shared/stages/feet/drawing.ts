@@ -1,4 +1,5 @@
 import type { FootName } from '../../../core/feet/softFoot'
+import { sizeVerdict } from '../../../core/judge/sizeVerdict'
 import { SIDES } from '../../../core/plan/movePlan'
 import type { CoupledMachine } from '../../../core/register/coupledMachine'
 import type { PairPacks } from '../../../core/register/pair'
@@ -9,7 +10,6 @@ import {
   footKeyOf,
   nameOfFoot,
   pairsOutward,
-  riseVerdict,
   type FeetReading,
   type FeetRound,
 } from '../../../core/stages/feet/feetCheck'
@@ -74,7 +74,7 @@ export const drawFeet = (
         takenOut: cured?.takenOut ?? [],
         rise,
         before: before?.byFoot.get(at) ?? null,
-        mark: rise === null || !reading ? null : riseVerdict(rise, reading.limit),
+        mark: rise === null || !reading ? null : sizeVerdict(rise, reading.limit),
         gap: felt.get(at) ?? null,
       }
     }),

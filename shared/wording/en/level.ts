@@ -42,10 +42,6 @@ export const level = {
   cure: {
     shim: (by: string, pair: string) => `Put ${by} under both ${pair} feet.`,
     middle: (by: string, pair: string) => `${by} under the ${pair} feet between.`,
-    stock: (pair: string, shims: string) => `${pair}, each foot: ${shims}.`,
-    in: (shims: string) => `${shims} in`,
-    inOut: (into: string, out: string) => `${into} in, ${out} out`,
-    out: (out: string) => `${out} out`,
     then: 'Then tighten, give the bubble time to settle, and read it again.',
     levelOff: (divisions: string) =>
       `The level itself is off by ${divisions} divisions; turned end for end that drops out.`,

@@ -77,10 +77,6 @@ export const roughIn = {
     pushEach: (list: string) => `Push ${list}.`,
     pushEnd: (pair: string, by: string, hour: string) => `the ${pair} end ${by} toward ${hour}`,
     stay: (pair: string) => `let the ${pair} end stay`,
-    stock: (shims: string) => `From stock, at each foot: ${shims}.`,
-    stockAt: (pair: string, shims: string) => `${pair}, each foot: ${shims}.`,
-    inOut: (into: string, out: string) => `${into} in, ${out} out`,
-    onlyOut: (out: string) => `${out} out`,
     short: (pair: string, miss: string) =>
       `The ${pair} feet stay ${miss} off: no leaf on the shelf or under them comes nearer.`,
     tooHigh: (miss: string, other: string) =>

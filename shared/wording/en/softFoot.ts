@@ -41,6 +41,14 @@ export const softFoot = {
   },
   and: (list: readonly string[]) =>
     list.length < 2 ? (list[0] ?? '') : `${list.slice(0, -1).join(', ')} and ${list[list.length - 1] ?? ''}`,
+  leaves: {
+    in: (shims: string) => `${shims} in`,
+    out: (shims: string) => `${shims} out`,
+    inOut: (into: string, out: string) => `${into} in, ${out} out`,
+    everyFoot: (shims: string) => `From stock, at each foot: ${shims}.`,
+    bothFeet: (pair: string, shims: string) => `${pair}, each foot: ${shims}.`,
+    foot: (place: string, shims: string) => `${place}: ${shims}.`,
+  },
   cure: {
     fill: (foot: string, by: string) => `Fill ${foot} by ${by}`,
     sum: (larger: string, smaller: string, by: string) => `${larger} − ${smaller} = ${by}.`,
