@@ -21,10 +21,19 @@ export interface OutboxRow {
   readonly turnedDown: TurnedDown | null
 }
 
+/** A photograph that waits for its entry. */
+export interface KeptPhotograph {
+  readonly id: string
+  readonly job: string
+  readonly jpeg: Blob
+}
+
 interface Schema extends DBSchema {
   outbox: { key: number; value: OutboxRow; indexes: { job: string } }
   /** The last copy of each job, as the server answered it. */
   jobs: { key: string; value: { readonly id: string } }
+  /** Photographs taken on this device, until the server has the entry that shows them. */
+  photographs: { key: string; value: KeptPhotograph; indexes: { job: string } }
   /** Machines, works and people, as the server last answered them, by path. */
   answers: { key: string; value: unknown }
 }
@@ -33,11 +42,14 @@ let opened: Promise<IDBPDatabase<Schema>> | null = null
 
 /** The device's own store; one for the whole program. */
 export const deviceStore = (): Promise<IDBPDatabase<Schema>> =>
-  (opened ??= openDB<Schema>('hushed-caliper', 1, {
-    upgrade: (db) => {
-      db.createObjectStore('outbox', { keyPath: 'n', autoIncrement: true }).createIndex('job', 'job')
-      db.createObjectStore('jobs', { keyPath: 'id' })
-      db.createObjectStore('answers')
+  (opened ??= openDB<Schema>('hushed-caliper', 2, {
+    upgrade: (db, from) => {
+      if (from < 1) {
+        db.createObjectStore('outbox', { keyPath: 'n', autoIncrement: true }).createIndex('job', 'job')
+        db.createObjectStore('jobs', { keyPath: 'id' })
+        db.createObjectStore('answers')
+      }
+      db.createObjectStore('photographs', { keyPath: 'id' }).createIndex('job', 'job')
     },
     blocking: (_current, _blocked, event) => {
       opened = null

@@ -3,6 +3,8 @@ import type { LogEntry } from '~~/core/logbook/entry'
 import type { EntryAnswer } from '~~/shared/api/answers'
 import { fromWire, toWire } from '~~/shared/logbook/lifts'
 import type { OutboxRow } from '~/device/database'
+import { photographsOf } from '~~/shared/photographs/photographs'
+import { forgetPhotographs, sendPhotographs } from '~/device/photographs'
 import { openOutbox, type Answer, type Settlement } from '~/device/outbox'
 import { takeOverOldQueue } from '~/device/outboxQueue'
 
@@ -18,7 +20,10 @@ const request = (row: OutboxRow) => {
 
 const sendToServer = async (row: OutboxRow): Promise<Answer> => {
   try {
+    // Photographs go before the entry that shows them: a logbook never points at nothing.
+    await sendPhotographs(row.job, photographsOf(row.entry))
     const answer = await request(row)
+    await forgetPhotographs(photographsOf(row.entry)).catch(() => null)
     return { kind: 'taken', entry: fromWire(answer.entry) }
   } catch (failure) {
     if (!(failure instanceof ApiFailure) || failure.passing) return { kind: 'away' }

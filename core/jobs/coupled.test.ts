@@ -48,6 +48,8 @@ describe('where a job stands', () => {
       job.add({ kind: 'safety-confirmed', payload: { point, permit: 'W-1' } })
     expect(job.state.safety).toMatchObject({ missing: ['guard-off'], permit: 'W-1' })
     job.add({ kind: 'safety-confirmed', payload: { point: 'guard-off', permit: '' } })
+    expect(job.fold().sheet.current).toBe('look')
+    job.look()
     expect(job.fold().sheet.current).toBe('feet')
     job.rises()
     expect(job.fold().sheet.current).toBe('rough-in')
@@ -154,7 +156,7 @@ describe('the lockout', () => {
   it('can be waived with a reason until power comes back or it is made whole', () => {
     const job = new TestJob().open()
     job.add({ kind: 'lockout-waived', payload: { why: 'motor not wired yet' } })
-    expect(job.fold().sheet.current).toBe('feet')
+    expect(job.fold().sheet.current).toBe('look')
     job.add({ kind: 'power-restored', payload: { why: 'wired now' } })
     expect(job.fold().sheet.current).toBe('make-safe')
     expect(job.state.safety.waived).toBeNull()

@@ -9,7 +9,6 @@ import {
   limitsOf,
   movableFeet,
   registeredLimits,
-  registeredPacks,
   stationaryFeet,
   type CoupledMachine,
 } from '../register/coupledMachine'
@@ -22,6 +21,9 @@ import {
   type FeetRounds,
 } from '../stages/feet/feetCheck'
 import { feetStage } from '../stages/feet/stage'
+import { checkLooks, keepLooks, NO_LOOKS, type LookFacts, type Looks } from '../stages/look/looks'
+import { packsAsFound } from '../stages/look/shimsFound'
+import { lookStage } from '../stages/look/stage'
 import { keepRoughIn, NO_ROUGH_ROUNDS, type RoughRounds } from '../stages/roughIn/rounds'
 import { checkRoughIn, type RoughIn } from '../stages/roughIn/roughIn'
 import { roughInStage } from '../stages/roughIn/stage'
@@ -55,6 +57,7 @@ interface Facts {
   readonly skips: Skips
   readonly opening: Opening
   readonly safety: Safety
+  readonly lookFacts: LookFacts
   readonly feetRounds: FeetRounds
   readonly levelFacts: LevelFacts
   readonly runoutFacts: RunoutFacts
@@ -68,6 +71,7 @@ const BLANK: Facts = {
   skips: NO_SKIPS,
   opening: null,
   safety: UNSAFE,
+  lookFacts: NO_LOOKS,
   feetRounds: NO_FEET_ROUNDS,
   levelFacts: NO_LEVELS,
   runoutFacts: NO_RUNOUTS,
@@ -86,6 +90,7 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
   const skips = keepSkips(now.skips, e)
   const opening = keepOpening(now.opening, e)
   const safety = keepSafety(now.safety, e)
+  const lookFacts = keepLooks(now.lookFacts, e)
   const feetRounds = keepFeet(now.feetRounds, e)
   const levelFacts = keepLevels(now.levelFacts, e)
   const runoutFacts = keepRunouts(now.runoutFacts, e)
@@ -98,6 +103,7 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
     skips,
     opening,
     safety,
+    lookFacts,
     feetRounds,
     levelFacts,
     runoutFacts,
@@ -118,6 +124,7 @@ export interface CoupledState {
   readonly tolerance: SettledTolerance
   readonly target: Misalignment
   readonly safety: Safety
+  readonly looks: Looks
   readonly feetCheck: FeetCheck
   readonly levels: Levels
   readonly runouts: Runouts
@@ -131,6 +138,10 @@ export interface CoupledState {
   readonly plan: PlanRecord | null
   readonly moves: readonly MoveRecord[]
   readonly packs: readonly PairPacks[]
+  /** As they lay before the last move; as they lie where nothing was moved. */
+  readonly packsBefore: readonly PairPacks[]
+  /** Leaves were laid or taken since the job was opened. */
+  readonly shimmed: boolean
   readonly asFound: Measurement | null
   /** The last measurement that could be used; equals as found when nothing was moved. */
   readonly asLeft: Measurement | null
@@ -169,8 +180,8 @@ interface Walked {
 
 const NOT_SET_UP = {}
 
-const atStart = remember((machine: CoupledMachine): Walked => ({
-  packs: registeredPacks(machine),
+const atStart = remember((packs: readonly PairPacks[]): Walked => ({
+  packs,
   predicted: null,
   record: null,
 }))
@@ -261,8 +272,9 @@ const walkRounds = (
   target: Misalignment,
   feet: FeetOf,
   setUp: SetUp | null,
+  start: Walked,
 ): Walk => {
-  const by = [tolerance, target, feet, setUp ?? NOT_SET_UP]
+  const by = [tolerance, target, feet, setUp ?? NOT_SET_UP, start]
   const last = lastWalk.get(machine)
   const alike = last && by.every((x, i) => x === last.by[i]) ? last : null
   let same = 0
@@ -276,7 +288,7 @@ const walkRounds = (
   const moves = alike ? alike.moves.slice(0, walked.length) : []
   for (let i = walked.length; i < rounds.length - 1; i++) {
     const here = afterMove(
-      walked[i - 1] ?? atStart(machine),
+      walked[i - 1] ?? start,
       rounds[i] as Round,
       measurements[i] as Measurement,
       measurements[i + 1] as Measurement,
@@ -298,10 +310,13 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const target = ALIGNED
   const setUp = facts.setUp && settleSetUp(facts.setUp)
   const feet = setUp ? feetOf(setUp, machine) : untapedFeet(machine)
-  const { measurements, walked, moves } = walkRounds(machine, rounds, tolerance, target, feet, setUp)
+  const start = atStart(packsAsFound(machine, facts.lookFacts.shims))
+  const { measurements, walked, moves } = walkRounds(machine, rounds, tolerance, target, feet, setUp, start)
   const latest = measurements[measurements.length - 1] as Measurement
   const current = rounds[rounds.length - 1] as Round
-  const packs = filledPacks(walked[walked.length - 1] ?? atStart(machine), current)
+  const packs = filledPacks(walked[walked.length - 1] ?? start, current)
+  const before = rounds[rounds.length - 2]
+  const packsBefore = before ? filledPacks(walked[walked.length - 2] ?? start, before) : packs
   const roughIn = checkRoughIn(machine, facts.roughRounds)
   const waiting = current.plan
   let usable = measurements.length - 1
@@ -315,6 +330,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     tolerance,
     target,
     safety: facts.safety,
+    looks: checkLooks(machine, facts.lookFacts),
     feetCheck: checkFeet(machine, facts.feetRounds),
     levels: checkLevels(facts.levelFacts),
     runouts: checkRunouts(facts.runoutFacts, opening?.payload.rpm ?? machine.rpm),
@@ -326,6 +342,8 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     plan: waiting && recordPlan(waiting, footworkOf(waiting.entry, packs, feet), latest, tolerance, target),
     moves,
     packs,
+    packsBefore,
+    shimmed: rounds.length > 1 || current.filled.length > 0,
     asFound: measurements[0]?.coupling ? measurements[0] : null,
     asLeft,
     remarks: facts.remarks,
@@ -337,6 +355,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
 /** The run sheet of a coupled job, in working order. */
 export const COUPLED_STAGES = [
   makeSafe,
+  lookStage,
   feetStage,
   levelStage,
   roughInStage,

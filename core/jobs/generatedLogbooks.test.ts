@@ -45,6 +45,17 @@ const ACTS: readonly Act[] = [
     const old = pick(ofKind(job, 'readings-taken'), n)
     if (old) job.read(inMil(1, 1, 0, 0), undefined, { entry: old.id, reason: 'misread' })
   },
+  (job, n) => {
+    if (n % 3 === 0) job.look()
+    job.add({
+      kind: 'shims-found',
+      payload: {
+        units: 'inch',
+        feet: [{ ...job.outerFeet()[n % 4]!, leaves: [{ thickness: 1 + (n % 30), mark: '' }] }],
+        words: '',
+      },
+    })
+  },
   (job, n) => job.add({ kind: 'set-used-anyway', payload: { set: someSet(job, n), why: 'no time' } }),
   (job, n) => job.add({ kind: 'set-left-out', payload: { set: someSet(job, n), why: 'slipped' } }),
   (job, n) =>

@@ -3,6 +3,7 @@ import type { EntryBody, LogEntry } from '../logbook/entry'
 import type { CoupledMachine } from '../register/machine'
 import { readByMethod } from '../simulate/methodReadings'
 import type { RoughInEntries } from '../stages/roughIn/entries'
+import { placesOf } from '../stages/look/looks'
 import { SAFETY_POINTS } from '../stages/makeSafe/entries'
 import type { FootChange } from '../stages/plan/entries'
 import type { SetUpPayload } from '../stages/setUp/entries'
@@ -106,6 +107,13 @@ export class TestJob {
 
   lockOut(permit = ''): this {
     for (const point of SAFETY_POINTS) this.add({ kind: 'safety-confirmed', payload: { point, permit } })
+    return this
+  }
+
+  /** Every place looked at and fine. */
+  look(): this {
+    const places = placesOf(this.machine)
+    this.add({ kind: 'place-looked', payload: { places, found: 'fine', words: '', photographs: [] } })
     return this
   }
 

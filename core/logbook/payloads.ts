@@ -3,6 +3,7 @@ import type { ClosingEntries } from '../stages/close/entries'
 import type { FeetEntries } from '../stages/feet/entries'
 import type { LevelEntries } from '../stages/level/entries'
 import type { SafetyEntries } from '../stages/makeSafe/entries'
+import type { LookEntries } from '../stages/look/entries'
 import type { ReadingEntries } from '../stages/measure/entries'
 import type { MoveEntries } from '../stages/move/entries'
 import type { OpeningEntries } from '../stages/open/entries'
@@ -22,6 +23,7 @@ export interface EntryPayloads
     LogbookEntries,
     OpeningEntries,
     SafetyEntries,
+    LookEntries,
     FeetEntries,
     LevelEntries,
     RoughInEntries,

@@ -22,6 +22,8 @@ export type ObjectionCode =
   | 'other-circles'
   | 'no-such-set'
   | 'no-such-feet'
+  | 'no-such-place'
+  | 'shimmed-already'
   | 'feet-missing'
   | 'feet-unread'
   | 'runout-positions'

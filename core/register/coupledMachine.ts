@@ -6,6 +6,7 @@ import { remember } from '../logbook/remember'
 import type { UsualPlaces } from '../methods/methods'
 import type { MachineRole } from '../plan/movePlan'
 import { toCore, type UnitSystem } from '../units/unitSystem'
+import type { CouplingType } from './couplingParts'
 import type { RegisteredHubs } from './hubs'
 import type { PairPacks, RegisteredPair } from './pair'
 
@@ -18,6 +19,7 @@ export interface CoupledMachine {
   readonly usual: UsualPlaces
   /** Foot pairs of each machine, two or more of the movable one, nearest the coupling first. */
   readonly feet: Readonly<Record<MachineRole, readonly RegisteredPair[]>>
+  readonly couplingType?: CouplingType
   readonly hubs?: RegisteredHubs
   /** Its own limit. */
   readonly tolerance: Tolerance

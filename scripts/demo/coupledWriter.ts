@@ -7,6 +7,7 @@ import { normalFrom, seededRandom, type Random } from '../../core/random/random'
 import { EXACT_DIAL } from '../../core/simulate/dialGauge'
 import { readByMethod } from '../../core/simulate/methodReadings'
 import { movableFeet } from '../../core/register/coupledMachine'
+import type { Found, Place } from '../../core/stages/look/entries'
 import { doFootwork } from '../../core/stages/move/footwork'
 import { roughCure, roughedBy } from '../../core/stages/roughIn/cure'
 import { planChanges, plansFor } from '../../core/stages/plan/planning'
@@ -14,6 +15,7 @@ import { fromCore, toCore } from '../../core/units/unitSystem'
 import { couplingLine } from '../../shared/calculation/fields'
 import { inputToCore } from '../../shared/calculation/unitConversion'
 import type { CoupledFields } from '../../shared/register/coupledMachine'
+import type { DemoPicture } from './pictures'
 import { JobWriter } from './jobWriter'
 
 const CLOCKS = [0, 90, 180, 270]
@@ -71,6 +73,51 @@ export class CoupledWriter extends JobWriter {
     const job = await this.folded()
     if (job.kind !== 'coupled') throw new Error('The demo job is no coupled job.')
     return job.state
+  }
+
+  /** Places looked at, with a picture where there is one. */
+  async look(
+    places: readonly Place[],
+    found: Found,
+    words = '',
+    pictures: readonly DemoPicture[] = [],
+  ): Promise<this> {
+    const photographs: string[] = []
+    for (const picture of pictures) photographs.push(await this.keepPicture(picture))
+    await this.write({ kind: 'place-looked', payload: { places, found, words, photographs } }, 5)
+    return this
+  }
+
+  /** Every place that nobody has looked at yet is fine. */
+  async restIsFine(): Promise<this> {
+    const { looks } = await this.state()
+    return this.look(looks.unseen, 'fine')
+  }
+
+  /** The registered leaves under each foot of the movable machine, marked A to D, as they were found. */
+  async findShims(): Promise<this> {
+    const { units } = this.machine
+    const { looks } = await this.state()
+    const typed = (mm: number) => Number(fromCore(mm, 'displacement', units).toPrecision(8))
+    await this.write(
+      {
+        kind: 'shims-found',
+        payload: {
+          units,
+          feet: looks.feet
+            .filter((f) => f.machine === 'movable')
+            .map(({ machine, pair, side, registered }) => ({
+              machine,
+              pair,
+              side,
+              leaves: registered.map((t, i) => ({ thickness: typed(t), mark: 'ABCDEFGH'.charAt(i) })),
+            })),
+          words: '',
+        },
+      },
+      14,
+    )
+    return this
   }
 
   /** What a feeler finds with all bolts loose: feet f1 to f4 that have a gap, all four corners alike (mil or mm). */

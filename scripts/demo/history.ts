@@ -48,6 +48,9 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     note: 'Gear unit back from overhaul, motor refitted.',
   })
   await first.makeSafe('W-2107')
+  await first.findShims()
+  await first.look(['pads'], 'put-right', 'Base scraped clean at the two outboard feet.')
+  await first.restIsFine()
   // A chase: each cure moved the fault to the other diagonal, until half of it was filled.
   await first.feelGaps({ f3: 14 })
   await first.readRises([13, 2.5, 15, 2])
@@ -103,6 +106,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     note: 'Holes opened during the kiln stop.',
   })
   await doubtful.makeSafe('W-2790')
+  await doubtful.restIsFine()
   await doubtful.feelGaps({})
   await doubtful.readRises([1, 0.5, 1, 1])
   await doubtful.setUp(1.5, 0.5)
@@ -124,6 +128,8 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   const felt = on('PR-02', 'PR-02 new insert', day, at(203, 9), line(-21, 13, -1.6, 0.5))
   await felt.open({ reason: 'wear', rpm: 1470, customer: '', note: 'Jaw insert crumbled.' })
   await felt.makeSafe('W-2433')
+  await felt.look(['spider'], 'put-right', 'Crumbled; new one in.')
+  await felt.restIsFine()
   await felt.readRises([1, 1.5, 1, 1])
   await felt.feelHubs(0.12, true)
   await felt.roughIn()
@@ -135,6 +141,20 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   const roughing = on('CP-11', 'CP-11 open', night, at(0, 3), line(-38, -20, -0.8, 0.6))
   await roughing.open({ reason: 'moved', rpm: 990, customer: '', note: 'Motor back from rewinding.' })
   await roughing.makeSafe('W-2795')
+  await roughing.findShims()
+  await roughing.look(
+    ['base'],
+    'to-report',
+    'Hairline crack at the weld, far right corner. Ground out and watched; to be welded at the next stop.',
+    ['crack'],
+  )
+  await roughing.look(['grid'], 'put-right', 'One rung worn to half. Grid turned end for end.', ['grid'])
+  await roughing.look(['grease'], 'put-right', 'Dry. Cleaned out and packed anew.')
+  await roughing.write({
+    kind: 'pins-handled',
+    payload: { did: 'pulled', words: 'Two taper pins, in the box.' },
+  })
+  await roughing.restIsFine()
   await roughing.readRises([1, 1.5, 1, 0.5])
   await roughing.readLevel('stationary', 3, 12, 'coupling')
   await roughing.readLevel('movable', 8, 12, 'far')
@@ -145,6 +165,8 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   const rocking = on('PR-02', 'PR-02 open', day, at(0, 1), line(-38, 20, 0.9, -0.7))
   await rocking.open({ reason: 'moved', rpm: 1470, customer: '', note: 'Motor back from rewinding.' })
   await rocking.makeSafe('W-2793')
+  await rocking.look(['pads'], 'put-right', 'Rust brushed off.')
+  await rocking.restIsFine()
   await rocking.feelGaps({ f2: 18 })
   await rocking.readRises([2.5, 18.5, 2, 16])
   await rocking.fillFoot('f2', [5], [], 'The only leaf at hand.')

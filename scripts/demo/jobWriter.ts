@@ -4,7 +4,9 @@ import { SAFETY_POINTS } from '../../core/stages/makeSafe/entries'
 import { FOLD_VERSION } from '../../core/stages/close/closing'
 import { foldJob, type Job } from '../../core/jobs/jobs'
 import { addEntryWithin, openJob, readJob } from '../../server/jobs/logbook'
+import { keepPhotograph } from '../../server/photographs/photographs'
 import type { MachineFields } from '../../shared/register/machine'
+import { drawPicture, type DemoPicture } from './pictures'
 import { demoId } from './works'
 
 const MINUTE = 60_000
@@ -51,6 +53,13 @@ export class JobWriter {
   async open(payload: Extract<EntryBody, { kind: 'job-opened' }>['payload']): Promise<void> {
     const opening = this.draft({ kind: 'job-opened', payload })
     await openJob(this.knex, { id: this.jobId, machine: this.fields.tag, opening }, new Date(this.clock))
+  }
+
+  /** Keeps a picture with the job, through the same door as a person's; its id. */
+  protected async keepPicture(picture: DemoPicture): Promise<string> {
+    const id = demoId(`photograph/${this.name}/${picture}`)
+    await keepPhotograph(this.knex, this.jobId, id, await drawPicture(picture))
+    return id
   }
 
   async makeSafe(permit = ''): Promise<void> {

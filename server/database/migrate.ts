@@ -1,11 +1,13 @@
 import type { Knex } from 'knex'
 import * as logbook from './migrations/0001-logbook'
 import * as frame from './migrations/0002-frame'
+import * as photographs from './migrations/0003-photographs'
 
 /** Every migration in order; an explicit list, so that the built server carries them. */
 const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Migration }[] = [
   { name: '0001-logbook', migration: logbook },
   { name: '0002-frame', migration: frame },
+  { name: '0003-photographs', migration: photographs },
 ]
 
 const source: Knex.MigrationSource<(typeof MIGRATIONS)[number]> = {

@@ -9,10 +9,17 @@ import { Refused } from '../http/refusal'
 import type * as tasks from './tasks'
 
 type Tasks = typeof tasks
-type TaskName = 'calculate' | 'report'
+type TaskName = 'calculate' | 'report' | 'outline'
+type PoolName = 'sums' | 'paper'
+
+const POOL_OF: Readonly<Record<TaskName, PoolName>> = {
+  calculate: 'sums',
+  report: 'paper',
+  outline: 'paper',
+}
 
 /** Seconds after its start in which a task must end; else it is stopped and its thread ended. */
-const DEADLINE: Readonly<Record<TaskName, number>> = { calculate: 10, report: 30 }
+const DEADLINE: Readonly<Record<TaskName, number>> = { calculate: 10, report: 30, outline: 10 }
 /** Tasks that wait at most; more are told to come again. */
 const MOST_WAITING = 32
 /** Seconds for which a task waits for its turn. */
@@ -28,14 +35,14 @@ const bundle = (): string => {
   return found
 }
 
-/** Sums and reports have threads of their own: a report doesn't wait behind what others search or draw. */
-const MOST_THREADS: Readonly<Record<TaskName, number>> = {
-  calculate: Math.max(1, Math.min(4, availableParallelism() - 1)),
-  report: 1,
+/** Sums and paper have threads of their own: a report doesn't wait behind what others search or draw. */
+const MOST_THREADS: Readonly<Record<PoolName, number>> = {
+  sums: Math.max(1, Math.min(4, availableParallelism() - 1)),
+  paper: 1,
 }
 
-const pools = new Map<TaskName, Piscina>()
-const threads = (name: TaskName): Piscina => {
+const pools = new Map<PoolName, Piscina>()
+const threads = (name: PoolName): Piscina => {
   const pool =
     pools.get(name) ??
     new Piscina({
@@ -52,7 +59,7 @@ const threads = (name: TaskName): Piscina => {
 
 /** Starts a thread of each kind before anybody needs it: starting one would hold up whoever asks meanwhile. */
 export const startPools = (): void => {
-  for (const name of Object.keys(MOST_THREADS) as TaskName[]) threads(name)
+  for (const name of Object.keys(MOST_THREADS) as PoolName[]) threads(name)
 }
 
 /** Ends the threads, with whatever they are at. */
@@ -82,7 +89,9 @@ export const inThread = async <N extends TaskName>(
   const begun = new Int32Array(new SharedArrayBuffer(4))
   const watch = deadlineFrom(begun, DEADLINE[name], () => stop.abort())
   try {
-    return (await threads(name).run({ task, begun }, { name, signal })) as Awaited<ReturnType<Tasks[N]>>
+    return (await threads(POOL_OF[name]).run({ task, begun }, { name, signal })) as Awaited<
+      ReturnType<Tasks[N]>
+    >
   } catch (failure) {
     if (isQueueFull(failure) || (signal.aborted && Atomics.load(begun, 0) === 0))
       throw new Refused(503, 'busy', en.answers.busy)

@@ -7,6 +7,8 @@ import { calculate as calculateHere } from '../../shared/calculation/operations'
 import type { MachineSnapshot } from '../../shared/register/machine'
 import { tellingOf, type FootWords } from '../../shared/wording/telling'
 import { reportDocument } from '../report/document'
+import type { SheetShim } from '../../core/shims/sheetShim'
+import { outlineDocument } from '../report/outlineDocument'
 import { sheetDocument } from '../report/sheet'
 import { printPdf, type ReportFonts } from '../report/printer'
 
@@ -44,6 +46,8 @@ export interface ReportTask {
   readonly paper: 'A4' | 'LETTER'
   /** A data sheet of this method instead of the report; filled with what the job knows, or blank. */
   readonly sheet?: { readonly method: MethodId | null; readonly filled: boolean }
+  /** Photographs of the logbook that have arrived, as data URLs by id. */
+  readonly photographs: Readonly<Record<string, string>>
   readonly fonts: ReportFonts
 }
 
@@ -65,6 +69,7 @@ export const report = async ({
     personName: (person: string) => people[person] ?? words.someone,
     telling,
     paper: task.paper,
+    photographs: task.photographs,
   }
   if (task.sheet && job.kind === 'coupled') {
     const method = task.sheet.method ?? job.state.setUp?.how.method ?? job.state.machine.usual.method
@@ -73,4 +78,22 @@ export const report = async ({
   }
   const pdf = await printPdf(reportDocument(job, reported), task.fonts)
   return { pdf, name: `${machine.tag}-${words.fileNames[job.kind]}.pdf` }
+}
+
+export interface OutlineTask {
+  readonly shim: SheetShim
+  readonly units: UnitSystem
+  readonly note: string
+  readonly paper: 'A4' | 'LETTER'
+  readonly fonts: ReportFonts
+}
+
+/** A shim's outline to scale as PDF; null where it is larger than the paper. */
+export const outline = async ({
+  task,
+  begun,
+}: Given<OutlineTask>): Promise<{ readonly pdf: Uint8Array | null }> => {
+  begin(begun)
+  const page = outlineDocument(task.shim, tellingOf(task.units, null), task.note, task.paper)
+  return { pdf: page && (await printPdf(page, task.fonts)) }
 }

@@ -1,4 +1,5 @@
 import { en } from '../../shared/wording/en'
+import { takenAt } from './contractRoutes'
 import { Refused } from './refusal'
 
 /** What of a request tells where it comes from. */
@@ -26,8 +27,8 @@ const isLoopback = (name: string): boolean =>
 
 /**
  * Why a request is not answered: it came under a name that is not this program's (a page that points its own
- * name here could read and write), from a page of another origin, or writes something that is not JSON,
- * which any page could send unasked. Null when it may go on. `names` are those the program is reached by
+ * name here could read and write), from a page of another origin, or writes something that is neither JSON nor a
+ * file the route takes, which any page could send unasked. Null when it may go on. `names` are those the program is reached by
  * besides loopback.
  */
 export const strangerAt = (asked: Asked, names: readonly string[]): Refused | null => {
@@ -44,7 +45,8 @@ export const strangerAt = (asked: Asked, names: readonly string[]): Refused | nu
   // A browser that hides the origin still says whose page it was.
   if (asked.fetchSite !== undefined && asked.fetchSite !== 'same-origin' && asked.fetchSite !== 'none')
     return new Refused(403, 'wrong-origin', en.answers.wrongOrigin)
-  if (!/^application\/json\s*(;|$)/i.test(asked.contentType ?? ''))
+  const [type = ''] = (asked.contentType ?? '').toLowerCase().split(';')
+  if (type.trim() !== 'application/json' && !takenAt(method, asked.path).includes(type.trim()))
     return new Refused(415, 'not-json', en.answers.sendJson)
   return null
 }

@@ -9,6 +9,7 @@ import { en } from '../../shared/wording/en'
 import { database } from '../database/connection'
 import { notFound, Refused } from '../http/refusal'
 import { findMachine } from '../machines/machines.repository'
+import { askForPhotographs } from '../photographs/askForPhotographs'
 import { findWorks } from '../works/works.repository'
 import { appendAll, appendBatch, idTaken, isTaken, personOf, type Offered } from './append'
 import { Batches, type Settled } from './batches'
@@ -28,7 +29,8 @@ import { peopleById } from './people'
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 
-const requireJob = async (knex: Knex, id: string, lock = false): Promise<JobHead> => {
+/** The head of a job; 404 when there is none. */
+export const requireJob = async (knex: Knex, id: string, lock = false): Promise<JobHead> => {
   const job = UUID.test(id) ? await findJob(knex, id.toLowerCase(), lock) : null
   if (!job) throw notFound(en.answers.noJob)
   return job
@@ -75,6 +77,7 @@ const only = (results: readonly Settled<EntryAnswer>[]): EntryAnswer => {
 export const addEntry = async (jobId: string, draft: EntryDraft): Promise<EntryAnswer> => {
   const id = jobId.toLowerCase()
   if (!UUID.test(id)) throw notFound(en.answers.noJob)
+  await askForPhotographs(database('read'), id, draft)
   return appends.add(id, { draft, received: new Date() })
 }
 

@@ -55,6 +55,7 @@ const input = (job: { readonly entries: TestJob['entries'] }, more: Partial<Repo
   personName: (id) => (id === 'someone' ? 'Day-shift millwright' : 'nobody'),
   telling: tellingOf('inch', TEST_MACHINE),
   paper: 'A4',
+  photographs: {},
   ...more,
 })
 /** Every text of a document, in order. */

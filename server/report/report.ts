@@ -6,6 +6,7 @@ import { en } from '../../shared/wording/en'
 import { Refused } from '../http/refusal'
 import { readJob } from '../jobs/logbook'
 import { findWorks, listPeople } from '../works/works.repository'
+import { printedPhotographs } from '../photographs/photographs'
 import { reportFonts } from './fonts'
 
 interface Printed {
@@ -34,7 +35,12 @@ export const reportFor = async (
   const known = making.get(key)
   if (known) return known
   const print = async (): Promise<Printed> => {
-    const [works, people, fonts] = await Promise.all([findWorks(knex), listPeople(knex), reportFonts()])
+    const [works, people, fonts, photographs] = await Promise.all([
+      findWorks(knex),
+      listPeople(knex),
+      reportFonts(),
+      sheet ? {} : printedPhotographs(knex, id, entries),
+    ])
     return inThread('report', {
       jobId: id,
       machine,
@@ -43,6 +49,7 @@ export const reportFor = async (
       people: Object.fromEntries(people.map((p) => [p.id, p.name])),
       units,
       paper: wanted.paper === 'letter' ? 'LETTER' : 'A4',
+      photographs,
       fonts,
       ...(sheet ? { sheet } : {}),
     })

@@ -15,6 +15,8 @@ export interface Reported {
   readonly personName: (id: string) => string
   readonly telling: Telling
   readonly paper: 'A4' | 'LETTER'
+  /** Photographs of the logbook that have arrived, as data URLs by id. */
+  readonly photographs: Readonly<Record<string, string>>
 }
 
 /** The slices that every kind of job has. */

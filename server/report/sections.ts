@@ -8,6 +8,7 @@ import { facts } from './sections/facts'
 import { feetRounds } from './sections/feet'
 import { levelAndRunout } from './sections/level'
 import { lineResult, lineRounds } from './sections/lineResult'
+import { lookedAt } from './sections/look'
 import { movesMade } from './sections/moves'
 import { readings } from './sections/readings'
 import { record } from './sections/record'
@@ -20,6 +21,7 @@ const COUPLED: readonly Section<CoupledState>[] = [
   facts,
   couplingResult,
   movesMade,
+  lookedAt,
   feetRounds,
   levelAndRunout,
   roughInLooks,

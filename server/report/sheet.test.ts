@@ -22,6 +22,7 @@ const report = (units: 'inch' | 'metric' = 'inch'): Reported => ({
   personName: () => 'Day-shift millwright',
   telling: tellingOf(units, TEST_MACHINE),
   paper: 'A4',
+  photographs: {},
 })
 const job = () => {
   const made = new TestJob().ready()

@@ -81,3 +81,11 @@ export interface HealthAnswer {
   readonly database: 'up' | 'down'
   readonly migration: string | null
 }
+
+/** A photograph as it is kept. */
+export interface PhotographAnswer {
+  readonly id: string
+  readonly width: number
+  readonly height: number
+  readonly added: boolean
+}

@@ -33,6 +33,14 @@ const describe = (route: RouteContract) => ({
   ...(route.body
     ? { requestBody: { required: true, content: json(z.toJSONSchema(route.body, { io: 'input' })) } }
     : {}),
+  ...(route.takes
+    ? {
+        requestBody: {
+          required: true,
+          content: Object.fromEntries(route.takes.map((type) => [type, {}])),
+        },
+      }
+    : {}),
   responses: {
     200: {
       description: 'Done.',

@@ -4,7 +4,9 @@ import { z } from 'zod'
 import { entryDraft, liftDraft } from '../logbook/entry'
 import { liftPostedMachine } from '../register/lifts'
 import { machineChange, newMachine } from '../register/machine'
-import { uuid, words } from '../text'
+import { PICTURE_TYPES } from '../photographs/photographs'
+import { refuseCutThrough } from '../stages/look/entries'
+import { text, uuid, words } from '../text'
 
 export interface RouteContract {
   readonly method: 'get' | 'post' | 'put'
@@ -15,6 +17,8 @@ export interface RouteContract {
   readonly lift?: (raw: unknown) => unknown
   readonly query?: z.ZodObject
   readonly answers?: string
+  /** The kinds of file it takes instead of JSON. */
+  readonly takes?: readonly string[]
   /** Seconds it may take, where that is more than a few. */
   readonly seconds?: number
 }
@@ -60,6 +64,24 @@ const sheetQuery = reportQuery.extend({
     .optional(),
   filled: z.enum(['yes', 'no'], { error: issue('yes-or-no') }).default('no'),
 })
+
+const size = z.coerce
+  .number({ error: issue('outline-figures') })
+  .gt(0, { error: issue('outline-figures') })
+  .max(2000, { error: issue('outline-figures') })
+
+/** A shim's outline, in or mm as `units` says; the sheet's thickness mil or mm. */
+const outlineQuery = z
+  .object({
+    paper: z.enum(['a4', 'letter'], { error: issue('choose-a4-or-letter') }).default('a4'),
+    units: z.enum(['inch', 'metric'], { error: issue('choose-inch-or-metric') }).default('metric'),
+    length: size,
+    width: size,
+    slot: size,
+    toBolt: size,
+    note: text('note', 120).optional(),
+  })
+  .superRefine((q, context) => refuseCutThrough(q, q.units, context))
 
 /** Every route with the schemas it parses by; the OpenAPI document is written from this table. */
 export const ROUTES = {
@@ -133,6 +155,28 @@ export const ROUTES = {
     path: '/api/jobs/{id}/sheet.pdf',
     summary: 'A data sheet to print and write on at the machine, in the order that quick entry takes it.',
     query: sheetQuery,
+    answers: 'application/pdf',
+    seconds: 45,
+  },
+  photograph: {
+    method: 'get',
+    path: '/api/jobs/{id}/photographs/{photograph}',
+    summary: 'A photograph of a job.',
+    answers: 'image/jpeg',
+  },
+  keepPhotograph: {
+    method: 'put',
+    path: '/api/jobs/{id}/photographs/{photograph}',
+    summary:
+      'Keeps a photograph for an entry that is to follow: scaled down, without place data. The same one twice is harmless.',
+    takes: PICTURE_TYPES,
+    seconds: 45,
+  },
+  shimOutline: {
+    method: 'get',
+    path: '/api/shim-outline.pdf',
+    summary: 'The outline of a shim to be cut from sheet, to scale.',
+    query: outlineQuery,
     answers: 'application/pdf',
     seconds: 45,
   },

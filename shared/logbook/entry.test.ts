@@ -28,6 +28,62 @@ describe('what may be posted', () => {
       ...job.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
       { kind: 'power-restored', payload: { why: 'bump test' } },
       {
+        kind: 'place-looked',
+        payload: {
+          places: ['base', 'spider'],
+          found: 'to-report',
+          words: '',
+          photographs: ['11111111-1111-4111-8111-111111111111'],
+        },
+      },
+      { kind: 'pins-handled', payload: { did: 'reamed', words: 'to 10 mm' } },
+      {
+        kind: 'pipe-read',
+        payload: { units: 'inch', vertical: -3, horizontal: null, limit: null, words: '' },
+      },
+      {
+        kind: 'shims-found',
+        payload: {
+          units: 'inch',
+          feet: [
+            { machine: 'movable', pair: 'inboard', side: 'left', leaves: [{ thickness: 25, mark: 'A' }] },
+          ],
+          words: '',
+        },
+      },
+      {
+        kind: 'base-read',
+        payload: {
+          units: 'inch',
+          length: 40,
+          width: 20,
+          by: {
+            by: 'divisions',
+            sensitivity: 0.5,
+            edges: {
+              left: { divisions: 1, reversed: -1 },
+              right: { divisions: 1, reversed: null },
+              coupling: { divisions: 0, reversed: null },
+              far: { divisions: 0, reversed: 0 },
+            },
+          },
+          words: '',
+        },
+      },
+      {
+        kind: 'sheet-shims-cut',
+        payload: {
+          units: 'metric',
+          machine: 'movable',
+          pair: 'inboard',
+          side: 'left',
+          thickness: 0.5,
+          count: 2,
+          outline: { length: 100, width: 80, slot: 20, toBolt: 60 },
+          words: '',
+        },
+      },
+      {
         kind: 'gaps-felt',
         payload: {
           units: 'inch',

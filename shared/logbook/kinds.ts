@@ -5,6 +5,7 @@ import { feetKinds } from '../stages/feet/entries'
 import { levelKinds } from '../stages/level/entries'
 import { lineUpKinds } from '../stages/lineUp/entries'
 import { safetyKinds } from '../stages/makeSafe/entries'
+import { lookKinds } from '../stages/look/entries'
 import { readingKinds } from '../stages/measure/entries'
 import { moveKinds } from '../stages/move/entries'
 import { openingKinds } from '../stages/open/entries'
@@ -24,6 +25,7 @@ const logbookKinds = {
 export const KINDS = {
   ...openingKinds,
   ...safetyKinds,
+  ...lookKinds,
   ...feetKinds,
   ...levelKinds,
   ...roughInKinds,

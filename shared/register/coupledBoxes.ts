@@ -1,3 +1,4 @@
+import { COUPLING_TYPES } from '../../core/register/couplingParts'
 import type { Words } from '../wording/en'
 import { capital, nameFeet, type FootWords } from '../wording/telling'
 import type { UsualPlaces } from '../../core/methods/methods'
@@ -72,9 +73,11 @@ const usualBoxes = ({ usual }: CoupledFields, words: Words): readonly RecordBox[
 
 const MAYBE = { optional: true } as const
 
-const hubBoxes = ({ register: w }: Words): readonly RecordBox[] => {
+const hubBoxes = ({ register: w, look }: Words): readonly RecordBox[] => {
   const { number } = boxesOf(w.groups.hubs, 'hubs.')
+  const { choice } = boxesOf(w.groups.hubs)
   return [
+    choice('couplingType', w.couplingType, COUPLING_TYPES, (t) => look.couplings[t]),
     number('stationaryDiameter', w.drivenHub, 'distance', MAYBE),
     number('movableDiameter', w.motorHub, 'distance', MAYBE),
     number('gapLeast', w.gapLeast, 'distance', MAYBE),
@@ -204,6 +207,7 @@ export const blankCoupled = () =>
   ({
     drive: 'coupled',
     couplingKind: '',
+    couplingType: 'other',
     usual: { method: 'rim-face', carriedBy: 'movable', rimPlane: 0, plunger: 'away', faceDiameter: 0 },
     hubs: NO_HUBS,
     feet: { movable: [blankPair('inboard'), blankPair('outboard')], stationary: [] },

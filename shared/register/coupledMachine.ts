@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { figure, notNegative, positive, tolerance } from '../calculation/fields'
+import { COUPLING_TYPES } from '../../core/register/couplingParts'
+import { figure, notNegative, oneOf, positive, tolerance } from '../calculation/fields'
 import { issue } from '../issue'
 import { usualSchemas } from '../methods/setUps'
 import { words } from '../text'
@@ -71,6 +72,7 @@ export const coupledFields = z.object({
       .superRefine(outward(-1))
       .superRefine(crowded('stationary')),
   }),
+  couplingType: oneOf('kind-of-coupling-inside', COUPLING_TYPES).optional(),
   hubs: hubs.optional(),
   tolerance,
 })

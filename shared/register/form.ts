@@ -67,8 +67,11 @@ export const readRecord = (
   for (const f of boxes) {
     const text = texts[f.path] ?? ''
     switch (f.kind) {
-      case 'text':
       case 'choice':
+        // What was never chosen stays unknown.
+        if (text !== '' || at(base, f.path) !== undefined) record = put(record, f.path, text)
+        break
+      case 'text':
         record = put(record, f.path, text.trim())
         break
       case 'toggle':

@@ -10,6 +10,7 @@ import { figure } from './figures'
 import { degrees, gapFigure } from './lines'
 import { movableName } from './headlines'
 import { findingOfLevelStage } from './level'
+import { findingOfLooks } from './look'
 import { findingOfRoughIn } from './roughIn'
 import { findingOfFeet } from './softFoot'
 import type { Telling } from './telling'
@@ -47,6 +48,7 @@ const COUPLED: {
   readonly [S in CoupledStageId]: (state: CoupledState, telling: Telling) => string
 } = {
   'make-safe': (s, t) => safetyFinding(s.safety, t),
+  look: (s, t) => findingOfLooks(s.looks, t),
   feet: (s, t) => findingOfFeet(s.feetCheck, s.machine, t),
   level: (s, t) => findingOfLevelStage(s.levels, s.runouts, t),
   'rough-in': (s, t) => findingOfRoughIn(s.roughIn, movableName(s), t),

@@ -8,6 +8,7 @@ import { meaningOfLine } from './lines'
 import { meaningOfPlan } from './plans'
 import { farEnd, meaningOfReadings, type Meaning } from './readings'
 import { meaningOfLevelStage } from './level'
+import { meaningOfLooks } from './look'
 import { meaningOfRoughIn } from './roughIn'
 import { meaningOfFeet } from './softFoot'
 import type { Telling } from './telling'
@@ -107,6 +108,7 @@ const COUPLED: {
   readonly [S in CoupledStageId]: (state: CoupledState, telling: Telling) => Meaning
 } = {
   'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
+  look: (s, t) => meaningOfLooks(s.looks, t),
   feet: (s, t) => meaningOfFeet(s.feetCheck, s.machine, movableName(s), t),
   level: (s, t) => meaningOfLevelStage(s.levels, s.runouts, machineNames(s), t),
   'rough-in': (s, t) => meaningOfRoughIn(s.roughIn, movableName(s), t),

@@ -39,7 +39,7 @@ const summaryOf = async (job: string) => {
 describe('a job from opening to closing', () => {
   it('keeps every entry in order and derives its columns in the same breath', async () => {
     const job = await ready()
-    expect(await summaryOf(job)).toMatchObject({ stage: 'feet', verdict: 'unknown' })
+    expect(await summaryOf(job)).toMatchObject({ stage: 'look', verdict: 'unknown' })
     expect((await api.log(job, feetSit)).status).toBe(201)
     expect((await api.log(job, hubsClose)).status).toBe(201)
     expect(await summaryOf(job)).toMatchObject({ stage: 'as-found', verdict: 'unknown' })

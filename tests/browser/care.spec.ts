@@ -45,12 +45,13 @@ test('keys reach each stage; after two sets agree Enter goes on', async ({ page 
   await page.locator('body').click({ position: { x: 100, y: 600 } })
   for (const [key, heading] of [
     ['1', 'Make safe'],
-    ['2', 'Feet, round 1'],
-    ['3', 'Level and run-out'],
-    ['4', 'Rough-in'],
-    ['5', 'Set up the dials'],
-    ['8', 'Move'],
-    ['0', 'As found, as left'],
+    ['2', 'Look and clean'],
+    ['3', 'Feet, round 1'],
+    ['4', 'Level and run-out'],
+    ['5', 'Rough-in'],
+    ['6', 'Set up the dials'],
+    ['9', 'Move'],
+    ['a', 'As found, as left'],
   ] as const) {
     await page.keyboard.press('g')
     await page.keyboard.press(key)
@@ -90,6 +91,7 @@ test('what looks like a slip is asked about once, and never changed in silence',
   await page.goto('/machines/CP-11')
   await job.open()
   await job.makeSafe()
+  await job.lookOver()
   await job.feetSit()
   await job.hubsClose()
   const inboard = page.getByLabel('Centre to inboard feet')

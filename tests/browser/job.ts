@@ -92,6 +92,12 @@ export class Job {
       await this.next(`Confirm: ${point}`)
   }
 
+  /** Every place looked at, all of them fine. */
+  async lookOver() {
+    await this.next(/^All \d+ others are fine$/)
+    await this.next('Go on')
+  }
+
   /** Every foot read one at a time, none of them rocking. */
   async feetSit(rise = '1') {
     await this.page.getByText('2 One loosened: rises').click()

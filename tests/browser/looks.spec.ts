@@ -4,6 +4,7 @@ import type { Page } from '@playwright/test'
 
 const STAGES = [
   'Make safe',
+  'Look and clean',
   'Feet',
   'Level and run-out',
   'Rough-in',
@@ -94,6 +95,7 @@ test('a touched box opens the big keypad', async ({ browser, program }) => {
   const job = new Job(page)
   await job.open()
   await job.makeSafe()
+  await job.lookOver()
   await job.feetSit()
   await job.hubsClose()
   await page.getByLabel('Bar sag: it hangs').tap()

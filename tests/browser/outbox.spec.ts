@@ -25,16 +25,18 @@ test('a whole job opened and worked out of reach arrives in order when the serve
   await page.getByRole('button', { name: 'Open the job' }).click()
   await page.waitForURL(/\/jobs\//)
   await job.makeSafe()
+  await job.lookOver()
   await job.feetSit()
   await job.hubsClose()
   await job.setUp()
   await job.read(LOW.rim, LOW.face)
-  await expect(page.getByRole('status').filter({ hasText: '10 entries waiting' })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: '11 entries waiting' })).toBeVisible()
   await context.unroute('**/api/**')
   await job.saved()
   expect((await entriesOf(page)).map((e) => e.kind)).toEqual([
     'job-opened',
     ...Array.from({ length: 5 }, () => 'safety-confirmed'),
+    'place-looked',
     'rises-read',
     'hubs-felt',
     'set-up',

@@ -4,6 +4,7 @@ import { expect, Job, test } from './job'
 const atHubs = async (job: Job, like = 'CP-11') => {
   await job.open(like)
   await job.makeSafe()
+  await job.lookOver()
   await job.feetSit()
 }
 /** Types from box to box: Enter goes on. */

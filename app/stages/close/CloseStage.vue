@@ -5,6 +5,7 @@ import LineClosing from './LineClosing.vue'
 import { FOLD_VERSION, signedOtherwise } from '~~/core/stages/close/closing'
 import { lineWorking } from '~~/shared/stages/lineUp/working'
 import { readingsWorking } from '~~/shared/stages/measure/working'
+import { openAtClose } from '~~/shared/wording/look'
 import { meaningOfClosing } from '~~/shared/wording/headlines'
 import { toleranceSource } from '~~/shared/wording/tolerances'
 
@@ -22,6 +23,10 @@ const closed = computed(() => state.value.closing)
 const outcome = computed(() => state.value.outcome)
 const meaning = computed(() => meaningOfClosing(closed.value, outcome.value, telling.value))
 const differs = computed(() => signedOtherwise(closed.value, outcome.value))
+/** What was found on the way and is nobody's verdict: pins still out, places to report. */
+const stillOpen = computed(() =>
+  job.coupled && !closed.value ? openAtClose(job.coupled.looks, telling.value) : [],
+)
 const needsException = computed(() => outcome.value.exceptions.length > 0)
 const lacksReason = computed(() => needsException.value && form.value.exception.trim() === '')
 const canSign = computed(
@@ -74,6 +79,7 @@ onMounted(() => {
         : undefined
     "
   >
+    <p v-for="line in stillOpen" :key="line" class="caution">{{ line }}</p>
     <template v-if="closed">
       <p>
         {{
@@ -139,3 +145,10 @@ onMounted(() => {
     </template>
   </LedgerFrame>
 </template>
+
+<style scoped>
+.caution {
+  border-left: 3px solid var(--brass);
+  padding-left: 12px;
+}
+</style>

@@ -7,7 +7,7 @@ import { footRises } from '../../simulate/machineOnFeet'
 import { cureOf } from './cure'
 
 const MIL = 0.0254
-const begun = () => new TestJob().open().lockOut()
+const begun = () => new TestJob().open().lockOut().look()
 const cure = (job: TestJob) => cureOf(job.machine, job.state.feetCheck, job.state.packs)
 /** Whose turn it is, and the mark of the feet. */
 const stands = (job: TestJob) => {
@@ -31,7 +31,7 @@ const gapsAt = (feet: readonly (1 | 2 | 3 | 4)[], gap: number, job: TestJob): En
 })
 
 describe('rounds of the feet', () => {
-  it('want to be read after the lockout, and once they sit the rough-in has the turn', () => {
+  it('want to be read once the machine was looked at, and once they sit the rough-in has the turn', () => {
     const job = begun()
     expect(stands(job)).toEqual(['feet', 'todo'])
     job.rises([2, 12, 1.5, 9.5])

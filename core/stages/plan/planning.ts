@@ -1,4 +1,3 @@
-import { registeredPacks } from '../../register/coupledMachine'
 import type { MachineRole, MovePlan, PlanFoot, PlanInput, PlanResult } from '../../plan/movePlan'
 import { planMoves, SIDES } from '../../plan/movePlan'
 import { remember } from '../../logbook/remember'
@@ -19,6 +18,7 @@ export interface Planned {
   readonly setUp: SetUp | null
   readonly feet: FeetOf
   readonly packs: readonly PairPacks[]
+  readonly packsBefore: readonly PairPacks[]
   readonly moves: readonly MoveRecord[]
   readonly latest: Measurement
   readonly target: Misalignment
@@ -55,11 +55,8 @@ export const planFeet = (state: Planned): readonly PlanFoot[] => {
 }
 
 /** The feet as they stood before the last move was made: what a correction of it starts from. */
-export const feetBeforeLastMove = (state: Planned): readonly PlanFoot[] => {
-  const moves = state.moves.slice(0, -1)
-  const packs = moves[moves.length - 1]?.footwork.packs ?? registeredPacks(state.machine)
-  return planFeet({ ...state, moves, packs })
-}
+export const feetBeforeLastMove = (state: Planned): readonly PlanFoot[] =>
+  planFeet({ ...state, moves: state.moves.slice(0, -1), packs: state.packsBefore })
 
 const isWhole = (m: Measurement): boolean =>
   m.coupling !== null && [m.coupling.offset, m.coupling.slope].every((vh) => vh.v !== null && vh.h !== null)

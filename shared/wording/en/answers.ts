@@ -1,5 +1,7 @@
 /** What the server says when it takes something, refuses it, or can't answer. */
 export const answers = {
+  noPhotograph: 'This entry shows a photograph that the job doesn’t have. Send the photograph first.',
+  photographId: 'Give the photograph’s id as a UUID.',
   noSheet: 'Data sheets are for couplings. This job is on belts.',
   entryIdTaken: 'Another entry already has this id. Send it again under a new one.',
   nobody: 'Nobody by that id works here. Choose who is writing.',

@@ -7,6 +7,7 @@ import { drawings } from './drawings'
 import { feet } from './feet'
 import { kinds } from './kinds'
 import { level } from './level'
+import { look } from './look'
 import { measuring } from './measuring'
 import { methods } from './methods'
 import { moves } from './moves'
@@ -42,6 +43,7 @@ export const en = {
   kinds,
   level,
   limits,
+  look,
   measuring,
   methods,
   moves,

@@ -12,6 +12,10 @@ export const objections = {
     'These readings belong to another set-up than the one in force. Read the dials that are set up.',
   'no-such-set': 'That set of readings is not in this round of the logbook.',
   'no-such-feet': 'This machine has no foot pair by that name.',
+  'no-such-place':
+    'This machine has no such place to look at. Its coupling may be registered as another kind.',
+  'shimmed-already':
+    'Leaves were moved since the job was opened. What lay there before can’t be written any more; add a remark.',
   'feet-missing': 'Give the distance to every foot pair of this machine.',
   'feet-unread': 'Read the rise of every foot of this machine.',
   'runout-positions': 'Read at three positions at least, spread over the turn.',

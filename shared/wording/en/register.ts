@@ -3,7 +3,7 @@ export const register = {
   groups: {
     what: 'What it is',
     usual: 'Usual set-up',
-    hubs: 'Hubs, straightedge and feelers',
+    hubs: 'Coupling, hubs, straightedge and feelers',
     limits: 'Limits',
     belts: 'Belts',
     base: 'Base',
@@ -14,6 +14,7 @@ export const register = {
   movableName: 'What drives',
   stationaryName: 'What is driven',
   couplingKind: 'Coupling',
+  couplingType: 'Kind of coupling, for what is looked at in it',
   power: 'Power, kW',
   rpm: 'Nameplate speed, rpm',
 

@@ -20,6 +20,7 @@ interface StageWords {
 
 const stages = {
   'make-safe': { name: 'Make safe', phase: 'prepare', next: 'Lock out and confirm it' },
+  look: { name: 'Look and clean', phase: 'prepare', next: 'Look the machine over' },
   feet: { name: 'Feet', phase: 'prepare', next: 'Check the feet' },
   level: { name: 'Level and run-out', phase: 'prepare', next: 'Read the level or turn a hub' },
   'rough-in': { name: 'Rough-in', phase: 'prepare', next: 'Rough it in by straightedge' },

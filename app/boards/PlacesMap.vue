@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import type { Found, Place } from '~~/core/stages/look/entries'
+
+/**
+ * The opened machine from above, as the observer stands behind its far end: the coupling at the top. A mark at
+ * each place, what is known of it by the mark's shape; the chosen one is ringed.
+ */
+const props = defineProps<{
+  places: readonly { readonly place: Place; readonly found: Found | null }[]
+  chosen: Place
+  stationaryName: string
+  movableName: string
+}>()
+const emit = defineEmits<{ choose: [place: Place] }>()
+
+const COUPLING = { x: 150, y: 78 }
+const WHERE: Partial<Record<Place, { readonly x: number; readonly y: number }>> = {
+  feet: { x: 70, y: 150 },
+  pads: { x: 230, y: 150 },
+  bolts: { x: 230, y: 250 },
+  jacking: { x: 24, y: 250 },
+  pins: { x: 70, y: 250 },
+  base: { x: 150, y: 300 },
+  pipe: { x: 258, y: 34 },
+}
+/** The parts of the coupling share one mark: what is worst of them, or still unseen. */
+const RANK = [null, 'to-report', 'put-right', 'fine'] as const
+const marks = computed(() => {
+  const parts = props.places.filter((p) => !WHERE[p.place])
+  const worst = RANK.find((r) => parts.some((p) => p.found === r)) ?? null
+  const first =
+    parts.find((p) => p.place === props.chosen) ?? parts.find((p) => p.found === worst) ?? parts[0]
+  return [
+    ...props.places.flatMap((p) => {
+      const at = WHERE[p.place]
+      return at ? [{ ...p, ...at, chosen: p.place === props.chosen }] : []
+    }),
+    ...(first ? [{ place: first.place, found: worst, ...COUPLING, chosen: !WHERE[props.chosen] }] : []),
+  ]
+})
+</script>
+
+<template>
+  <svg viewBox="0 0 300 322" aria-hidden="true">
+    <path class="pipe" d="M196 26H300M196 42H300M262 20v28" />
+    <rect class="body" x="96" y="4" width="108" height="46" rx="3" />
+    <text x="150" y="32">{{ stationaryName }}</text>
+    <path class="shaft" d="M150 50V66M150 92V116" />
+    <rect class="hub" x="122" y="64" width="56" height="11" />
+    <rect class="hub" x="122" y="81" width="56" height="11" />
+    <rect class="ground" x="36" y="106" width="228" height="196" rx="3" />
+    <template v-for="x in [50, 210]" :key="x">
+      <rect v-for="y in [132, 232]" :key="y" class="foot" :x="x" :y="y" width="40" height="36" rx="2" />
+    </template>
+    <rect class="body" x="92" y="116" width="116" height="168" rx="4" />
+    <text x="150" y="204">{{ movableName }}</text>
+    <path class="screw" d="M14 250H50" />
+    <g
+      v-for="m in marks"
+      :key="m.place"
+      class="mark"
+      :class="[m.found ?? 'unseen', { chosen: m.chosen }]"
+      :transform="`translate(${m.x} ${m.y})`"
+      @click="emit('choose', m.place)"
+    >
+      <circle class="hit" r="22" />
+      <circle class="ring" r="17" />
+      <path v-if="m.found === 'to-report'" class="sign flag" d="M-6 10V-10L9 -5L-6 0" />
+      <path v-else-if="m.found === 'fine'" class="sign" d="M-7 0L-2 6L8 -6" />
+      <path v-else-if="m.found === 'put-right'" class="sign" d="M-7 0H7M0 -7V7" />
+      <circle v-else class="sign empty" r="7" />
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  display: block;
+  width: 100%;
+  max-height: 322px;
+}
+.body,
+.hub,
+.foot {
+  fill: var(--dye-deep);
+  stroke: var(--scribe-dim);
+}
+.foot {
+  stroke-width: 1.5;
+}
+.ground,
+.shaft,
+.screw,
+.pipe {
+  fill: none;
+  stroke: var(--dye-line);
+  stroke-width: 2;
+}
+.shaft {
+  stroke: var(--scribe-dim);
+  stroke-width: 8;
+}
+.screw {
+  stroke: var(--scribe-dim);
+  stroke-width: 5;
+}
+text {
+  fill: var(--scribe-dim);
+  font-size: 15px;
+  text-anchor: middle;
+}
+.mark {
+  cursor: pointer;
+}
+.hit {
+  fill: transparent;
+}
+.ring {
+  fill: var(--dye);
+  stroke: var(--dye-line);
+}
+.sign {
+  fill: none;
+  stroke: var(--scribe);
+  stroke-width: 2.5;
+  stroke-linecap: round;
+  stroke-linejoin: round;
+}
+.flag {
+  fill: var(--scribe);
+}
+.empty {
+  stroke: var(--scribe-dim);
+  stroke-width: 1.5;
+  stroke-dasharray: 3 3;
+}
+.chosen .ring {
+  stroke: var(--brass-on-dye);
+  stroke-width: 3;
+}
+</style>

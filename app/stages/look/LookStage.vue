@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import BasePanel from './BasePanel.vue'
+import PlacesPanel from './PlacesPanel.vue'
+import SheetPanel from './SheetPanel.vue'
+import ShimsPanel from './ShimsPanel.vue'
+
+/** The opened machine before anything comes out: its places, its shims, its base, and shims to be cut. */
+const look = reactive(useLookForm())
+provide(lookKey, look)
+const { look: w } = useWords()
+const PANELS = { places: PlacesPanel, shims: ShimsPanel, base: BasePanel, sheet: SheetPanel }
+</script>
+
+<template>
+  <component :is="PANELS[look.form.panel]">
+    <template #tools>
+      <ChoiceRow
+        v-model="look.form.panel"
+        class="panels"
+        :label="w.view.panel"
+        on-dye
+        :options="
+          (['places', 'shims', 'base', 'sheet'] as const).map((value) => ({
+            value,
+            name: w.view.panels[value],
+          }))
+        "
+      />
+    </template>
+  </component>
+</template>
+
+<style scoped>
+.panels {
+  margin: 6px 0 12px;
+}
+</style>

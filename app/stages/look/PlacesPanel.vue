@@ -1,0 +1,385 @@
+<script setup lang="ts">
+import IconFine from '~icons/lucide/check'
+import IconRight from '~icons/lucide/plus'
+import IconReport from '~icons/lucide/flag'
+import IconUnseen from '~icons/lucide/circle-dashed'
+import { FOUND, PINS, type Place } from '~~/core/stages/look/entries'
+import { readPipe, readPlace } from '~~/shared/stages/look/form'
+import { pipeWorking } from '~~/shared/stages/look/working'
+import { machineNames } from '~~/shared/wording/headlines'
+import { meaningOfLooks, pipeWords } from '~~/shared/wording/look'
+
+/** One page of places: each fine, put right or to report, with words and photographs. */
+const look = useSharedLook()
+const job = useJob()
+const session = useSession()
+const telling = useTelling()
+const goOn = inject(goOnKey, () => {})
+const w = computed(() => telling.value.words.look)
+const v = computed(() => w.value.view)
+const ICONS = { fine: IconFine, 'put-right': IconRight, 'to-report': IconReport }
+
+const looks = computed(() => look.state.looks)
+const chosen = computed(() => look.form.place)
+const name = computed(() => w.value.places[chosen.value].name)
+const names = computed(() => machineNames(look.state))
+const read = computed(() => readPlace(look.form, telling.value))
+const pipe = computed(() => readPipe(look.form, telling.value))
+const asked = ref(false)
+watch(chosen, () => {
+  asked.value = false
+})
+const shown = computed(() =>
+  look.looksWith(
+    pipe.value.payload && chosen.value === 'pipe' ? { kind: 'pipe-read', payload: pipe.value.payload } : null,
+  ),
+)
+const meaning = computed(() => meaningOfLooks(shown.value, telling.value))
+const entry = computed(() => looks.value.facts.looked.get(chosen.value) ?? null)
+const before = computed(() =>
+  entry.value
+    ? v.value.before(
+        [w.value.found[entry.value.payload.found], entry.value.payload.words].filter(Boolean).join(': '),
+      )
+    : '',
+)
+const others = computed(() => looks.value.unseen.filter((p) => !look.form.places[p]?.found))
+const typed = computed(() => read.value.payload !== null || read.value.asks !== '')
+
+const words = useTemplateRef<{ focus: () => void }>('words')
+const list = useTemplateRef<HTMLElement>('list')
+const choose = (place: Place) => {
+  look.form.place = place
+}
+/** To the next place nobody looked at, or that is still half typed. */
+const next = () => {
+  const rest = look.places
+  const at = rest.indexOf(chosen.value)
+  const after = [...rest.slice(at + 1), ...rest.slice(0, at)].find((p) => looks.value.unseen.includes(p))
+  if (after) choose(after)
+}
+const logPlace = () => {
+  if (look.closed) return
+  const { payload } = read.value
+  if (!payload) {
+    asked.value = true
+    words.value?.focus()
+    return
+  }
+  if (!job.log({ kind: 'place-looked', payload })) return
+  look.form.places[chosen.value] = undefined
+  next()
+}
+const allElseFine = () => {
+  const places = others.value
+  if (places.length === 0) return
+  job.log({ kind: 'place-looked', payload: { places, found: 'fine', words: '', photographs: [] } })
+}
+const logPins = () => {
+  const { pins } = look.form
+  if (pins === '') return
+  const logged = job.log({ kind: 'pins-handled', payload: { did: pins, words: look.place.words.trim() } })
+  if (logged) look.form.pins = ''
+}
+const logPipe = () => {
+  const { payload } = pipe.value
+  if (!payload || !job.log({ kind: 'pipe-read', payload })) return
+  look.form.pipe = { vertical: '', horizontal: '', limit: '' }
+}
+const pipeBox = (box: 'vertical' | 'horizontal' | 'limit') => ({
+  modelValue: look.form.pipe[box],
+  measure: 'displacement' as const,
+  units: session.units,
+  signed: box !== 'limit',
+  onDye: true,
+  disabled: look.closed,
+  note: pipe.value.faults[box] ?? '',
+  noteIsFault: box in pipe.value.faults,
+  'onUpdate:modelValue': (text: string) => {
+    look.form.pipe[box] = text
+  },
+  onEnter: logPipe,
+})
+/** Up and down walk the places. */
+const walk = (by: 1 | -1) => {
+  const n = look.places.length
+  const at = (look.places.indexOf(chosen.value) + by + n) % n
+  const place = look.places[at]
+  if (!place) return
+  choose(place)
+  void nextTick(() => list.value?.querySelector<HTMLElement>('[aria-pressed="true"]')?.focus())
+}
+const skipping = ref(false)
+const skip = (why: string) => {
+  if (job.log({ kind: 'stage-skipped', payload: { stage: 'look', why } })) goOn()
+}
+const rows = computed(() =>
+  looks.value.places.flatMap(({ place, entry: e }) =>
+    e && e.payload.found !== 'fine'
+      ? [
+          {
+            place,
+            words: w.value.row(w.value.places[place].name, w.value.found[e.payload.found], e.payload.words),
+          },
+        ]
+      : [],
+  ),
+)
+const working = () => (shown.value.pipe ? pipeWorking(shown.value.pipe, telling.value) : [])
+</script>
+
+<template>
+  <BoardFrame :title="v.title" :note="v.note">
+    <slot name="tools" />
+    <div class="round">
+      <PlacesMap
+        class="map"
+        :places="looks.places.map((p) => ({ place: p.place, found: p.entry?.payload.found ?? null }))"
+        :chosen="chosen"
+        :stationary-name="names.stationary"
+        :movable-name="names.movable"
+        @choose="choose"
+      />
+      <div
+        ref="list"
+        class="list"
+        role="group"
+        :aria-label="v.place"
+        @keydown.down.prevent="walk(1)"
+        @keydown.up.prevent="walk(-1)"
+      >
+        <el-button
+          v-for="p in looks.places"
+          :key="p.place"
+          class="place"
+          :class="{ chosen: p.place === chosen }"
+          :aria-pressed="p.place === chosen"
+          @click="choose(p.place)"
+        >
+          <component :is="p.entry ? ICONS[p.entry.payload.found] : IconUnseen" class="icon" />
+          <span class="name">{{ w.places[p.place].name }}</span>
+          <span class="state">{{ p.entry ? w.found[p.entry.payload.found] : v.unseen }}</span>
+        </el-button>
+      </div>
+    </div>
+    <section class="here" :aria-label="name">
+      <h3>{{ name }}</h3>
+      <p class="look">{{ w.places[chosen].look }}</p>
+      <p v-if="before" class="quiet">{{ before }}</p>
+      <div v-if="entry?.payload.photographs.length" class="thumbs">
+        <JobPhotograph
+          v-for="(id, i) in entry.payload.photographs"
+          :id="id"
+          :key="id"
+          :name="v.photograph(i + 1, name)"
+        />
+      </div>
+      <template v-if="!look.closed">
+        <div class="line">
+          <ChoiceRow
+            :model-value="look.place.found"
+            :label="v.foundHere"
+            show-label
+            on-dye
+            :options="FOUND.map((value) => ({ value, name: w.found[value] }))"
+            @update:model-value="look.write({ found: $event as 'fine' })"
+          />
+          <label class="words"
+            ><span>{{ v.words }}</span>
+            <el-input
+              ref="words"
+              :model-value="look.place.words"
+              :placeholder="v.wordsHint"
+              :aria-label="v.words"
+              maxlength="2000"
+              @update:model-value="look.write({ words: $event })"
+              @keydown.enter.prevent="logPlace"
+            />
+          </label>
+        </div>
+        <p v-if="asked && read.asks" class="fault" role="alert">{{ read.asks }}</p>
+        <TakePhotographs
+          :key="chosen"
+          :ids="look.place.photographs"
+          :place="name"
+          @update:ids="look.write({ photographs: $event })"
+        />
+        <div v-if="chosen === 'pins'" class="line">
+          <ChoiceRow
+            v-model="look.form.pins"
+            :label="v.pins"
+            show-label
+            on-dye
+            :options="PINS.map((value) => ({ value, name: w.pins[value] }))"
+          />
+          <el-button class="quiet-button" :disabled="look.form.pins === ''" @click="logPins">{{
+            v.logPins
+          }}</el-button>
+        </div>
+        <div v-if="chosen === 'pipe'" class="line boxes">
+          <NumberBox v-bind="pipeBox('vertical')" :label="v.pipeVertical" />
+          <NumberBox v-bind="pipeBox('horizontal')" :label="v.pipeHorizontal" />
+          <NumberBox v-bind="pipeBox('limit')" :label="v.pipeLimit" />
+          <el-button class="quiet-button" :disabled="!pipe.payload" @click="logPipe">{{
+            v.logPipe
+          }}</el-button>
+        </div>
+      </template>
+      <p v-if="chosen === 'pipe'" class="caution">{{ v.pipeCaution }}</p>
+      <p v-if="chosen === 'feet' || chosen === 'pads'" class="caution">{{ v.lifting }}</p>
+    </section>
+  </BoardFrame>
+  <LedgerFrame :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
+    <ul v-if="rows.length > 0" class="rows">
+      <li v-for="r in rows" :key="r.place">{{ r.words }}</li>
+    </ul>
+    <p v-if="looks.facts.pins && !looks.pinsOut">{{ v.pinsAre(w.pins[looks.facts.pins.payload.did]) }}</p>
+    <p v-if="shown.pipe && shown.pipe.verdict !== 'out'">{{ pipeWords(shown.pipe, telling) }}</p>
+    <el-button v-if="!look.closed && others.length > 0 && typed" class="quiet-button" @click="allElseFine">{{
+      v.allElseFine(others.length)
+    }}</el-button>
+    <el-button
+      v-if="!look.closed && looks.unseen.length > 0"
+      link
+      class="text-button"
+      @click="skipping = true"
+      >{{ v.passOver }}</el-button
+    >
+    <ShowWorking v-if="shown.pipe" :steps="working" />
+    <WhyDialog
+      v-model="skipping"
+      :title="v.passOver"
+      :question="telling.words.actions.why"
+      :action="telling.words.actions.passOver"
+      @say="skip"
+    />
+    <template #next>
+      <el-button
+        v-if="look.closed || (looks.unseen.length === 0 && !typed)"
+        class="next-button"
+        @click="goOn()"
+        >{{ v.goOn }}</el-button
+      >
+      <el-button v-else-if="typed || others.length === 0" class="next-button" @click="logPlace">{{
+        v.logPlace(name.toLowerCase())
+      }}</el-button>
+      <el-button v-else class="next-button" @click="allElseFine">{{
+        v.allElseFine(others.length)
+      }}</el-button>
+    </template>
+  </LedgerFrame>
+</template>
+
+<style scoped>
+.round {
+  display: grid;
+  grid-template-columns: minmax(200px, 270px) minmax(0, 1fr);
+  gap: 18px;
+}
+.list {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 4px 8px;
+  align-content: start;
+}
+.place {
+  min-height: var(--touch);
+  height: auto;
+  padding: 2px 10px;
+  border: 1px solid var(--dye-line);
+  background: transparent;
+  color: var(--scribe);
+  justify-content: flex-start;
+  --el-button-hover-bg-color: var(--dye-deep);
+  --el-button-hover-text-color: #fff;
+  --el-button-hover-border-color: var(--scribe-dim);
+  --el-button-active-bg-color: var(--dye-deep);
+  --el-button-active-text-color: #fff;
+}
+.place.chosen {
+  border: 2px solid var(--brass-on-dye);
+  background: var(--dye-deep);
+}
+.place :deep(> span) {
+  display: grid;
+  grid-template-columns: 20px minmax(0, 1fr);
+  gap: 0 8px;
+  width: 100%;
+  text-align: left;
+  white-space: normal;
+  line-height: 1.2;
+}
+.icon {
+  grid-row: 1 / 3;
+  align-self: center;
+}
+.state {
+  font-size: 13px;
+  color: var(--scribe-dim);
+}
+.here {
+  display: grid;
+  gap: 8px;
+  margin-top: 12px;
+  padding-top: 10px;
+  border-top: 1px solid var(--dye-line);
+}
+.here h3 {
+  font-size: 18px;
+  color: #fff;
+}
+.look,
+.quiet {
+  color: var(--scribe);
+  font-size: 15px;
+}
+.quiet {
+  color: var(--scribe-dim);
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 16px;
+  align-items: end;
+}
+.boxes > :not(.el-button) {
+  width: 200px;
+}
+.words {
+  flex: 1 1 240px;
+}
+.words span {
+  display: block;
+  margin-bottom: 5px;
+  font-size: 14px;
+  color: var(--scribe-dim);
+}
+.words :deep(.el-input__wrapper) {
+  min-height: var(--touch);
+}
+.thumbs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.rows {
+  padding-left: 18px;
+}
+.fault {
+  color: var(--out-on-dye);
+}
+.caution {
+  border-left: 3px solid var(--brass-on-dye);
+  padding-left: 12px;
+  font-size: 14px;
+  color: var(--scribe);
+}
+@media (max-width: 640px) {
+  .round {
+    grid-template-columns: 1fr;
+  }
+  .map {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,344 @@
+import { SIDES, type MachineRole, type Side } from '../../../core/plan/movePlan'
+import type { CoupledMachine } from '../../../core/register/coupledMachine'
+import { sheetShimFault, SLOT_ROOM, type SheetShim } from '../../../core/shims/sheetShim'
+import {
+  EDGES,
+  type Edge,
+  type Found,
+  type LookEntries,
+  type PinsDone,
+  type Place,
+} from '../../../core/stages/look/entries'
+import type { FootFound } from '../../../core/stages/look/shimsFound'
+import { samePack } from '../../../core/stages/look/shimsFound'
+import { readTypedNumber, type TypedMeasure } from '../../../core/units/typedNumber'
+import { toCore, type UnitSystem } from '../../../core/units/unitSystem'
+import { namedParts, unitOf, withUnit } from '../../forms/typed'
+import { pack, UNIT_NAMES } from '../../wording/figures'
+import { capital, type Telling } from '../../wording/telling'
+import { readShims } from '../move/form'
+
+/** What stands in the boxes of one place. */
+export interface PlaceTexts {
+  found: Found | ''
+  words: string
+  photographs: string[]
+}
+
+interface EdgeTexts {
+  feeler: string
+  low: 'near' | 'far'
+  divisions: string
+  reversed: string
+}
+
+/** What stands in the boxes of the stage, as typed. */
+export interface LookTexts {
+  units: UnitSystem
+  panel: 'places' | 'shims' | 'base' | 'sheet'
+  place: Place
+  places: Partial<Record<Place, PlaceTexts>>
+  pins: PinsDone | ''
+  pipe: { vertical: string; horizontal: string; limit: string }
+  /** Leaves and their marks by `machine:pair:side`. */
+  shims: Record<string, { leaves: string; marks: string }>
+  base: {
+    by: 'feeler' | 'divisions'
+    length: string
+    width: string
+    supported: string
+    sensitivity: string
+    edges: Record<Edge, EdgeTexts>
+  }
+  sheet: {
+    foot: string
+    thickness: string
+    count: string
+    length: string
+    width: string
+    bolt: string
+    slot: string
+    toBolt: string
+  }
+}
+
+export const blankPlace = (): PlaceTexts => ({ found: '', words: '', photographs: [] })
+const blankEdge = (): EdgeTexts => ({ feeler: '', low: 'far', divisions: '', reversed: '' })
+
+export const blankLook = (units: UnitSystem): LookTexts => ({
+  units,
+  panel: 'places',
+  place: 'feet',
+  places: {},
+  pins: '',
+  pipe: { vertical: '', horizontal: '', limit: '' },
+  shims: {},
+  base: {
+    by: 'feeler',
+    length: '',
+    width: '',
+    supported: '',
+    sensitivity: '',
+    edges: { left: blankEdge(), right: blankEdge(), coupling: blankEdge(), far: blankEdge() },
+  },
+  sheet: { foot: '', thickness: '', count: '1', length: '', width: '', bolt: '', slot: '', toBolt: '' },
+})
+
+/** The same texts meaning the same in other units. */
+export const nameLookUnits = (texts: LookTexts, was: UnitSystem): void => {
+  const [small, long] = [unitOf('displacement', was), unitOf('distance', was)]
+  const { pipe, base, sheet } = texts
+  for (const key of ['vertical', 'horizontal', 'limit'] as const) pipe[key] = withUnit(pipe[key], small)
+  for (const foot of Object.values(texts.shims)) foot.leaves = namedParts(foot.leaves, small)
+  for (const key of ['length', 'width', 'supported'] as const) base[key] = withUnit(base[key], long)
+  for (const edge of EDGES) base.edges[edge].feeler = withUnit(base.edges[edge].feeler, small)
+  // 1 mil/in is 0.1 mm/100 mm.
+  const read = readTypedNumber(base.sensitivity, 'plain', was)
+  if (read.ok) base.sensitivity = String(Number((read.value * (was === 'inch' ? 0.1 : 10)).toPrecision(10)))
+  sheet.thickness = withUnit(sheet.thickness, small)
+  for (const key of ['length', 'width', 'bolt', 'slot', 'toBolt'] as const)
+    sheet[key] = withUnit(sheet[key], long)
+}
+
+export const shimKey = (f: { machine: MachineRole; pair: string; side: Side }): string =>
+  `${f.machine}:${f.pair}:${f.side}`
+
+/** Reads boxes and says at each what can't be read. */
+const reader = (telling: Telling) => {
+  const faults: Record<string, string> = {}
+  const { words, units } = telling
+  const number = (
+    text: string,
+    key: string,
+    measure: TypedMeasure,
+    least?: 'zero' | 'above',
+  ): number | null => {
+    const read = readTypedNumber(text, measure, units)
+    if (!read.ok) {
+      if (read.fault !== 'empty') faults[key] = words.typing.faults[read.fault]
+      return null
+    }
+    if (least === 'zero' && read.value < 0) faults[key] = words.level.form.feelerBelowZero
+    if (least === 'above' && read.value <= 0) faults[key] = words.level.form.aboveZero
+    return key in faults ? null : read.value
+  }
+  return { faults, number }
+}
+
+type Faults = Readonly<Record<string, string>>
+
+/** One place as typed: what would be logged, and what is still asked. */
+export const readPlace = (
+  texts: LookTexts,
+  telling: Telling,
+): { readonly payload: LookEntries['place-looked'] | null; readonly asks: string } => {
+  const { found, words, photographs } = texts.places[texts.place] ?? blankPlace()
+  const w = telling.words.look.form
+  if (found === '') return { payload: null, asks: words || photographs.length > 0 ? w.chooseFound : '' }
+  if (found === 'to-report' && words.trim() === '' && photographs.length === 0)
+    return { payload: null, asks: w.reportWhat }
+  return {
+    payload: { places: [texts.place], found, words: words.trim(), photographs: [...photographs] },
+    asks: '',
+  }
+}
+
+/** The dial while the pipe's bolts are loosened. */
+export const readPipe = (
+  texts: LookTexts,
+  telling: Telling,
+): { readonly payload: LookEntries['pipe-read'] | null; readonly faults: Faults } => {
+  const { faults, number } = reader(telling)
+  const vertical = number(texts.pipe.vertical, 'vertical', 'displacement')
+  const horizontal = number(texts.pipe.horizontal, 'horizontal', 'displacement')
+  const limit = number(texts.pipe.limit, 'limit', 'displacement', 'above')
+  const clean = Object.keys(faults).length === 0 && (vertical !== null || horizontal !== null)
+  const words = (texts.places.pipe ?? blankPlace()).words.trim()
+  return {
+    faults,
+    payload: clean ? { units: telling.units, vertical, horizontal, limit, words } : null,
+  }
+}
+
+export interface ShimsRead {
+  /** By shimKey. */
+  readonly faults: Faults
+  /** A difference from the register: asked once before it is logged. */
+  readonly questions: readonly string[]
+  readonly payload: LookEntries['shims-found'] | null
+}
+
+/** The leaves found under the feet that have something in their boxes; `0` or `none` says there are none. */
+export const readFoundShims = (
+  texts: LookTexts,
+  registered: readonly FootFound[],
+  telling: Telling,
+): ShimsRead => {
+  const { words, units, footNames } = telling
+  const w = words.look.form
+  const faults: Record<string, string> = {}
+  const questions: string[] = []
+  const feet: LookEntries['shims-found']['feet'][number][] = []
+  for (const foot of registered) {
+    const key = shimKey(foot)
+    const { leaves = '', marks = '' } = texts.shims[key] ?? {}
+    if (leaves.trim() === '') {
+      if (marks.trim() !== '') faults[key] = w.leavesToo
+      continue
+    }
+    const list = /^\s*(0|none|nil)\s*$/i.test(leaves) ? [] : readShims(leaves, telling)
+    if (typeof list === 'string') {
+      faults[key] = list
+      continue
+    }
+    if (list.length > 20) {
+      faults[key] = words.objections['too-many-leaves']
+      continue
+    }
+    const named = marks.split(/[,;]/).map((m) => m.trim())
+    if (marks.trim() !== '' && named.length !== list.length) {
+      faults[key] = w.markEach(list.length)
+      continue
+    }
+    const found = list.map((t) => toCore(t, 'displacement', units))
+    if (!samePack(found, foot.registered)) {
+      const shown = (leaves: readonly number[]) => `${pack(leaves, units)} ${UNIT_NAMES[units].displacement}`
+      questions.push(
+        w.differs(
+          capital(words.softFoot.place(footNames(foot.pair, foot.machine), words.feet.sides[foot.side])),
+          shown(found),
+          shown(foot.registered),
+        ),
+      )
+    }
+    feet.push({
+      machine: foot.machine,
+      pair: foot.pair,
+      side: foot.side,
+      leaves: list.map((thickness, i) => ({ thickness, mark: marks.trim() === '' ? '' : (named[i] ?? '') })),
+    })
+  }
+  return {
+    faults,
+    questions,
+    payload: Object.keys(faults).length === 0 && feet.length > 0 ? { units, feet, words: '' } : null,
+  }
+}
+
+export interface BaseRead {
+  readonly faults: Faults
+  readonly notes: Faults
+  readonly missing: readonly Edge[]
+  readonly payload: LookEntries['base-read'] | null
+}
+
+/** The level along the four edges of the base. */
+export const readBase = ({ base }: LookTexts, telling: Telling): BaseRead => {
+  const { faults, number } = reader(telling)
+  const { units } = telling
+  const notes: Record<string, string> = {}
+  const w = telling.words.look.form
+  const length = number(base.length, 'length', 'distance', 'above')
+  const width = number(base.width, 'width', 'distance', 'above')
+  const supported = number(base.supported, 'supported', 'distance', 'above')
+  const sensitivity = number(base.sensitivity, 'sensitivity', 'plain', 'above')
+  const feelers: Partial<Record<Edge, { feeler: number; farLow: boolean }>> = {}
+  const divided: Partial<Record<Edge, { divisions: number; reversed: number | null }>> = {}
+  for (const edge of EDGES) {
+    const typed = base.edges[edge]
+    if (base.by === 'feeler') {
+      const feeler = number(typed.feeler, `feeler.${edge}`, 'displacement', 'zero')
+      if (feeler !== null) feelers[edge] = { feeler, farLow: typed.low === 'far' }
+    } else {
+      const divisions = number(typed.divisions, `divisions.${edge}`, 'plain')
+      const reversed = number(typed.reversed, `reversed.${edge}`, 'plain')
+      if (divisions !== null) divided[edge] = { divisions, reversed }
+    }
+  }
+  const got: Partial<Record<Edge, unknown>> = base.by === 'feeler' ? feelers : divided
+  const missing = EDGES.filter((e) => !(e in got))
+  if (missing.length === 0) {
+    if (length === null) notes.length = w.sizeToo
+    if (width === null) notes.width = w.sizeToo
+    if (base.by === 'feeler' && supported === null) notes.supported = telling.words.level.form.supportedToo
+    if (base.by === 'divisions' && sensitivity === null)
+      notes.sensitivity = telling.words.level.form.sensitivityToo
+  }
+  const clean = Object.keys(faults).length === 0 && missing.length === 0
+  const by: LookEntries['base-read']['by'] | null =
+    base.by === 'feeler'
+      ? supported === null
+        ? null
+        : { by: 'feeler', supported, edges: feelers as Record<Edge, { feeler: number; farLow: boolean }> }
+      : sensitivity === null
+        ? null
+        : {
+            by: 'divisions',
+            sensitivity,
+            edges: divided as Record<Edge, { divisions: number; reversed: number | null }>,
+          }
+  return {
+    faults,
+    notes,
+    missing,
+    payload:
+      clean && length !== null && width !== null && by ? { units, length, width, by, words: '' } : null,
+  }
+}
+
+export interface SheetRead {
+  readonly faults: Faults
+  readonly notes: Faults
+  /** The outline in millimetres once its figures are there and metal is left. */
+  readonly shim: SheetShim | null
+  readonly payload: LookEntries['sheet-shims-cut'] | null
+}
+
+/** The foot pairs a sheet shim can be cut for, as choices. */
+export const feetToCutFor = (machine: CoupledMachine) =>
+  (['movable', 'stationary'] as const).flatMap((role) =>
+    machine.feet[role].flatMap((f) => SIDES.map((side) => ({ machine: role, pair: f.id, side }))),
+  )
+
+/** A shim to be cut from sheet, from the foot's size and its bolt. */
+export const readSheet = ({ sheet }: LookTexts, machine: CoupledMachine, telling: Telling): SheetRead => {
+  const { faults, number } = reader(telling)
+  const { units } = telling
+  const w = telling.words.look.form
+  const notes: Record<string, string> = {}
+  const length = number(sheet.length, 'length', 'distance', 'above')
+  const width = number(sheet.width, 'width', 'distance', 'above')
+  const bolt = number(sheet.bolt, 'bolt', 'distance', 'above')
+  const typedSlot = number(sheet.slot, 'slot', 'distance', 'above')
+  const toBolt = number(sheet.toBolt, 'toBolt', 'distance', 'above')
+  const thickness = number(sheet.thickness, 'thickness', 'displacement', 'above')
+  const count = number(sheet.count, 'count', 'plain', 'above')
+  const room = units === 'inch' ? SLOT_ROOM.inch / 25.4 : SLOT_ROOM.metric
+  const slot = typedSlot ?? (bolt === null ? null : Number((bolt + room).toPrecision(8)))
+  if (typedSlot !== null && bolt !== null && typedSlot <= bolt) faults.slot = w.slotUnderBolt
+  if (count !== null && (!Number.isInteger(count) || count > 50)) faults.count = w.countWhole
+  const mm = (t: number) => toCore(t, 'distance', units)
+  const whole = length !== null && width !== null && slot !== null && toBolt !== null
+  const outline = whole ? { length, width, slot, toBolt } : null
+  const shim = outline && {
+    length: mm(outline.length),
+    width: mm(outline.width),
+    slot: mm(outline.slot),
+    toBolt: mm(outline.toBolt),
+  }
+  const cut = shim && sheetShimFault(shim)
+  if (cut) faults[cut === 'slot-too-wide' ? 'slot' : 'toBolt'] = w.cut[cut]
+  const foot = feetToCutFor(machine).find((f) => shimKey(f) === sheet.foot)
+  if (outline && thickness === null && !('thickness' in faults)) notes.thickness = w.thicknessToo
+  if (outline && !foot) notes.foot = w.whichFoot
+  const clean = Object.keys(faults).length === 0
+  return {
+    faults,
+    notes,
+    shim: clean && shim ? shim : null,
+    payload:
+      clean && outline && foot && thickness !== null && count !== null
+        ? { units, ...foot, thickness, count, outline, words: '' }
+        : null,
+  }
+}

@@ -1,0 +1,83 @@
+import type { BaseFound } from '../../../core/stages/look/base'
+import { CORNERS } from '../../../core/stages/look/base'
+import { EDGES } from '../../../core/stages/look/entries'
+import type { PipeStrain } from '../../../core/stages/look/looks'
+import { toCore } from '../../../core/units/unitSystem'
+import { figure } from '../../wording/figures'
+import type { Telling } from '../../wording/telling'
+import type { WorkingStep } from '../../working/step'
+
+/** The slope along each edge, the plane through them, and the shim under each corner. */
+export const baseWorking = (base: BaseFound, telling: Telling): readonly WorkingStep[] => {
+  const { units, words } = telling
+  const w = words.look.working
+  const slope = (x: number) => figure(x, 'slope', units, { extra: 1 })
+  const far = (x: number) => figure(x, 'distance', units)
+  const { by, units: was, length, width } = base.entry.payload
+  const [l, b] = [toCore(length, 'distance', was), toCore(width, 'distance', was)]
+  return [
+    ...EDGES.map((edge): WorkingStep => {
+      const name = w.edge(words.look.edges[edge])
+      const result = slope(base.edges[edge])
+      if (by.by === 'feeler')
+        return {
+          name,
+          formula: words.level.working.feelerFormula,
+          substituted: `${by.edges[edge].farLow ? '−' : ''}${figure(toCore(by.edges[edge].feeler, 'displacement', was), 'displacement', units, { extra: 1 })} / ${far(toCore(by.supported, 'distance', was))}`,
+          result,
+        }
+      const { divisions, reversed } = by.edges[edge]
+      const each = slope(toCore(by.sensitivity, 'slope', was))
+      return reversed === null
+        ? {
+            name,
+            formula: words.level.working.divisionsFormula,
+            substituted: `${divisions} × ${each}`,
+            result,
+          }
+        : {
+            name,
+            formula: words.level.working.reversedFormula,
+            substituted: `(${divisions} − ${reversed}) / 2 × ${each}`,
+            result,
+          }
+    }),
+    {
+      name: w.along,
+      formula: w.mean,
+      substituted: `(${slope(base.edges.left)} + ${slope(base.edges.right)}) / 2`,
+      result: slope(base.along),
+    },
+    {
+      name: w.across,
+      formula: w.mean,
+      substituted: `(${slope(base.edges.coupling)} + ${slope(base.edges.far)}) / 2`,
+      result: slope(base.across),
+    },
+    ...CORNERS.map((corner): WorkingStep => {
+      const x = corner.startsWith('far') ? l : 0
+      const y = corner.endsWith('right') ? b : 0
+      return {
+        name: w.corner(words.look.corners[corner]),
+        formula: w.cornerFormula,
+        substituted: w.highest(`${slope(base.along)} × ${far(x)} + ${slope(base.across)} × ${far(y)}`),
+        result: figure(base.shims[corner], 'displacement', units, { extra: 1 }),
+      }
+    }),
+  ]
+}
+
+/** How far the hub went in all, against what is allowed. */
+export const pipeWorking = (pipe: PipeStrain, telling: Telling): readonly WorkingStep[] => {
+  const { units, words } = telling
+  const d = (x: number) => figure(x, 'displacement', units, { extra: 1 })
+  return [
+    {
+      name: words.look.working.pipe,
+      formula: '√(V² + H²)',
+      substituted: `√(${d(pipe.vertical ?? 0)}² + ${d(pipe.horizontal ?? 0)}²)`,
+      result: d(Math.hypot(pipe.vertical ?? 0, pipe.horizontal ?? 0)),
+      note: `${words.tables.limit}: ${d(pipe.limit)}`,
+    },
+  ]
+}

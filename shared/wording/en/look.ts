@@ -1,0 +1,275 @@
+import type { CouplingType } from '../../../core/register/couplingParts'
+import type { Edge, Found, PinsDone, Place } from '../../../core/stages/look/entries'
+import type { Corner } from '../../../core/stages/look/base'
+
+/** A place on the machine: its name in a list, in a sentence, and what one looks for there. */
+interface PlaceWords {
+  readonly name: string
+  readonly look: string
+}
+
+const places = {
+  feet: { name: 'Feet', look: 'Soles bare and flat: paint, rust and burrs off. No crack at the bolt boss.' },
+  pads: { name: 'Pads', look: 'Pads bare and flat; wiped. Nothing under the feet but shims.' },
+  bolts: {
+    name: 'Bolts and holes',
+    look: 'Threads run free, washers flat, bolts stand clear of their holes’ sides.',
+  },
+  base: { name: 'Base', look: 'No cracks at welds and corners; grout sound; anchor bolts tight.' },
+  jacking: { name: 'Jacking bolts', look: 'Run free, backed off from the feet.' },
+  pins: { name: 'Locating pins', look: 'Pulled and kept before alignment; refitted, or reamed, after.' },
+  pipe: {
+    name: 'Pipes and ducts',
+    look: 'A dial at the coupling, zeroed. Loosen the flange bolts and see whether the hub moves.',
+  },
+  spider: { name: 'Spider', look: 'Not torn, hard or swollen; jaws not worn on one side.' },
+  grid: { name: 'Grid', look: 'No broken or worn rungs; hub teeth not stepped.' },
+  chain: { name: 'Chain', look: 'Rollers turn, no stretch, hub teeth not hooked.' },
+  teeth: { name: 'Teeth', look: 'Not worn to a step, no pitting; sleeve slides.' },
+  discs: { name: 'Disc packs', look: 'No cracked or wavy discs; bolts with their own nuts and washers.' },
+  bushes: { name: 'Pins and bushes', look: 'Bushes not worn oval; pins tight and not bent.' },
+  tyre: { name: 'Tyre', look: 'No cracks at the bead or the split; clamp rings tight.' },
+  insert: { name: 'Insert', look: 'Not torn, worn or hard.' },
+  grease: { name: 'Grease', look: 'Old grease out; not dry, not separated; the kind its maker asks.' },
+  gasket: { name: 'Cover and gasket', look: 'Seals whole, cover bolts complete.' },
+  keys: { name: 'Keys', look: 'Tight in shaft and hub; their length balances the hub.' },
+  'set-screws': { name: 'Set screws', look: 'Tight, on the key, none missing.' },
+} satisfies Record<Place, PlaceWords>
+
+const found = {
+  fine: 'fine',
+  'put-right': 'put right',
+  'to-report': 'to report',
+} satisfies Record<Found, string>
+
+const pins = {
+  none: 'none fitted',
+  pulled: 'pulled',
+  refitted: 'back in',
+  reamed: 'reamed and back in',
+} satisfies Record<PinsDone, string>
+
+const edges = {
+  left: 'left side',
+  right: 'right side',
+  coupling: 'coupling end',
+  far: 'far end',
+} satisfies Record<Edge, string>
+
+const corners = {
+  'coupling-left': 'coupling end, left',
+  'coupling-right': 'coupling end, right',
+  'far-left': 'far end, left',
+  'far-right': 'far end, right',
+} satisfies Record<Corner, string>
+
+const couplings = {
+  jaw: 'jaw',
+  grid: 'grid',
+  chain: 'chain',
+  gear: 'gear',
+  disc: 'disc pack',
+  'pin-bush': 'pin and bush',
+  tyre: 'tyre',
+  rigid: 'rigid',
+  other: 'another, or not known',
+} satisfies Record<CouplingType, string>
+
+/** What is said of the opened machine, place by place. */
+export const look = {
+  places: places as Readonly<Record<Place, PlaceWords>>,
+  found,
+  pins,
+  edges,
+  corners,
+  couplings,
+  row: (place: string, found: string, words: string) =>
+    words ? `${place} ${found}: ${words}` : `${place} ${found}.`,
+  drivenFoot: (place: string) => `driven ${place}`,
+  form: {
+    chooseFound: 'Choose what it is: fine, put right, or to report.',
+    reportWhat: 'Say what is to report, or take a photograph of it.',
+    leavesToo: 'Give the leaves these marks are on.',
+    markEach: (n: number) => `Give a mark for each of the ${n} leaves, with commas between, or none at all.`,
+    differs: (foot: string, now: string, registered: string) =>
+      `${foot}: found ${now}, the register has ${registered}. Press once more if you counted twice.`,
+    sizeToo: 'Give the base’s size between the corners that can be shimmed.',
+    slotUnderBolt: 'The slot must be wider than the bolt.',
+    countWhole: 'Give a whole number, up to 50.',
+    cut: {
+      'slot-too-wide': 'Too little metal is left beside the slot. Check its width.',
+      'slot-too-deep': 'Too little metal is left behind the bolt. Check the distance.',
+      'bolt-outside': 'The bolt stands outside this shim. Check the distance.',
+    },
+    thicknessToo: 'Give how thick the sheet is.',
+    whichFoot: 'Choose the foot.',
+  },
+  headlines: {
+    nothing: 'Nothing has been looked at yet.',
+    nothingDetail: 'Start at the feet. What is fine at once can be logged in one go.',
+    some: (seen: number, all: number) => `${seen} of ${all} places looked at.`,
+    all: (n: number, right: number) =>
+      right === 0 ? `All ${n} places looked at and fine.` : `All ${n} places looked at, ${right} put right.`,
+    report: (places: string) => `To report: ${places}.`,
+    pipe: (by: string, way: string) => `The pipe pulls the coupling by ${by}: loosened, it goes ${way}.`,
+    pipeDetail: (limit: string, source: string) =>
+      `Limit ${limit}, ${source}. Have the pipe freed or hung before anything is aligned: it moves the machine again.`,
+    base: (by: string) => `The base slopes by ${by}.`,
+    baseDetail: (limit: string) =>
+      `Counts as level up to ${limit}, the starting value. Shim its corners, tighten, read again.`,
+    pinsOutAtClose:
+      'The locating pins were pulled and nobody wrote that they are back. Refit or ream them, and log it under Look and clean.',
+    reportAtClose: (place: string, words: string) =>
+      words ? `To report, ${place.toLowerCase()}: ${words}` : `To report: ${place.toLowerCase()}.`,
+    pinsOut: 'The locating pins are out: put them back when the shafts are in line.',
+  },
+  own: 'its own',
+  starting: 'the starting value',
+  finding: {
+    some: (seen: number, all: number) => `${seen} of ${all}`,
+    all: 'All looked at',
+    report: (n: number) => `${n} to report`,
+    shims: 'shims noted',
+    differs: 'shims differ',
+    pipe: 'pipe pulls',
+    base: 'base slopes',
+    pinsOut: 'pins out',
+  },
+  pipe: {
+    up: (by: string) => `${by} up`,
+    down: (by: string) => `${by} down`,
+    nine: (by: string) => `${by} toward 9`,
+    three: (by: string) => `${by} toward 3`,
+    and: (a: string, b: string) => `${a} and ${b}`,
+    still: 'nowhere',
+    free: (by: string, limit: string, source: string) =>
+      `Loosened, the hub moves ${by}: within ${limit}, ${source}.`,
+  },
+  base: {
+    level: 'Level within the limit: nothing to shim.',
+    low: (corner: string, by: string) => `${by} under the ${corner}`,
+    cure: (list: string) => `To bring it level: ${list}.`,
+    twisted: (by: string) =>
+      `Its two sides differ by ${by}: the base is twisted, or one reading is wrong. Read again; corner shims level it only on the whole.`,
+  },
+  shims: {
+    intro: 'Count and mark every leaf before it comes out, so that it goes back. Type 0 where there is none.',
+    differs: (foot: string, found: string, registered: string) =>
+      `${foot}: ${found} found, ${registered} registered.`,
+    asRegistered: 'What was found is what the register has.',
+    startsFrom:
+      'The plan starts from what was found. At the close the register takes over what lies there then.',
+  },
+  view: {
+    title: 'Look and clean',
+    note: 'seen from above, the coupling at the top',
+    panel: 'What is done',
+    panels: { places: 'Places', shims: 'Shims found', base: 'Base level', sheet: 'Cut a shim' },
+    place: 'Place',
+    foundHere: 'What it is',
+    words: 'In words',
+    wordsHint: 'what it was, where, what was done',
+    addPhotograph: 'Add a photograph',
+    photograph: (n: number, place: string) => `Photograph ${n} of ${place}`,
+    removePhotograph: (n: number) => `Remove photograph ${n}`,
+    scaling: 'Scaling it down…',
+    before: (by: string) => `Before: ${by}`,
+    unseen: 'not looked at',
+    logPlace: (place: string) => `Log: ${place}`,
+    allElseFine: (n: number) => (n === 1 ? 'The last one is fine' : `All ${n} others are fine`),
+    pins: 'The pins are',
+    pinsAre: (what: string) => `The pins are ${what}.`,
+    logPins: 'Log the pins',
+    pipeVertical: 'Dial on top: up +, down −',
+    pipeHorizontal: 'Dial at the side: toward 3 +, toward 9 −',
+    pipeLimit: 'Own limit, where it has one',
+    logPipe: 'Log the dial',
+    goOn: 'Go on',
+    passOver: 'Pass it over',
+    leaves: (foot: string) => `Leaves, ${foot}`,
+    marks: (foot: string) => `Marks, ${foot}`,
+    marksHint: 'A, B',
+    registered: (pack: string) => `register ${pack}`,
+    logShims: 'Log the shims found',
+    shimmedAlready: 'Leaves were moved in this job: what lies there is on the feet and in the plan.',
+    by: 'Read by',
+    feeler: (edge: string) => `Feeler, ${edge}`,
+    low: (edge: string) => `Low end, ${edge}`,
+    lowsAlong: { near: 'coupling end', far: 'far end' },
+    lowsAcross: { near: '9 side', far: '3 side' },
+    divisionsAlong: (edge: string) => `Divisions toward the far end, ${edge}`,
+    divisionsAcross: (edge: string) => `Divisions toward 3, ${edge}`,
+    reversed: (edge: string) => `Turned end for end, ${edge}`,
+    length: 'Corner to corner, along',
+    width: 'Corner to corner, across',
+    logBase: 'Log the base level',
+    readNext: (edge: string) => `Read along the ${edge} next`,
+    shimHere: (by: string) => `${by} under`,
+    highest: 'highest',
+    foot: 'For the foot',
+    thickness: 'Sheet',
+    count: 'How many',
+    shimLength: 'Length, the way it slides in',
+    shimWidth: 'Width',
+    bolt: 'Bolt',
+    slot: 'Slot, where it is another',
+    slotIs: (slot: string) => `slot ${slot}`,
+    toBolt: 'Open edge to bolt’s middle',
+    logSheet: 'Log what was cut',
+    svg: 'SVG to scale',
+    pdfA4: 'PDF to scale, A4',
+    pdfLetter: 'PDF to scale, Letter',
+    printAt: 'Print at 100 %, and check the bar with a rule before cutting.',
+    cutNone: 'Give length, width, bolt and the distance to the bolt, and the outline is drawn.',
+    cutSoFar: 'Cut in this job',
+    lifting:
+      'Before lifting: slings, eyes and weight by the site’s lifting rules, and hands out from under the feet.',
+    sharp: 'Cut sheet is sharp: gloves on, edges deburred before it goes in.',
+    pipeCaution:
+      'Before a flange is loosened: pipe drained, depressurised and isolated by the site’s procedure.',
+    closed: 'The job is closed: nothing more is logged here.',
+  },
+  outline: {
+    bar: (mm: number) => `The bar is ${mm} mm long`,
+    size: (width: string, length: string, slot: string) => `${width} × ${length}, slot ${slot}`,
+    sheet: (thickness: string, count: number) => `${thickness} sheet, ${count} off`,
+    title: 'Shim to cut from sheet',
+    paperTooSmall: 'This outline is larger than the paper. Take the SVG, or a larger paper.',
+  },
+  photographs: {
+    tooLarge: 'That file is larger than 12 MB. Take a smaller picture.',
+    notAPicture: 'That file is not a picture this program can read. Take it as JPEG, PNG or WebP.',
+    tooMany: (n: number) => `A place takes ${n} photographs at a time. Log these first.`,
+    notKept:
+      'This device can’t keep photographs now: its storage is full or closed. Free some, then take it again.',
+    gone: 'A photograph is missing on this device and on the server. Take it out of the entry, or take it again.',
+    otherOne: 'Another photograph is kept under that id.',
+    jobFull: 'This job has as many photographs as are kept of one job.',
+    onTheWay: 'on its way',
+  },
+  working: {
+    edge: (edge: string) => `Slope, ${edge}`,
+    along: 'Slope along the shafts',
+    across: 'Slope across',
+    mean: 'least squares: the mean of both readings',
+    corner: (corner: string) => `Shim, ${corner}`,
+    cornerFormula: 'height of the highest corner − height of this one',
+    highest: (height: string) => `highest − (${height})`,
+    pipe: 'How far the hub goes',
+  },
+  report: {
+    name: 'Look and clean',
+    place: 'place',
+    foundAs: 'found',
+    pins: (by: string, what: string) => `${by}: locating pins ${what}`,
+    pipe: (by: string, v: string, h: string) =>
+      `${by}: pipe loosened, hub moves ${v} vertical, ${h} horizontal`,
+    base: (by: string, edges: string) => `${by}: base level: ${edges}`,
+    shims: (by: string, foot: string, leaves: string) => `${by}: found under ${foot}: ${leaves}`,
+    marks: (marks: string) => `marked ${marks}`,
+    cut: (by: string, what: string, foot: string) => `${by}: cut from sheet: ${what}, for ${foot}`,
+    photographs: 'Photographs',
+    caption: (place: string, by: string) => `${place}, ${by}`,
+    notHere: 'This photograph has not reached the server yet.',
+  },
+}
