@@ -2,7 +2,7 @@
 import { migrateDown, migrateUp } from '../server/database/migrate'
 import { insertMachine } from '../server/machines/machines.repository'
 import { writeHistory } from './demo/history'
-import { demoId, MACHINES, PEOPLE, STOCK, WORKS } from './demo/works'
+import { demoId, INSTRUMENTS, MACHINES, PEOPLE, STOCK, WORKS } from './demo/works'
 import { withDatabase } from './withDatabase'
 
 await withDatabase(async (knex) => {
@@ -26,6 +26,12 @@ await withDatabase(async (knex) => {
     })
     await trx('people').insert([...PEOPLE])
     await trx('shim_stock').insert([...STOCK])
+    await trx('instruments').insert(
+      INSTRUMENTS.map(({ dueIn, ...i }) => ({
+        ...i,
+        due: dueIn === null ? null : new Date(Date.now() + dueIn * 86_400_000).toISOString().slice(0, 10),
+      })),
+    )
     for (const machine of MACHINES) await insertMachine(trx, demoId(`machine/${machine.tag}`), machine)
     await writeHistory(trx, new Date())
   })

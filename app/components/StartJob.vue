@@ -20,6 +20,7 @@ const outbox = useOutbox()
 const reason = ref<JobReason>('planned')
 const speed = ref('')
 const customer = ref('')
+const site = ref('')
 const note = ref('')
 const box = useTemplateRef<{ focus: () => void }>('box')
 useFirstFocus(shown, () => box.value)
@@ -41,7 +42,13 @@ const start = async () => {
     before: null,
     supersedes: null,
     kind: 'job-opened' as const,
-    payload: { reason: reason.value, rpm: read.value.rpm, customer: customer.value, note: note.value },
+    payload: {
+      reason: reason.value,
+      rpm: read.value.rpm,
+      customer: customer.value,
+      site: site.value,
+      note: note.value,
+    },
   }
   // Until the server has answered, the job stands on what this device knows of the machine.
   const machine: MachineSnapshot = {
@@ -56,7 +63,14 @@ const start = async () => {
       db.put(
         'jobs',
         JSON.parse(
-          JSON.stringify({ id, machineSchema: MACHINE_SCHEMA, machine, entries: [], previous: null }),
+          JSON.stringify({
+            id,
+            machineSchema: MACHINE_SCHEMA,
+            machine,
+            entries: [],
+            previous: null,
+            leavesBefore: [],
+          }),
         ),
       ),
     )
@@ -87,6 +101,9 @@ const start = async () => {
       />
       <el-form-item :label="w.customer" class="later">
         <el-input v-model="customer" :aria-label="w.customer" maxlength="120" />
+      </el-form-item>
+      <el-form-item :label="w.site">
+        <el-input v-model="site" :aria-label="w.site" maxlength="120" />
       </el-form-item>
       <el-form-item :label="w.note">
         <el-input v-model="note" :aria-label="w.note" type="textarea" :rows="2" maxlength="2000" />

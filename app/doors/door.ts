@@ -1,3 +1,4 @@
+import type { LeafUse } from '~~/core/tools/toolsToTake'
 import type { LogEntry } from '~~/core/logbook/entry'
 import type { PreviousSetUp } from '~~/shared/api/answers'
 import type { MachineSnapshot } from '~~/shared/register/machine'
@@ -7,6 +8,7 @@ export interface OpenedJob {
   readonly machine: MachineSnapshot
   readonly entries: readonly LogEntry[]
   readonly previous: PreviousSetUp | null
+  readonly leavesBefore: readonly LeafUse[]
 }
 
 /** Where a job comes from and goes to: the server, or a simulated one. */

@@ -11,6 +11,7 @@ const view = (load: Load) => {
 /** What a person sees of each stage, loaded when it is first opened. One row a stage. */
 export const VIEWS: Readonly<Record<StageId, Component>> = {
   'make-safe': view(() => import('./makeSafe/MakeSafeStage.vue')),
+  open: view(() => import('./open/OpenStage.vue')),
   look: view(() => import('./look/LookStage.vue')),
   feet: view(() => import('./feet/FeetStage.vue')),
   level: view(() => import('./level/LevelStage.vue')),

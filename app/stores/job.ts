@@ -23,6 +23,7 @@ export const useJob = defineStore('job', () => {
   const id = ref('')
   const machine = shallowRef<MachineSnapshot | null>(null)
   const previous = shallowRef<PreviousSetUp | null>(null)
+  const leavesBefore = shallowRef<OpenedJob['leavesBefore']>([])
   const received = shallowRef<readonly LogEntry[]>([])
   const failure = shallowRef<ApiFailure | null>(null)
   /** The unsaved entry, appended so that each digit shows its result at once. */
@@ -80,6 +81,7 @@ export const useJob = defineStore('job', () => {
     ]
     machine.value ??= opened.machine
     previous.value = opened.previous
+    leavesBefore.value = opened.leavesBefore
     failure.value = null
   }
   const load = async () => {
@@ -105,6 +107,7 @@ export const useJob = defineStore('job', () => {
       id.value = jobId
       machine.value = null
       previous.value = null
+      leavesBefore.value = []
       received.value = []
       draft.value = null
       readRows.clear()
@@ -164,6 +167,7 @@ export const useJob = defineStore('job', () => {
     id,
     machine,
     previous,
+    leavesBefore,
     folded,
     live,
     coupled,

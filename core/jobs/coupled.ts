@@ -47,6 +47,8 @@ import { asFound, reMeasure } from '../stages/measure/stage'
 import { doFootwork, footworkOf, type FeetOf } from '../stages/move/footwork'
 import { recordMove, type MoveRecord } from '../stages/move/moves'
 import { moveStage } from '../stages/move/stage'
+import { keepKit, type Kit } from '../stages/open/kit'
+import { openStage } from '../stages/open/stage'
 import { keepOpening, keepRemarks, type Opening, type Remarks } from '../stages/open/opening'
 import { recordPlan, type PlanRecord } from '../stages/plan/plans'
 import { planStage } from '../stages/plan/stage'
@@ -56,6 +58,7 @@ import { setUpStage } from '../stages/setUp/stage'
 interface Facts {
   readonly skips: Skips
   readonly opening: Opening
+  readonly kit: Kit
   readonly safety: Safety
   readonly lookFacts: LookFacts
   readonly feetRounds: FeetRounds
@@ -70,6 +73,7 @@ interface Facts {
 const BLANK: Facts = {
   skips: NO_SKIPS,
   opening: null,
+  kit: null,
   safety: UNSAFE,
   lookFacts: NO_LOOKS,
   feetRounds: NO_FEET_ROUNDS,
@@ -89,6 +93,7 @@ const BLANK: Facts = {
 const take = remember((now: Facts, e: LogEntry): Facts => {
   const skips = keepSkips(now.skips, e)
   const opening = keepOpening(now.opening, e)
+  const kit = keepKit(now.kit, e)
   const safety = keepSafety(now.safety, e)
   const lookFacts = keepLooks(now.lookFacts, e)
   const feetRounds = keepFeet(now.feetRounds, e)
@@ -102,6 +107,7 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
   return {
     skips,
     opening,
+    kit,
     safety,
     lookFacts,
     feetRounds,
@@ -120,6 +126,7 @@ export interface CoupledState {
   readonly machine: CoupledMachine
   readonly skips: Skips
   readonly opening: Opening
+  readonly kit: Kit
   readonly rpm: number
   readonly tolerance: SettledTolerance
   readonly target: Misalignment
@@ -326,6 +333,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     machine,
     skips: facts.skips,
     opening,
+    kit: facts.kit,
     rpm: opening?.payload.rpm ?? machine.rpm,
     tolerance,
     target,
@@ -354,6 +362,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
 
 /** The run sheet of a coupled job, in working order. */
 export const COUPLED_STAGES = [
+  openStage,
   makeSafe,
   lookStage,
   feetStage,

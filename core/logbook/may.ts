@@ -6,6 +6,7 @@ export type Role = (typeof ROLES)[number]
 /** Work at the machine that anyone learning the trade does under somebody’s eye. */
 const AT_THE_MACHINE: readonly EntryKind[] = [
   'job-opened',
+  'tools-taken',
   'safety-confirmed',
   'power-restored',
   'place-looked',
@@ -45,5 +46,5 @@ export const MAY: Readonly<Record<Role, readonly EntryKind[]>> = {
   apprentice: AT_THE_MACHINE,
   millwright: [...AT_THE_MACHINE, ...ANSWERED_FOR],
   lead: [...AT_THE_MACHINE, ...ANSWERED_FOR],
-  planner: ['job-opened', 'plan-chosen', 'remark'],
+  planner: ['job-opened', 'tools-taken', 'plan-chosen', 'remark'],
 }

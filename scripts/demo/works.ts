@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import type { MachineFields } from '../../shared/register/machine'
-import type { Person, ShimStock, Works } from '../../shared/register/works'
+import type { Instrument, Person, ShimStock, Works } from '../../shared/register/works'
 
 /** The same name gives the same UUID on every machine and every day. */
 export const demoId = (name: string): string => {
@@ -8,7 +8,7 @@ export const demoId = (name: string): string => {
   return `${h.slice(0, 8)}-${h.slice(8, 12)}-4${h.slice(13, 16)}-a${h.slice(17, 20)}-${h.slice(20, 32)}`
 }
 
-export const WORKS: Omit<Works, 'stock'> = {
+export const WORKS: Omit<Works, 'stock' | 'instruments'> = {
   name: 'Orrin Vale Tile Works',
   packLimit: 4,
   footWords: 'inboard-outboard',
@@ -40,6 +40,17 @@ export const STOCK: readonly ShimStock[] = [
     thickness,
     count: 40,
   })),
+]
+
+/** Instruments; their calibration holds for so many days from the seed on, or has run out. */
+export const INSTRUMENTS: readonly (Omit<Instrument, 'due'> & { readonly dueIn: number | null })[] = [
+  { id: demoId('instrument/dial 1'), name: 'Dial 1, half mil', kind: 'dial', dueIn: 96 },
+  { id: demoId('instrument/dial 2'), name: 'Dial 2, half mil', kind: 'dial', dueIn: 96 },
+  { id: demoId('instrument/dial 3'), name: 'Dial 3, 0.01 mm', kind: 'dial', dueIn: -19 },
+  { id: demoId('instrument/level'), name: 'Precision level, 0.02 mm/m', kind: 'level', dueIn: 210 },
+  { id: demoId('instrument/feelers'), name: 'Feeler set A', kind: 'feelers', dueIn: null },
+  { id: demoId('instrument/torque'), name: 'Torque wrench, 60 to 340 N m', kind: 'torque-wrench', dueIn: 41 },
+  { id: demoId('instrument/belt'), name: 'Belt gauge, spring', kind: 'belt-gauge', dueIn: 150 },
 ]
 
 export const MACHINES: readonly MachineFields[] = [

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import * as logbook from './migrations/0001-logbook'
 import * as frame from './migrations/0002-frame'
+import * as instruments from './migrations/0004-instruments'
 import * as photographs from './migrations/0003-photographs'
 
 /** Every migration in order; an explicit list, so that the built server carries them. */
@@ -8,6 +9,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Mig
   { name: '0001-logbook', migration: logbook },
   { name: '0002-frame', migration: frame },
   { name: '0003-photographs', migration: photographs },
+  { name: '0004-instruments', migration: instruments },
 ]
 
 const source: Knex.MigrationSource<(typeof MIGRATIONS)[number]> = {

@@ -1,5 +1,7 @@
 import type { Knex } from 'knex'
 import type { LogEntry } from '../../core/logbook/entry'
+import type { LeafUse } from '../../core/tools/toolsToTake'
+import { toCore } from '../../core/units/unitSystem'
 import { readBody } from '../../shared/logbook/kinds'
 
 interface EntryRow {
@@ -65,4 +67,41 @@ export const lastSetUp = async (knex: Knex, jobId: string): Promise<LogEntry<'se
     .first(COLUMNS)) as EntryRow | undefined
   const entry = row && toEntry(row)
   return entry?.kind === 'set-up' ? entry : null
+}
+
+/** Jobs of a machine whose leaves say what the next one may want. */
+const JOBS_BACK = 5
+
+/** What the last closed jobs of a machine before this moment put under its feet, by thickness. */
+export const leavesPutIn = async (
+  knex: Knex,
+  machineId: string,
+  before: Date,
+): Promise<readonly LeafUse[]> => {
+  const jobs = (await knex('jobs')
+    .where({ machine_id: machineId })
+    .where('closed_at', '<', before)
+    .orderBy('closed_at', 'desc')
+    .limit(JOBS_BACK)
+    .pluck('id')) as string[]
+  const rows = (await knex('entries')
+    .whereIn('job_id', jobs)
+    .whereIn('kind', ['foot-filled', 'machine-levelled', 'hubs-roughed', 'move-made'])
+    .select(COLUMNS)) as EntryRow[]
+  const corrected = new Set(rows.map((r) => r.supersedes))
+  const counts = new Map<number, number>()
+  for (const entry of rows.filter((r) => !corrected.has(r.id)).map(toEntry)) {
+    const changes =
+      entry.kind === 'foot-filled'
+        ? [entry.payload.change]
+        : entry.kind === 'machine-levelled' || entry.kind === 'hubs-roughed' || entry.kind === 'move-made'
+          ? entry.payload.changes
+          : []
+    const units = 'units' in entry.payload ? entry.payload.units : 'metric'
+    for (const t of changes.flatMap((c) => c.putIn)) {
+      const thickness = Number(toCore(t, 'displacement', units).toFixed(5))
+      counts.set(thickness, (counts.get(thickness) ?? 0) + 1)
+    }
+  }
+  return [...counts].map(([thickness, count]) => ({ thickness, count }))
 }

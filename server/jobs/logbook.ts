@@ -13,7 +13,7 @@ import { askForPhotographs } from '../photographs/askForPhotographs'
 import { findWorks } from '../works/works.repository'
 import { appendAll, appendBatch, idTaken, isTaken, personOf, type Offered } from './append'
 import { Batches, type Settled } from './batches'
-import { lastSetUp } from './entries.repository'
+import { lastSetUp, leavesPutIn } from './entries.repository'
 import {
   columnsOf,
   findJob,
@@ -50,13 +50,17 @@ export const readJob = async (
 /** A job as a client opens it: with the set-up of this machine's job before it. */
 export const answerJob = async (knex: Knex, id: string): Promise<JobAnswer> => {
   const { head, machine, entries } = await readJob(knex, id)
-  const before = await jobClosedBefore(knex, head.machineId, head.openedAt)
+  const [before, leavesBefore] = await Promise.all([
+    jobClosedBefore(knex, head.machineId, head.openedAt),
+    leavesPutIn(knex, head.machineId, head.openedAt),
+  ])
   const setUp = before && (await lastSetUp(knex, before.id))
   return {
     id: head.id,
     machineSchema: MACHINE_SCHEMA,
     machine,
     entries: entries.map(toWire),
+    leavesBefore,
     previous: before && setUp ? { closedAt: before.closedAt, setUp: setUp.payload } : null,
   }
 }

@@ -1,18 +1,22 @@
 import type { Knex } from 'knex'
-import type { Person, ShimStock, Works } from '../../shared/register/works'
+import type { Instrument, Person, ShimStock, Works } from '../../shared/register/works'
 
-/** The works with its shim stock, thinnest first. */
+/** The works with its shim stock, thinnest first, and its instruments. */
 export const findWorks = async (knex: Knex): Promise<Works> => {
   const row = (await knex('works').first('name', 'pack_limit', 'foot_words')) as
     { name: string; pack_limit: number; foot_words: Works['footWords'] } | undefined
   const stock = (await knex('shim_stock')
     .select('units', 'thickness', 'count')
     .orderBy(['units', 'thickness'])) as ShimStock[]
+  const instruments = (await knex('instruments')
+    .select('id', 'name', 'kind', 'due')
+    .orderBy(['kind', 'name'])) as Instrument[]
   return {
     name: row?.name ?? '',
     packLimit: row?.pack_limit ?? 4,
     footWords: row?.foot_words ?? 'inboard-outboard',
     stock,
+    instruments,
   }
 }
 

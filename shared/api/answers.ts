@@ -1,6 +1,7 @@
 import type { StageId } from '../../core/jobs/jobs'
 import type { JobSummaryFigures } from '../../core/jobs/summary'
 import type { VerdictOrUnknown } from '../../core/judge/judge'
+import type { LeafUse } from '../../core/tools/toolsToTake'
 import type { SetUpPayload } from '../../core/stages/setUp/entries'
 import type { WireEntry } from '../logbook/lifts'
 import type { MachineRecord, MachineSnapshot } from '../register/machine'
@@ -57,6 +58,8 @@ export interface JobAnswer {
   readonly machineSchema: number
   readonly machine: MachineSnapshot
   readonly entries: readonly WireEntry[]
+  /** What earlier jobs on this machine put under its feet. */
+  readonly leavesBefore: readonly LeafUse[]
   readonly previous: PreviousSetUp | null
 }
 

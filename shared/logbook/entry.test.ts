@@ -36,6 +36,14 @@ describe('what may be posted', () => {
           photographs: ['11111111-1111-4111-8111-111111111111'],
         },
       },
+      {
+        kind: 'tools-taken',
+        payload: {
+          tools: ['feelers', 'dials'],
+          instruments: [{ id: '11111111-1111-4111-8111-111111111111', name: 'Dial 1', due: '2026-11-30' }],
+          words: '',
+        },
+      },
       { kind: 'pins-handled', payload: { did: 'reamed', words: 'to 10 mm' } },
       {
         kind: 'pipe-read',

@@ -16,6 +16,17 @@ export interface ShimStock {
   readonly count: number
 }
 
+export const INSTRUMENT_KINDS = ['dial', 'heads', 'level', 'feelers', 'torque-wrench', 'belt-gauge'] as const
+
+/** An instrument of the stores. */
+export interface Instrument {
+  readonly id: string
+  readonly name: string
+  readonly kind: (typeof INSTRUMENT_KINDS)[number]
+  /** The last day its calibration holds, YYYY-MM-DD; null where it has none. */
+  readonly due: string | null
+}
+
 export interface Works {
   readonly name: string
   /** Most shims under one foot. */
@@ -23,4 +34,5 @@ export interface Works {
   /** The pair of words used for feet here. */
   readonly footWords: FootWords
   readonly stock: readonly ShimStock[]
+  readonly instruments: readonly Instrument[]
 }

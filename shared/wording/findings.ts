@@ -11,6 +11,7 @@ import { degrees, gapFigure } from './lines'
 import { movableName } from './headlines'
 import { findingOfLevelStage } from './level'
 import { findingOfLooks } from './look'
+import { findingOfOpening } from './open'
 import { findingOfRoughIn } from './roughIn'
 import { findingOfFeet } from './softFoot'
 import type { Telling } from './telling'
@@ -48,6 +49,7 @@ const COUPLED: {
   readonly [S in CoupledStageId]: (state: CoupledState, telling: Telling) => string
 } = {
   'make-safe': (s, t) => safetyFinding(s.safety, t),
+  open: findingOfOpening,
   look: (s, t) => findingOfLooks(s.looks, t),
   feet: (s, t) => findingOfFeet(s.feetCheck, s.machine, t),
   level: (s, t) => findingOfLevelStage(s.levels, s.runouts, t),

@@ -9,6 +9,7 @@ import { meaningOfPlan } from './plans'
 import { farEnd, meaningOfReadings, type Meaning } from './readings'
 import { meaningOfLevelStage } from './level'
 import { meaningOfLooks } from './look'
+import { meaningOfOpening } from './open'
 import { meaningOfRoughIn } from './roughIn'
 import { meaningOfFeet } from './softFoot'
 import type { Telling } from './telling'
@@ -108,6 +109,7 @@ const COUPLED: {
   readonly [S in CoupledStageId]: (state: CoupledState, telling: Telling) => Meaning
 } = {
   'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
+  open: meaningOfOpening,
   look: (s, t) => meaningOfLooks(s.looks, t),
   feet: (s, t) => meaningOfFeet(s.feetCheck, s.machine, movableName(s), t),
   level: (s, t) => meaningOfLevelStage(s.levels, s.runouts, machineNames(s), t),

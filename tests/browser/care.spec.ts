@@ -44,14 +44,15 @@ test('keys reach each stage; after two sets agree Enter goes on', async ({ page 
   await expect(page.getByRole('heading', { name: 'Side view' })).toBeVisible()
   await page.locator('body').click({ position: { x: 100, y: 600 } })
   for (const [key, heading] of [
-    ['1', 'Make safe'],
-    ['2', 'Look and clean'],
-    ['3', 'Feet, round 1'],
-    ['4', 'Level and run-out'],
-    ['5', 'Rough-in'],
-    ['6', 'Set up the dials'],
-    ['9', 'Move'],
-    ['a', 'As found, as left'],
+    ['1', 'Open'],
+    ['2', 'Make safe'],
+    ['3', 'Look and clean'],
+    ['4', 'Feet, round 1'],
+    ['5', 'Level and run-out'],
+    ['6', 'Rough-in'],
+    ['7', 'Set up the dials'],
+    ['0', 'Move'],
+    ['b', 'As found, as left'],
   ] as const) {
     await page.keyboard.press('g')
     await page.keyboard.press(key)

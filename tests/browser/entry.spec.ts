@@ -61,7 +61,7 @@ test('keys walk the whole set: sign, arrows, Enter, units, table, the map', asyn
   await expect(page.getByRole('button', { name: 'Add the position' })).toBeVisible()
   await page.keyboard.press('b')
   await page.keyboard.press('g')
-  await page.keyboard.press('6')
+  await page.keyboard.press('7')
   await expect(page.getByRole('heading', { name: 'Set up the dials' })).toBeVisible()
   await page.locator('body').click({ position: { x: 100, y: 600 } })
   await page.keyboard.press('?')

@@ -117,3 +117,31 @@ test('the base is brought level by its corners, and a shim is cut to scale', asy
   await job.next('Log what was cut')
   await expect(page.getByText(/sheet, 1 off, outboard left/)).toBeVisible()
 })
+
+test('what goes along is ticked and logged; a calibration that ran out is said', async ({ page }) => {
+  const job = new Job(page)
+  await job.begun([])
+  await job.stage('Open').click()
+  await expect(job.meaning).toContainText('Opened: planned check')
+  await expect(page.getByText(/^Straightedge, .* or longer$/)).toBeVisible()
+  await job.next('Tick all of it')
+  await page
+    .getByLabel('Instruments')
+    .getByText(/^Dial 3/)
+    .click()
+  await expect(job.meaning).toContainText('The calibration of Dial 3, 0.01 mm ran out on')
+  await page
+    .getByLabel('Instruments')
+    .getByText(/^Dial 3/)
+    .click()
+  await page
+    .getByLabel('Instruments')
+    .getByText(/^Dial 1/)
+    .click()
+  // Ticks outlive a reload before they are logged.
+  await page.reload()
+  await job.stage('Open').click()
+  await job.next('Log what is taken')
+  await expect(job.meaning).toContainText(/\d+ things and 1 instrument taken along/)
+  await expect(job.stage('Open')).toContainText('1 instrument')
+})

@@ -3,6 +3,7 @@ import { ALIGNED, expect, Job, test } from './job'
 import type { Page } from '@playwright/test'
 
 const STAGES = [
+  'Open',
   'Make safe',
   'Look and clean',
   'Feet',

@@ -1,8 +1,13 @@
+import { overdueIn, type Kit } from '../../../core/stages/open/kit'
+import { instrumentWords } from '../../../shared/wording/open'
 import { QUIET, when } from '../blocks'
 import type { Common, Section } from '../section'
 
 /** Which machine, at which speed, why and for whom. */
-export const facts: Section<Common> = ({ opening, rpm }, { machine, personName, telling }) => {
+export const facts: Section<Common & { readonly kit?: Kit }> = (
+  { opening, kit, rpm },
+  { machine, personName, telling },
+) => {
   const { words } = telling
   const w = words.report.facts
   const joined =
@@ -25,13 +30,21 @@ export const facts: Section<Common> = ({ opening, rpm }, { machine, personName, 
     ],
   ]
   if (opening) {
-    const { reason, customer, note } = opening.payload
+    const { reason, customer, site, note } = opening.payload
     rows.push([
       w.opened,
       w.openedBy(when(opening.madeAt), personName(opening.author), words.opening.reasons[reason]),
     ])
     if (customer) rows.push([w.customer, customer])
+    if (site) rows.push([w.site, site])
     if (note) rows.push([w.note, note])
+  }
+  if (kit && kit.payload.instruments.length > 0) {
+    const overdue = overdueIn(kit)
+    rows.push([
+      w.instruments,
+      kit.payload.instruments.map((i) => instrumentWords(i, overdue.includes(i), telling)).join('; '),
+    ])
   }
   return [
     {

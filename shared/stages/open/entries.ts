@@ -2,7 +2,9 @@ import { z } from 'zod'
 import { JOB_REASONS } from '../../../core/stages/open/entries'
 import { oneOf, rpm } from '../../calculation/fields'
 import { defineKind } from '../../logbook/kind'
-import { text } from '../../text'
+import { TOOLS } from '../../../core/tools/toolsToTake'
+import { issue } from '../../issue'
+import { text, uuid, words } from '../../text'
 
 export const openingKinds = {
   'job-opened': defineKind(
@@ -11,7 +13,27 @@ export const openingKinds = {
       reason: oneOf('reason', JOB_REASONS),
       rpm,
       customer: text('customer', 120),
+      site: text('site', 120).optional(),
       note: text('note'),
+    }),
+  ),
+  'tools-taken': defineKind(
+    'tools-taken',
+    z.object({
+      tools: z.array(oneOf('tool', TOOLS), { error: issue('tools-as-a-list') }).max(TOOLS.length, {
+        error: issue('at-most', 'tools', TOOLS.length),
+      }),
+      instruments: z
+        .array(
+          z.object({
+            id: uuid('instruments-id'),
+            name: words('instruments-name', 80),
+            due: z.iso.date({ error: issue('day', 'calibration-due') }).nullable(),
+          }),
+          { error: issue('instruments-as-a-list') },
+        )
+        .max(40, { error: issue('at-most', 'instruments', 40) }),
+      words: text('note'),
     }),
   ),
 }

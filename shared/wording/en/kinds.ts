@@ -3,6 +3,7 @@ import type { EntryKind } from '../../../core/logbook/entry'
 /** Kinds of entry as a person names them. */
 export const kinds = {
   'job-opened': 'The opening',
+  'tools-taken': 'What is taken along',
   'safety-confirmed': 'A safety confirmation',
   'power-restored': 'The return of power',
   'lockout-waived': 'The reason why no lockout is needed',

@@ -70,6 +70,7 @@ export const pages = {
     why: 'Why',
     speed: 'Nameplate speed, rpm',
     customer: 'Customer or department (if any)',
+    site: 'Site (if the customer has several)',
     note: 'Note',
     open: 'Open the job',
   },

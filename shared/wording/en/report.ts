@@ -35,6 +35,8 @@ export const report = {
     opened: 'Opened',
     openedBy: (when: string, person: string, reason: string) => `${when} by ${person}. ${reason}.`,
     customer: 'Customer',
+    instruments: 'Instruments',
+    site: 'Site',
     note: 'Note',
   },
   result: {

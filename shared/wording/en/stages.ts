@@ -19,6 +19,7 @@ interface StageWords {
 }
 
 const stages = {
+  open: { name: 'Open', phase: 'prepare', next: 'Say why and with what' },
   'make-safe': { name: 'Make safe', phase: 'prepare', next: 'Lock out and confirm it' },
   look: { name: 'Look and clean', phase: 'prepare', next: 'Look the machine over' },
   feet: { name: 'Feet', phase: 'prepare', next: 'Check the feet' },
