@@ -21,6 +21,7 @@ const emit = defineEmits<{
   enter: [edge: Edge]
 }>()
 const { look: w } = useWords()
+const otherEnd = useOtherEnd()
 const along = (edge: Edge) => edge === 'left' || edge === 'right'
 const board = useTemplateRef<HTMLElement>('board')
 defineExpose({
@@ -41,7 +42,7 @@ const box = (edge: Edge, which: 'feeler' | 'divisions' | 'reversed') => ({
 </script>
 
 <template>
-  <div ref="board" class="base">
+  <div ref="board" class="base" :class="{ 'other-end': otherEnd }">
     <p v-for="c in CORNERS" :key="c" class="corner" :class="c">
       <span>{{ w.corners[c] }}</span>
       <strong v-if="corners" class="figure">{{ corners[c] }}</strong>
@@ -85,6 +86,10 @@ const box = (edge: Edge, which: 'feeler' | 'divisions' | 'reversed') => ({
     'c far d' auto / minmax(0, 1fr) minmax(0, 1fr) minmax(0, 1fr);
   gap: 10px 14px;
   margin-top: 10px;
+}
+/* Turned half round. */
+.other-end {
+  grid-template-areas: 'd far c' 'right middle left' 'b coupling a';
 }
 .middle {
   grid-area: middle;

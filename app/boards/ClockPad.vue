@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { UnitSystem } from '~~/core/units/unitSystem'
+import { seenClock } from '~~/shared/wording/otherEnd'
 
 /** One dial at the four quarters: its face, and a box at each position. */
 const props = defineProps<{
@@ -21,12 +22,15 @@ const emit = defineEmits<{
   step: [clock: number, by: 1 | -1]
 }>()
 
-const POSITIONS = [
-  { clock: 0, area: 'top', hour: '12' },
-  { clock: 90, area: 'right', hour: '3' },
-  { clock: 180, area: 'bottom', hour: '6' },
-  { clock: 270, area: 'left', hour: '9' },
-] as const
+/** Where each stored position stands, and what it is called, from where one looks. */
+const POSITIONS = ([0, 90, 180, 270] as const).map((clock) => {
+  const seen = seenClock(clock, useOtherEnd() ? 'stationary' : 'movable')
+  return {
+    clock,
+    area: { 0: 'top', 90: 'right', 180: 'bottom', 270: 'left' }[seen] ?? '',
+    hour: { 0: '12', 90: '3', 180: '6', 270: '9' }[seen] ?? '',
+  }
+})
 const { drawings: w } = useWords()
 const label = ({ clock, hour }: (typeof POSITIONS)[number]) => {
   const reading = w.readingAt(props.name, w.oclock(hour))

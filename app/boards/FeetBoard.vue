@@ -60,19 +60,32 @@ const shims = (f: DrawnFoot) =>
     : f.takenOut.length > 0
       ? w.view.comesOut(pack(f.takenOut, props.units))
       : ''
-const cornersOf = (f: DrawnFoot): readonly Corner[] =>
-  f.left ? CORNERS : (['inboardInner', 'inboardOuter', 'outboardInner', 'outboardOuter'] as const)
+const otherEnd = useOtherEnd()
+/** From behind the driven machine the whole map is turned half round. */
+const rows = computed(() => (otherEnd ? [...props.feet].reverse() : props.feet))
+const cornersOf = (f: DrawnFoot): readonly Corner[] => {
+  const corners = f.left
+    ? CORNERS
+    : (['inboardInner', 'inboardOuter', 'outboardInner', 'outboardOuter'] as const)
+  return otherEnd ? [...corners].reverse() : corners
+}
+const ends = computed(() => {
+  const machine = props.stationaryName.toLowerCase()
+  return otherEnd
+    ? { top: w.view.farEndOver(props.farName), bottom: w.view.standHere(machine) }
+    : { top: `${machine} · ${w.view.couplingEnd}`, bottom: w.view.farEnd(props.farName) }
+})
 </script>
 
 <template>
   <div ref="map" class="map" :class="step">
-    <p class="way">{{ stationaryName.toLowerCase() }} · {{ w.view.couplingEnd }}</p>
+    <p class="way">{{ ends.top }}</p>
     <div class="frame"><slot /></div>
     <div
-      v-for="f in feet"
+      v-for="f in rows"
       :key="f.key"
       class="foot"
-      :class="f.left ? 'left' : 'right'"
+      :class="f.left === otherEnd ? 'right' : 'left'"
       :data-foot="f.key"
       role="group"
       :aria-label="f.name ? w.name(f.name, f.place) : f.place"
@@ -138,7 +151,7 @@ const cornersOf = (f: DrawnFoot): readonly Corner[] =>
         </p>
       </div>
     </div>
-    <p class="way">{{ w.view.farEnd(farName) }}</p>
+    <p class="way">{{ ends.bottom }}</p>
   </div>
 </template>
 

@@ -43,6 +43,10 @@ const wanted = (pair: Pair, side: Side) => {
   if (p.putIn.length) parts.push(w.putIn(pack(p.putIn, props.units)))
   return parts.join(', ')
 }
+/** From behind the driven machine the whole map is turned half round. */
+const otherEnd = useOtherEnd()
+const rows = computed(() => (otherEnd ? [...props.pairs].reverse() : props.pairs))
+const sidesSeen = otherEnd ? [...SIDES].reverse() : SIDES
 /** Leaf heights to one scale over all feet, so that packs can be compared by eye. */
 const tallest = computed(() =>
   Math.max(
@@ -58,10 +62,16 @@ const fault = (pair: string, side: Side) =>
 
 <template>
   <div class="map">
-    <p class="way">{{ w.tallestPack(thickness(tallest, units)) }}</p>
-    <template v-for="pair in pairs" :key="pair.id">
+    <p class="way">
+      {{
+        otherEnd
+          ? w.fromOtherEnd.top(farName, thickness(tallest, units))
+          : w.tallestPack(thickness(tallest, units))
+      }}
+    </p>
+    <template v-for="pair in rows" :key="pair.id">
       <div
-        v-for="side in SIDES"
+        v-for="side in sidesSeen"
         :key="side"
         class="foot"
         role="group"
@@ -95,7 +105,9 @@ const fault = (pair: string, side: Side) =>
         <p v-if="fault(pair.id, side)" class="fault" role="alert">{{ fault(pair.id, side) }}</p>
       </div>
     </template>
-    <p class="way">{{ w.youStandHere(farName, movableName.toLowerCase()) }}</p>
+    <p class="way">
+      {{ otherEnd ? w.fromOtherEnd.bottom : w.youStandHere(farName, movableName.toLowerCase()) }}
+    </p>
   </div>
 </template>
 

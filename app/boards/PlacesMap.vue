@@ -13,6 +13,11 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [place: Place] }>()
 
+const otherEnd = useOtherEnd()
+/** From behind the driven machine the whole map is turned half round. */
+const HALF = 'rotate(180 150 161)'
+const seen = (at: { readonly x: number; readonly y: number }) =>
+  otherEnd ? { x: 300 - at.x, y: 322 - at.y } : at
 const COUPLING = { x: 150, y: 78 }
 const WHERE: Partial<Record<Place, { readonly x: number; readonly y: number }>> = {
   feet: { x: 70, y: 150 },
@@ -33,28 +38,30 @@ const marks = computed(() => {
   return [
     ...props.places.flatMap((p) => {
       const at = WHERE[p.place]
-      return at ? [{ ...p, ...at, chosen: p.place === props.chosen }] : []
+      return at ? [{ ...p, ...seen(at), chosen: p.place === props.chosen }] : []
     }),
-    ...(first ? [{ place: first.place, found: worst, ...COUPLING, chosen: !WHERE[props.chosen] }] : []),
+    ...(first ? [{ place: first.place, found: worst, ...seen(COUPLING), chosen: !WHERE[props.chosen] }] : []),
   ]
 })
 </script>
 
 <template>
   <svg viewBox="0 0 300 322" aria-hidden="true">
-    <path class="pipe" d="M196 26H300M196 42H300M262 20v28" />
-    <rect class="body" x="96" y="4" width="108" height="46" rx="3" />
-    <text x="150" y="32">{{ stationaryName }}</text>
-    <path class="shaft" d="M150 50V66M150 92V116" />
-    <rect class="hub" x="122" y="64" width="56" height="11" />
-    <rect class="hub" x="122" y="81" width="56" height="11" />
-    <rect class="ground" x="36" y="106" width="228" height="196" rx="3" />
-    <template v-for="x in [50, 210]" :key="x">
-      <rect v-for="y in [132, 232]" :key="y" class="foot" :x="x" :y="y" width="40" height="36" rx="2" />
-    </template>
-    <rect class="body" x="92" y="116" width="116" height="168" rx="4" />
-    <text x="150" y="204">{{ movableName }}</text>
-    <path class="screw" d="M14 250H50" />
+    <g :transform="otherEnd ? HALF : undefined">
+      <path class="pipe" d="M196 26H300M196 42H300M262 20v28" />
+      <rect class="body" x="96" y="4" width="108" height="46" rx="3" />
+      <path class="shaft" d="M150 50V66M150 92V116" />
+      <rect class="hub" x="122" y="64" width="56" height="11" />
+      <rect class="hub" x="122" y="81" width="56" height="11" />
+      <rect class="ground" x="36" y="106" width="228" height="196" rx="3" />
+      <template v-for="x in [50, 210]" :key="x">
+        <rect v-for="y in [132, 232]" :key="y" class="foot" :x="x" :y="y" width="40" height="36" rx="2" />
+      </template>
+      <rect class="body" x="92" y="116" width="116" height="168" rx="4" />
+      <path class="screw" d="M14 250H50" />
+    </g>
+    <text x="150" :y="otherEnd ? 300 : 32">{{ stationaryName }}</text>
+    <text x="150" :y="otherEnd ? 128 : 204">{{ movableName }}</text>
     <g
       v-for="m in marks"
       :key="m.place"

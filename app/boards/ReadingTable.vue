@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { clockOfArc, normalClock } from '~~/core/frame/clock'
 import type { UnitSystem } from '~~/core/units/unitSystem'
+import { seenClock } from '~~/shared/wording/otherEnd'
 import { typedValue } from '~~/shared/forms/typed'
 
 /** The readings as rows: for any list of positions, and for people who prefer a table. */
@@ -27,6 +28,7 @@ const {
   drawings,
   tables,
 } = useWords()
+const from = useOtherEnd() ? 'stationary' : 'movable'
 const before = (circle: string, clock: number) => {
   const was = props.ghost[circle]?.[String(clock)]
   return was ? drawings.before(was) : ''
@@ -46,7 +48,7 @@ const add = () => {
     addedFault.value = w.clockAngle
     return
   }
-  const clock = normalClock(typed)
+  const clock = seenClock(normalClock(typed), from)
   if (props.positions.includes(clock)) {
     addedFault.value = w.positionThere
     return

@@ -13,6 +13,7 @@ const props = defineProps<{
   units: UnitSystem
 }>()
 const { softFoot: w } = useWords()
+const otherEnd = useOtherEnd()
 const d = (x: number) => figure(x, 'displacement', props.units)
 const most = computed(() =>
   Math.max(props.limit, ...(props.diagonals ?? []), ...(props.diagonalsBefore ?? [])),
@@ -37,17 +38,19 @@ const wedges = (diagonals: readonly [number, number] | null) =>
 
 <template>
   <svg viewBox="0 0 200 300" preserveAspectRatio="xMidYMid meet" aria-hidden="true">
-    <path d="M86 0h28v16h-28z M70 16h60v14H70z" class="line" />
-    <rect x="18" y="30" width="164" height="240" class="line" />
-    <path d="M62 270v16h76v-16" class="line" />
-    <path d="M100 40v64M100 198v64" class="axis" />
-    <polygon v-for="(x, i) in wedges(diagonalsBefore)" :key="`b${i}`" :points="x.points" class="ghost" />
-    <polygon
-      v-for="(x, i) in wedges(diagonals)"
-      :key="i"
-      :points="x.points"
-      :class="x.over ? 'over' : 'calm'"
-    />
+    <g :transform="otherEnd ? 'rotate(180 100 150)' : undefined">
+      <path d="M86 0h28v16h-28z M70 16h60v14H70z" class="line" />
+      <rect x="18" y="30" width="164" height="240" class="line" />
+      <path d="M62 270v16h76v-16" class="line" />
+      <path d="M100 40v64M100 198v64" class="axis" />
+      <polygon v-for="(x, i) in wedges(diagonalsBefore)" :key="`b${i}`" :points="x.points" class="ghost" />
+      <polygon
+        v-for="(x, i) in wedges(diagonals)"
+        :key="i"
+        :points="x.points"
+        :class="x.over ? 'over' : 'calm'"
+      />
+    </g>
     <template v-if="twist !== null">
       <text x="100" y="150" class="twist" :class="{ over: twist > limit }">{{ d(twist) }}</text>
       <text x="100" y="168" class="small">{{ w.view.twist(UNIT_NAMES[units].displacement) }}</text>

@@ -62,7 +62,10 @@ const told = (row: Row) =>
         </el-button>
       </li>
     </ol>
-    <RemarkButton />
+    <div class="below">
+      <SeenFrom />
+      <RemarkButton />
+    </div>
   </nav>
 </template>
 
@@ -139,7 +142,7 @@ svg {
 .finding:empty {
   display: none;
 }
-.sheet > :deep(.remark) {
+.sheet > .below {
   margin-top: auto;
   padding: 0 14px;
   justify-content: flex-start;
@@ -208,7 +211,9 @@ svg {
   .row .el-button.here {
     border-bottom-color: var(--brass);
   }
-  .sheet > :deep(.remark) {
+  .sheet > .below {
+    display: flex;
+    align-items: center;
     margin: 0 0 0 auto;
   }
 }

@@ -1,12 +1,16 @@
 import { en, type Words } from '~~/shared/wording/en'
+import { fromOtherEnd } from '~~/shared/wording/otherEnd'
 import { tellingOf, type Telling } from '~~/shared/wording/telling'
 
 /** How this person is told: words, units, and the works' own names for the feet of the machine in view. */
 export const useTelling = (): ComputedRef<Telling> => {
   const session = useSession()
   const job = useJob()
-  return computed(() => tellingOf(session.units, job.machine, session.works?.footWords))
+  return computed(() => tellingOf(session.units, job.machine, session.works?.footWords, job.viewFrom))
 }
 
-/** The words of the program where neither units nor feet matter. */
-export const useWords = (): Words => en
+/** The words of the program where neither units nor feet matter, as they are said to whoever stands where this person does. */
+export const useWords = (): Words => (useOtherEnd() ? fromOtherEnd(en) : en)
+
+/** Whether this person looks from behind the stationary machine; a view is set up anew when they go round. */
+export const useOtherEnd = (): boolean => useJob().viewFrom === 'stationary'

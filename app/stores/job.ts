@@ -7,6 +7,7 @@ import { fromWire } from '~~/shared/logbook/lifts'
 import type { PreviousSetUp } from '~~/shared/api/answers'
 import type { MachineSnapshot } from '~~/shared/register/machine'
 import { en } from '~~/shared/wording/en'
+import type { ViewFrom } from '~~/shared/wording/otherEnd'
 import { newId } from '~/device/newId'
 import type { OpenedJob } from '~/doors/door'
 import { serverDoor } from '~/doors/serverDoor'
@@ -24,6 +25,7 @@ export const useJob = defineStore('job', () => {
   const machine = shallowRef<MachineSnapshot | null>(null)
   const previous = shallowRef<PreviousSetUp | null>(null)
   const leavesBefore = shallowRef<OpenedJob['leavesBefore']>([])
+  const viewFrom = ref<ViewFrom>('movable')
   const received = shallowRef<readonly LogEntry[]>([])
   const failure = shallowRef<ApiFailure | null>(null)
   /** The unsaved entry, appended so that each digit shows its result at once. */
@@ -114,6 +116,7 @@ export const useJob = defineStore('job', () => {
     }
     failure.value = null
     refusal.value = ''
+    viewFrom.value = localStorage.getItem(viewUnder(jobId)) === 'stationary' ? 'stationary' : 'movable'
     await Promise.all([load(), session.meetPeople().catch(() => null)])
     const opened = machine.value as MachineSnapshot | null
     if (!opened) return
@@ -124,7 +127,14 @@ export const useJob = defineStore('job', () => {
     stop = door.listen(jobId, take, () => void load())
   }
 
+  /** Looks from the other end; kept on this device for this job. */
+  const goRound = () => {
+    viewFrom.value = viewFrom.value === 'movable' ? 'stationary' : 'movable'
+    localStorage.setItem(viewUnder(id.value), viewFrom.value)
+  }
+
   const leave = () => {
+    viewFrom.value = 'movable'
     stop?.()
     stop = null
     draft.value = null
@@ -168,6 +178,8 @@ export const useJob = defineStore('job', () => {
     machine,
     previous,
     leavesBefore,
+    viewFrom,
+    goRound,
     folded,
     live,
     coupled,
@@ -190,3 +202,4 @@ export const useJob = defineStore('job', () => {
 })
 
 const seenUnder = (jobId: string) => `hc.seen.${jobId}`
+const viewUnder = (jobId: string) => `hc.view.${jobId}`

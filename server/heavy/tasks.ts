@@ -5,6 +5,7 @@ import type { UnitSystem } from '../../core/units/unitSystem'
 import type { CalculationAnswer } from '../../shared/calculation/operation'
 import { calculate as calculateHere } from '../../shared/calculation/operations'
 import type { MachineSnapshot } from '../../shared/register/machine'
+import type { ViewFrom } from '../../shared/wording/otherEnd'
 import { tellingOf, type FootWords } from '../../shared/wording/telling'
 import { reportDocument } from '../report/document'
 import type { SheetShim } from '../../core/shims/sheetShim'
@@ -43,6 +44,7 @@ export interface ReportTask {
   /** Names by id. */
   readonly people: Readonly<Record<string, string>>
   readonly units: UnitSystem
+  readonly view: ViewFrom
   readonly paper: 'A4' | 'LETTER'
   /** A data sheet of this method instead of the report; filled with what the job knows, or blank. */
   readonly sheet?: { readonly method: MethodId | null; readonly filled: boolean }
@@ -59,7 +61,7 @@ export const report = async ({
   begin(begun)
   const { machine, entries, works, people } = task
   const job = foldJob(machine, entries)
-  const telling = tellingOf(task.units, machine, works.footWords)
+  const telling = tellingOf(task.units, machine, works.footWords, task.view)
   const words = telling.words.report
   const reported = {
     jobId: task.jobId,

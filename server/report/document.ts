@@ -1,5 +1,5 @@
 import dayjs from 'dayjs'
-import type { TDocumentDefinitions } from 'pdfmake/interfaces'
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { Job } from '../../core/jobs/jobs'
 import { UNIT_NAMES } from '../../shared/wording/figures'
 import { HEADING, QUIET } from './blocks'
@@ -7,6 +7,14 @@ import type { Reported } from './section'
 import { sectionsOf } from './sections'
 import { withoutLostEnd } from './together'
 import { verdictSvg } from './shaftSvg'
+
+/** From which end 3 and 9, left and right are told. */
+const whereSeen = (words: string): Content => ({
+  text: words,
+  fontSize: 8,
+  color: QUIET,
+  margin: [0, 10, 0, 0],
+})
 
 /** The report of a job as a printable document: readable in black and white, on A4 or Letter. */
 export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions => {
@@ -52,6 +60,7 @@ export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions
         ],
       },
       ...withoutLostEnd(sectionsOf(job, report)),
+      ...(job.kind === 'coupled' ? [whereSeen(w.seenFrom)] : []),
     ],
   }
 }

@@ -3,6 +3,7 @@ import type { UnitSystem } from '../../core/units/unitSystem'
 import { inThread } from '../heavy/pool'
 import type { MethodId } from '../../core/methods/methods'
 import { en } from '../../shared/wording/en'
+import type { ViewFrom } from '../../shared/wording/otherEnd'
 import { Refused } from '../http/refusal'
 import { readJob } from '../jobs/logbook'
 import { findWorks, listPeople } from '../works/works.repository'
@@ -24,6 +25,7 @@ export const reportFor = async (
   wanted: {
     readonly paper: 'a4' | 'letter'
     readonly units?: UnitSystem
+    readonly view: ViewFrom
     readonly sheet?: { readonly method: MethodId | null; readonly filled: boolean }
   },
 ): Promise<Printed> => {
@@ -31,7 +33,7 @@ export const reportFor = async (
   const units = wanted.units ?? machine.units
   const { sheet } = wanted
   if (sheet && machine.drive !== 'coupled') throw new Refused(404, 'no-sheet', en.answers.noSheet)
-  const key = [id, entries.length, wanted.paper, units, sheet?.method, sheet?.filled].join()
+  const key = [id, entries.length, wanted.paper, units, wanted.view, sheet?.method, sheet?.filled].join()
   const known = making.get(key)
   if (known) return known
   const print = async (): Promise<Printed> => {
@@ -48,6 +50,7 @@ export const reportFor = async (
       works: { name: works.name, footWords: works.footWords },
       people: Object.fromEntries(people.map((p) => [p.id, p.name])),
       units,
+      view: wanted.view,
       paper: wanted.paper === 'letter' ? 'LETTER' : 'A4',
       photographs,
       fonts,

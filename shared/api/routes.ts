@@ -6,6 +6,7 @@ import { liftPostedMachine } from '../register/lifts'
 import { machineChange, newMachine } from '../register/machine'
 import { PICTURE_TYPES } from '../photographs/photographs'
 import { refuseCutThrough } from '../stages/look/entries'
+import { VIEWS_FROM } from '../wording/otherEnd'
 import { text, uuid, words } from '../text'
 
 export interface RouteContract {
@@ -53,6 +54,7 @@ const jobsQuery = z.object({
 const reportQuery = z.object({
   paper: z.enum(['a4', 'letter'], { error: issue('choose-a4-or-letter') }).default('a4'),
   units: z.enum(['inch', 'metric'], { error: issue('choose-inch-or-metric') }).optional(),
+  view: z.enum(VIEWS_FROM, { error: issue('one-of', 'view-from', VIEWS_FROM.join(', ')) }).default('movable'),
 })
 
 /** A data sheet: of which method, filled with what the job knows or blank. */

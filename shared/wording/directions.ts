@@ -1,17 +1,21 @@
 import type { Misalignment, Plane } from '../../core/frame/planes'
 import { figure } from './figures'
+import { seenClock, seenHour } from './otherEnd'
 import type { Telling } from './telling'
 
 const zero = (shown: string) => !/[1-9]/.test(shown)
-const hour = (value: number): '3' | '9' => (value > 0 ? '3' : '9')
+/** The hour a horizontal value points to, as it is called from where one stands. */
+export const hourOf = (value: number, { viewFrom }: Pick<Telling, 'viewFrom'>): '3' | '9' =>
+  seenHour(value > 0 ? '3' : '9', viewFrom)
 
 /** `3.6 mil low`: an offset never stands with a bare sign. */
-export const offsetWords = (value: number | null, plane: Plane, { words, units }: Telling): string => {
+export const offsetWords = (value: number | null, plane: Plane, telling: Telling): string => {
+  const { words, units } = telling
   const d = words.directions
   if (value === null) return d.unknown
   if (zero(figure(Math.abs(value), 'displacement', units))) return plane === 'v' ? d.levelWith : d.inLineWith
   const size = figure(Math.abs(value), 'displacement', units, { unit: true })
-  return `${size} ${plane === 'v' ? (value > 0 ? d.high : d.low) : d.toward(hour(value))}`
+  return `${size} ${plane === 'v' ? (value > 0 ? d.high : d.low) : d.toward(hourOf(value, telling))}`
 }
 
 /** `outboard end low`: the angle by its far end; empty size says there is none. `far` names the far feet. */
@@ -19,7 +23,7 @@ export const slopeEndWords = (value: number | null, plane: Plane, far: string, t
   const d = telling.words.directions
   if (value === null) return d.unknown
   if (zero(figure(Math.abs(value), 'slope', telling.units))) return d.noAngle[plane]
-  return d.end(far, plane === 'v' ? (value > 0 ? d.high : d.low) : d.toward(hour(value)))
+  return d.end(far, plane === 'v' ? (value > 0 ? d.high : d.low) : d.toward(hourOf(value, telling)))
 }
 
 /** `outboard end low, gap open at top`. */
@@ -27,7 +31,7 @@ export const slopeWords = (value: number | null, plane: Plane, far: string, tell
   const end = slopeEndWords(value, plane, far, telling)
   const d = telling.words.directions
   if (value === null || zero(figure(Math.abs(value), 'slope', telling.units))) return end
-  const where = plane === 'v' ? (value > 0 ? d.bottom : d.top) : value > 0 ? '9' : '3'
+  const where = plane === 'v' ? (value > 0 ? d.bottom : d.top) : hourOf(-value, telling)
   return `${end}, ${d.gapOpenAt(where)}`
 }
 
@@ -38,17 +42,18 @@ export const slopeWords = (value: number | null, plane: Plane, far: string, tell
 export const signWord = (
   quantity: { readonly name: string; readonly kind: 'displacement' | 'slope' },
   value: number | null,
-  { words, units }: Telling,
+  telling: Telling,
 ): string => {
+  const { words, units } = telling
   const d = words.directions
   const [what, ...rest] = quantity.name.split('.')
   const plane = rest.at(-1)
   if (value === null || (plane !== 'v' && plane !== 'h')) return ''
   if (zero(figure(Math.abs(value), quantity.kind, units))) return ''
   const plus = value > 0
-  if (what === 'offset') return plane === 'v' ? (plus ? d.high : d.low) : d.toward(hour(value))
-  if (what === 'flex') return d.under.openAt(plane === 'v' ? (plus ? '6' : '12') : plus ? '9' : '3')
-  return plane === 'v' ? (plus ? d.under.endHigh : d.under.endLow) : d.under.endTo(hour(value))
+  if (what === 'offset') return plane === 'v' ? (plus ? d.high : d.low) : d.toward(hourOf(value, telling))
+  if (what === 'flex') return d.under.openAt(plane === 'v' ? (plus ? '6' : '12') : hourOf(-value, telling))
+  return plane === 'v' ? (plus ? d.under.endHigh : d.under.endLow) : d.under.endTo(hourOf(value, telling))
 }
 
 /** `add 12` / `take out 5` / `leave as it is`. */
@@ -61,11 +66,12 @@ export const shimWords = (value: number | null, { words, units }: Telling): stri
 }
 
 /** `push 7.0 toward 9`. */
-export const sideWords = (value: number | null, { words, units }: Telling): string => {
+export const sideWords = (value: number | null, telling: Telling): string => {
+  const { words, units } = telling
   const d = words.directions
   if (value === null) return d.unknown
   const size = figure(Math.abs(value), 'displacement', units)
-  return zero(size) ? d.shim.leave : d.push(size, hour(value))
+  return zero(size) ? d.shim.leave : d.push(size, hourOf(value, telling))
 }
 
 /** Where an axis stands, in one clause: both offsets, and `parallel` where the caller says it is. */
@@ -78,9 +84,14 @@ export const misalignmentWords = (line: Misalignment, parallel: boolean, telling
   ].join(', ')
 
 /** A clock angle as people call it. */
-export const clockName = (clock: number, { words }: Pick<Telling, 'words'>): string =>
-  words.directions.hours[clock] ?? words.directions.degrees(clock)
+export const clockName = (
+  clock: number,
+  { words, viewFrom }: Pick<Telling, 'words' | 'viewFrom'>,
+): string => {
+  const seen = seenClock(clock, viewFrom)
+  return words.directions.hours[seen] ?? words.directions.degrees(seen)
+}
 
 /** `9` for 9 o’clock: where there is little room. */
-export const hourName = (clock: number, telling: Pick<Telling, 'words'>): string =>
+export const hourName = (clock: number, telling: Pick<Telling, 'words' | 'viewFrom'>): string =>
   clockName(clock, telling).replace(' o’clock', '')

@@ -1,6 +1,7 @@
 import type { Judgement } from '../../core/judge/judge'
 import type { BlockedFoot, MovePlan } from '../../core/plan/movePlan'
 import { shimWords } from './directions'
+import { hourOf } from './directions'
 import { figure } from './figures'
 import { namedQuantities } from './quantities'
 import type { Meaning } from './readings'
@@ -28,10 +29,12 @@ export const handlingWords = (
 }
 
 /** A foot that can't do what is asked of it. */
-export const blockedWords = (b: BlockedFoot, { words, units, footNames }: Telling): string => {
+export const blockedWords = (b: BlockedFoot, telling: Telling): string => {
+  const { words, units, footNames } = telling
   const d = (x: number) => figure(Math.abs(x), 'displacement', units, { unit: true })
   const w = words.plans
-  const way = b.plane === 'v' ? (b.need > 0 ? w.up : w.down) : words.directions.toward(b.need > 0 ? '3' : '9')
+  const way =
+    b.plane === 'v' ? (b.need > 0 ? w.up : w.down) : words.directions.toward(hourOf(b.need, telling))
   const feet = capital(words.feet.feet(footNames(b.id, b.machine)))
   return w.blockedFoot(feet, d(b.need), way, d(b.room), w.blocked[b.reason])
 }

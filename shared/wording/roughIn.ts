@@ -5,6 +5,7 @@ import type { FeltQuantity, RoughIn, RoughReading } from '../../core/stages/roug
 import type { Millimetres } from '../../core/units/unitSystem'
 import { offsetWords } from './directions'
 import { figure } from './figures'
+import { hourOf } from './directions'
 import { leavesWords } from './leaves'
 import type { Meaning } from './readings'
 import { capital, type Telling } from './telling'
@@ -13,8 +14,8 @@ const sized = (t: Millimetres, { units }: Telling) =>
   figure(Math.abs(t), 'displacement', units, { unit: true })
 
 /** Where faces open: at 6 or 12, at 9 or 3. */
-export const openAt = (opening: number, plane: Plane): string =>
-  plane === 'v' ? (opening > 0 ? '6' : '12') : opening > 0 ? '9' : '3'
+export const openAt = (opening: number, plane: Plane, telling: Pick<Telling, 'viewFrom'>): string =>
+  plane === 'v' ? (opening > 0 ? '6' : '12') : hourOf(-opening, telling)
 
 /** The limit the hubs are felt against, with whose it is. */
 export const roughLimitWords = ({ limits }: Pick<RoughReading, 'limits'>, telling: Telling): string => {
@@ -29,7 +30,7 @@ const apart = (reading: RoughReading, plane: Plane, movable: string, telling: Te
   const [step, opening] = [reading.steps[plane], reading.openings[plane]]
   const open =
     opening.verdict === 'out' && opening.value !== null
-      ? ([sized(opening.value, telling), openAt(opening.value, plane)] as const)
+      ? ([sized(opening.value, telling), openAt(opening.value, plane, telling)] as const)
       : null
   if (step.verdict !== 'out' || step.value === null) return open && h.opens(...open)
   const where = offsetWords(step.value, plane, telling) + (open ? h.opensToo(...open) : '')
@@ -98,7 +99,7 @@ export const findingOfRoughIn = (roughIn: RoughIn, movable: string, telling: Tel
       const opening = reading.openings[plane]
       if (opening.verdict === 'out' && opening.value !== null)
         return telling.words.roughIn.headlines
-          .opens(sized(opening.value, telling), openAt(opening.value, plane))
+          .opens(sized(opening.value, telling), openAt(opening.value, plane, telling))
           .replace(/\.$/, '')
       return plane === 'h' && step.verdict === null ? w.verticalDone : w.more
     }
@@ -125,7 +126,7 @@ export const feltWords = (
       : Math.abs(q.value) < 1e-9
         ? figure(0, 'displacement', telling.units)
         : telling.words.roughIn.view
-            .opensAt(sized(q.value, telling), openAt(q.value, plane))
+            .opensAt(sized(q.value, telling), openAt(q.value, plane, telling))
             .replace(/^opens /, '')
   const shown = (t: number) => figure(t, 'displacement', telling.units)
   const [low, high] = q.bounds
@@ -148,7 +149,7 @@ export const cureWords = (
 ): { readonly headline: string; readonly rest: readonly string[] } => {
   const { words, units, footNames } = telling
   const w = words.roughIn.cure
-  const hour = (t: number) => (t > 0 ? '3' : '9')
+  const hour = (t: number) => hourOf(t, telling)
   const nothing = (t: number) => !/[1-9]/.test(figure(Math.abs(t), 'displacement', units))
   const [first] = cure.shares
   const even = spreadOf(cure) < 1e-6

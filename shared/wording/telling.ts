@@ -1,6 +1,7 @@
 import type { MachineRole } from '../../core/plan/movePlan'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { en, type Words } from './en'
+import { fromOtherEnd, type ViewFrom } from './otherEnd'
 import type { footWords } from './en/feet'
 
 /** The pair of words a works uses for its feet. */
@@ -14,6 +15,8 @@ export interface Telling {
   readonly words: Words
   readonly units: UnitSystem
   readonly footNames: FootNames
+  /** From which end the person who is told looks. */
+  readonly viewFrom: ViewFrom
 }
 
 /** The part of a machine that its feet are named by: pairs in order from the coupling. */
@@ -39,6 +42,12 @@ export const tellingOf = (
   units: UnitSystem,
   machine: Footed | null,
   feet: FootWords = 'inboard-outboard',
-): Telling => ({ words: en, units, footNames: nameFeet(en, feet, machine) })
+  viewFrom: ViewFrom = 'movable',
+): Telling => ({
+  words: viewFrom === 'stationary' ? fromOtherEnd(en) : en,
+  units,
+  footNames: nameFeet(en, feet, machine),
+  viewFrom,
+})
 
 export const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1)

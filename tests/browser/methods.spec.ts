@@ -6,7 +6,16 @@ import { expect, Job, test } from './job'
 
 /** Where the simulated motor stands, in the tools' own units. */
 const TRUTH = { offset: { v: -8.4, h: 5.1 }, slope: { v: -0.36, h: 0.22 } }
-const HOURS: Readonly<Record<number, string>> = { 0: '12', 90: '3', 180: '6', 270: '9' }
+/** What a stored position is called from behind the motor, and from behind what it drives. */
+const HOURS: Readonly<Record<'motor' | 'gear unit', Readonly<Record<number, string>>>> = {
+  motor: { 0: '12', 90: '3', 180: '6', 270: '9' },
+  'gear unit': { 0: '12', 90: '9', 180: '6', 270: '3' },
+}
+/** Both ends, and both units: typed in mil from the motor's end, in mm from the other one. */
+const WAYS = [
+  ['motor', 'inch'],
+  ['gear unit', 'metric'],
+] as const
 
 interface Walk {
   readonly name: string
@@ -73,55 +82,69 @@ const WALKS: readonly Walk[] = [
 ]
 
 for (const walk of WALKS)
-  test(`${walk.name}: set up, read off the simulated machine twice, found where it stands`, async ({
-    page,
-  }) => {
-    const job = new Job(page)
-    await job.begun([...lockOut, feetSit, hubsClose])
-    await job.method(walk.name)
-    for (const [label, text] of Object.entries(walk.boxes))
-      await page.getByLabel(label, { exact: true }).fill(text)
-    for (const [group, word] of walk.choices ?? [])
-      await page.getByRole('radiogroup', { name: group }).getByText(word, { exact: true }).click()
-    for (const name of Object.values(walk.circles)) {
-      const turned = page.getByLabel(`${name}, after the turn`)
-      if (await turned.count()) await turned.fill('0')
-    }
-    await job.next('Log the set-up')
-    await expect(job.stage('Set up')).toContainText(walk.name)
-
-    const line = {
-      offset: {
-        v: toCore(TRUTH.offset.v, 'displacement', 'inch'),
-        h: toCore(TRUTH.offset.h, 'displacement', 'inch'),
-      },
-      slope: { v: toCore(TRUTH.slope.v, 'slope', 'inch'), h: toCore(TRUTH.slope.h, 'slope', 'inch') },
-    }
-    const how = { method: walk.how.method, given: methodToCore(walk.how, 'inch') } as MethodGiven
-    const read = readByMethod(how, line, [0, 90, 180, 270])
-    const values = walk.how.method === 'values' || walk.how.method === 'foot-values'
-    for (let set = 0; set < 2; set++) {
-      for (const [circle, list] of Object.entries(read))
-        for (const r of list) {
-          const where = values ? (r.clock === 0 ? 'vertical' : 'horizontal') : `${HOURS[r.clock]} o’clock`
-          const shown = fromCore(r.value, 'displacement', 'inch').toFixed(2)
-          await page.getByLabel(`${walk.circles[circle]} at ${where}`, { exact: true }).fill(shown)
-        }
+  for (const [end, units] of WAYS)
+    test(`${walk.name} from behind the ${end}, ${units}: read off the simulated machine, found where it stands`, async ({
+      page,
+    }) => {
+      const job = new Job(page)
+      await job.begun([...lockOut, feetSit, hubsClose])
+      if (end === 'gear unit') await page.getByRole('button', { name: 'Seen from behind the motor' }).click()
+      await expect(page.getByRole('button', { name: `Seen from behind the ${end}` })).toBeVisible()
+      await job.method(walk.name)
+      for (const [label, text] of Object.entries(walk.boxes))
+        await page.getByLabel(label, { exact: true }).fill(text)
+      for (const [group, word] of walk.choices ?? [])
+        await page.getByRole('radiogroup', { name: group }).getByText(word, { exact: true }).click()
       for (const name of Object.values(walk.circles)) {
-        const turned = page.getByLabel(name, { exact: true })
+        const turned = page.getByLabel(`${name}, after the turn`)
         if (await turned.count()) await turned.fill('0')
       }
-      await job.next('Log this set')
-    }
-    await expect(job.meaning).toContainText('Out of band')
-    const judged = page.getByRole('complementary', { name: 'What this means' })
-    await expect(judged.getByText('−8.4').first()).toBeVisible()
-    await expect(judged.getByText('+5.1').first()).toBeVisible()
-    await expect(judged.getByText('−0.36').first()).toBeVisible()
-    // In the other units it is the same machine.
-    await page.keyboard.press('u')
-    await expect(judged.getByText('−0.213').first()).toBeVisible()
-  })
+      await job.next('Log the set-up')
+      await expect(job.stage('Set up')).toContainText(walk.name)
+
+      const line = {
+        offset: {
+          v: toCore(TRUTH.offset.v, 'displacement', 'inch'),
+          h: toCore(TRUTH.offset.h, 'displacement', 'inch'),
+        },
+        slope: { v: toCore(TRUTH.slope.v, 'slope', 'inch'), h: toCore(TRUTH.slope.h, 'slope', 'inch') },
+      }
+      const how = { method: walk.how.method, given: methodToCore(walk.how, 'inch') } as MethodGiven
+      const read = readByMethod(how, line, [0, 90, 180, 270])
+      if (units === 'metric') await page.getByText('mm', { exact: true }).first().click()
+      const values = walk.how.method === 'values' || walk.how.method === 'foot-values'
+      // An angle told over an inch is told over 25.4 mm.
+      const circleOn = (circle: string) =>
+        (walk.circles[circle] ?? '').replace('1.00 in', units === 'inch' ? '1.00 in' : '25.4 mm')
+      for (let set = 0; set < 2; set++) {
+        for (const [circle, list] of Object.entries(read))
+          for (const r of list) {
+            const where = values
+              ? r.clock === 0
+                ? 'vertical'
+                : 'horizontal'
+              : `${HOURS[end][r.clock]} o’clock`
+            const shown = fromCore(r.value, 'displacement', units).toFixed(units === 'inch' ? 2 : 4)
+            await page.getByLabel(`${circleOn(circle)} at ${where}`, { exact: true }).fill(shown)
+          }
+        for (const name of Object.values(walk.circles)) {
+          const turned = page.getByLabel(name, { exact: true })
+          if (await turned.count()) await turned.fill('0')
+        }
+        await job.next('Log this set')
+      }
+      await expect(job.meaning).toContainText('Out of band')
+      const judged = page.getByRole('complementary', { name: 'What this means' })
+      if (units === 'metric') await page.getByText('mil', { exact: true }).first().click()
+      const toward = end === 'motor' ? 'toward 3' : 'toward 9'
+      await expect(judged.getByText(toward).first()).toBeVisible()
+      await expect(judged.getByText('−8.4').first()).toBeVisible()
+      await expect(judged.getByText('+5.1').first()).toBeVisible()
+      await expect(judged.getByText('−0.36').first()).toBeVisible()
+      // In the other units it is the same machine.
+      await page.keyboard.press('u')
+      await expect(judged.getByText('−0.213').first()).toBeVisible()
+    })
 
 test('the method changed in mid-job: what was measured stays, and both are held against one another', async ({
   page,

@@ -50,7 +50,7 @@ watch(
   <div v-if="job.machine && job.folded" class="job">
     <JobHeader />
     <RunSheet :job="job.folded" :stage="stage" @open="open" />
-    <StageView :key="`${job.id} ${stage}`" :stage="stage" />
+    <StageView :key="`${job.id} ${stage} ${job.viewFrom}`" :stage="stage" />
   </div>
   <div v-else class="page">
     <NuxtLink to="/" class="text-button">{{ shell.today }}</NuxtLink>

@@ -46,7 +46,7 @@ const sign = () => {
   if (logged) clear()
 }
 const report = (paper: 'a4' | 'letter') =>
-  `/api/jobs/${job.id}/report.pdf?paper=${paper}&units=${session.units}`
+  `/api/jobs/${job.id}/report.pdf?paper=${paper}&units=${session.units}&view=${job.viewFrom}`
 const working = () => {
   if (job.coupled?.asLeft) {
     const { machine, rpm, asLeft } = job.coupled

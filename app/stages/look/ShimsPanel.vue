@@ -29,10 +29,13 @@ const groups = computed(() =>
     .map((machine) => ({
       machine,
       name: capital(names.value[machine]),
-      feet: looks.value.feet.filter((f) => f.machine === machine),
+      feet: rowsSeen(looks.value.feet.filter((f) => f.machine === machine)),
     }))
     .filter((g) => g.feet.length > 0),
 )
+/** From behind the driven machine the whole map is turned half round. */
+const otherEnd = useOtherEnd()
+const rowsSeen = <T,>(rows: readonly T[]) => (otherEnd ? [...rows].reverse() : rows)
 const lies = (f: FootFound) => f.found ?? f.registered
 const tallest = computed(() =>
   Math.max(0.5, ...looks.value.feet.map((f) => lies(f).reduce((s, t) => s + t, 0))),

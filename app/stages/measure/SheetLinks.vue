@@ -8,7 +8,7 @@ const session = useSession()
 const { measuring } = useWords()
 const w = measuring.view.sheets
 const sheet = (paper: 'a4' | 'letter', filled: 'yes' | 'no') =>
-  `/api/jobs/${job.id}/sheet.pdf?paper=${paper}&units=${session.units}&method=${props.method}&filled=${filled}`
+  `/api/jobs/${job.id}/sheet.pdf?paper=${paper}&units=${session.units}&view=${job.viewFrom}&method=${props.method}&filled=${filled}`
 </script>
 
 <template>

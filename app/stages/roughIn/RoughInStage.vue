@@ -55,7 +55,7 @@ const view = (plane: Plane) => {
       opening && opening.value !== null
         ? Math.abs(opening.value) < 1e-9
           ? v.value.parallel
-          : v.value.opensAt(d(Math.abs(opening.value), false), openAt(opening.value, plane))
+          : v.value.opensAt(d(Math.abs(opening.value), false), openAt(opening.value, plane, telling.value))
         : '',
     mark: mark === 'in' || mark === 'edge' || mark === 'out' ? mark : null,
   }

@@ -4,6 +4,7 @@ import type { Plane } from '../../../core/frame/planes'
 import type { Judgement } from '../../../core/judge/judge'
 import type { Measurement } from '../../../core/stages/measure/measurement'
 import { trustOf } from '../../../core/stages/measure/readingSet'
+import { hourOf } from '../../wording/directions'
 import { figure } from '../../wording/figures'
 import { quantityName } from '../../wording/quantities'
 import { circleName } from '../../wording/readings'
@@ -53,7 +54,17 @@ export const readingsWorking = (m: Measurement, judged: Judged, telling: Telling
     const inPlane = words.directions.planes[plane]
     const values = circles.map((circle) => {
       const fit = shown.fits[circle.name]
-      if (fit) steps.push(circleStep(circle, fit, plane, part, several ? null : [plus, minus], telling))
+      if (fit)
+        steps.push(
+          circleStep(
+            circle,
+            fit,
+            plane,
+            part,
+            several ? null : plane === 'v' ? [plus, minus] : [hourOf(1, telling), hourOf(-1, telling)],
+            telling,
+          ),
+        )
       return fit ? circleValue(circle, fit)[plane] : null
     })
     const { offset, slope } = shown.coupling

@@ -32,6 +32,10 @@ export const drawings = {
   tallestPack: (pack: string) => `coupling end · tallest pack ${pack} at full height`,
   youStandHere: (end: string, machine: string) =>
     `${end} end · you stand here, behind the ${machine}, looking at the coupling`,
+  fromOtherEnd: {
+    top: (end: string, pack: string) => `${end} end · tallest pack ${pack} at full height`,
+    bottom: 'coupling end · you stand here, behind the driven machine, looking at the coupling',
+  },
   packNow: (pack: string) => `now ${pack}`,
   foot: (pair: string, side: string) => `${pair} ${side}`,
   takeOut: (pack: string) => `take out ${pack}`,

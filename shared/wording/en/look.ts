@@ -163,6 +163,7 @@ export const look = {
   view: {
     title: 'Look and clean',
     note: 'seen from above, the coupling at the top',
+    noteOtherEnd: 'seen from above, the coupling at the bottom',
     panel: 'What is done',
     panels: { places: 'Places', shims: 'Shims found', base: 'Base level', sheet: 'Cut a shim' },
     place: 'Place',

@@ -127,6 +127,9 @@ export const measuring = {
   view: {
     table: 'Table',
     turn: 'Turn on until the full turn is done. Back at the start the dials show:',
+    noteOtherEnd: 'from behind the driven machine · plunger in is plus',
+    noteFeltOtherEnd:
+      'seen from behind the driven machine · a rim step is plus where the motor rim is higher',
     note: 'from behind the motor · clockwise · plunger in is plus',
     way: 'How the set is taken',
     ways: {

@@ -93,6 +93,9 @@ export const report = {
     asFound: 'Readings as found',
     after: (nth: number) => `Readings after move ${nth}`,
   },
+  seenFrom: 'Clock positions, left and right as seen from behind the motor, looking at the coupling.',
+  seenFromOtherEnd:
+    'Clock positions, left and right as seen from behind the driven machine, looking at the coupling.',
   setUps: {
     name: (method: string, by: string) => `${method}, set up ${by}`,
     sagTold: { hang: 'told as its hang', 'pipe-at-6': 'told as the reading at 6 on a pipe' },

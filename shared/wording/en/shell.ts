@@ -21,6 +21,10 @@ export const shell = {
   stageKey: (stage: string, key: string) => `${stage} (g ${key})`,
   stageTold: (stage: string, mark: string, finding: string) => `${stage}, ${mark}. ${finding}`,
   whatThisMeans: 'What this means',
+  seenFrom: {
+    from: (machine: string) => `Seen from behind the ${machine}`,
+    why: 'Standing at the other end? 3 and 9, left and right change over. Nothing that is kept changes.',
+  },
   remark: {
     add: 'Add a remark',
     question: 'What did you see?',

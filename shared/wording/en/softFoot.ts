@@ -91,6 +91,8 @@ export const softFoot = {
     twist: (unit: string) => `${unit} twist`,
     twistWas: (was: string) => `was ${was}`,
     couplingEnd: 'coupling end',
+    farEndOver: (end: string) => `${end} end`,
+    standHere: (machine: string) => `▲ ${machine} · coupling end · you stand here`,
     farEnd: (end: string) => `▲ ${end} end · you stand here`,
     ordinals: ['1st', '2nd', '3rd', '4th', '5th', '6th', '7th', '8th', '9th', '10th', '11th', '12th'],
     gapFelt: (gap: string) => `gap ${gap}`,

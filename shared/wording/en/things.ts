@@ -280,6 +280,7 @@ export const things = {
   'rim-limit': 'the limit at the rims',
   'face-limit': 'the limit at the faces',
   'pipe-flanges': 'whether the pipe flanges are bolted or slack',
+  'view-from': 'the end it is seen from',
   tool: 'the tool',
   tools: 'the tools',
   instruments: 'the instruments',

@@ -5,10 +5,11 @@ import { route } from '../../../http/route'
 import { reportFor } from '../../../report/report'
 
 export default route(ROUTES.sheet, async ({ event, param, query }) => {
-  const { paper, units, method, filled } = query
+  const { paper, units, view, method, filled } = query
   const { pdf, name } = await reportFor(database('read'), param('id'), {
     paper,
     units,
+    view,
     sheet: { method: method ?? null, filled: filled === 'yes' },
   })
   setResponseHeaders(event, {

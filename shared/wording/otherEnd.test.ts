@@ -1,0 +1,76 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { clockName, offsetWords, sideWords, signWord, slopeWords } from './directions'
+import { en } from './en'
+import { fromOtherEnd, seenClock } from './otherEnd'
+import { tellingOf } from './telling'
+
+const OWN = tellingOf('inch', null)
+const OTHER = tellingOf('inch', null, 'inboard-outboard', 'stationary')
+
+/** Every leaf of the words, by path: a sentence, or a function that makes one. */
+const leaves = (node: unknown, path = ''): [string, unknown][] =>
+  typeof node === 'object' && node !== null && !Array.isArray(node)
+    ? Object.entries(node).flatMap(([key, value]) => leaves(value, path ? `${path}.${key}` : key))
+    : [[path, node]]
+
+/** What names one side: these read the other way round from the other end. */
+const ONE_SIDE = /toward [39]\b|\b[39] o’clock|(?:from|again at|gap at) [39]\b|\b[39] side\b/
+/** Both sides alike, or not told from where one stands: the register, hubs' own marks, sums without a job. */
+const ALIKE =
+  /^(register|quick|refusals|objections|issues|things|belts|kinds)\.|^directions\.hours\.|\.trust\.|typing\.|gapsApart$/
+
+describe('seen from the other end', () => {
+  it('a clock angle goes over and comes back', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 359 }), (clock) => {
+        expect(seenClock(seenClock(clock, 'stationary'), 'stationary')).toBe(clock)
+        expect(seenClock(clock, 'movable')).toBe(clock)
+      }),
+    )
+    expect([0, 90, 180, 270, 30].map((c) => clockName(c, OTHER))).toEqual([
+      '12 o’clock',
+      '9 o’clock',
+      '6 o’clock',
+      '3 o’clock',
+      '330°',
+    ])
+  })
+
+  it('a horizontal value reads like its negative from the own end; a vertical one like itself', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -2, max: 2, noNaN: true }), (x) => {
+        for (const say of [
+          (v: number, t: typeof OWN) => offsetWords(v, 'h', t),
+          (v: number, t: typeof OWN) => slopeWords(v / 1000, 'h', 'outboard', t),
+          (v: number, t: typeof OWN) => sideWords(v, t),
+          (v: number, t: typeof OWN) => signWord({ name: 'offset.h', kind: 'displacement' }, v, t),
+          (v: number, t: typeof OWN) => signWord({ name: 'flex.a.h', kind: 'slope' }, v / 1000, t),
+          (v: number, t: typeof OWN) => signWord({ name: 'slope.h', kind: 'slope' }, v / 1000, t),
+        ])
+          expect(say(x, OTHER)).toBe(say(-x, OWN))
+        expect(offsetWords(x, 'v', OTHER)).toBe(offsetWords(x, 'v', OWN))
+        expect(slopeWords(x / 1000, 'v', 'outboard', OTHER)).toBe(slopeWords(x / 1000, 'v', 'outboard', OWN))
+      }),
+    )
+  })
+
+  it('no sentence that names a side is left as it was', () => {
+    const other = new Map(leaves(fromOtherEnd(en)))
+    const left = leaves(en).filter(([path, said]) => {
+      if (ALIKE.test(path)) return false
+      const text = typeof said === 'function' ? String(said as () => string) : said
+      return typeof text === 'string' && ONE_SIDE.test(text) && other.get(path) === said
+    })
+    expect(left.map(([path]) => path)).toEqual([])
+  })
+
+  it('sentences change their side and nothing else', () => {
+    const w = fromOtherEnd(en)
+    expect(w.moves.view.room('3 mil', '9 mil')).toBe('room 3 mil toward 9, 9 mil toward 3')
+    expect(w.moves.view.pushed('outboard')).toBe('outboard pushed, toward 9 is plus')
+    expect(w.feet.sides).toEqual({ left: 'right', right: 'left' })
+    expect(w.measuring.view.shownSigns(1, -1)).toContain('toward 9 is minus')
+    expect(fromOtherEnd(en)).toBe(w)
+  })
+})
