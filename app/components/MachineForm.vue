@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { MOST_PAIRS, withPairs } from '~~/shared/register/coupledBoxes'
 import { blankRecord, openedBy, readRecord, recordBoxes, recordTexts } from '~~/shared/register/form'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
 import type { RecordBox } from '~~/shared/register/boxes'
@@ -17,6 +18,7 @@ const shown = defineModel<boolean>({ required: true })
 const session = useSession()
 const {
   pages: { form: w, machines },
+  register,
 } = useWords()
 
 const drive = ref<MachineFields['drive']>('coupled')
@@ -69,6 +71,15 @@ const choose = (box: RecordBox, value: string) => {
   for (const f of boxes.value)
     if (!(f.path in texts.value)) texts.value[f.path] = blank[f.path] === '0' ? '' : (blank[f.path] ?? '')
 }
+/** A pair of feet more or less of one machine: what is typed in the rest stays. */
+const pairs = (role: 'movable' | 'stationary', by: 1 | -1) => {
+  base.value = withPairs(base.value, role, by)
+  const blank = recordTexts(base.value, boxes.value)
+  for (const f of boxes.value)
+    if (!(f.path in texts.value)) texts.value[f.path] = blank[f.path] === '0' ? '' : (blank[f.path] ?? '')
+}
+const feetOf = (role: 'movable' | 'stationary') =>
+  base.value.drive === 'coupled' ? base.value.feet[role].length : 0
 const another = () => begin(blankRecord(drive.value, units.value), true)
 
 /** The machine as typed so far, drawn as soon as its feet have a place; what can't be read yet stays as it was. */
@@ -179,6 +190,19 @@ const save = async () => {
           </el-form-item>
         </template>
       </template>
+      <div v-if="base.drive === 'coupled'" class="wide pairs">
+        <template v-for="role in ['movable', 'stationary'] as const" :key="role">
+          <el-button v-if="feetOf(role) < MOST_PAIRS" class="quiet-button" @click="pairs(role, 1)">{{
+            register.addPair[role]
+          }}</el-button>
+          <el-button
+            v-if="feetOf(role) > (role === 'movable' ? 2 : 0)"
+            class="quiet-button"
+            @click="pairs(role, -1)"
+            >{{ register.dropPair[role] }}</el-button
+          >
+        </template>
+      </div>
       <p class="wide muted">
         {{ w.keptAs(UNIT_NAMES[base.units].distance, UNIT_NAMES[base.units].displacement) }}
       </p>
@@ -191,6 +215,11 @@ const save = async () => {
 </template>
 
 <style scoped>
+.pairs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
 .drawn {
   max-width: 560px;
   margin: 0 auto 8px;

@@ -8,7 +8,7 @@ import type { MachineSnapshot } from '../../shared/register/machine'
 import { en } from '../../shared/wording/en'
 import { database } from '../database/connection'
 import { notFound, Refused } from '../http/refusal'
-import { findMachine } from '../machines/machines.repository'
+import { findMachine, retiredMachines } from '../machines/machines.repository'
 import { askForPhotographs } from '../photographs/askForPhotographs'
 import { findWorks } from '../works/works.repository'
 import { appendAll, appendBatch, idTaken, isTaken, personOf, type Offered } from './append'
@@ -101,6 +101,7 @@ export const addEntryWithin = async (
 const snapshotOf = async (trx: Knex, tag: string): Promise<MachineSnapshot> => {
   const machine = await findMachine(trx, tag)
   if (!machine) throw notFound(en.answers.noTag(tag))
+  if (machine.retired) throw new Refused(409, 'retired', en.answers.retired(machine.tag))
   const works = await findWorks(trx)
   return {
     ...machine,
@@ -172,15 +173,17 @@ const MOST_OPEN = 50
 
 /** What needs a wrench today. The open jobs go on by their cursor at /api/jobs?open=yes. */
 export const today = async (knex: Knex): Promise<TodayAnswer> => {
-  const [open, closed, last] = await Promise.all([
+  const [open, closed, last, retired] = await Promise.all([
     listJobs(knex, { open: true, most: MOST_OPEN }),
     listJobs(knex, { open: false, most: 6 }),
     lastClosedByMachine(knex),
+    retiredMachines(knex),
   ])
   return {
     open,
-    outOfBand: [...last.values()]
-      .filter((j) => j.verdict !== 'in')
+    outOfBand: [...last]
+      .filter(([machine, j]) => j.verdict !== 'in' && !retired.has(machine))
+      .map(([, j]) => j)
       .sort((a, b) => a.tag.localeCompare(b.tag)),
     recentlyClosed: closed.rows,
   }

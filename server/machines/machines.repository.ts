@@ -63,3 +63,7 @@ export const updateMachine = async (
       version: version + 1,
       updated_at: knex.fn.now(),
     })) === 1
+
+/** Ids of the machines that are out of service. */
+export const retiredMachines = async (knex: Knex): Promise<ReadonlySet<string>> =>
+  new Set((await knex('machines').whereRaw(`record->>'retired' = 'true'`).pluck('id')) as string[])

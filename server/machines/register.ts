@@ -59,6 +59,8 @@ export const changeMachine = async (
   return knex.transaction(async (trx) => {
     const current = await findMachine(trx, tag, true)
     if (!current) throw noMachine(tag)
+    if (record.retired && !current.retired && (await openJobByMachine(trx)).has(current.id))
+      throw new Refused(409, 'job-open', en.answers.retireJobOpen)
     if (current.version !== version) throw new Refused(409, 'stale', en.answers.machineChanged, { current })
     if (record.tag.toLowerCase() !== tag.toLowerCase() && (await findMachine(trx, record.tag)))
       throw tagTaken(record.tag)

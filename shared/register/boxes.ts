@@ -11,6 +11,8 @@ interface Place {
 interface NumberRules {
   readonly signed?: boolean
   readonly optional?: boolean
+  /** Left empty it isn't in the record at all; an optional one is null otherwise. */
+  readonly absent?: boolean
 }
 
 /** One box of the register form. */

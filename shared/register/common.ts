@@ -15,6 +15,8 @@ export const commonFields = {
   powerKw: positive('power'),
   units,
   rpm,
+  /** Out of service: kept with its jobs, and no new one is opened. */
+  retired: z.boolean({ error: issue('retired-or-not') }).optional(),
 }
 
 export const shims = z

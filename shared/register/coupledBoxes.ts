@@ -4,6 +4,7 @@ import { capital, nameFeet, type FootWords } from '../wording/telling'
 import type { UsualPlaces } from '../../core/methods/methods'
 import { boxesOf, type RecordBox } from './boxes'
 import type { CoupledFields } from './coupledMachine'
+import type { MachineFields } from './machine'
 
 const SIGNED = { signed: true } as const
 
@@ -92,19 +93,22 @@ const hubBoxes = ({ register: w, look }: Words): readonly RecordBox[] => {
 const footBoxes = (record: CoupledFields, words: Words, chosen: FootWords): readonly RecordBox[] => {
   const { register: w } = words
   const names = nameFeet(words, chosen, record)
-  return record.feet.movable.flatMap((pair, i) => {
-    const name = names(pair.id)
-    const { number, shims, toggle } = boxesOf(w.feet(capital(name)), `feet.movable.${i}.`)
-    return [
-      number('x', w.couplingToFeet(name), 'distance'),
-      shims('existing.left', w.shimsUnder(`${name} left`)),
-      shims('existing.right', w.shimsUnder(`${name} right`)),
-      number('sidePlus', w.room(capital(name), 3), 'displacement'),
-      number('sideMinus', w.room(capital(name), 9), 'displacement'),
-      number('maxPack', w.highestPack(capital(name)), 'displacement'),
-      toggle('locked', w.locked(capital(name))),
-    ]
-  })
+  return (['movable', 'stationary'] as const).flatMap((role) =>
+    record.feet[role].flatMap((pair, i) => {
+      const place = names(pair.id, role)
+      const name = role === 'movable' ? place : w.driven(place)
+      const { number, shims, toggle } = boxesOf(w.feet(capital(name)), `feet.${role}.${i}.`)
+      return [
+        number('x', w.couplingToFeet(name), 'distance', role === 'stationary' ? SIGNED : {}),
+        shims('existing.left', w.shimsUnder(`${name} left`)),
+        shims('existing.right', w.shimsUnder(`${name} right`)),
+        number('sidePlus', w.room(capital(name), 3), 'displacement'),
+        number('sideMinus', w.room(capital(name), 9), 'displacement'),
+        number('maxPack', w.highestPack(capital(name)), 'displacement'),
+        toggle('locked', w.locked(capital(name))),
+      ]
+    }),
+  )
 }
 
 const NO_BAND = [null, null] as const
@@ -147,7 +151,12 @@ const limitBoxes = ({ tolerance }: CoupledFields, words: Words): readonly Record
         source,
       ]
     case 'speed-rule':
-      return [form, mode, choice('grade', w.speedRule, ['standard', 'fine'] as const, (g) => w.grades[g])]
+      return [
+        form,
+        mode,
+        choice('grade', w.speedRule, ['standard', 'fine'] as const, (g) => w.grades[g]),
+        number('spoolLength', w.spoolLength, 'distance', { optional: true, absent: true }),
+      ]
     case 'window':
       return [
         form,
@@ -213,3 +222,26 @@ export const blankCoupled = () =>
     feet: { movable: [blankPair('inboard'), blankPair('outboard')], stationary: [] },
     tolerance: { form: 'speed-rule', mode: 'plane', grade: 'standard' },
   }) satisfies Partial<CoupledFields>
+
+/** Foot pairs a machine can have, and the fewest that are asked of it. */
+export const MOST_PAIRS = 6
+const FEWEST = { movable: 2, stationary: 0 } as const
+
+/** The record with one pair of feet more at its far end, or one fewer; the same where there can't be. */
+export const withPairs = (
+  record: MachineFields,
+  role: 'movable' | 'stationary',
+  by: 1 | -1,
+): MachineFields => {
+  if (record.drive !== 'coupled') return record
+  const old = record.feet[role]
+  if (by < 0)
+    return old.length <= FEWEST[role]
+      ? record
+      : { ...record, feet: { ...record.feet, [role]: old.slice(0, -1) } }
+  if (old.length >= MOST_PAIRS) return record
+  // The two outer pairs keep the names they are called by.
+  const names = ['inboard', 'outboard', 'third', 'fourth', 'fifth', 'sixth']
+  const id = names.find((n) => !old.some((f) => f.id === n)) ?? `pair ${old.length + 1}`
+  return { ...record, feet: { ...record.feet, [role]: [...old, blankPair(id)] } }
+}

@@ -95,7 +95,7 @@ export const readRecord = (
       }
       case 'number': {
         if (f.optional && text.trim() === '') {
-          record = put(record, f.path, null)
+          record = put(record, f.path, f.absent ? undefined : null)
           break
         }
         const read = readTypedNumber(text, f.measure, units)

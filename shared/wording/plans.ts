@@ -1,7 +1,6 @@
 import type { Judgement } from '../../core/judge/judge'
 import type { BlockedFoot, MovePlan } from '../../core/plan/movePlan'
-import { shimWords } from './directions'
-import { hourOf } from './directions'
+import { shimWords, hourOf } from './directions'
 import { figure } from './figures'
 import { namedQuantities } from './quantities'
 import type { Meaning } from './readings'

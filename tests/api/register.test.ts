@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
 import { MACHINES } from '../../scripts/demo/works'
+import { draft, OPENING } from '../support/entries'
 import { expectRefusal, issuePaths, useProgram } from './client'
 
 const api = useProgram('register')
@@ -33,6 +34,30 @@ describe('the register of machines', () => {
     expectRefusal(await api.post('/api/machines', fresh('PR-06')), 409, 'tag-taken')
     expectRefusal(await api.post('/api/machines', fresh('pr-06')), 409, 'tag-taken')
     expect((await machineAt('pr-06')).tag).toBe('PR-06')
+  })
+
+  it('retires a machine that has no open job: no new one is opened, and it leaves Today', async () => {
+    const tag = 'RT-01'
+    expect((await api.post('/api/machines', fresh(tag))).status).toBe(201)
+    const change = async (retired: boolean) => {
+      const { id: _, ...record } = await machineAt(tag)
+      return api.send('PUT', `/api/machines/${tag}`, { ...record, retired })
+    }
+    const job = await api.openJob(tag)
+    expectRefusal(await change(true), 409, 'job-open')
+    const close = { signedBy: 'x', remarks: '', exception: 'not worth it', signed: null }
+    expect((await api.log(job, { kind: 'job-closed', payload: close })).status).toBe(201)
+    const outOfBand = async () =>
+      ((await api.ask('/api/today')).body as { outOfBand: { tag: string }[] }).outOfBand.map((j) => j.tag)
+    expect(await outOfBand()).toContain(tag)
+    expect((await change(true)).status).toBe(200)
+    expect(await outOfBand()).not.toContain(tag)
+    const opening = { id: randomUUID(), machine: tag, opening: draft(OPENING) }
+    expectRefusal(await api.post('/api/jobs', opening), 409, 'retired')
+    expect((await api.ask(`/api/jobs/${job}`)).status).toBe(200)
+    expect((await change(false)).status).toBe(200)
+    expect(await outOfBand()).toContain(tag)
+    expect((await change(true)).status).toBe(200)
   })
 
   it('adds a belt drive, and says at the field what does not fit it', async () => {
@@ -135,6 +160,7 @@ describe('the works', () => {
       ['KY-09', 'as-found'],
     ])
     expect(today.open.next).toBeNull()
-    expect(today.recentlyClosed).toHaveLength(5)
+    // Five of the demo works, and the one that was closed above.
+    expect(today.recentlyClosed).toHaveLength(6)
   })
 })

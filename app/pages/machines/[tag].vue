@@ -20,6 +20,26 @@ const { jobs, next, more, asking, failed } = useMoreJobs(
   () => data.value?.jobs ?? null,
   () => `/api/jobs?machine=${encodeURIComponent(tag.value)}`,
 )
+/** Out of service, or back into it. */
+const notRetired = ref('')
+const retiring = ref(false)
+const retire = async (retired: boolean) => {
+  const machine = data.value?.machine
+  if (!machine) return
+  retiring.value = false
+  notRetired.value = ''
+  const { id: _, ...record } = machine
+  try {
+    await askServer(`/api/machines/${encodeURIComponent(tag.value)}`, {
+      method: 'PUT',
+      body: { ...record, retired },
+    })
+  } catch (error) {
+    if (!(error instanceof ApiFailure)) throw error
+    notRetired.value = error.message
+  }
+  await load()
+}
 const openJob = computed(() => jobs.value.find((j) => j.closedAt === null) ?? null)
 const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machines/${now}`))
 </script>
@@ -34,14 +54,22 @@ const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machin
             <p class="muted">
               {{ under(data.machine) }}
             </p>
+            <p v-if="data.machine.retired">{{ w.retired }}</p>
+            <p v-if="notRetired" class="fault" role="alert">{{ notRetired }}</p>
           </div>
           <div class="actions">
             <el-button class="quiet-button" @click="copying = true">{{ w.copy }}</el-button>
             <el-button class="quiet-button" @click="changing = true">{{ w.change }}</el-button>
+            <el-button v-if="data.machine.retired" class="quiet-button" @click="retire(false)">{{
+              w.backToService
+            }}</el-button>
+            <el-button v-else class="quiet-button" @click="retiring = true">{{ w.retire }}</el-button>
             <el-button v-if="openJob" class="next-button" @click="navigateTo(`/jobs/${openJob.id}`)">{{
               w.goOn
             }}</el-button>
-            <el-button v-else class="next-button" @click="starting = true">{{ w.start }}</el-button>
+            <el-button v-else-if="!data.machine.retired" class="next-button" @click="starting = true">{{
+              w.start
+            }}</el-button>
           </div>
         </div>
         <div class="two">
@@ -57,6 +85,15 @@ const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machin
         <h2>{{ w.jobs }}</h2>
         <JobList :jobs="jobs" :empty="w.noJobs" />
         <MoreJobs :label="w.olderJobs" :next="next" :asking="asking" :failed="failed" @more="more" />
+        <el-dialog
+          v-model="retiring"
+          :title="w.retireTitle(data.machine.tag)"
+          width="min(460px, 94vw)"
+          append-to-body
+        >
+          <p>{{ w.retireWhat }}</p>
+          <el-button class="next-button" @click="retire(true)">{{ w.retire }}</el-button>
+        </el-dialog>
         <StartJob v-model="starting" :machine="data.machine" />
         <MachineForm v-model="changing" :machine="data.machine" @saved="saved" />
         <MachineForm
@@ -71,6 +108,9 @@ const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machin
 </template>
 
 <style scoped>
+.fault {
+  color: var(--out);
+}
 .head {
   display: flex;
   justify-content: space-between;
@@ -80,8 +120,10 @@ const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machin
 }
 .actions {
   display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
   gap: 12px;
-  flex: none;
+  flex: 1 1 auto;
 }
 .actions .next-button {
   width: auto;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
 import type { VerdictOrUnknown } from '~~/core/judge/judge'
+import { machinesToCsv } from '~~/shared/register/csv'
 import type { MachineSummary } from '~~/shared/api/answers'
 
 const words = useWords()
@@ -10,6 +11,11 @@ const { data, failure, load } = useAnswer<readonly MachineSummary[]>(() => '/api
 const { searchAsked } = useKeyEvents()
 const wanted = ref('')
 const adding = ref(false)
+const importing = ref(false)
+const retiredToo = ref(false)
+const csv = computed(() =>
+  data.value ? `data:text/csv;charset=utf-8,${encodeURIComponent(machinesToCsv(data.value))}` : '',
+)
 const search = useTemplateRef<{ focus: () => void }>('search')
 watch(searchAsked, () => nextTick(() => search.value?.focus()))
 onMounted(() => searchAsked.value > 0 && search.value?.focus())
@@ -19,6 +25,7 @@ const joined = (m: MachineSummary) =>
 const shown = computed(() => {
   const parts = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
   return (data.value ?? [])
+    .filter((m) => retiredToo.value || !m.retired)
     .filter((m) => {
       const text = [m.tag, m.name, m.area, m.movableName, m.stationaryName, joined(m)].join(' ').toLowerCase()
       return parts.every((part) => text.includes(part))
@@ -40,6 +47,11 @@ const shown = computed(() => {
         :placeholder="w.searchHint"
         clearable
       />
+      <el-checkbox v-if="data?.some((m) => m.retired)" v-model="retiredToo">{{ w.retiredToo }}</el-checkbox>
+      <el-button tag="a" class="quiet-button" :href="csv" download="machines.csv">{{
+        words.register.csv.out
+      }}</el-button>
+      <el-button class="quiet-button" @click="importing = true">{{ words.register.csv.in }}</el-button>
       <el-button class="quiet-button" @click="adding = true">{{ w.register }}</el-button>
     </div>
     <LoadState :waiting="!data" :failure="failure" @again="load">
@@ -84,11 +96,12 @@ const shown = computed(() => {
         </el-table-column>
         <el-table-column width="110" align="right">
           <template #default="{ row }"
-            ><strong>{{ row.openJob ? w.jobOpen : '' }}</strong></template
+            ><strong>{{ row.retired ? w.retired : row.openJob ? w.jobOpen : '' }}</strong></template
           >
         </el-table-column>
       </el-table>
     </LoadState>
+    <MachinesFile v-model="importing" :register="data ?? []" @taken="load" />
     <MachineForm v-model="adding" :machine="null" @saved="navigateTo(`/machines/${$event}`)" />
   </div>
 </template>

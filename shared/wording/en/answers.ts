@@ -1,5 +1,7 @@
 /** What the server says when it takes something, refuses it, or can't answer. */
 export const answers = {
+  retired: (tag: string) => `${tag} is retired. Take it back into service to open a job on it.`,
+  retireJobOpen: 'A job is open on this machine. Close it, then retire the machine.',
   noPhotograph: 'This entry shows a photograph that the job doesn’t have. Send the photograph first.',
   photographId: 'Give the photograph’s id as a UUID.',
   noSheet: 'Data sheets are for couplings. This job is on belts.',

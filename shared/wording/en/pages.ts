@@ -17,6 +17,8 @@ export const pages = {
     search: 'Search the machines',
     searchHint: 'Tag, name or place',
     register: 'Register a machine',
+    retiredToo: 'Retired too',
+    retired: 'retired',
     noneFits: 'No machine fits these words.',
     none: 'No machine is registered yet.',
     tag: 'Tag',
@@ -33,6 +35,12 @@ export const pages = {
       `${area} · ${drive} · ${kw} kW · ${rpm} rpm`,
     inJob: (kw: number, drive: string, joined: string, rpm: number) =>
       `${kw} kW ${drive} · ${joined} · ${rpm} rpm`,
+    retire: 'Retire it',
+    retired: 'Retired: kept with its jobs; no new job is opened.',
+    backToService: 'Take it back into service',
+    retireTitle: (tag: string) => `Retire ${tag}?`,
+    retireWhat:
+      'It leaves the list and Today. Its record and its jobs stay, and it can be taken back into service.',
     change: 'Change the register',
     copy: 'Register one like it',
     goOn: 'Go on with the open job',
