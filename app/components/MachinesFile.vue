@@ -59,7 +59,7 @@ const take = async () => {
   <el-dialog v-model="shown" :title="w.title" width="min(760px, 96vw)" append-to-body destroy-on-close>
     <p>{{ w.hint }}</p>
     <el-upload :auto-upload="false" :show-file-list="false" accept=".csv,text/csv" :on-change="choose">
-      <el-button class="quiet-button">{{ w.choose }}</el-button>
+      <span class="el-button quiet-button">{{ w.choose }}</span>
     </el-upload>
     <p v-if="said" role="status">{{ said }}</p>
     <template v-if="read">

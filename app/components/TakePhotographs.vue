@@ -59,10 +59,11 @@ const remove = (id: string) => {
       :on-change="add"
       class="add"
     >
-      <el-button :loading="working > 0">
-        <IconCamera v-if="working === 0" class="icon" />
+      <!-- The upload is the button: its face is only a face. -->
+      <span class="el-button face" :class="{ 'is-disabled': working > 0 }">
+        <IconCamera aria-hidden="true" class="icon" />
         {{ working > 0 ? w.view.scaling : w.view.addPhotograph }}
-      </el-button>
+      </span>
     </el-upload>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
   </div>
@@ -90,7 +91,7 @@ const remove = (id: string) => {
 .icon {
   margin-right: 8px;
 }
-.add :deep(.el-button) {
+.face {
   min-height: var(--touch);
 }
 .fault {

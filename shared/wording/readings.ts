@@ -1,10 +1,11 @@
 import { PLANES } from '../../core/frame/planes'
 import type { Mark } from '../../core/logbook/stage'
 import type { Measurement, NotedSet } from '../../core/stages/measure/measurement'
+import { wayTurned } from '../../core/stages/measure/play'
 import type { SetUp } from '../../core/stages/setUp/setUp'
 import { METHOD_FORMS } from '../methods/forms'
 import { trustOf } from '../../core/stages/measure/readingSet'
-import { clockName, misalignmentWords } from './directions'
+import { clockName, hourName, misalignmentWords } from './directions'
 import { figure } from './figures'
 import { isParallel, namedQuantities, quantityName } from './quantities'
 import { refusalSentence } from './refusals'
@@ -169,5 +170,29 @@ export const standingWords = (m: Measurement, noted: NotedSet, { words }: Tellin
   if (noted.leftOut !== null) return w.leftOut(noted.leftOut)
   if (noted.usedAnyway !== null) return w.usedAnyway(noted.usedAnyway)
   if (m.used.includes(noted.set.entry.id)) return w.used
+  if (m.sets[0] && wayTurned(noted.set) !== wayTurned(m.sets[0].set)) return w.otherWay
   return noted.set.sound ? w.disagrees : w.fails
+}
+
+/** What turning the other way showed: play, where, how far it trails, and what it would do to the feet. */
+export const playWords = (m: Measurement, telling: Telling): string => {
+  const { play } = m
+  if (!play) return ''
+  const { units, footNames } = telling
+  const w = telling.words.measuring.play
+  const small = (t: number) => figure(Math.abs(t), 'displacement', units, { unit: true })
+  const dial = play.dials.find((d) => d.name === play.dial)
+  const worst = dial?.worst
+  if (!play.over || !dial || !worst) return w.none(small(play.limit))
+  const trails = dial.lag === null ? '' : w.trails(String(Math.round(Math.abs(dial.lag) * 10) / 10))
+  const moved = play.feet
+    .map((f) => ({ id: f.id, by: Math.max(Math.abs(f.move.v ?? 0), Math.abs(f.move.h ?? 0)) }))
+    .sort((a, b) => b.by - a.by)[0]
+  return w.found(
+    circleName(dial.name, telling).toLowerCase(),
+    small(worst.difference),
+    hourName(worst.clock, telling),
+    trails,
+    moved ? w.feet(footNames(moved.id), small(moved.by)) : '',
+  )
 }

@@ -75,6 +75,15 @@ export const trustRows = (m: Measurement, telling: Telling): readonly TrustRow[]
       passes: !last.flags.includes('return-to-zero'),
     })
   }
+  const { play } = m
+  const shown = play?.dials.find((x) => x.name === play.dial)
+  if (play && shown?.worst)
+    rows.push({
+      name: w.play(circleName(shown.name, telling), hourName(shown.worst.clock, telling)),
+      found: d(Math.abs(shown.worst.difference)),
+      limit: d(play.limit),
+      passes: !play.over,
+    })
   const { repeat } = m
   if (!repeat || (believed && !(m.used.includes(repeat.first) && m.used.includes(repeat.second)))) return rows
   for (const circle of last.setUp.circles) {

@@ -164,7 +164,11 @@ export class Job {
   }
 
   stage(name: string) {
-    return this.page.getByRole('navigation', { name: 'Stages of this job' }).getByRole('button', { name })
+    // By how it begins: what a stage found may name another one.
+    const begins = new RegExp(`^${name}`)
+    return this.page
+      .getByRole('navigation', { name: 'Stages of this job' })
+      .getByRole('button', { name: begins })
   }
 
   get meaning() {

@@ -217,3 +217,24 @@ test('written on paper first: figures in one box, read back, then logged', async
   const answer = await page.request.get(sheet ?? '')
   expect([answer.status(), answer.headers()['content-type']]).toEqual([200, 'application/pdf'])
 })
+
+test('a set turned the other way shows play and is not mixed with the others; what was checked is kept', async ({
+  page,
+}) => {
+  const job = new Job(page)
+  await job.begun([...lockOut, feetSit, hubsClose])
+  await page.getByText('Dials preloaded to mid-travel').click()
+  await job.setUp()
+  await job.stage('Set up').click()
+  await page.getByRole('button', { name: 'Correct the set-up in force' }).click()
+  await expect(page.getByRole('checkbox', { name: 'Dials preloaded to mid-travel' })).toBeChecked()
+  await page.getByRole('button', { name: 'Leave it as it was' }).click()
+  await job.stage('As found').click()
+  await job.read([0, -2.5, -23, -20.5], [0, 1, 3.5, 2.5])
+  await page.getByText('Turned the other way, to find play').click()
+  await job.read([0, -9.5, -23, -20.5], [0, 1, 3.5, 2.5])
+  await expect(page.getByText(/Turned the other way the rim reads .* there is play/)).toBeVisible()
+  await expect(page.getByText('turned the other way: for play only')).toBeVisible()
+  await job.read([0, -2.5, -23, -20.5], [0, 1, 3.5, 2.5])
+  await expect(job.meaning).toContainText('Out of band')
+})

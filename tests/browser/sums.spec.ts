@@ -1,4 +1,5 @@
-import { expect, test } from './job'
+import { lockOut } from '../support/entries'
+import { expect, Job, test } from './job'
 
 test('a sum is found by what one wants to know, worked out as one types, and kept', async ({
   page,
@@ -60,4 +61,19 @@ test('a link brings its numbers along', async ({ page }) => {
   await page.goto(`/sums/level#${encodeURIComponent(JSON.stringify(input))}`)
   await expect(page.getByText('Put 8 mil under both feet of the low end.')).toBeVisible()
   await expect(page.getByLabel('Bolt spacing')).toHaveValue('10')
+})
+
+test('a sum is kept into an open job as its stage would have written it', async ({ page }) => {
+  const job = new Job(page)
+  const tag = await job.begun([...lockOut])
+  await page.goto('/sums/soft-foot')
+  await page.getByRole('button', { name: 'Fill in the example' }).click()
+  await page.getByRole('button', { name: 'Keep into a job' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Keep into a job' })
+  await dialog.getByRole('combobox', { name: 'Open job' }).press('Enter')
+  await page.getByRole('option', { name: new RegExp(tag) }).click()
+  await expect(dialog.getByText('It is written as the stage would have: Feet.')).toBeVisible()
+  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await dialog.getByRole('link', { name: 'Go to the job' }).click()
+  await expect(job.stage('Feet')).toContainText(/read|rises|rock/i)
 })

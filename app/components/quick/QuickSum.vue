@@ -38,6 +38,7 @@ const asText = () =>
     headline.value,
     ...rows.value.map((r) => `${'  '.repeat(r.depth)}${r.label}${r.value === '' ? '' : `: ${r.value}`}`),
   ].join('\n')
+const keeping = ref(false)
 const { copy, copied } = useClipboard({ legacy: true })
 const copyText = () => copy(asText())
 const copyLink = () =>
@@ -91,10 +92,14 @@ const copyLink = () =>
       <el-button v-if="example" link class="text-button" @click="fill(example)">{{ w.example }}</el-button>
       <el-button link class="text-button" @click="clear">{{ w.clear }}</el-button>
       <el-button link class="text-button" @click="copyLink">{{ w.link }}</el-button>
+      <el-button link class="text-button" :disabled="!answer?.ok" @click="keeping = true">{{
+        w.keep.open
+      }}</el-button>
       <el-button class="next-button" :disabled="!answer?.ok" @click="copyText">{{
         copied ? w.copied : w.copy
       }}</el-button>
     </div>
+    <KeepIntoJob :id="id" v-model="keeping" :input="read.input" :as-text="asText" />
   </aside>
 </template>
 

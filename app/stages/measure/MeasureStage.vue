@@ -15,7 +15,7 @@ import { FOUR_QUARTERS, ownClock, type ReadingBox } from '~~/shared/stages/measu
 import { readingsWorking } from '~~/shared/stages/measure/working'
 import { figure } from '~~/shared/wording/figures'
 import { meaningOfMeasuring } from '~~/shared/wording/headlines'
-import { circleName, setName } from '~~/shared/wording/readings'
+import { circleName, playWords, setName } from '~~/shared/wording/readings'
 import { toleranceSource } from '~~/shared/wording/tolerances'
 import { useKeyEvents } from '~/composables/useKeys'
 import QuickEntry from './QuickEntry.vue'
@@ -220,6 +220,12 @@ const turnNote = computed(() =>
         {{ v.table }}
       </el-button>
     </template>
+    <el-checkbox
+      v-if="taking && reads === 'dials' && logged?.sets.length"
+      v-model="form.turnedBack"
+      class="back"
+      >{{ w.play.turnBack }}</el-checkbox
+    >
     <p v-if="taking && turnNote" class="note">{{ turnNote }}</p>
     <template v-if="taking">
       <div v-if="!asTable" class="pads">
@@ -300,6 +306,7 @@ const turnNote = computed(() =>
       :source="source"
     />
     <TrustTable v-if="measurement" :measurement="measurement" />
+    <p v-if="measurement?.play">{{ playWords(measurement, telling) }}</p>
     <AchievedNote v-if="lastMove" :move="lastMove" />
     <p v-if="taking && reads === 'dials' && read.blank && !measurement?.sets.length" class="muted">
       {{ telling.words.safety.turning }}
@@ -343,6 +350,11 @@ const turnNote = computed(() =>
 </template>
 
 <style scoped>
+.back {
+  --el-checkbox-text-color: var(--scribe);
+  --el-checkbox-checked-text-color: #fff;
+  min-height: var(--touch);
+}
 .note {
   color: var(--scribe-dim);
   font-size: 14px;

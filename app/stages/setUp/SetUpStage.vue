@@ -2,6 +2,7 @@
 import type { LogEntry } from '~~/core/logbook/entry'
 import { settleSetUp } from '~~/core/stages/setUp/setUp'
 import { METHOD_FORMS, type OfferedMethod } from '~~/shared/methods/forms'
+import { checksOf } from '~~/shared/stages/setUp/form'
 import {
   boxName,
   choiceRows,
@@ -34,6 +35,7 @@ const methods = computed(() =>
     name: telling.value.words.measuring.methods[value],
   })),
 )
+const checks = computed(() => checksOf(form.value, context.value.machine))
 const preview = computed(() => {
   const { payload } = read.value
   if (!payload) return null
@@ -240,7 +242,12 @@ onMounted(() => {
     </div>
   </BoardFrame>
   <LedgerFrame :mark="meaning.mark" :headline="meaning.headline">
-    <p>{{ w.view.checks[method.reads] }}</p>
+    <div>
+      <h3>{{ w.checked }}</h3>
+      <el-checkbox-group v-model="form.checked" :disabled="closed" :aria-label="w.checked" class="checks">
+        <el-checkbox v-for="c in checks" :key="c" :value="c">{{ w.checks[c] }}</el-checkbox>
+      </el-checkbox-group>
+    </div>
     <p v-if="method.reads === 'dials'" class="muted">{{ telling.words.safety.turning }}</p>
     <template v-if="job.coupled?.setUp && !closed">
       <p v-if="form.correcting && sets" class="muted">
@@ -276,6 +283,19 @@ onMounted(() => {
 </template>
 
 <style scoped>
+h3 {
+  font-size: 15px;
+}
+.checks :deep(.el-checkbox) {
+  display: flex;
+  height: auto;
+  min-height: 40px;
+  margin-right: 0;
+  white-space: normal;
+}
+.checks :deep(.el-checkbox__label) {
+  line-height: 1.25;
+}
 .method {
   flex: none;
   width: 250px;

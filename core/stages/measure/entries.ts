@@ -15,6 +15,8 @@ export interface ReadingEntries {
     readonly circles: Readonly<Record<string, readonly TypedReading[]>>
     /** What each dial showed after the full turn, by circle; null when it wasn't read. */
     readonly returned: Readonly<Record<string, number>> | null
+    /** Turned to the marks the other way than the other sets, to find play. */
+    readonly turned?: 'with' | 'against' | undefined
   }
   'set-used-anyway': { readonly set: string; readonly why: string }
   'set-left-out': { readonly set: string; readonly why: string }

@@ -8,6 +8,7 @@ import { measureArranged } from '../../methods/method'
 import { closureLimit } from '../../trust/closure'
 import { suspectReadings } from '../../trust/suspects'
 import type { Degrees } from '../../units/unitSystem'
+import { playBetween, wayTurned, type Play } from './play'
 import { compareSets, trustLimits, type ReadingSet, type RepeatReport } from './readingSet'
 
 /**
@@ -44,6 +45,8 @@ export interface Measurement {
   readonly coupling: Misalignment | null
   readonly judgement: Judgement | null
   readonly feet: readonly FootResult[]
+  /** Between the last set and the last one turned the other way; null where none was. */
+  readonly play: Play | null
 }
 
 const MOST_COMPARED = 6
@@ -123,7 +126,11 @@ const findSuspects = (
  */
 export const measureRound = remember(
   (tolerance: SettledTolerance, target: Misalignment, ...sets: readonly NotedSet[]): Measurement => {
-    const offered = sets.filter((s) => s.set.measured !== null && s.leftOut === null)
+    const whole = sets.filter((s) => s.set.measured !== null && s.leftOut === null)
+    // Play would make sets turned opposite ways disagree: the first one's way counts, the others show the play.
+    const way = whole[0] && wayTurned(whole[0].set)
+    const offered = whole.filter((s) => wayTurned(s.set) === way)
+    const other = whole.filter((s) => wayTurned(s.set) !== way).pop()
     const admitted = offered.filter((s) => s.set.sound || s.usedAnyway !== null)
     const chosen = admitted.filter((s) => s.usedAnyway !== null)
     const agreeing = agreeingSets(admitted, tolerance)
@@ -147,6 +154,7 @@ export const measureRound = remember(
     const [a, b] = admitted.slice(-2)
     const coupling = combined?.coupling ?? null
     const setUp = used[used.length - 1]?.set.setUp
+    const same = offered.filter((s) => s.set.setUp === other?.set.setUp).pop()
     return {
       sets,
       used: used.map((s) => s.set.entry.id),
@@ -164,6 +172,7 @@ export const measureRound = remember(
       coupling,
       judgement: coupling && judge(coupling, tolerance, target),
       feet: coupling && setUp ? feetFor(coupling, setUp.feet, target) : [],
+      play: other && same ? playBetween(same.set, other.set, same.set.setUp.feet) : null,
     }
   },
 )

@@ -1,5 +1,6 @@
 import type { MethodGiven } from '../../methods/methods'
 import type { MachineRole } from '../../plan/movePlan'
+import type { SetUpCheck } from './checks'
 import type { UnitSystem } from '../../units/unitSystem'
 
 /** How the instrument stands, in contract units of `units`. */
@@ -16,6 +17,8 @@ export interface SetUpPayload {
   readonly returned: Readonly<Record<string, number>>
   /** Why it is used although a dial missed zero; empty when none did. */
   readonly why: string
+  /** What was checked before reading; nothing is known of sets logged before it was asked. */
+  readonly checked?: readonly SetUpCheck[] | undefined
 }
 
 export interface SetUpEntries {

@@ -5,7 +5,7 @@ import { hourName } from '../../../shared/wording/directions'
 import { METHOD_FORMS } from '../../../shared/methods/forms'
 import { placeName } from '../../../shared/stages/measure/drawing'
 import { figure, UNIT_NAMES } from '../../../shared/wording/figures'
-import { circleName, setName, weakWords } from '../../../shared/wording/readings'
+import { circleName, playWords, setName, weakWords } from '../../../shared/wording/readings'
 import { trustRows } from '../../../shared/wording/trustRows'
 import { figures, grid, heading, when } from '../blocks'
 import { together } from '../together'
@@ -72,6 +72,7 @@ const round = (m: Measurement, title: string, { telling, personName }: Reported)
     ...reasons.map((text): Content => ({ text, bold: true })),
     { text: w.checks(checks.join('; ')) },
     ...(weak ? [{ text: weak }] : []),
+    ...(m.play ? [{ text: playWords(m, telling) }] : []),
   ]
   return [together(...body)]
 }

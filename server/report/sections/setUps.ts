@@ -78,6 +78,15 @@ export const setUps: Section<Pick<CoupledState, 'setUp' | 'measurements'>> = (
           ...(METHOD_FORMS[setUp.how.method].reads === 'dials' ? [w.turned(shown, setUp.holdsZero)] : []),
         ].join(' '),
       },
+      ...(setUp.entry.payload.checked?.length
+        ? [
+            {
+              text: words.setUp.checkedWere(
+                setUp.entry.payload.checked.map((c) => words.setUp.checks[c].toLowerCase()).join('; '),
+              ),
+            },
+          ]
+        : []),
       ...(setUp.holdsZero ? [] : [{ text: w.usedAlthough(why), bold: true }]),
     )
   })

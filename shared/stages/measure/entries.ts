@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { clock, figure, units } from '../../calculation/fields'
+import { clock, figure, oneOf, units } from '../../calculation/fields'
 import { issue } from '../../issue'
 import { defineKind } from '../../logbook/kind'
 import { text, uuid, why } from '../../text'
@@ -21,6 +21,7 @@ export const readingKinds = {
       units,
       circles: byCircle(typedReadings),
       returned: byCircle(figure('after-the-turn')).nullable(),
+      turned: oneOf('way-turned', ['with', 'against']).optional(),
     }),
   ),
   'set-used-anyway': defineKind('set-used-anyway', z.object({ set: uuid('set'), why })),

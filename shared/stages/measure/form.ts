@@ -11,6 +11,8 @@ export interface ReadingTexts {
   positions: number[]
   /** Zeroed at 12 for 12 and 6, again at 3 for 3 and 9. */
   zeroedTwice: boolean
+  /** Turned to the marks the other way than the sets before, to find play. */
+  turnedBack: boolean
   /** By circle, then by clock angle. */
   circles: Record<string, Record<string, string>>
   /** By circle. */
@@ -70,6 +72,7 @@ export const blankReadings = (
     units,
     positions: [...positions],
     zeroedTwice,
+    turnedBack: false,
     circles: Object.fromEntries(
       circles.map((c) => [
         c,
@@ -90,6 +93,7 @@ export const editReadings = (noted: NotedSet, units: UnitSystem): ReadingTexts =
     units,
     positions: (set.read[first] ?? []).map((r) => r.clock),
     zeroedTwice: (set.read[first] ?? []).some((r) => r.group !== undefined),
+    turnedBack: set.entry.payload.turned === 'against',
     circles: Object.fromEntries(
       set.setUp.circles.map((c) => [
         c,
@@ -192,6 +196,7 @@ export const readReadings = (
           !turns || turned.some(([, v]) => v === null)
             ? null
             : Object.fromEntries(turned.map(([c, v]) => [c, v ?? 0])),
+        ...(texts.turnedBack ? { turned: 'against' as const } : {}),
       },
     },
   }

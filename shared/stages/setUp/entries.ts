@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { figure, oneOf, positive, units } from '../../calculation/fields'
+import { SET_UP_CHECKS } from '../../../core/stages/setUp/checks'
 import { issue } from '../../issue'
 import { defineKind } from '../../logbook/kind'
 import { setUpSchemas } from '../../methods/setUps'
@@ -34,6 +35,10 @@ export const setUpKinds = {
       graduation: byCircle(positive('graduation')),
       returned: byCircle(figure('after-the-turn')),
       why: text('why', 500),
+      checked: z
+        .array(oneOf('set-up-checks', SET_UP_CHECKS), { error: issue('checks-as-a-list') })
+        .max(SET_UP_CHECKS.length, { error: issue('checks-as-a-list') })
+        .optional(),
     }),
   ),
 }

@@ -2,6 +2,7 @@ import { travels, type Turning } from '../../../core/coupling/dialSet'
 import { distanceSlip, sagDiffers } from '../../../core/setup/distanceSlip'
 import { methodToCore, type MethodGiven } from '../../../core/methods/methods'
 import type { CoupledMachine } from '../../../core/register/machine'
+import { checksFor, type SetUpCheck } from '../../../core/stages/setUp/checks'
 import type { SetUpPayload } from '../../../core/stages/setUp/entries'
 import { beyondReturnLimit } from '../../../core/trust/returnToZero'
 import { fromCore, toCore, type UnitSystem } from '../../../core/units/unitSystem'
@@ -38,6 +39,8 @@ export interface SetUpTexts {
   /** By circle. */
   returned: Record<string, string>
   why: string
+  /** What is ticked as checked. */
+  checked: SetUpCheck[]
 }
 
 /** What a new set-up is held against: the register, and this machine's last set-up. */
@@ -108,6 +111,7 @@ export const startSetUp = (context: SetUpContext, units: UnitSystem, method?: Of
         : '0.01',
     returned: Object.fromEntries(form.circles(choices).map((c) => [c, ''])),
     why: '',
+    checked: [],
   }
 }
 
@@ -120,6 +124,7 @@ export const editSetUp = (setUp: SetUpPayload, context: SetUpContext, units: Uni
     turning: 'rim' in setUp.how.given ? (setUp.how.given.rim.turning ?? 'both') : texts.turning,
     returned: Object.fromEntries(Object.entries(setUp.returned).map(([c, x]) => [c, small(x)])),
     why: setUp.why,
+    checked: [...(setUp.checked ?? [])],
   }
 }
 
@@ -166,6 +171,14 @@ const slipRemark = (mm: number, known: number, source: string, telling: Telling)
       return NO_REMARK
   }
 }
+
+/** What is to be checked for the set-up in the boxes. */
+export const checksOf = (texts: SetUpTexts, machine: CoupledMachine): readonly SetUpCheck[] =>
+  checksFor(
+    machine,
+    texts.method,
+    METHOD_FORMS[texts.method].circles(texts.choices).filter((c) => c.startsWith('face')).length,
+  )
 
 /** Reads the boxes: what they hold, what is odd about it, and the entry they make. */
 export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Telling): SetUpRead => {
@@ -275,6 +288,7 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
 
   const inUnits = (mm: number, measure: 'distance' | 'displacement') =>
     Number(fromCore(mm, measure, units).toPrecision(12))
+  const checked = checksOf(texts, context.machine).filter((c) => texts.checked.includes(c))
   const payload = (): SetUpPayload => {
     // A method's form knows no units: given numbers in the entry's, it makes the entry's set-up.
     const values: FormValues = {
@@ -294,6 +308,7 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
       graduation: Object.fromEntries(circles.map((c) => [c, inUnits(graduation ?? 0, 'displacement')])),
       returned: Object.fromEntries(circles.map((c) => [c, inUnits(returned[c] ?? 0, 'displacement')])),
       why: missesZero ? texts.why.trim() : '',
+      ...(checked.length > 0 ? { checked } : {}),
     }
   }
   return {

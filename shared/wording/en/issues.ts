@@ -28,6 +28,7 @@ export const issues = {
   'tools-as-a-list': () => 'Give the tools as a list.',
   'instruments-as-a-list': () => 'Give the instruments as a list.',
   'retired-or-not': () => 'Say whether the machine is retired: true or false.',
+  'checks-as-a-list': () => 'Give what was checked as a list.',
   'outline-figures': () => 'Give length, width, slot and toBolt as numbers above zero.',
   'places-as-a-list': () => 'Give the places as a list, one to twenty.',
   'photographs-as-a-list': () => 'Give the photographs as a list of their ids.',

@@ -108,10 +108,21 @@ export const measuring = {
     used: 'used',
     leftOut: (why: string) => `left out: ${why}`,
     usedAnyway: (why: string) => `used anyway: ${why}`,
+    otherWay: 'turned the other way: for play only',
     disagrees: 'not used: disagrees',
     fails: 'not used: fails its check',
   },
+  play: {
+    none: (limit: string) =>
+      `Turned the other way every dial reads the same within ${limit}: no play to mind.`,
+    found: (circle: string, by: string, hour: string, trails: string, feet: string) =>
+      `Turned the other way the ${circle} reads ${by} otherwise at ${hour}${trails}: there is play. Come to every mark from the same side.${feet}`,
+    trails: (degrees: string) => `, trailing by ${degrees}°`,
+    feet: (pair: string, by: string) => ` Mixed, it would send the ${pair} feet ${by} astray.`,
+    turnBack: 'Turned the other way, to find play',
+  },
   checks: {
+    play: (circle: string, hour: string) => `Play, ${circle.toLowerCase()} at ${hour}`,
     sum: (circle: string) => `${circle}, sum check`,
     misfit: (circle: string) => `${circle}, worst misfit`,
     spare: (circle: string) => `${circle}, spare readings`,

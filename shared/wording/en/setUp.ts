@@ -1,3 +1,5 @@
+import type { SetUpCheck } from '../../../core/stages/setUp/checks'
+
 /** What the set-up asks and says. */
 export const setUp = {
   complete: 'The set-up is complete and holds its zero.',
@@ -42,6 +44,20 @@ export const setUp = {
     stationary:
       'The bar hangs from the driven side: on a level pair its dial reads minus twice the sag at 6, as if the motor sat low. It is taken out.',
   },
+  checks: {
+    tight: 'Brackets tight: shaken by hand, the needle comes back',
+    preload: 'Dials preloaded to mid-travel',
+    'push-test': 'Push test: plunger in, the number rises',
+    clearance: 'Clear for a full turn',
+    marked: 'Places marked, so that it can be refitted',
+    'floats-pushed': 'Shaft pushed to one side before every reading: it floats',
+    'hubs-clean': 'Hubs clean, straightedge true, blades slid and not forced',
+    'each-own-machine': 'Each head on its own machine: nudge one and see which number moves',
+    'cords-clear': 'Cords clear of the turning shafts',
+    'sign-proved': 'Sign proved: the motor lifted a little, the number watched',
+  } satisfies Record<SetUpCheck, string>,
+  checked: 'Checked before reading',
+  checkedWere: (list: string) => `Checked before reading: ${list}.`,
   /** What stands on the stage itself. */
   view: {
     titles: { dials: 'Set up the dials', felt: 'Set up the feelers', values: 'Set up the instrument' },
@@ -58,13 +74,6 @@ export const setUp = {
     circleForms: { diameter: 'Diameter', radius: 'Radius' },
     turn: 'Zero the dials at the start. Turn one full turn the way you will read. They show now:',
     whyUsed: 'Why it is used although a dial missed zero',
-    checks: {
-      dials:
-        'Bracket tight, dials preloaded to mid-travel, clear for a full sweep. Press a plunger: does the number rise?',
-      felt: 'Hubs clean and free of burrs, straightedge true. A blade slides with a light drag; it is never forced.',
-      values:
-        'Lift the motor a little at one end, or push it: does the instrument count up or down? That is its sign.',
-    },
     correctInForce: 'Correct the set-up in force',
     correct: 'Correct the set-up',
     motor: 'Motor',

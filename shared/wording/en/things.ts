@@ -281,6 +281,8 @@ export const things = {
   'face-limit': 'the limit at the faces',
   'pipe-flanges': 'whether the pipe flanges are bolted or slack',
   'view-from': 'the end it is seen from',
+  'way-turned': 'which way the shafts were turned',
+  'set-up-checks': 'what was checked at the set-up',
   tool: 'the tool',
   tools: 'the tools',
   instruments: 'the instruments',
