@@ -91,7 +91,7 @@ interface Document {
               readonly schema: JsonSchema
             }[]
             readonly requestBody?: {
-              readonly content: { readonly 'application/json': { readonly schema: JsonSchema } }
+              readonly content: Readonly<Record<string, { readonly schema?: JsonSchema }>>
             }
           }
         >
@@ -113,6 +113,12 @@ interface Known {
   readonly tags: readonly string[]
 }
 
+/** An id nobody has used, the same for the same seed. */
+const fromUuid = (random: Random): string => {
+  const hex = (n: number) => Array.from({ length: n }, () => Math.floor(random() * 16).toString(16)).join('')
+  return `${hex(8)}-${hex(4)}-4${hex(3)}-a${hex(3)}-${hex(12)}`
+}
+
 const NAMES = ['%00', '%', '..', '%2e%2e', 'CP-99', '%F0%9F%98%80', 'a'.repeat(400), '%ff', "'", '*']
 
 const shotFor = (document: Document, known: Known, random: Random): Shot => {
@@ -120,6 +126,7 @@ const shotFor = (document: Document, known: Known, random: Random): Shot => {
   const [method, route] = pick(random, Object.entries(methods))
   const name = (part: string) => {
     if (random() < 0.2) return pick(random, NAMES)
+    if (part === 'photograph') return fromUuid(random)
     return part === 'id' ? pick(random, known.jobs) : part === 'tag' ? pick(random, known.tags) : 'judge'
   }
   const query = (route.parameters ?? [])
@@ -134,8 +141,13 @@ const shotFor = (document: Document, known: Known, random: Random): Shot => {
   const operation = /^\/api\/calc\/([\w-]+)$/.exec(path)?.[1]
   const example =
     operation && OPERATIONS.some((o) => o.name === operation) ? readExample(operation).input : undefined
-  const schema = route.requestBody?.content['application/json'].schema
-  let body: string | null = null
+  const content = route.requestBody?.content ?? {}
+  const schema = content['application/json']?.schema
+  const [file] = Object.keys(content).filter((type) => type !== 'application/json')
+  // A file of any bytes, now and then one that begins as a picture does.
+  let body: string | null = file
+    ? `${random() < 0.5 ? '\u0089PNG\r\n' : ''}${'x'.repeat(random() * 900)}`
+    : null
   if (schema) {
     const value = inputFor(schema, example, random)
     // Somebody who works here, most of the time: the deeper checks come after that.
@@ -149,7 +161,7 @@ const shotFor = (document: Document, known: Known, random: Random): Shot => {
     method: odd < 0.03 ? pick(random, ['DELETE', 'PATCH', 'OPTIONS', 'HEAD']) : method.toUpperCase(),
     path: ascii(`${filled}${query.length ? `?${query.join('&')}` : ''}`),
     body,
-    type: odd > 0.97 ? pick(random, ['text/plain', 'application/xml', '']) : 'application/json',
+    type: odd > 0.97 ? pick(random, ['text/plain', 'application/xml', '']) : (file ?? 'application/json'),
   }
 }
 

@@ -205,7 +205,6 @@ export const look = {
     width: 'Corner to corner, across',
     logBase: 'Log the base level',
     readNext: (edge: string) => `Read along the ${edge} next`,
-    shimHere: (by: string) => `${by} under`,
     highest: 'highest',
     foot: 'For the foot',
     thickness: 'Sheet',
@@ -214,7 +213,6 @@ export const look = {
     shimWidth: 'Width',
     bolt: 'Bolt',
     slot: 'Slot, where it is another',
-    slotIs: (slot: string) => `slot ${slot}`,
     toBolt: 'Open edge to bolt’s middle',
     logSheet: 'Log what was cut',
     svg: 'SVG to scale',
@@ -243,7 +241,6 @@ export const look = {
     tooMany: (n: number) => `A place takes ${n} photographs at a time. Log these first.`,
     notKept:
       'This device can’t keep photographs now: its storage is full or closed. Free some, then take it again.',
-    gone: 'A photograph is missing on this device and on the server. Take it out of the entry, or take it again.',
     otherOne: 'Another photograph is kept under that id.',
     jobFull: 'This job has as many photographs as are kept of one job.',
     onTheWay: 'on its way',
