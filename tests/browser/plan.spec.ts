@@ -1,11 +1,6 @@
 import { expect, Job, test } from './job'
 
-const goToPlan = async (job: Job) => {
-  // Other tests may have opened more jobs than Today shows at first.
-  const answer = await job.page.request.get('/api/jobs?machine=CP-14&open=yes')
-  const { rows } = (await answer.json()) as { rows: { id: string }[] }
-  await job.page.goto(`/jobs/${rows[0]?.id ?? ''}`)
-}
+const goToPlan = (job: Job) => job.goToOpen('CP-14')
 const WORKER = '**/plan.worker*'
 
 test('a long search for plans says so, can be stopped, and taken up again', async ({ page }) => {

@@ -112,8 +112,7 @@ test('another viewer of the job sees each entry as it comes', async ({ page, con
 
 test('the plan can be dragged by real shims, and left with a reason', async ({ page }) => {
   const job = new Job(page)
-  await page.goto('/')
-  await page.getByRole('link', { name: /CP-14/ }).first().click()
+  await job.goToOpen('CP-14')
   await expect(job.meaning).toContainText('brings it in band')
   const foot = page.getByRole('slider', { name: 'inboard feet, vertical' })
   const before = await foot.getAttribute('aria-valuenow')
