@@ -26,12 +26,13 @@ const OUT_OF_REACH = {
 /** Asks the server; failures come as ApiFailure with a sentence to show. */
 export const askServer = async <T>(
   path: string,
-  options: { method?: 'GET' | 'POST' | 'PUT'; body?: unknown; file?: Blob } = {},
+  options: { method?: 'GET' | 'POST' | 'PUT'; body?: unknown; file?: Blob; seconds?: number } = {},
 ): Promise<T> => {
   let response: Response
   try {
     response = await fetch(path, {
       method: options.method ?? 'GET',
+      ...(options.seconds ? { signal: AbortSignal.timeout(options.seconds * 1000) } : {}),
       ...(options.file ? { body: options.file, headers: { 'content-type': options.file.type } } : {}),
       ...(options.body === undefined
         ? {}

@@ -59,6 +59,6 @@ export const forgetPhotographs = async (ids: readonly string[]): Promise<void> =
 export const sendPhotographs = async (job: string, ids: readonly string[]): Promise<void> => {
   for (const id of ids) {
     const file = await keptPicture(id)
-    if (file) await askServer(photographPath(job, id), { method: 'PUT', file })
+    if (file) await askServer(photographPath(job, id), { method: 'PUT', file, seconds: 60 })
   }
 }

@@ -8,13 +8,21 @@ import { forgetPhotographs, sendPhotographs } from '~/device/photographs'
 import { openOutbox, type Answer, type Settlement } from '~/device/outbox'
 import { takeOverOldQueue } from '~/device/outboxQueue'
 
+/** A connection that is neither answered nor broken would hold the queue for good: sending twice is harmless. */
+const PATIENCE_SECONDS = 10
+
 const request = (row: OutboxRow) => {
   const { receivedAt: _, ...draft } = row.entry
   return row.machine === null
-    ? askServer<EntryAnswer>(`/api/jobs/${row.job}/entries`, { method: 'POST', body: draft })
+    ? askServer<EntryAnswer>(`/api/jobs/${row.job}/entries`, {
+        method: 'POST',
+        body: draft,
+        seconds: PATIENCE_SECONDS,
+      })
     : askServer<EntryAnswer>('/api/jobs', {
         method: 'POST',
         body: { id: row.job, machine: row.machine, opening: draft },
+        seconds: PATIENCE_SECONDS,
       })
 }
 

@@ -31,7 +31,7 @@ test('a whole job opened and worked out of reach arrives in order when the serve
   await job.setUp()
   await job.read(LOW.rim, LOW.face)
   await expect(page.getByRole('status').filter({ hasText: '11 entries waiting' })).toBeVisible()
-  await context.unroute('**/api/**')
+  await context.unrouteAll({ behavior: 'wait' })
   await page.evaluate(() => window.dispatchEvent(new Event('online')))
   await job.saved()
   expect((await entriesOf(page)).map((e) => e.kind)).toEqual([
