@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { CORNERS, type Corner } from '~~/core/stages/look/base'
-import { EDGES, type Edge } from '~~/core/stages/look/entries'
+import { BASE_CORNERS, type BaseCorner } from '~~/core/stages/look/base'
+import { BASE_EDGES, type BaseEdge } from '~~/core/stages/look/entries'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import type { LookTexts } from '~~/shared/stages/look/form'
 
@@ -9,25 +9,26 @@ const props = defineProps<{
   texts: LookTexts['base']
   faults: Readonly<Record<string, string>>
   /** Shim words by corner; null while nothing is worked out. */
-  corners: Readonly<Record<Corner, string>> | null
+  corners: Readonly<Record<BaseCorner, string>> | null
   /** The slope along each edge as words, empty while it isn't read. */
-  slopes: Readonly<Record<Edge, string>>
+  slopes: Readonly<Record<BaseEdge, string>>
   units: UnitSystem
   locked: boolean
 }>()
 const emit = defineEmits<{
-  text: [edge: Edge, box: 'feeler' | 'divisions' | 'reversed', text: string]
-  low: [edge: Edge, end: 'near' | 'far']
-  enter: [edge: Edge]
+  text: [edge: BaseEdge, box: 'feeler' | 'divisions' | 'reversed', text: string]
+  low: [edge: BaseEdge, end: 'near' | 'far']
+  enter: [edge: BaseEdge]
 }>()
 const { look: w } = useWords()
 const otherEnd = useOtherEnd()
-const along = (edge: Edge) => edge === 'left' || edge === 'right'
+const along = (edge: BaseEdge) => edge === 'left' || edge === 'right'
 const board = useTemplateRef<HTMLElement>('board')
 defineExpose({
-  focus: (edge: Edge) => board.value?.querySelector<HTMLInputElement>(`[data-edge="${edge}"] input`)?.focus(),
+  focus: (edge: BaseEdge) =>
+    board.value?.querySelector<HTMLInputElement>(`[data-edge="${edge}"] input`)?.focus(),
 })
-const box = (edge: Edge, which: 'feeler' | 'divisions' | 'reversed') => ({
+const box = (edge: BaseEdge, which: 'feeler' | 'divisions' | 'reversed') => ({
   modelValue: props.texts.edges[edge][which],
   onDye: true,
   units: props.units,
@@ -43,11 +44,11 @@ const box = (edge: Edge, which: 'feeler' | 'divisions' | 'reversed') => ({
 
 <template>
   <div ref="board" class="base" :class="{ 'other-end': otherEnd }">
-    <p v-for="c in CORNERS" :key="c" class="corner" :class="c">
+    <p v-for="c in BASE_CORNERS" :key="c" class="corner" :class="c">
       <span>{{ w.corners[c] }}</span>
       <strong v-if="corners" class="figure">{{ corners[c] }}</strong>
     </p>
-    <section v-for="edge in EDGES" :key="edge" class="edge" :class="edge" :data-edge="edge">
+    <section v-for="edge in BASE_EDGES" :key="edge" class="edge" :class="edge" :data-edge="edge">
       <template v-if="texts.by === 'feeler'">
         <NumberBox v-bind="box(edge, 'feeler')" :label="w.view.feeler(w.edges[edge])" />
         <ChoiceRow

@@ -61,13 +61,13 @@ const shims = (f: DrawnFoot) =>
       ? w.view.comesOut(pack(f.takenOut, props.units))
       : ''
 const otherEnd = useOtherEnd()
-/** From behind the driven machine the whole map is turned half round. */
-const rows = computed(() => (otherEnd ? [...props.feet].reverse() : props.feet))
+const seen = useRowsSeen()
+const rows = computed(() => seen(props.feet))
 const cornersOf = (f: DrawnFoot): readonly Corner[] => {
   const corners = f.left
     ? CORNERS
     : (['inboardInner', 'inboardOuter', 'outboardInner', 'outboardOuter'] as const)
-  return otherEnd ? [...corners].reverse() : corners
+  return seen(corners)
 }
 const ends = computed(() => {
   const machine = props.stationaryName.toLowerCase()

@@ -43,10 +43,10 @@ const wanted = (pair: Pair, side: Side) => {
   if (p.putIn.length) parts.push(w.putIn(pack(p.putIn, props.units)))
   return parts.join(', ')
 }
-/** From behind the driven machine the whole map is turned half round. */
 const otherEnd = useOtherEnd()
-const rows = computed(() => (otherEnd ? [...props.pairs].reverse() : props.pairs))
-const sidesSeen = otherEnd ? [...SIDES].reverse() : SIDES
+const seen = useRowsSeen()
+const rows = computed(() => seen(props.pairs))
+const sidesSeen = seen(SIDES)
 /** Leaf heights to one scale over all feet, so that packs can be compared by eye. */
 const tallest = computed(() =>
   Math.max(

@@ -4,6 +4,7 @@ import type { MachineRecord, MachineSnapshot } from '~~/shared/register/machine'
 import { MACHINE_SCHEMA } from '~~/shared/register/lifts'
 import { readSpeed } from '~~/shared/stages/open/form'
 import { deviceStore } from '~/device/database'
+import { composeEntry } from '~/device/composeEntry'
 import { newId } from '~/device/newId'
 
 /**
@@ -33,23 +34,20 @@ const start = async () => {
   if (read.value.rpm === null || !ready.value) return box.value?.focus()
   if (!ask.mayGo()) return
   const id = newId()
-  const opening = {
-    id: newId(),
-    author: session.authorId,
-    madeAt: new Date().toISOString(),
-    receivedAt: null,
-    after: null,
-    before: null,
-    supersedes: null,
-    kind: 'job-opened' as const,
-    payload: {
-      reason: reason.value,
-      rpm: read.value.rpm,
-      customer: customer.value,
-      site: site.value,
-      note: note.value,
+  const opening = composeEntry(
+    {
+      kind: 'job-opened',
+      payload: {
+        reason: reason.value,
+        rpm: read.value.rpm,
+        customer: customer.value,
+        site: site.value,
+        note: note.value,
+      },
     },
-  }
+    [],
+    session.authorId,
+  )
   // Until the server has answered, the job stands on what this device knows of the machine.
   const machine: MachineSnapshot = {
     ...props.machine,

@@ -14,3 +14,7 @@ export const useWords = (): Words => (useOtherEnd() ? fromOtherEnd(en) : en)
 
 /** Whether this person looks from behind the stationary machine; a view is set up anew when they go round. */
 export const useOtherEnd = (): boolean => useJob().viewFrom === 'stationary'
+
+/** Rows of a map of feet as they stand from where one looks: from behind the driven machine the map is turned half round. */
+export const useRowsSeen = (): (<T>(rows: readonly T[]) => readonly T[]) =>
+  useOtherEnd() ? (rows) => [...rows].reverse() : (rows) => rows

@@ -1,14 +1,12 @@
 import { defineStore } from 'pinia'
-import { foldJob, objectionTo, type Job } from '~~/core/jobs/jobs'
+import { foldJob, type Job } from '~~/core/jobs/jobs'
 import type { EntryBody, LogEntry } from '~~/core/logbook/entry'
 import { extended } from '~~/core/logbook/forward'
-import { MAY } from '~~/core/logbook/may'
 import { fromWire } from '~~/shared/logbook/lifts'
 import type { PreviousSetUp } from '~~/shared/api/answers'
 import type { MachineSnapshot } from '~~/shared/register/machine'
-import { en } from '~~/shared/wording/en'
 import type { ViewFrom } from '~~/shared/wording/otherEnd'
-import { newId } from '~/device/newId'
+import { composeEntry, refusalToLog } from '~/device/composeEntry'
 import type { OpenedJob } from '~/doors/door'
 import { serverDoor } from '~/doors/serverDoor'
 
@@ -144,29 +142,16 @@ export const useJob = defineStore('job', () => {
   const lastSeen = () => logbook.value[logbook.value.length - 1]?.id ?? null
 
   /** An entry as this person would write it now. */
-  const compose = (body: EntryBody, supersedes: LogEntry['supersedes'] = null): LogEntry => ({
-    id: newId(),
-    author: session.authorId,
-    madeAt: new Date().toISOString(),
-    receivedAt: null,
-    after: lastSeen(),
-    before: null,
-    supersedes,
-    ...body,
-  })
+  const compose = (body: EntryBody, supersedes: LogEntry['supersedes'] = null): LogEntry =>
+    composeEntry(body, logbook.value, session.authorId, supersedes)
 
   /** Logs an entry: shown at once, sent when the server can be reached. Null, with words, when it can't be. */
   const log = (body: EntryBody, supersedes: LogEntry['supersedes'] = null): LogEntry | null => {
     if (!machine.value) return null
     const entry = compose(body, supersedes)
-    const role = session.author?.role
-    if (role && !MAY[role].includes(entry.kind)) {
-      refusal.value = `${en.kinds[entry.kind]} is not for the role of ${role}. Ask a millwright or the lead.`
-      return null
-    }
-    const objection = objectionTo(machine.value, logbook.value, entry, folded.value ?? undefined)
-    refusal.value = objection ? en.objections[objection.code] : ''
-    if (objection) return null
+    const { role } = session.author ?? {}
+    refusal.value = refusalToLog(machine.value, logbook.value, entry, role, folded.value ?? undefined)
+    if (refusal.value) return null
     draft.value = null
     readRows.set(entry.id, entry)
     door.post(id.value, entry)

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { TEST_MACHINE, TestJob } from '../../core/jobs/testJob'
-import type { Edge } from '../../core/stages/look/entries'
+import type { BaseEdge } from '../../core/stages/look/entries'
 import { placesOf } from '../../core/stages/look/looks'
 import { baseWorking, pipeWorking } from '../stages/look/working'
 import { findingsOf } from './findings'
@@ -32,7 +32,7 @@ const pipe = (
   horizontal: number | null,
   limit: number | null = null,
 ) => job.add({ kind: 'pipe-read', payload: { units: 'inch', vertical, horizontal, limit, words: '' } })
-const base = (job: TestJob, slopes: Readonly<Record<Edge, number>>) =>
+const base = (job: TestJob, slopes: Readonly<Record<BaseEdge, number>>) =>
   job.add({
     kind: 'base-read',
     payload: {
@@ -153,7 +153,7 @@ describe('look and clean says', () => {
   })
 
   it('which corner gets how much, and that a twist isn’t cured by it', () => {
-    const level = (slopes: Readonly<Record<Edge, number>>) =>
+    const level = (slopes: Readonly<Record<BaseEdge, number>>) =>
       baseWords(after((j) => base(j, slopes)).state.looks.base!, T)
     expect(level({ left: 0.1, right: 0.1, coupling: 0, far: 0 })).toEqual([
       'Level within the limit: nothing to shim.',

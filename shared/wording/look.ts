@@ -1,5 +1,5 @@
-import { BASE_LIMIT, CORNERS, type BaseFound } from '../../core/stages/look/base'
-import { EDGES } from '../../core/stages/look/entries'
+import { BASE_LIMIT, BASE_CORNERS, type BaseFound } from '../../core/stages/look/base'
+import { BASE_EDGES } from '../../core/stages/look/entries'
 import type { Looks, PipeStrain } from '../../core/stages/look/looks'
 import type { FootFound } from '../../core/stages/look/shimsFound'
 import { figure, pack, UNIT_NAMES } from './figures'
@@ -35,14 +35,14 @@ export const pipeWords = (pipe: PipeStrain, telling: Telling): string => {
     : w.pipe.free(pipeWay(pipe, telling), ...limitOfPipe(pipe, telling))
 }
 
-const steepest = (base: BaseFound) => Math.max(...EDGES.map((e) => Math.abs(base.edges[e])))
+const steepest = (base: BaseFound) => Math.max(...BASE_EDGES.map((e) => Math.abs(base.edges[e])))
 
 /** What brings a base level, corner by corner; and that it is twisted, where it is. */
 export const baseWords = (base: BaseFound, telling: Telling): readonly string[] => {
   const w = telling.words.look
-  const list = CORNERS.filter((c) => /[1-9]/.test(figure(base.shims[c], 'displacement', telling.units))).map(
-    (c) => w.base.low(w.corners[c], small(base.shims[c], telling)),
-  )
+  const list = BASE_CORNERS.filter((c) =>
+    /[1-9]/.test(figure(base.shims[c], 'displacement', telling.units)),
+  ).map((c) => w.base.low(w.corners[c], small(base.shims[c], telling)))
   const twist = Math.max(Math.abs(base.twist), Math.abs(base.edges.far - base.edges.coupling))
   return [
     base.verdict !== 'out' || list.length === 0 ? w.base.level : w.base.cure(list.join(', ')),

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
-import { foldJob, objectionTo } from '~~/core/jobs/jobs'
 import type { LogEntry } from '~~/core/logbook/entry'
 import { extended } from '~~/core/logbook/forward'
-import { MAY } from '~~/core/logbook/may'
 import type { JobSummary, Page } from '~~/shared/api/answers'
 import { entriesToKeep, KEPT_AT } from '~~/shared/quick/keep'
-import { newId } from '~/device/newId'
+import { fromWire } from '~~/shared/logbook/lifts'
+import { composeEntry, refusalToLog } from '~/device/composeEntry'
 import { serverDoor } from '~/doors/serverDoor'
 
 /** A sum's figures kept into an open job: as its stage would have written them, else as a remark. */
@@ -42,34 +41,18 @@ const keep = async () => {
     said.value = words.answers.outOfReach
     return
   }
-  // Entries of this device that are still on their way stand behind what the server has.
-  let logbook: readonly LogEntry[] = opened.entries
-  const bodies = entriesToKeep(props.id, props.input, props.asText(), {
-    machine: opened.machine,
-    shaft: shaft.value,
-  })
+  // What this device has not sent yet stands behind what the server has.
+  const known = new Set(opened.entries.map((e) => e.id))
+  let logbook: readonly LogEntry[] = [
+    ...opened.entries,
+    ...outbox.waiting.filter((r) => r.job === chosen.value && !known.has(r.id)).map((r) => fromWire(r.entry)),
+  ]
+  const { machine } = opened
   const entries: LogEntry[] = []
-  for (const body of bodies) {
-    const entry: LogEntry = {
-      id: newId(),
-      author: session.authorId,
-      madeAt: new Date().toISOString(),
-      receivedAt: null,
-      after: logbook[logbook.length - 1]?.id ?? null,
-      before: null,
-      supersedes: null,
-      ...body,
-    }
-    const role = session.author?.role
-    if (role && !MAY[role].includes(entry.kind)) {
-      said.value = words.answers.notForRole(words.kinds[entry.kind], role)
-      return
-    }
-    const objection = objectionTo(opened.machine, logbook, entry, foldJob(opened.machine, logbook))
-    if (objection) {
-      said.value = words.objections[objection.code]
-      return
-    }
+  for (const body of entriesToKeep(props.id, props.input, props.asText(), { machine, shaft: shaft.value })) {
+    const entry = composeEntry(body, logbook, session.authorId)
+    said.value = refusalToLog(machine, logbook, entry, session.author?.role)
+    if (said.value) return
     logbook = extended(logbook, entry)
     entries.push(entry)
   }

@@ -145,10 +145,3 @@ onMounted(() => {
     </template>
   </LedgerFrame>
 </template>
-
-<style scoped>
-.caution {
-  border-left: 3px solid var(--brass);
-  padding-left: 12px;
-}
-</style>

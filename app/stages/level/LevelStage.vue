@@ -379,11 +379,6 @@ const working = () =>
 .verdict {
   white-space: nowrap;
 }
-.caution {
-  border-left: 3px solid var(--brass);
-  padding-left: 12px;
-  font-size: 14px;
-}
 .question {
   border-left: 3px solid var(--edge);
   padding-left: 12px;

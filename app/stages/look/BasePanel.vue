@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { BASE_LIMIT, CORNERS, type Corner } from '~~/core/stages/look/base'
-import { EDGES, type Edge } from '~~/core/stages/look/entries'
+import { BASE_LIMIT, BASE_CORNERS, type BaseCorner } from '~~/core/stages/look/base'
+import { BASE_EDGES, type BaseEdge } from '~~/core/stages/look/entries'
 import { readBase } from '~~/shared/stages/look/form'
 import { baseWorking } from '~~/shared/stages/look/working'
 import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
@@ -30,31 +30,31 @@ const meaning = computed(() => {
   }
 })
 const limit = computed(() => telling.value.words.level.limit(slopeSize(BASE_LIMIT, telling.value)))
-const corners = computed((): Record<Corner, string> | null => {
+const corners = computed((): Record<BaseCorner, string> | null => {
   const found = base.value
   if (!found) return null
-  const shown = (c: Corner) => {
+  const shown = (c: BaseCorner) => {
     const shim = figure(found.shims[c], 'displacement', session.units)
     return /[1-9]/.test(shim) ? `${shim} ${UNIT_NAMES[session.units].displacement}` : v.value.highest
   }
-  return Object.fromEntries(CORNERS.map((c) => [c, shown(c)])) as Record<Corner, string>
+  return Object.fromEntries(BASE_CORNERS.map((c) => [c, shown(c)])) as Record<BaseCorner, string>
 })
 const slopes = computed(
   () =>
     Object.fromEntries(
-      EDGES.map((e) => [
+      BASE_EDGES.map((e) => [
         e,
         base.value ? figure(base.value.edges[e], 'slope', session.units, { sign: true, unit: true }) : '',
       ]),
-    ) as Record<Edge, string>,
+    ) as Record<BaseEdge, string>,
 )
 const sentences = computed(() => (base.value ? baseWords(base.value, telling.value) : []))
-const board = useTemplateRef<{ focus: (edge: Edge) => void }>('board')
+const board = useTemplateRef<{ focus: (edge: BaseEdge) => void }>('board')
 const nextEdge = computed(() => read.value.missing[0])
 const logBase = () => {
   const { payload } = read.value
   if (look.closed || !payload || !job.log({ kind: 'base-read', payload })) return
-  for (const edge of EDGES)
+  for (const edge of BASE_EDGES)
     look.form.base.edges[edge] = { ...look.form.base.edges[edge], feeler: '', divisions: '', reversed: '' }
 }
 const enter = () => {
@@ -74,7 +74,7 @@ const tape = (box: 'length' | 'width' | 'supported' | 'sensitivity') => ({
   },
   onEnter: enter,
 })
-const typed = computed(() => read.value.missing.length < EDGES.length)
+const typed = computed(() => read.value.missing.length < BASE_EDGES.length)
 const working = () => (base.value ? baseWorking(base.value, telling.value) : [])
 </script>
 
@@ -155,10 +155,5 @@ const working = () => (base.value ? baseWorking(base.value, telling.value) : [])
 }
 .foot > * {
   width: 290px;
-}
-.caution {
-  border-left: 3px solid var(--brass);
-  padding-left: 12px;
-  font-size: 14px;
 }
 </style>

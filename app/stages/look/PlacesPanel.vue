@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import PinsDone from './PinsDone.vue'
+import PipeDial from './PipeDial.vue'
 import IconFine from '~icons/lucide/check'
 import IconRight from '~icons/lucide/plus'
 import IconReport from '~icons/lucide/flag'
 import IconUnseen from '~icons/lucide/circle-dashed'
-import { FOUND, PINS, type Place } from '~~/core/stages/look/entries'
+import { FOUND, type Place } from '~~/core/stages/look/entries'
 import { readPipe, readPlace } from '~~/shared/stages/look/form'
 import { pipeWorking } from '~~/shared/stages/look/working'
 import { machineNames } from '~~/shared/wording/headlines'
@@ -12,7 +14,6 @@ import { meaningOfLooks, pipeWords } from '~~/shared/wording/look'
 /** One page of places: each fine, put right or to report, with words and photographs. */
 const look = useSharedLook()
 const job = useJob()
-const session = useSession()
 const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
 const w = computed(() => telling.value.words.look)
@@ -75,31 +76,6 @@ const allElseFine = () => {
   if (places.length === 0) return
   job.log({ kind: 'place-looked', payload: { places, found: 'fine', words: '', photographs: [] } })
 }
-const logPins = () => {
-  const { pins } = look.form
-  if (pins === '') return
-  const logged = job.log({ kind: 'pins-handled', payload: { did: pins, words: look.place.words.trim() } })
-  if (logged) look.form.pins = ''
-}
-const logPipe = () => {
-  const { payload } = pipe.value
-  if (!payload || !job.log({ kind: 'pipe-read', payload })) return
-  look.form.pipe = { vertical: '', horizontal: '', limit: '' }
-}
-const pipeBox = (box: 'vertical' | 'horizontal' | 'limit') => ({
-  modelValue: look.form.pipe[box],
-  measure: 'displacement' as const,
-  units: session.units,
-  signed: box !== 'limit',
-  onDye: true,
-  disabled: look.closed,
-  note: pipe.value.faults[box] ?? '',
-  noteIsFault: box in pipe.value.faults,
-  'onUpdate:modelValue': (text: string) => {
-    look.form.pipe[box] = text
-  },
-  onEnter: logPipe,
-})
 /** Up and down walk the places. */
 const walk = (by: 1 | -1) => {
   const n = look.places.length
@@ -204,28 +180,9 @@ const working = () => (shown.value.pipe ? pipeWorking(shown.value.pipe, telling.
           :place="name"
           @update:ids="look.write({ photographs: $event })"
         />
-        <div v-if="chosen === 'pins'" class="line">
-          <ChoiceRow
-            v-model="look.form.pins"
-            :label="v.pins"
-            show-label
-            on-dye
-            :options="PINS.map((value) => ({ value, name: w.pins[value] }))"
-          />
-          <el-button class="quiet-button" :disabled="look.form.pins === ''" @click="logPins">{{
-            v.logPins
-          }}</el-button>
-        </div>
-        <div v-if="chosen === 'pipe'" class="line boxes">
-          <NumberBox v-bind="pipeBox('vertical')" :label="v.pipeVertical" />
-          <NumberBox v-bind="pipeBox('horizontal')" :label="v.pipeHorizontal" />
-          <NumberBox v-bind="pipeBox('limit')" :label="v.pipeLimit" />
-          <el-button class="quiet-button" :disabled="!pipe.payload" @click="logPipe">{{
-            v.logPipe
-          }}</el-button>
-        </div>
+        <PinsDone v-if="chosen === 'pins'" />
       </template>
-      <p v-if="chosen === 'pipe'" class="caution">{{ v.pipeCaution }}</p>
+      <PipeDial v-if="chosen === 'pipe'" />
       <p v-if="chosen === 'feet' || chosen === 'pads'" class="caution">{{ v.lifting }}</p>
     </section>
   </BoardFrame>
@@ -342,9 +299,6 @@ const working = () => (shown.value.pipe ? pipeWorking(shown.value.pipe, telling.
   gap: 10px 16px;
   align-items: end;
 }
-.boxes > :not(.el-button) {
-  width: 200px;
-}
 .words {
   flex: 1 1 240px;
 }
@@ -367,12 +321,6 @@ const working = () => (shown.value.pipe ? pipeWorking(shown.value.pipe, telling.
 }
 .fault {
   color: var(--out-on-dye);
-}
-.caution {
-  border-left: 3px solid var(--brass-on-dye);
-  padding-left: 12px;
-  font-size: 14px;
-  color: var(--scribe);
 }
 @media (max-width: 640px) {
   .round {

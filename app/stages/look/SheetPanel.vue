@@ -222,11 +222,6 @@ ul {
   margin: 4px 0 0;
   padding-left: 20px;
 }
-.caution {
-  border-left: 3px solid var(--brass);
-  padding-left: 12px;
-  font-size: 14px;
-}
 @media (max-width: 640px) {
   .cut {
     grid-template: none;

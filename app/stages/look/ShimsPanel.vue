@@ -33,9 +33,7 @@ const groups = computed(() =>
     }))
     .filter((g) => g.feet.length > 0),
 )
-/** From behind the driven machine the whole map is turned half round. */
-const otherEnd = useOtherEnd()
-const rowsSeen = <T,>(rows: readonly T[]) => (otherEnd ? [...rows].reverse() : rows)
+const rowsSeen = useRowsSeen()
 const lies = (f: FootFound) => f.found ?? f.registered
 const tallest = computed(() =>
   Math.max(0.5, ...looks.value.feet.map((f) => lies(f).reduce((s, t) => s + t, 0))),
@@ -177,11 +175,6 @@ h3 {
 }
 .quiet {
   color: var(--scribe-dim);
-  font-size: 14px;
-}
-.caution {
-  border-left: 3px solid var(--brass);
-  padding-left: 12px;
   font-size: 14px;
 }
 .question {

@@ -378,11 +378,6 @@ const working = () =>
 .verdict {
   white-space: nowrap;
 }
-.caution {
-  border-left: 3px solid var(--brass);
-  padding-left: 12px;
-  font-size: 14px;
-}
 @media (max-width: 640px) {
   .view {
     grid-template-columns: minmax(0, 1fr);

@@ -1,4 +1,4 @@
-import { levelShimFromDivisions, levelShimFromFeeler } from '../../level/levelShim'
+import { slopeByDivisions, slopeByFeeler } from '../../level/levelReading'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
 import type { CoupledMachine } from '../../register/coupledMachine'
@@ -50,21 +50,12 @@ export interface ShaftLevel {
 const riseOf = ({ payload }: LogEntry<'level-read'>): { rise: Slope; levelError: number | null } => {
   const { reading, units } = payload
   if (reading.by === 'feeler') {
-    const slope = levelShimFromFeeler(
-      toCore(reading.feeler, 'displacement', units),
-      1,
-      toCore(reading.supported, 'distance', units),
-    )
+    const slope = slopeByFeeler(reading.feeler, reading.supported, units)
     return { rise: reading.low === 'far' ? -slope : slope, levelError: null }
   }
-  const { divisions, reversed } = reading
-  const sensitivity = toCore(reading.sensitivity, 'slope', units)
-  // Turned end for end the slope shows the other way round and the level's own error the same: half of the difference counts.
-  const counted = reversed === null ? divisions : (divisions - reversed) / 2
-  return {
-    rise: levelShimFromDivisions(counted, sensitivity, 1),
-    levelError: reversed === null ? null : (divisions + reversed) / 2,
-  }
+  const { divisions, reversed, sensitivity } = reading
+  const { slope, levelError } = slopeByDivisions(divisions, reversed, sensitivity, units)
+  return { rise: slope, levelError }
 }
 
 const levelOf = remember((entry: LogEntry<'level-read'>): ShaftLevel => {

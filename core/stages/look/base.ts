@@ -1,12 +1,13 @@
 import { sizeVerdict } from '../../judge/sizeVerdict'
-import { baseLevel, levelShimFromDivisions, levelShimFromFeeler } from '../../level/levelShim'
+import { slopeByDivisions, slopeByFeeler } from '../../level/levelReading'
+import { baseLevel } from '../../level/levelShim'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
 import { toCore, type Millimetres, type Slope } from '../../units/unitSystem'
-import { EDGES, type Edge } from './entries'
+import { BASE_EDGES, type BaseEdge } from './entries'
 
-export const CORNERS = ['coupling-left', 'coupling-right', 'far-left', 'far-right'] as const
-export type Corner = (typeof CORNERS)[number]
+export const BASE_CORNERS = ['coupling-left', 'coupling-right', 'far-left', 'far-right'] as const
+export type BaseCorner = (typeof BASE_CORNERS)[number]
 
 /** A base counts as level up to this slope along any edge, the starting value: half a mil an inch. */
 export const BASE_LIMIT: Slope = 0.0005
@@ -15,11 +16,11 @@ export const BASE_LIMIT: Slope = 0.0005
 export interface BaseFound {
   readonly entry: LogEntry<'base-read'>
   /** Rising toward the far end along the sides, toward 3 across the ends. */
-  readonly edges: Readonly<Record<Edge, Slope>>
+  readonly edges: Readonly<Record<BaseEdge, Slope>>
   readonly along: Slope
   readonly across: Slope
   /** Under each corner, to bring all to the highest. */
-  readonly shims: Readonly<Record<Corner, Millimetres>>
+  readonly shims: Readonly<Record<BaseCorner, Millimetres>>
   /** How much more the side at the right rises than the one at the left: what no shim at a corner cures alone. */
   readonly twist: Slope
   readonly verdict: 'in' | 'edge' | 'out'
@@ -27,23 +28,18 @@ export interface BaseFound {
   readonly twisted: boolean
 }
 
-const HEADING: Readonly<Record<Edge, number>> = { left: 0, right: 0, coupling: 90, far: 90 }
+const HEADING: Readonly<Record<BaseEdge, number>> = { left: 0, right: 0, coupling: 90, far: 90 }
 
-const slopesOf = ({ payload }: LogEntry<'base-read'>): Record<Edge, Slope> => {
+const slopesOf = ({ payload }: LogEntry<'base-read'>): Record<BaseEdge, Slope> => {
   const { by, units } = payload
-  const slope = (edge: Edge): Slope => {
+  const slope = (edge: BaseEdge): Slope => {
     if (by.by === 'feeler') {
       const { feeler, farLow } = by.edges[edge]
-      const size = levelShimFromFeeler(
-        toCore(feeler, 'displacement', units),
-        1,
-        toCore(by.supported, 'distance', units),
-      )
+      const size = slopeByFeeler(feeler, by.supported, units)
       return farLow ? -size : size
     }
     const { divisions, reversed } = by.edges[edge]
-    const counted = reversed === null ? divisions : (divisions - reversed) / 2
-    return levelShimFromDivisions(counted, toCore(by.sensitivity, 'slope', units), 1)
+    return slopeByDivisions(divisions, reversed, by.sensitivity, units).slope
   }
   return { left: slope('left'), right: slope('right'), coupling: slope('coupling'), far: slope('far') }
 }
@@ -54,8 +50,8 @@ export const levelBase = remember((entry: LogEntry<'base-read'>): BaseFound => {
   const { length, width, units } = entry.payload
   const [l, w] = [toCore(length, 'distance', units), toCore(width, 'distance', units)]
   const level = baseLevel(
-    EDGES.map((edge) => ({ heading: HEADING[edge], slope: edges[edge] })),
-    CORNERS.map((id) => ({
+    BASE_EDGES.map((edge) => ({ heading: HEADING[edge], slope: edges[edge] })),
+    BASE_CORNERS.map((id) => ({
       id,
       along: id.startsWith('far') ? l : 0,
       across: id.endsWith('right') ? w : 0,
@@ -63,8 +59,8 @@ export const levelBase = remember((entry: LogEntry<'base-read'>): BaseFound => {
   )
   // Two headings a quarter turn apart always tell both slopes.
   if (!level) throw new Error('The four edges of a base lie along one line.')
-  const shims = Object.fromEntries(level.shims.map((s) => [s.id, s.shim])) as Record<Corner, Millimetres>
-  const worst = Math.max(...EDGES.map((e) => Math.abs(edges[e])))
+  const shims = Object.fromEntries(level.shims.map((s) => [s.id, s.shim])) as Record<BaseCorner, Millimetres>
+  const worst = Math.max(...BASE_EDGES.map((e) => Math.abs(edges[e])))
   const limit = BASE_LIMIT * (1 + 1e-9)
   return {
     entry,

@@ -14,8 +14,8 @@ export const PINS = ['none', 'pulled', 'refitted', 'reamed'] as const
 export type PinsDone = (typeof PINS)[number]
 
 /** The four lines a level is laid along on a base: its two sides, and across its two ends. */
-export const EDGES = ['left', 'right', 'coupling', 'far'] as const
-export type Edge = (typeof EDGES)[number]
+export const BASE_EDGES = ['left', 'right', 'coupling', 'far'] as const
+export type BaseEdge = (typeof BASE_EDGES)[number]
 
 /** One leaf as it was found, and how it was marked before it came out. */
 export interface FoundLeaf {
@@ -65,7 +65,7 @@ export interface LookEntries {
           readonly by: 'feeler'
           readonly supported: number
           /** Thickness under the low end (mil or mm); the low end is the far one, or the one toward 3, where `far`. */
-          readonly edges: Readonly<Record<Edge, { readonly feeler: number; readonly farLow: boolean }>>
+          readonly edges: Readonly<Record<BaseEdge, { readonly feeler: number; readonly farLow: boolean }>>
         }
       | {
           readonly by: 'divisions'
@@ -73,7 +73,7 @@ export interface LookEntries {
           readonly sensitivity: number
           /** Toward the far end, or toward 3, positive; `reversed` with the level turned end for end. */
           readonly edges: Readonly<
-            Record<Edge, { readonly divisions: number; readonly reversed: number | null }>
+            Record<BaseEdge, { readonly divisions: number; readonly reversed: number | null }>
           >
         }
     readonly words: string

@@ -5,8 +5,8 @@ import { inMil, lift, TEST_MACHINE, TestJob } from '../../jobs/testJob'
 import type { EntryBody, LogEntry } from '../../logbook/entry'
 import { partsOfCoupling } from '../../register/couplingParts'
 import { feetBeforeLastMove } from '../plan/planning'
-import { CORNERS } from './base'
-import { EDGES, type Edge, type Place } from './entries'
+import { BASE_CORNERS } from './base'
+import { BASE_EDGES, type BaseEdge, type Place } from './entries'
 import { placesOf } from './looks'
 import { samePack } from './shimsFound'
 
@@ -153,10 +153,10 @@ describe('shims found', () => {
 })
 
 describe('the base', () => {
-  const edgesOf = <T>(make: (edge: Edge) => T) =>
-    Object.fromEntries(EDGES.map((e) => [e, make(e)])) as Record<Edge, T>
+  const edgesOf = <T>(make: (edge: BaseEdge) => T) =>
+    Object.fromEntries(BASE_EDGES.map((e) => [e, make(e)])) as Record<BaseEdge, T>
   const read = (
-    slopes: Readonly<Record<Edge, number>>,
+    slopes: Readonly<Record<BaseEdge, number>>,
     by: 'feeler' | 'divisions' = 'feeler',
   ): EntryBody => ({
     kind: 'base-read',
@@ -201,9 +201,9 @@ describe('the base', () => {
           const height = (corner: string) =>
             (corner.startsWith('far') ? 40 * along : 0) +
             (corner.endsWith('right') ? 20 * across : 0) +
-            (mil(base?.shims[corner as (typeof CORNERS)[number]]) ?? NaN)
-          for (const corner of CORNERS) expect(height(corner)).toBeCloseTo(height('coupling-left'), 6)
-          expect(Math.min(...CORNERS.map((c) => base?.shims[c] ?? NaN))).toBeCloseTo(0, 9)
+            (mil(base?.shims[corner as (typeof BASE_CORNERS)[number]]) ?? NaN)
+          for (const corner of BASE_CORNERS) expect(height(corner)).toBeCloseTo(height('coupling-left'), 6)
+          expect(Math.min(...BASE_CORNERS.map((c) => base?.shims[c] ?? NaN))).toBeCloseTo(0, 9)
           expect(base?.twisted).toBe(false)
         },
       ),

@@ -1,7 +1,7 @@
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import { checkLooks, NO_LOOKS, type LookEntry } from '../../../core/stages/look/looks'
-import { EDGES } from '../../../core/stages/look/entries'
+import { BASE_EDGES } from '../../../core/stages/look/entries'
 import { toCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { figure, pack, UNIT_NAMES } from '../../../shared/wording/figures'
 import { baseWords, footPlace, pipeWords } from '../../../shared/wording/look'
@@ -31,7 +31,7 @@ const linesOf = (entry: LookEntry, by: string, state: CoupledState, telling: Tel
     case 'base-read': {
       const { base } = checkLooks(state.machine, { ...NO_LOOKS, base: entry })
       if (!base) return []
-      const edges = EDGES.map(
+      const edges = BASE_EDGES.map(
         (e) => `${w.edges[e]} ${figure(base.edges[e], 'slope', units, { sign: true, unit: true })}`,
       )
       return [also(w.report.base(by, edges.join(', ')), ''), ...baseWords(base, telling)]

@@ -1,7 +1,7 @@
 import type { LevelEntries, RunoutSurface } from '../../../core/stages/level/entries'
 import type { MachineRole } from '../../../core/plan/movePlan'
-import { readTypedNumber, type TypedMeasure } from '../../../core/units/typedNumber'
 import { toCore, type Millimetres, type UnitSystem } from '../../../core/units/unitSystem'
+import { boxReader, sensitivityFrom } from '../../forms/boxes'
 import { unitOf, withUnit } from '../../forms/typed'
 import type { Telling } from '../../wording/telling'
 
@@ -58,9 +58,7 @@ export const nameLevelUnits = (texts: LevelTexts, was: UnitSystem): void => {
   texts.limit = withUnit(texts.limit, small)
   texts.supported = withUnit(texts.supported, long)
   texts.diameter = withUnit(texts.diameter, long)
-  const read = readTypedNumber(texts.sensitivity, 'plain', was)
-  // 1 mil/in is 0.1 mm/100 mm.
-  if (read.ok) texts.sensitivity = String(Number((read.value * (was === 'inch' ? 0.1 : 10)).toPrecision(10)))
+  texts.sensitivity = sensitivityFrom(texts.sensitivity, was)
 }
 
 /** Clock marks of a turn. */
@@ -85,26 +83,11 @@ const FAR_TOO_MUCH: Millimetres = 3
 
 /** Reads the boxes of the level and of the run-out. */
 export const readLevel = (texts: LevelTexts, telling: Telling): LevelRead => {
-  const { words, units } = telling
-  const w = words.level.form
-  const faults: Record<string, string> = {}
+  const { units } = telling
+  const w = telling.words.level.form
+  const { faults, number } = boxReader(telling)
   const notes: Record<string, string> = {}
   const questions: string[] = []
-  const number = (
-    text: string,
-    key: string,
-    measure: TypedMeasure,
-    least?: 'zero' | 'above',
-  ): number | null => {
-    const read = readTypedNumber(text, measure, units)
-    if (!read.ok) {
-      if (read.fault !== 'empty') faults[key] = words.typing.faults[read.fault]
-      return null
-    }
-    if (least === 'zero' && read.value < 0) faults[key] = w.feelerBelowZero
-    if (least === 'above' && read.value <= 0) faults[key] = w.aboveZero
-    return key in faults ? null : read.value
-  }
   const supported = number(texts.supported, 'supported', 'distance', 'above')
   const sensitivity = number(texts.sensitivity, 'sensitivity', 'plain', 'above')
   const levels: LevelEntries['level-read'][] = []

@@ -5,6 +5,7 @@ import { clockFace } from '../../wording/clockFace'
 import { figure } from '../../wording/figures'
 import type { MachineNames } from '../../wording/level'
 import type { Telling } from '../../wording/telling'
+import { levelReadingStep } from './readingStep'
 import type { WorkingStep } from '../../working/step'
 
 /** The slope of each shaft, and the shim that levels the machine that is moved. */
@@ -20,28 +21,7 @@ export const levelWorking = (
   const steps = ([levels.stationary, levels.movable] as const).flatMap((shaft): WorkingStep[] => {
     if (!shaft) return []
     const { machine, reading, units: was } = shaft.entry.payload
-    const name = w.slope(names[machine])
-    const result = slope(shaft.rise)
-    if (reading.by === 'feeler')
-      return [
-        {
-          name,
-          formula: w.feelerFormula,
-          substituted: `${figure(toCore(reading.feeler, 'displacement', was), 'displacement', units, { extra: 1 })} / ${figure(toCore(reading.supported, 'distance', was), 'distance', units)}`,
-          result,
-        },
-      ]
-    const each = slope(toCore(reading.sensitivity, 'slope', was))
-    return [
-      reading.reversed === null
-        ? { name, formula: w.divisionsFormula, substituted: `${reading.divisions} × ${each}`, result }
-        : {
-            name,
-            formula: w.reversedFormula,
-            substituted: `(${reading.divisions} − ${reading.reversed}) / 2 × ${each}`,
-            result,
-          },
-    ]
+    return [levelReadingStep(w.slope(names[machine]), reading, was, shaft.rise, telling)]
   })
   const shim = cure?.shares.find((s) => s.pair === cure.pair)
   if (!cure || !shim || !levels.movable) return steps

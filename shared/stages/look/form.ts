@@ -2,8 +2,8 @@ import { SIDES, type MachineRole, type Side } from '../../../core/plan/movePlan'
 import type { CoupledMachine } from '../../../core/register/coupledMachine'
 import { sheetShimFault, SLOT_ROOM, type SheetShim } from '../../../core/shims/sheetShim'
 import {
-  EDGES,
-  type Edge,
+  BASE_EDGES,
+  type BaseEdge,
   type Found,
   type LookEntries,
   type PinsDone,
@@ -11,8 +11,8 @@ import {
 } from '../../../core/stages/look/entries'
 import type { FootFound } from '../../../core/stages/look/shimsFound'
 import { samePack } from '../../../core/stages/look/shimsFound'
-import { readTypedNumber, type TypedMeasure } from '../../../core/units/typedNumber'
 import { toCore, type UnitSystem } from '../../../core/units/unitSystem'
+import { boxReader, sensitivityFrom } from '../../forms/boxes'
 import { namedParts, unitOf, withUnit } from '../../forms/typed'
 import { pack, UNIT_NAMES } from '../../wording/figures'
 import { capital, type Telling } from '../../wording/telling'
@@ -48,7 +48,7 @@ export interface LookTexts {
     width: string
     supported: string
     sensitivity: string
-    edges: Record<Edge, EdgeTexts>
+    edges: Record<BaseEdge, EdgeTexts>
   }
   sheet: {
     foot: string
@@ -91,10 +91,8 @@ export const nameLookUnits = (texts: LookTexts, was: UnitSystem): void => {
   for (const key of ['vertical', 'horizontal', 'limit'] as const) pipe[key] = withUnit(pipe[key], small)
   for (const foot of Object.values(texts.shims)) foot.leaves = namedParts(foot.leaves, small)
   for (const key of ['length', 'width', 'supported'] as const) base[key] = withUnit(base[key], long)
-  for (const edge of EDGES) base.edges[edge].feeler = withUnit(base.edges[edge].feeler, small)
-  // 1 mil/in is 0.1 mm/100 mm.
-  const read = readTypedNumber(base.sensitivity, 'plain', was)
-  if (read.ok) base.sensitivity = String(Number((read.value * (was === 'inch' ? 0.1 : 10)).toPrecision(10)))
+  for (const edge of BASE_EDGES) base.edges[edge].feeler = withUnit(base.edges[edge].feeler, small)
+  base.sensitivity = sensitivityFrom(base.sensitivity, was)
   sheet.thickness = withUnit(sheet.thickness, small)
   for (const key of ['length', 'width', 'bolt', 'slot', 'toBolt'] as const)
     sheet[key] = withUnit(sheet[key], long)
@@ -102,28 +100,6 @@ export const nameLookUnits = (texts: LookTexts, was: UnitSystem): void => {
 
 export const shimKey = (f: { machine: MachineRole; pair: string; side: Side }): string =>
   `${f.machine}:${f.pair}:${f.side}`
-
-/** Reads boxes and says at each what can't be read. */
-const reader = (telling: Telling) => {
-  const faults: Record<string, string> = {}
-  const { words, units } = telling
-  const number = (
-    text: string,
-    key: string,
-    measure: TypedMeasure,
-    least?: 'zero' | 'above',
-  ): number | null => {
-    const read = readTypedNumber(text, measure, units)
-    if (!read.ok) {
-      if (read.fault !== 'empty') faults[key] = words.typing.faults[read.fault]
-      return null
-    }
-    if (least === 'zero' && read.value < 0) faults[key] = words.level.form.feelerBelowZero
-    if (least === 'above' && read.value <= 0) faults[key] = words.level.form.aboveZero
-    return key in faults ? null : read.value
-  }
-  return { faults, number }
-}
 
 type Faults = Readonly<Record<string, string>>
 
@@ -148,7 +124,7 @@ export const readPipe = (
   texts: LookTexts,
   telling: Telling,
 ): { readonly payload: LookEntries['pipe-read'] | null; readonly faults: Faults } => {
-  const { faults, number } = reader(telling)
+  const { faults, number } = boxReader(telling)
   const vertical = number(texts.pipe.vertical, 'vertical', 'displacement')
   const horizontal = number(texts.pipe.horizontal, 'horizontal', 'displacement')
   const limit = number(texts.pipe.limit, 'limit', 'displacement', 'above')
@@ -228,13 +204,13 @@ export const readFoundShims = (
 export interface BaseRead {
   readonly faults: Faults
   readonly notes: Faults
-  readonly missing: readonly Edge[]
+  readonly missing: readonly BaseEdge[]
   readonly payload: LookEntries['base-read'] | null
 }
 
 /** The level along the four edges of the base. */
 export const readBase = ({ base }: LookTexts, telling: Telling): BaseRead => {
-  const { faults, number } = reader(telling)
+  const { faults, number } = boxReader(telling)
   const { units } = telling
   const notes: Record<string, string> = {}
   const w = telling.words.look.form
@@ -242,9 +218,9 @@ export const readBase = ({ base }: LookTexts, telling: Telling): BaseRead => {
   const width = number(base.width, 'width', 'distance', 'above')
   const supported = number(base.supported, 'supported', 'distance', 'above')
   const sensitivity = number(base.sensitivity, 'sensitivity', 'plain', 'above')
-  const feelers: Partial<Record<Edge, { feeler: number; farLow: boolean }>> = {}
-  const divided: Partial<Record<Edge, { divisions: number; reversed: number | null }>> = {}
-  for (const edge of EDGES) {
+  const feelers: Partial<Record<BaseEdge, { feeler: number; farLow: boolean }>> = {}
+  const divided: Partial<Record<BaseEdge, { divisions: number; reversed: number | null }>> = {}
+  for (const edge of BASE_EDGES) {
     const typed = base.edges[edge]
     if (base.by === 'feeler') {
       const feeler = number(typed.feeler, `feeler.${edge}`, 'displacement', 'zero')
@@ -255,8 +231,8 @@ export const readBase = ({ base }: LookTexts, telling: Telling): BaseRead => {
       if (divisions !== null) divided[edge] = { divisions, reversed }
     }
   }
-  const got: Partial<Record<Edge, unknown>> = base.by === 'feeler' ? feelers : divided
-  const missing = EDGES.filter((e) => !(e in got))
+  const got: Partial<Record<BaseEdge, unknown>> = base.by === 'feeler' ? feelers : divided
+  const missing = BASE_EDGES.filter((e) => !(e in got))
   if (missing.length === 0) {
     if (length === null) notes.length = w.sizeToo
     if (width === null) notes.width = w.sizeToo
@@ -269,13 +245,13 @@ export const readBase = ({ base }: LookTexts, telling: Telling): BaseRead => {
     base.by === 'feeler'
       ? supported === null
         ? null
-        : { by: 'feeler', supported, edges: feelers as Record<Edge, { feeler: number; farLow: boolean }> }
+        : { by: 'feeler', supported, edges: feelers as Record<BaseEdge, { feeler: number; farLow: boolean }> }
       : sensitivity === null
         ? null
         : {
             by: 'divisions',
             sensitivity,
-            edges: divided as Record<Edge, { divisions: number; reversed: number | null }>,
+            edges: divided as Record<BaseEdge, { divisions: number; reversed: number | null }>,
           }
   return {
     faults,
@@ -302,7 +278,7 @@ export const feetToCutFor = (machine: CoupledMachine) =>
 
 /** A shim to be cut from sheet, from the foot's size and its bolt. */
 export const readSheet = ({ sheet }: LookTexts, machine: CoupledMachine, telling: Telling): SheetRead => {
-  const { faults, number } = reader(telling)
+  const { faults, number } = boxReader(telling)
   const { units } = telling
   const w = telling.words.look.form
   const notes: Record<string, string> = {}

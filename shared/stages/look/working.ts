@@ -1,10 +1,11 @@
 import type { BaseFound } from '../../../core/stages/look/base'
-import { CORNERS } from '../../../core/stages/look/base'
-import { EDGES } from '../../../core/stages/look/entries'
+import { BASE_CORNERS } from '../../../core/stages/look/base'
+import { BASE_EDGES } from '../../../core/stages/look/entries'
 import type { PipeStrain } from '../../../core/stages/look/looks'
 import { toCore } from '../../../core/units/unitSystem'
 import { figure } from '../../wording/figures'
 import type { Telling } from '../../wording/telling'
+import { levelReadingStep } from '../level/readingStep'
 import type { WorkingStep } from '../../working/step'
 
 /** The slope along each edge, the plane through them, and the shim under each corner. */
@@ -16,31 +17,17 @@ export const baseWorking = (base: BaseFound, telling: Telling): readonly Working
   const { by, units: was, length, width } = base.entry.payload
   const [l, b] = [toCore(length, 'distance', was), toCore(width, 'distance', was)]
   return [
-    ...EDGES.map((edge): WorkingStep => {
-      const name = w.edge(words.look.edges[edge])
-      const result = slope(base.edges[edge])
-      if (by.by === 'feeler')
-        return {
-          name,
-          formula: words.level.working.feelerFormula,
-          substituted: `${by.edges[edge].farLow ? '−' : ''}${figure(toCore(by.edges[edge].feeler, 'displacement', was), 'displacement', units, { extra: 1 })} / ${far(toCore(by.supported, 'distance', was))}`,
-          result,
-        }
-      const { divisions, reversed } = by.edges[edge]
-      const each = slope(toCore(by.sensitivity, 'slope', was))
-      return reversed === null
-        ? {
-            name,
-            formula: words.level.working.divisionsFormula,
-            substituted: `${divisions} × ${each}`,
-            result,
-          }
-        : {
-            name,
-            formula: words.level.working.reversedFormula,
-            substituted: `(${divisions} − ${reversed}) / 2 × ${each}`,
-            result,
-          }
+    ...BASE_EDGES.map((edge): WorkingStep => {
+      const read =
+        by.by === 'feeler'
+          ? {
+              by: by.by,
+              supported: by.supported,
+              feeler: by.edges[edge].feeler,
+              minus: by.edges[edge].farLow,
+            }
+          : { by: by.by, sensitivity: by.sensitivity, ...by.edges[edge] }
+      return levelReadingStep(w.edge(words.look.edges[edge]), read, was, base.edges[edge], telling)
     }),
     {
       name: w.along,
@@ -54,7 +41,7 @@ export const baseWorking = (base: BaseFound, telling: Telling): readonly Working
       substituted: `(${slope(base.edges.coupling)} + ${slope(base.edges.far)}) / 2`,
       result: slope(base.across),
     },
-    ...CORNERS.map((corner): WorkingStep => {
+    ...BASE_CORNERS.map((corner): WorkingStep => {
       const x = corner.startsWith('far') ? l : 0
       const y = corner.endsWith('right') ? b : 0
       return {

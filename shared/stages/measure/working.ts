@@ -12,8 +12,8 @@ import { capital, type Telling } from '../../wording/telling'
 import type { WorkingStep } from '../../working/step'
 
 const PARTS = [
-  { plane: 'v', part: 'cos', plus: '12', minus: '6' },
-  { plane: 'h', part: 'sin', plus: '3', minus: '9' },
+  { plane: 'v', part: 'cos' },
+  { plane: 'h', part: 'sin' },
 ] as const
 
 /** What a working needs to know of its job besides the measurement. */
@@ -50,21 +50,12 @@ export const readingsWorking = (m: Measurement, judged: Judged, telling: Telling
       note: w.sumLimit(d(t.closureLimit), units === 'inch' ? '2 mil' : '0.05 mm'),
     })
   }
-  for (const { plane, part, plus, minus } of PARTS) {
+  for (const { plane, part } of PARTS) {
+    const [plus, minus] = plane === 'v' ? ['12', '6'] : [hourOf(1, telling), hourOf(-1, telling)]
     const inPlane = words.directions.planes[plane]
     const values = circles.map((circle) => {
       const fit = shown.fits[circle.name]
-      if (fit)
-        steps.push(
-          circleStep(
-            circle,
-            fit,
-            plane,
-            part,
-            several ? null : plane === 'v' ? [plus, minus] : [hourOf(1, telling), hourOf(-1, telling)],
-            telling,
-          ),
-        )
+      if (fit) steps.push(circleStep(circle, fit, plane, part, several ? null : [plus, minus], telling))
       return fit ? circleValue(circle, fit)[plane] : null
     })
     const { offset, slope } = shown.coupling

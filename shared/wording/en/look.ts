@@ -1,6 +1,6 @@
 import type { CouplingType } from '../../../core/register/couplingParts'
-import type { Edge, Found, PinsDone, Place } from '../../../core/stages/look/entries'
-import type { Corner } from '../../../core/stages/look/base'
+import type { BaseEdge, Found, PinsDone, Place } from '../../../core/stages/look/entries'
+import type { BaseCorner } from '../../../core/stages/look/base'
 
 /** A place on the machine: its name in a list, in a sentence, and what one looks for there. */
 interface PlaceWords {
@@ -54,14 +54,14 @@ const edges = {
   right: 'right side',
   coupling: 'coupling end',
   far: 'far end',
-} satisfies Record<Edge, string>
+} satisfies Record<BaseEdge, string>
 
 const corners = {
   'coupling-left': 'coupling end, left',
   'coupling-right': 'coupling end, right',
   'far-left': 'far end, left',
   'far-right': 'far end, right',
-} satisfies Record<Corner, string>
+} satisfies Record<BaseCorner, string>
 
 const couplings = {
   jaw: 'jaw',
@@ -201,8 +201,8 @@ export const look = {
     divisionsAlong: (edge: string) => `Divisions toward the far end, ${edge}`,
     divisionsAcross: (edge: string) => `Divisions toward 3, ${edge}`,
     reversed: (edge: string) => `Turned end for end, ${edge}`,
-    length: 'Corner to corner, along',
-    width: 'Corner to corner, across',
+    length: 'BaseCorner to corner, along',
+    width: 'BaseCorner to corner, across',
     logBase: 'Log the base level',
     readNext: (edge: string) => `Read along the ${edge} next`,
     highest: 'highest',

@@ -1,0 +1,36 @@
+import { objectionTo, type Job } from '~~/core/jobs/jobs'
+import type { EntryBody, LogEntry } from '~~/core/logbook/entry'
+import { MAY, type Role } from '~~/core/logbook/may'
+import type { Machine } from '~~/core/register/machine'
+import { en } from '~~/shared/wording/en'
+import { newId } from './newId'
+
+/** An entry as somebody would write it now, having seen this logbook. */
+export const composeEntry = (
+  body: EntryBody,
+  logbook: readonly LogEntry[],
+  author: string,
+  supersedes: LogEntry['supersedes'] = null,
+): LogEntry => ({
+  id: newId(),
+  author,
+  madeAt: new Date().toISOString(),
+  receivedAt: null,
+  after: logbook[logbook.length - 1]?.id ?? null,
+  before: null,
+  supersedes,
+  ...body,
+})
+
+/** Why an entry can't be logged by this role next in this logbook, in words; empty when it can. */
+export const refusalToLog = (
+  machine: Machine,
+  logbook: readonly LogEntry[],
+  entry: LogEntry,
+  role: Role | undefined,
+  folded?: Job,
+): string => {
+  if (role && !MAY[role].includes(entry.kind)) return en.answers.notForRole(en.kinds[entry.kind], role)
+  const objection = objectionTo(machine, logbook, entry, folded)
+  return objection ? en.objections[objection.code] : ''
+}
