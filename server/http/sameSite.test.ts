@@ -12,6 +12,20 @@ const ours: Asked = {
 const asked = (more: Partial<Asked>, names: readonly string[] = []) =>
   strangerAt({ ...ours, ...more }, names)?.code ?? null
 
+describe('what may be written', () => {
+  const photograph = '/api/jobs/1/photographs/2'
+  it.each([
+    ['a picture where one is taken', 'PUT', photograph, 'image/jpeg', null],
+    ['whatever its capitals', 'PUT', photograph, 'Image/PNG; q=1', null],
+    ['a drawing that could hold more', 'PUT', photograph, 'image/svg+xml', 'not-json'],
+    ['a form that any page could send', 'PUT', photograph, 'text/plain', 'not-json'],
+    ['a picture where JSON is asked', 'POST', '/api/jobs', 'image/jpeg', 'not-json'],
+    ['a picture where nothing is', 'PUT', '/api/nowhere', 'image/jpeg', 'not-json'],
+  ] as const)('%s', (_, method, path, contentType, code) => {
+    expect(asked({ method, path, contentType })).toBe(code)
+  })
+})
+
 describe('who may write', () => {
   it.each([
     ['our own page', {}],

@@ -6,6 +6,7 @@ import { tellingOf } from '../../shared/wording/telling'
 import type { MachineSnapshot } from '../../shared/register/machine'
 import { reportDocument } from './document'
 import type { Reported } from './section'
+import { textsOf } from './testReport'
 import { shaftSvg, verdictSvg } from './shaftSvg'
 
 const MACHINE = {
@@ -58,18 +59,8 @@ const input = (job: { readonly entries: TestJob['entries'] }, more: Partial<Repo
   photographs: {},
   ...more,
 })
-/** Every text of a document, in order. */
-const texts = (node: unknown): string[] => {
-  if (typeof node === 'string') return [node]
-  if (Array.isArray(node)) return node.flatMap(texts)
-  if (node && typeof node === 'object')
-    return Object.entries(node).flatMap(([k, v]) =>
-      ['text', 'stack', 'columns', 'table', 'body', 'ul', 'content'].includes(k) ? texts(v) : [],
-    )
-  return []
-}
 const said = (more: Partial<Reported> = {}, job = wholeJob()) =>
-  texts(reportDocument(job.fold(), input(job, more)).content).join('\n')
+  textsOf(reportDocument(job.fold(), input(job, more)).content).join('\n')
 
 describe('the report', () => {
   it('says who, what, when, and how it was left', () => {
@@ -230,7 +221,7 @@ describe('the report of a belt job', () => {
       powerKw: 22,
     } as unknown as MachineSnapshot
     const telling = tellingOf('metric', machine)
-    const text = texts(reportDocument(belt.fold(), input(belt, { machine, telling })).content).join('\n')
+    const text = textsOf(reportDocument(belt.fold(), input(belt, { machine, telling })).content).join('\n')
     for (const part of [
       'Belt drive report, GL-03 Glaze mill',
       '5 V-belts, section B',

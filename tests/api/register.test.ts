@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
 import { MACHINES } from '../../scripts/demo/works'
-import { draft, OPENING } from '../support/entries'
+import { draft, lockOut, OPENING } from '../support/entries'
 import { expectRefusal, issuePaths, useProgram } from './client'
 
 const api = useProgram('register')
@@ -58,6 +58,32 @@ describe('the register of machines', () => {
     expect((await change(false)).status).toBe(200)
     expect(await outOfBand()).toContain(tag)
     expect((await change(true)).status).toBe(200)
+  })
+
+  it('tells the next job which leaves the ones before it put in', async () => {
+    const tag = 'LV-01'
+    expect((await api.post('/api/machines', fresh(tag))).status).toBe(201)
+    const leavesOf = async (job: string) =>
+      (await api.ask(`/api/jobs/${job}`)).body.leavesBefore as { thickness: number; count: number }[]
+    const first = await api.openJob(tag)
+    expect(await leavesOf(first)).toEqual([])
+    for (const body of lockOut) await api.log(first, body)
+    const under = (side: 'left' | 'right', putIn: readonly number[]) =>
+      ({ machine: 'movable', pair: 'outboard', side, takenOut: [], putIn }) as const
+    for (const changes of [[under('left', [5, 2])], [under('right', [5])]]) {
+      const payload = { units: 'inch' as const, changes, side: [], remark: '' }
+      expect((await api.log(first, { kind: 'move-made', payload })).status).toBe(201)
+    }
+    const close = { signedBy: 'x', remarks: '', exception: 'not measured', signed: null }
+    expect((await api.log(first, { kind: 'job-closed', payload: close })).status).toBe(201)
+    const second = await api.openJob(tag)
+    const leaves = [...(await leavesOf(second))].sort((a, b) => a.thickness - b.thickness)
+    expect(leaves).toEqual([
+      { thickness: 0.0508, count: 1 },
+      { thickness: 0.127, count: 2 },
+    ])
+    const end = { signedBy: 'x', remarks: '', exception: 'opened to look', signed: null }
+    expect((await api.log(second, { kind: 'job-closed', payload: end })).status).toBe(201)
   })
 
   it('adds a belt drive, and says at the field what does not fit it', async () => {
@@ -160,7 +186,7 @@ describe('the works', () => {
       ['KY-09', 'as-found'],
     ])
     expect(today.open.next).toBeNull()
-    // Five of the demo works, and the one that was closed above.
+    // Five of the demo works and those closed above; it shows six.
     expect(today.recentlyClosed).toHaveLength(6)
   })
 })

@@ -42,6 +42,23 @@ const WALKS: readonly Walk[] = [
     circles: { rim: 'Rim', face1: 'First face', face2: 'Second face' },
   },
   {
+    name: 'Reverse rim',
+    boxes: {
+      'Centre to dial on driven hub': '3',
+      'Centre to dial on motor hub': '4',
+      'Sag of the motor’s bar: it hangs': '3',
+      'Sag of the driven bar: it hangs': '2',
+    },
+    how: {
+      method: 'reverse-rim',
+      given: {
+        onStationary: { ...rim, carriedBy: 'movable', plane: -3 },
+        onMovable: { ...rim, carriedBy: 'stationary', plane: 4, sag: 2 },
+      },
+    },
+    circles: { onStationary: 'Driven hub', onMovable: 'Motor hub' },
+  },
+  {
     name: 'Faces across a spacer',
     boxes: {
       'Between the flex planes': '16',

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { MACHINES } from '../../scripts/demo/works'
 import { issuesOf } from '../../shared/calculation/issues'
+import { MOST_PAIRS, withPairs } from '../../shared/register/coupledBoxes'
 import { blankRecord, openedBy, readRecord, recordBoxes, recordTexts } from '../../shared/register/form'
 import { machineFields, type MachineFields } from '../../shared/register/machine'
 
@@ -35,6 +36,29 @@ describe('the register form', () => {
     const texts = { ...recordTexts(machine, boxes), rpm: 'fast', powerKw: '' }
     expect(Object.keys(readRecord(texts, machine, boxes).faults).sort()).toEqual(['powerKw', 'rpm'])
   })
+
+  it.each(['movable', 'stationary'] as const)(
+    'takes one more and one fewer pair of the %s machine',
+    (role) => {
+      const machine = MACHINES.find((m) => m.tag === 'CP-11')
+      if (machine?.drive !== 'coupled') throw new Error('not coupled')
+      const count = (m: MachineFields) => (m.drive === 'coupled' ? m.feet[role].length : -1)
+      const more = withPairs(machine, role, 1)
+      expect(count(more)).toBe(count(machine) + 1)
+      expect(withPairs(more, role, -1)).toEqual(machine)
+      // Names are never given twice, and there is an end both ways.
+      let full: MachineFields = machine
+      for (let n = 0; n < 12; n++) full = withPairs(full, role, 1)
+      expect(count(full)).toBe(MOST_PAIRS)
+      const ids = full.drive === 'coupled' ? full.feet[role].map((f) => f.id) : []
+      expect(new Set(ids).size).toBe(ids.length)
+      let bare: MachineFields = machine
+      for (let n = 0; n < 12; n++) bare = withPairs(bare, role, -1)
+      expect(count(bare)).toBe(role === 'movable' ? 2 : 0)
+      const belt = MACHINES.find((m) => m.drive === 'belt')
+      expect(belt && withPairs(belt, role, 1)).toBe(belt)
+    },
+  )
 
   it('has a box for each pair of feet, however many there are', () => {
     const machine = MACHINES.find((m) => m.tag === 'CP-11')
