@@ -5,6 +5,7 @@ import {
   editReadings,
   nameReadingUnits,
   readReadings,
+  turnReadingEnd,
   WAYS,
   type ReadingTexts,
   type Way,
@@ -21,16 +22,27 @@ export const useReadingForm = () => {
     const how = job.coupled?.setUp?.how
     return how ? METHOD_FORMS[how.method].reads : 'dials'
   })
+  /** Each instrument can tell where it stands. */
+  const tellsAngles = computed(() => job.coupled?.setUp?.how.method === 'heads')
   const { draft: form } = useDraft<ReadingTexts>('readings', () =>
     blankReadings(circles.value, session.units, undefined, reads.value),
   )
   useUnitsOfDraft(form, nameReadingUnits)
+  watch(
+    () => job.viewFrom,
+    (now) => turnReadingEnd(form.value, now),
+    { immediate: true, flush: 'sync' },
+  )
 
   const reset = (
     positions: readonly number[] = form.value.positions,
     zeroedTwice: boolean = form.value.zeroedTwice,
   ) => {
-    form.value = blankReadings(circles.value, session.units, positions, reads.value, zeroedTwice)
+    const { ownAngles } = form.value
+    form.value = {
+      ...blankReadings(circles.value, session.units, positions, reads.value, zeroedTwice, job.viewFrom),
+      ownAngles: ownAngles && tellsAngles.value,
+    }
   }
   // Boxes of a set-up by another method are not these.
   watch(
@@ -57,7 +69,7 @@ export const useReadingForm = () => {
     readReadings(form.value, shownCircles.value, session.units, graduation.value, reads.value),
   )
   const correct = (noted: NotedSet) => {
-    form.value = editReadings(noted, session.units)
+    form.value = editReadings(noted, session.units, job.viewFrom)
   }
   /** Another way round the clock: what stands in the boxes stays, but for the zeros. */
   const take = (way: Way) => {
@@ -70,6 +82,10 @@ export const useReadingForm = () => {
   const setText = (circle: string, clock: number, text: string) => {
     const boxes = form.value.circles[circle] ?? {}
     form.value.circles[circle] = { ...boxes, [String(clock)]: text }
+  }
+
+  const setAngle = (circle: string, stop: number, text: string) => {
+    form.value.angles[circle] = { ...form.value.angles[circle], [String(stop)]: text }
   }
 
   let draftId = newId()
@@ -92,5 +108,17 @@ export const useReadingForm = () => {
   onBeforeUnmount(() => {
     job.draft = null
   })
-  return { form, circles: shownCircles, reads, read, reset, take, correct, setText, draftId: () => draftId }
+  return {
+    form,
+    circles: shownCircles,
+    reads,
+    read,
+    tellsAngles,
+    reset,
+    take,
+    correct,
+    setText,
+    setAngle,
+    draftId: () => draftId,
+  }
 }

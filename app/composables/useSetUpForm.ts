@@ -1,9 +1,11 @@
 import type { SetUpPayload } from '~~/core/stages/setUp/entries'
 import {
   editSetUp,
+  NO_PIPE,
   nameSetUpUnits,
   readSetUp,
   startSetUp,
+  type PipeTexts,
   type SetUpContext,
   type SetUpTexts,
 } from '~~/shared/stages/setUp/form'
@@ -20,6 +22,7 @@ export const useSetUpForm = () => {
     machine: machine.value,
     last: ofThisJob.value ?? job.previous?.setUp ?? null,
     lastJob: job.previous?.setUp ?? null,
+    turned: job.coupled?.runouts.surfaces ?? [],
   }))
   const { draft: form, clear } = useDraft<SetUpTexts & { correcting: string }>('set-up', () => ({
     ...startSetUp(context.value, session.units),
@@ -36,5 +39,7 @@ export const useSetUpForm = () => {
   const correct = (payload: SetUpPayload, entry: string) => {
     form.value = { ...editSetUp(payload, context.value, session.units), correcting: entry }
   }
-  return { form, read, context, clear, chooseMethod, correct }
+  /** The boxes of one bar on a pipe, made when first asked for. */
+  const pipeOf = (id: string): PipeTexts => (form.value.pipe[id] ??= { ...NO_PIPE })
+  return { form, read, context, clear, chooseMethod, correct, pipeOf }
 }

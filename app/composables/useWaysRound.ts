@@ -13,10 +13,13 @@ export const useWaysRound = (reading: ReturnType<typeof useReadingForm>) => {
     const names: Readonly<Record<string, string>> = reads.value === 'dials' ? v.ways : v.waysFelt
     return Object.entries(names).map(([value, name]) => ({ value, name }))
   })
-  const way = computed(() => wayOf(form.value) ?? 'list')
+  /** A list of one's own was asked for, though its positions may still be those of a named way. */
+  const listing = ref(false)
+  const way = computed(() => (listing.value ? 'list' : (wayOf(form.value) ?? 'list')))
   const take = (chosen: string) => {
-    if (chosen === 'list') boardOrTable.value = true
-    else reading.take(chosen as Way)
+    listing.value = chosen === 'list'
+    if (chosen !== 'list') reading.take(chosen as Way)
+    else boardOrTable.value = false
   }
   /** A list of one's own is zeroed once, where it starts. */
   const setPositions = (clocks: number[]) => {
@@ -29,5 +32,5 @@ export const useWaysRound = (reading: ReturnType<typeof useReadingForm>) => {
       if (box.clock === null) form.value.returned[box.circle] = text
       else reading.setText(box.circle, box.clock, text)
   }
-  return { ways, way, take, setPositions, paperOrder, fillFromPaper }
+  return { ways, way, listing, take, setPositions, paperOrder, fillFromPaper }
 }

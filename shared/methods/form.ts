@@ -1,6 +1,7 @@
 import type { UnitSystem } from '../../core/units/unitSystem'
 import type { MethodGiven } from '../../core/methods/methods'
 import type { Turning } from '../../core/coupling/dialSet'
+import type { Reading } from '../../core/fit/harmonicFit'
 
 /**
  * A number that is taped or read off for a method; distances and small lengths, always typed positive
@@ -13,8 +14,12 @@ export interface NumberField {
   readonly signed?: boolean
   /** How far the dial end of a bar hangs: told either way, asked when it differs from the last job. */
   readonly sag?: boolean
+  /** Which choice says how its dial counts. */
+  readonly counts?: string
   /** A swing circle: told as diameter or radius. */
   readonly circle?: boolean
+  /** At which end of the drawing its box stands; its dial says so where it has one. */
+  readonly end?: 'movable' | 'stationary'
   /** Starts at this pair of feet. */
   readonly foot?: 'near' | 'far'
   /** What stands in the box of a first set-up, by unit system. */
@@ -36,6 +41,8 @@ export interface FormValues {
   readonly numbers: Readonly<Record<string, number>>
   readonly choices: Readonly<Record<string, string>>
   readonly turning: Turning
+  /** The measured surface of the hub that stands still, plunger in positive. */
+  readonly still?: { readonly rim: readonly Reading[] | null; readonly face: readonly Reading[] | null }
 }
 
 /** A dial in the drawing of the distances: at which plane, carried by which machine. */
@@ -72,6 +79,10 @@ export const shownSign = (choice: string | undefined): 1 | -1 => (choice === 'mi
 export const shownAs = (sign: 1 | -1): string => (sign === -1 ? 'minus' : 'plus')
 
 export const RISES: ChoiceField['options'] = ['rises', 'falls']
+
+/** A still hub's surface as a dial that counts this way would show it. */
+export const shownBy = (sign: 1 | -1, surface: readonly Reading[] | null | undefined) =>
+  surface ? { runout: surface.map((r) => ({ ...r, value: r.value * sign || 0 })) } : {}
 
 export const signOf = (choice: string | undefined): 1 | -1 => (choice === 'falls' ? -1 : 1)
 export const risesOf = (sign: 1 | -1 | undefined): string => (sign === -1 ? 'falls' : 'rises')

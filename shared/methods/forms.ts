@@ -1,6 +1,6 @@
 import type { MethodGiven, MethodId, UsualPlaces } from '../../core/methods/methods'
 import { toCore, type UnitSystem } from '../../core/units/unitSystem'
-import type { MethodForm } from './form'
+import type { MethodForm, NumberField } from './form'
 import { gapsForm } from './gaps/form'
 import { headsForm } from './heads/form'
 import { reverseRimForm } from './reverseRim/form'
@@ -20,6 +20,19 @@ export const METHOD_FORMS: { readonly [M in OfferedMethod]: MethodForm } = {
   heads: headsForm,
   values: valuesForm,
   'foot-values': footValuesForm,
+}
+
+/** Where on the drawing a number's box stands: where its dial's tip runs, or where the method puts it. */
+export const endOf = (
+  field: NumberField,
+  method: OfferedMethod,
+  choices: Readonly<Record<string, string>>,
+): 'movable' | 'stationary' => {
+  const dial = METHOD_FORMS[method]
+    .dials(choices)
+    .find((d) => d.plane === field.id || d.face?.circle === field.id)
+  if (dial) return dial.carriedBy === 'movable' ? 'stationary' : 'movable'
+  return field.end ?? 'movable'
 }
 
 /** Whether an instrument of this method hangs on a bar. */

@@ -33,7 +33,7 @@ describe('seen from the other end', () => {
       '9 o’clock',
       '6 o’clock',
       '3 o’clock',
-      '330°',
+      '11 o’clock',
     ])
   })
 

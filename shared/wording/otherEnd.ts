@@ -64,6 +64,8 @@ const build = (w: Words): Words => {
           'from-3': measuring.view.ways['from-9'],
           'from-9': measuring.view.ways['from-3'],
           twice: 'zeroed at 12, again at 9',
+          three: 'three points: 3, 12, 9',
+          arc: 'part arc: 2, 12, 10',
         },
         waysFelt: { ...measuring.view.waysFelt, four: '12, 9, 6, 3' },
         shownSigns: turning(measuring.view.shownSigns),

@@ -137,12 +137,10 @@ for (const walk of WALKS)
         for (const [circle, list] of Object.entries(read))
           for (const r of list) {
             const where = values
-              ? r.clock === 0
-                ? 'vertical'
-                : 'horizontal'
-              : `${HOURS[end][r.clock]} o’clock`
+              ? `, ${r.clock === 0 ? 'vertical' : 'horizontal'}`
+              : ` at ${HOURS[end][r.clock]} o’clock`
             const shown = fromCore(r.value, 'displacement', units).toFixed(units === 'inch' ? 2 : 4)
-            await page.getByLabel(`${circleOn(circle)} at ${where}`, { exact: true }).fill(shown)
+            await page.getByLabel(`${circleOn(circle)}${where}`, { exact: true }).fill(shown)
           }
         for (const name of Object.values(walk.circles)) {
           const turned = page.getByLabel(name, { exact: true })
@@ -174,10 +172,10 @@ test('the method changed in mid-job: what was measured stays, and both are held 
   await job.stage('As found').click()
   await expect(page.getByText('Second set', { exact: false }).first()).toBeVisible()
   for (const [label, text] of [
-    ['Offset at vertical', '0'],
-    ['Offset at horizontal', '0'],
-    ['Angle over 1.00 in at vertical', '0'],
-    ['Angle over 1.00 in at horizontal', '0'],
+    ['Offset, vertical', '0'],
+    ['Offset, horizontal', '0'],
+    ['Angle over 1.00 in, vertical', '0'],
+    ['Angle over 1.00 in, horizontal', '0'],
   ] as const)
     await page.getByLabel(label, { exact: true }).fill(text)
   await job.next('Log this set')
@@ -254,4 +252,115 @@ test('a set turned the other way shows play and is not mixed with the others; wh
   await expect(page.getByText('turned the other way: for play only')).toBeVisible()
   await job.read([0, -2.5, -23, -20.5], [0, 1, 3.5, 2.5])
   await expect(job.meaning).toContainText('Out of band')
+})
+
+test('heads on a part arc: told apart by a nudge, each read at its own angle', async ({ page }) => {
+  const job = new Job(page)
+  await job.begun([...lockOut, feetSit, hubsClose])
+  await job.method('Heads on both shafts')
+  await page.getByLabel('Centre to driven head').fill('4')
+  await page.getByLabel('Centre to motor head').fill('5')
+  await page.getByLabel('Driven head, after the turn').fill('0')
+  await page.getByLabel('Motor head, after the turn').fill('0')
+  const [own, other] = [
+    page.getByLabel('Nudge the motor head: its figure changes by'),
+    page.getByLabel('… and the driven head’s by'),
+  ]
+  await own.fill('0')
+  await other.fill('12')
+  await expect(job.meaning).toContainText('not on their own machines')
+  await expect(page.getByText('named the wrong way round')).toBeVisible()
+  await own.fill('12')
+  await other.fill('0.5')
+  await job.next('Log the set-up')
+
+  await page.getByRole('combobox', { name: 'How the set is taken' }).press('Enter')
+  await page.getByRole('option', { name: 'part arc: 10, 12, 2' }).click()
+  await page.getByText('Each head tells its own angle').click()
+  const line = {
+    offset: {
+      v: toCore(TRUTH.offset.v, 'displacement', 'inch'),
+      h: toCore(TRUTH.offset.h, 'displacement', 'inch'),
+    },
+    slope: { v: toCore(TRUTH.slope.v, 'slope', 'inch'), h: toCore(TRUTH.slope.h, 'slope', 'inch') },
+  }
+  const how = {
+    method: 'heads',
+    given: methodToCore({ method: 'heads', given: { stationaryPlane: -4, movablePlane: 5 } }, 'inch'),
+  } as MethodGiven
+  const stops = ['10 o’clock', '12 o’clock', '2 o’clock']
+  /** The motor's head hangs a few degrees behind the other. */
+  const angles = { stationary: [300, 0, 60], movable: [297.5, 357, 56.5] }
+  const heads = { stationary: 'Driven head', movable: 'Motor head' } as const
+  for (let set = 0; set < 2; set++) {
+    for (const head of ['stationary', 'movable'] as const) {
+      const read = readByMethod(how, line, angles[head])[head] ?? []
+      for (const [i, r] of read.entries()) {
+        if (head === 'movable')
+          await page.getByLabel(`Own angle of Motor head, stop ${stops[i]}`).fill(String(r.clock))
+        await page
+          .getByLabel(`${heads[head]} at ${stops[i]}`, { exact: true })
+          .fill(fromCore(r.value, 'displacement', 'inch').toFixed(3))
+      }
+      await page.getByLabel(heads[head], { exact: true }).fill('0')
+    }
+    await job.next('Log this set')
+  }
+  await expect(job.meaning).toContainText('Out of band')
+  const judged = page.getByRole('complementary', { name: 'What this means' })
+  for (const figure of ['−8.4', '+5.1', '−0.36', '+0.22'])
+    await expect(judged.getByText(figure).first()).toBeVisible()
+})
+
+test('a bar measured on a pipe; positions pressed round the hub, one in the way left out', async ({
+  page,
+}) => {
+  const job = new Job(page)
+  await job.begun([...lockOut, feetSit, hubsClose])
+  await job.next('Measure it on a pipe')
+  const pipe = page.getByRole('dialog', { name: 'Bar sag, measured on a pipe' })
+  await pipe.getByLabel('At 6').fill('6')
+  await pipe.getByLabel('Back at 12').fill('0')
+  await expect(pipe.getByText('The dial gained at 6')).toBeVisible()
+  await expect(pipe.getByRole('button', { name: /^Take/ })).toBeDisabled()
+  await pipe.getByLabel('At 6').fill('-6')
+  await pipe.getByLabel('At 6').press('Enter')
+  await expect(pipe).toBeHidden()
+  await expect(page.getByLabel('Bar sag: it hangs')).toHaveValue('3')
+  await expect(page.getByText('measured on a pipe: −6.0 mil at 6')).toBeVisible()
+  await page.getByLabel('Marked for refitting: where and how').fill('two dots on bar and collar')
+  await page.getByLabel('Rim, after the turn').fill('0')
+  await page.getByLabel('Face, after the turn').fill('0')
+  await job.next('Log the set-up')
+
+  await page.getByRole('combobox', { name: 'How the set is taken' }).press('Enter')
+  await page.getByRole('option', { name: 'positions of one’s own' }).click()
+  const hours = page.getByRole('group', { name: 'Positions round the hub' })
+  await hours.getByRole('button', { name: 'Read at 4 o’clock too' }).click()
+  await hours.getByRole('button', { name: 'Remove 3 o’clock' }).press('Enter')
+  const clocks = [0, 120, 180, 270]
+  const rim = { sag: 3, turning: 'both', readingSign: 1, carriedBy: 'movable', plane: -1.5 } as const
+  const given = { method: 'rim-face', given: { rim, faces: [face] } } as const
+  const read = readByMethod(
+    { method: 'rim-face', given: methodToCore(given, 'inch') },
+    {
+      offset: { v: toCore(TRUTH.offset.v, 'displacement', 'inch'), h: 0 },
+      slope: { v: toCore(TRUTH.slope.v, 'slope', 'inch'), h: 0 },
+    },
+    clocks,
+  )
+  for (const [circle, name] of [
+    ['rim', 'Rim'],
+    ['face', 'Face'],
+  ] as const) {
+    for (const r of read[circle] ?? [])
+      await page
+        .getByLabel(`${name} at ${r.clock / 30 || 12} o’clock`)
+        .fill(fromCore(r.value, 'displacement', 'inch').toFixed(2))
+    await page.getByLabel(name, { exact: true }).fill('0')
+  }
+  await job.next('Log this set')
+  const judged = page.getByRole('complementary', { name: 'What this means' })
+  await expect(judged.getByText('−8.4').first()).toBeVisible()
+  await expect(job.stage('Set up')).toContainText('sag 3')
 })

@@ -7,15 +7,18 @@ import {
   ghostOf,
   listSets,
   placeName,
+  placesOfValues,
   ringedOf,
   signsNote,
   usableAnyway,
 } from '~~/shared/stages/measure/drawing'
 import { FOUR_QUARTERS, ownClock, type ReadingBox } from '~~/shared/stages/measure/form'
+import { drawRound } from '~~/shared/stages/measure/round'
 import { readingsWorking } from '~~/shared/stages/measure/working'
 import { figure } from '~~/shared/wording/figures'
 import { meaningOfMeasuring } from '~~/shared/wording/headlines'
 import { circleName, playWords, setName } from '~~/shared/wording/readings'
+import { seenClock } from '~~/shared/wording/otherEnd'
 import { toleranceSource } from '~~/shared/wording/tolerances'
 import { useKeyEvents } from '~/composables/useKeys'
 import QuickEntry from './QuickEntry.vue'
@@ -27,7 +30,7 @@ const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
 const { boardOrTable } = useKeyEvents()
 const reading = useReadingForm()
-const { form, circles, reads, read } = reading
+const { form, circles, reads, read, tellsAngles } = reading
 const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
 
 const w = computed(() => telling.value.words.measuring)
@@ -35,16 +38,16 @@ const v = computed(() => w.value.view)
 const actions = computed(() => telling.value.words.actions)
 const state = computed(() => job.coupled!)
 const live = computed(() => job.liveCoupled ?? state.value)
-const round = computed(() => state.value.moves.length)
+const moved = computed(() => state.value.moves.length)
 /** Readings taken now belong after the last move; as found is over once something was moved. */
 const taking = computed(
   () =>
     state.value.closing === null &&
     state.value.setUp !== null &&
-    (props.stage === 'as-found' ? round.value === 0 : round.value > 0),
+    (props.stage === 'as-found' ? moved.value === 0 : moved.value > 0),
 )
 const logged = computed(() =>
-  props.stage === 'as-found' ? state.value.measurements[0] : round.value > 0 ? state.value.latest : undefined,
+  props.stage === 'as-found' ? state.value.measurements[0] : moved.value > 0 ? state.value.latest : undefined,
 )
 const measurement = computed(() => (taking.value ? live.value.latest : logged.value))
 const liveSet = computed(() => measurement.value?.sets.find((s) => s.set.entry.id === reading.draftId()))
@@ -74,7 +77,7 @@ const named = computed(() =>
 const fourClock = computed(
   () => reads.value !== 'values' && form.value.positions.every((c) => FOUR_QUARTERS.includes(c)),
 )
-const { ways, way, take, setPositions, paperOrder, fillFromPaper } = useWaysRound(reading)
+const { ways, way, listing, take, setPositions, paperOrder, fillFromPaper } = useWaysRound(reading)
 const quick = ref(false)
 /** What a shaft standing 5 degrees off would do to the circle that swings most. */
 const cost = computed(() => {
@@ -86,18 +89,29 @@ const cost = computed(() => {
         figure(clockErrorCost(swing, 5), 'displacement', session.units, { unit: true, extra: 1 }),
       )
 })
-const asTable = computed(() => boardOrTable.value || !fourClock.value)
+/** What the readings are typed on: pads at the quarters, one clock round the hub, the drawn shafts, or rows. */
+const boardIs = computed<'pads' | 'round' | 'values' | 'table'>(() => {
+  if (boardOrTable.value || form.value.ownAngles) return 'table'
+  if (reads.value === 'values') return 'values'
+  if (fourClock.value && !listing.value) return 'pads'
+  return 'round'
+})
+const round = computed(() => drawRound(shownSet.value, (clock) => seenClock(clock, job.viewFrom)))
+const valuePlaces = computed(() => placesOfValues(state.value.setUp))
+const byCircle = <T,>(of: (circle: string) => T): Record<string, T> =>
+  Object.fromEntries(circles.value.map((c) => [c, of(c)]))
 const listed = computed(() => listSets(logged.value, telling.value))
 
 // Walking the boxes.
 const pads = useTemplateRef<{ focus: (clock: number) => void }[]>('pads')
-const table = useTemplateRef<{ focus: (circle: string, clock: number) => void }>('table')
+/** Whichever board has all circles on it. */
+const whole = useTemplateRef<{ focus: (circle: string, clock: number) => void }>('whole')
 const returnedBoxes = useTemplateRef<{ focus: () => void }[]>('returnedBoxes')
 const focus = ({ circle, clock }: ReadingBox) => {
   const at = circles.value.indexOf(circle)
   if (clock === null) returnedBoxes.value?.[at]?.focus()
-  else if (asTable.value) table.value?.focus(circle, clock)
-  else pads.value?.[at]?.focus(clock)
+  else if (boardIs.value === 'pads') pads.value?.[at]?.focus(clock)
+  else whole.value?.focus(circle, clock)
 }
 const walk = (circle: string, clock: number, by: 1 | -1) => {
   const { positions } = form.value
@@ -168,7 +182,7 @@ onMounted(() => {
 })
 
 const title = computed(() => {
-  const name = props.stage === 'as-found' ? v.value.asFound : v.value.afterMove(round.value)
+  const name = props.stage === 'as-found' ? v.value.asFound : v.value.afterMove(moved.value)
   if (!taking.value) return name
   if (form.value.correcting) return v.value.correcting(name, nameOf(form.value.correcting))
   const nth = logged.value?.sets.length ?? 0
@@ -212,23 +226,21 @@ const turnNote = computed(() =>
         v.quick.open
       }}</el-button>
       <el-button
-        v-if="fourClock && taking"
+        v-if="taking && circles.length > 0 && !form.ownAngles"
         class="dye-button"
-        :aria-pressed="asTable"
+        :aria-pressed="boardOrTable"
         @click="boardOrTable = !boardOrTable"
       >
         {{ v.table }}
       </el-button>
     </template>
-    <el-checkbox
-      v-if="taking && reads === 'dials' && logged?.sets.length"
-      v-model="form.turnedBack"
-      class="back"
-      >{{ w.play.turnBack }}</el-checkbox
-    >
+    <div v-if="taking && reads === 'dials'" class="asides">
+      <el-checkbox v-if="logged?.sets.length" v-model="form.turnedBack">{{ w.play.turnBack }}</el-checkbox>
+      <el-checkbox v-if="tellsAngles" v-model="form.ownAngles">{{ v.ownAngles }}</el-checkbox>
+    </div>
     <p v-if="taking && turnNote" class="note">{{ turnNote }}</p>
     <template v-if="taking">
-      <div v-if="!asTable" class="pads">
+      <div v-if="boardIs === 'pads'" class="pads">
         <ClockPad
           v-for="c in named"
           :key="c.id"
@@ -246,24 +258,70 @@ const turnNote = computed(() =>
           @step="(clock, by) => walk(c.id, clock, by)"
         />
       </div>
-      <ReadingTable
-        v-else
-        ref="table"
+      <RoundClock
+        v-else-if="boardIs === 'round'"
+        ref="whole"
         :positions="form.positions"
         :circles="named"
         :texts="form.circles"
         :units="session.units"
-        :ghost="Object.fromEntries(circles.map((c) => [c, ghost(c)]))"
+        :ghost="byCircle(ghost)"
+        :ringed="byCircle(ringed)"
+        :notes="byCircle(notes)"
+        :drawn="round"
+        :own-clock="ownClock"
         :clock-name="(clock) => placeName(state.setUp, clock, telling)"
-        :fixed="reads === 'values'"
-        :cost="cost"
         @positions="setPositions"
         @update:text="reading.setText"
         @enter="(circle, clock) => enter({ circle, clock })"
         @step="walk"
       />
+      <ValuesBoard
+        v-else-if="boardIs === 'values' && state.setUp"
+        ref="whole"
+        :circles="named"
+        :places="valuePlaces"
+        :texts="form.circles"
+        :units="session.units"
+        :ghost="byCircle(ghost)"
+        :notes="byCircle(notes)"
+        :feet="state.setUp.feet"
+        :tolerance="state.tolerance"
+        :line="measurement?.coupling ?? null"
+        :plane-name="(clock) => placeName(state.setUp, clock, telling)"
+        @update:text="reading.setText"
+        @enter="(circle, clock) => enter({ circle, clock })"
+        @step="walk"
+      />
+      <ReadingTable
+        v-else
+        ref="whole"
+        :positions="form.positions"
+        :circles="named"
+        :texts="form.circles"
+        :units="session.units"
+        :ghost="byCircle(ghost)"
+        :ringed="byCircle(ringed)"
+        :notes="byCircle(notes)"
+        :angles="form.ownAngles ? form.angles : null"
+        :unclear="read.unclearAngles"
+        :clock-name="(clock) => placeName(state.setUp, clock, telling)"
+        :fixed="reads === 'values'"
+        @positions="setPositions"
+        @angle="reading.setAngle"
+        @update:text="reading.setText"
+        @enter="(circle, clock) => enter({ circle, clock })"
+        @step="walk"
+      />
+      <PositionTools
+        v-if="boardIs === 'round' || (boardIs === 'table' && reads !== 'values')"
+        :positions="form.positions"
+        :units="session.units"
+        :cost="cost"
+        @positions="setPositions"
+      />
     </template>
-    <div v-if="(!asTable || !taking) && circles.length && reads !== 'values'" class="balances">
+    <div v-if="(boardIs === 'pads' || !taking) && circles.length && reads !== 'values'" class="balances">
       <SumBalance v-for="c in circles" :key="c" v-bind="balance(c)" />
     </div>
     <div v-if="taking && reads === 'dials'" class="returned">
@@ -283,7 +341,7 @@ const turnNote = computed(() =>
       />
     </div>
     <OverlaidShafts
-      v-if="(!taking || reads === 'values') && measurement?.coupling && state.setUp"
+      v-if="!taking && measurement?.coupling && state.setUp"
       :feet="state.setUp.feet"
       :tolerance="state.tolerance"
       :found="stage === 're-measure' ? (state.asFound?.coupling ?? null) : null"
@@ -350,9 +408,14 @@ const turnNote = computed(() =>
 </template>
 
 <style scoped>
-.back {
+.asides {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 24px;
   --el-checkbox-text-color: var(--scribe);
   --el-checkbox-checked-text-color: #fff;
+}
+.asides .el-checkbox {
   min-height: var(--touch);
 }
 .note {

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import type { LogEntry } from '~~/core/logbook/entry'
 import { settleSetUp } from '~~/core/stages/setUp/setUp'
-import { METHOD_FORMS, type OfferedMethod } from '~~/shared/methods/forms'
-import { checksOf } from '~~/shared/stages/setUp/form'
+import { endOf, METHOD_FORMS, type OfferedMethod } from '~~/shared/methods/forms'
+import { marksOf, stillMachine } from '~~/core/stages/setUp/stillSurface'
+import { asSmall } from '~~/shared/forms/typed'
+import { checksOf, NO_PIPE, readPipe } from '~~/shared/stages/setUp/form'
 import {
   boxName,
   choiceRows,
@@ -10,15 +12,20 @@ import {
   meaningOfSetUp,
   numberLabel,
   returnLabel,
+  stillHubWords,
 } from '~~/shared/stages/setUp/words'
 import { setUpWorking } from '~~/shared/stages/setUp/working'
+import { clockFace } from '~~/shared/wording/clockFace'
+import { capital } from '~~/shared/wording/telling'
+import { circleName } from '~~/shared/wording/readings'
+import SagOnPipe from './SagOnPipe.vue'
 import SheetLinks from '../measure/SheetLinks.vue'
 
 const job = useJob()
 const session = useSession()
 const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
-const { form, read, context, clear, chooseMethod, correct } = useSetUpForm()
+const { form, read, context, clear, chooseMethod, correct, pipeOf } = useSetUpForm()
 
 const w = computed(() => telling.value.words.setUp)
 const actions = computed(() => telling.value.words.actions)
@@ -50,6 +57,26 @@ const dials = computed(() =>
     circle: d.face ? (read.value.numbers[d.face.circle] ?? null) : null,
   })),
 )
+// A bar on a pipe; the hub that stands still.
+const bars = computed(() => method.value.numbers.filter((n) => n.sag))
+const onPipe = ref('')
+const pipeShown = computed({
+  get: () => onPipe.value !== '',
+  set: (open) => !open && (onPipe.value = ''),
+})
+const takeSag = (hang: number) => {
+  form.value.toldSag = 'hang'
+  form.value.numbers[onPipe.value] = asSmall(hang, session.units)
+}
+const barName = (id: string) => boxName(`numbers.${id}`, form.value, context.value.machine, telling.value)
+const stillMarks = computed(() => {
+  const still = stillMachine(form.value.turning)
+  return still ? marksOf(context.value.turned ?? [], still) : []
+})
+const stillHub = computed(() =>
+  stillHubWords(form.value, context.value.turned ?? [], read.value.payload, telling.value),
+)
+const headName = (circle: 'movable' | 'stationary') => circleName(circle, telling.value).toLowerCase()
 const sets = computed(
   () =>
     job.coupled?.measurements
@@ -59,7 +86,8 @@ const sets = computed(
 )
 
 const title = computed(() => {
-  const name = w.value.view.titles[method.value.reads]
+  const name =
+    form.value.method === 'heads' ? w.value.view.titles.heads : w.value.view.titles[method.value.reads]
   return form.value.correcting ? w.value.view.correcting(name) : name
 })
 const meaning = computed(() => meaningOfSetUp(read.value, form.value, telling.value))
@@ -131,12 +159,10 @@ onMounted(() => {
       :feet="read.feet"
       :movable-name="names.movable"
       :stationary-name="names.stationary"
-      :units="session.units"
-    />
-    <div class="fields">
-      <div class="row">
+    >
+      <template v-for="end in ['stationary', 'movable'] as const" #[end] :key="end">
         <NumberBox
-          v-for="field in method.numbers"
+          v-for="field in method.numbers.filter((f) => endOf(f, form.method, form.choices) === end)"
           :key="field.id"
           :ref="keep(`numbers.${field.id}`)"
           v-model="form.numbers[field.id]!"
@@ -145,26 +171,49 @@ onMounted(() => {
           :measure="field.measure"
           :signed="field.signed || (field.sag && form.toldSag === 'pipe-at-6')"
         />
-      </div>
-      <div class="row">
+      </template>
+      <template #span="{ at }">
         <NumberBox
-          v-for="(_, i) in form.feet"
-          :key="i"
-          :ref="keep(`feet.${i}`)"
-          v-model="form.feet[i]!"
-          v-bind="bind(`feet.${i}`)"
-          :label="footLabel(i, context.machine, telling)"
+          :ref="keep(`feet.${at}`)"
+          v-model="form.feet[at]!"
+          v-bind="bind(`feet.${at}`)"
+          :label="footLabel(at, context.machine, telling)"
           measure="distance"
         />
+      </template>
+    </SetUpChain>
+    <div class="fields">
+      <div v-if="form.method === 'heads'" class="row">
+        <NumberBox
+          :ref="keep('nudged.own')"
+          v-model="form.nudged.own"
+          v-bind="bind('nudged.own')"
+          :required="false"
+          :label="w.view.nudgeOwn(headName('movable'))"
+          measure="displacement"
+          signed
+        />
+        <NumberBox
+          :ref="keep('nudged.other')"
+          v-model="form.nudged.other"
+          v-bind="bind('nudged.other')"
+          :required="false"
+          :label="w.view.nudgeOther(headName('stationary'))"
+          measure="displacement"
+          signed
+        />
+      </div>
+      <div class="row choices">
         <NumberBox
           :ref="keep('graduation')"
           v-model="form.graduation"
           v-bind="bind('graduation')"
+          class="graduation"
           :label="w.view.graduation"
           measure="displacement"
         />
         <ChoiceRow
-          v-if="method.numbers.some((n) => n.sag)"
+          v-if="bars.length"
           v-model="form.toldSag"
           :label="w.view.sagToldAs"
           show-label
@@ -175,8 +224,23 @@ onMounted(() => {
             { value: 'pipe-at-6', name: w.view.sagForms['pipe-at-6'] },
           ]"
         />
-      </div>
-      <div class="row choices">
+        <ChoiceRow
+          v-if="method.numbers.some((n) => n.circle)"
+          v-model="form.toldCircle"
+          :label="w.view.circleTapedAs"
+          show-label
+          on-dye
+          :disabled="closed"
+          :options="[
+            { value: 'diameter', name: w.view.circleForms.diameter },
+            { value: 'radius', name: w.view.circleForms.radius },
+          ]"
+        />
+        <template v-if="!closed">
+          <el-button v-for="b in bars" :key="b.id" class="dye-button on-pipe" @click="onPipe = b.id">
+            {{ bars.length > 1 ? w.pipe.openFor(barName(b.id)) : w.pipe.open }}
+          </el-button>
+        </template>
         <ChoiceRow
           v-for="c in choices"
           :key="c.id"
@@ -202,21 +266,16 @@ onMounted(() => {
             { value: 'stationary', name: w.view.other },
           ]"
         />
-        <ChoiceRow
-          v-if="method.numbers.some((n) => n.circle)"
-          v-model="form.toldCircle"
-          :label="w.view.circleTapedAs"
-          show-label
-          on-dye
-          :disabled="closed"
-          :options="[
-            { value: 'diameter', name: w.view.circleForms.diameter },
-            { value: 'radius', name: w.view.circleForms.radius },
-          ]"
-        />
+        <label v-if="stillMarks.length" class="still">
+          <span>{{ w.stillHub.label }}</span>
+          <el-select v-model="form.markUp" :aria-label="w.stillHub.label" :disabled="closed">
+            <el-option value="" :label="w.stillHub.leave" />
+            <el-option v-for="m in stillMarks" :key="m" :value="String(m)" :label="clockFace(m)" />
+          </el-select>
+        </label>
       </div>
       <div v-if="method.reads === 'dials'" class="row turn">
-        <p>{{ w.view.turn }}</p>
+        <p>{{ form.method === 'heads' ? w.view.turnHeads : w.view.turn }}</p>
         <NumberBox
           v-for="circle in method.circles(form.choices)"
           :key="circle"
@@ -248,6 +307,11 @@ onMounted(() => {
         <el-checkbox v-for="c in checks" :key="c" :value="c">{{ w.checks[c] }}</el-checkbox>
       </el-checkbox-group>
     </div>
+    <label class="refit">
+      <span>{{ w.refit }}</span>
+      <el-input v-model="form.refit" :aria-label="w.refit" maxlength="300" :disabled="closed" />
+    </label>
+    <p v-if="stillHub">{{ stillHub }}</p>
     <p v-if="method.reads === 'dials'" class="muted">{{ telling.words.safety.turning }}</p>
     <template v-if="job.coupled?.setUp && !closed">
       <p v-if="form.correcting && sets" class="muted">
@@ -266,6 +330,15 @@ onMounted(() => {
     </template>
     <SheetLinks :method="form.method" />
     <ShowWorking v-if="read.payload" :steps="working" />
+    <SagOnPipe
+      v-model="pipeShown"
+      :bar="capital(barName(onPipe))"
+      :texts="form.pipe[onPipe] ?? NO_PIPE"
+      :read="onPipe ? readPipe(form, onPipe, session.units) : null"
+      :units="session.units"
+      @text="(at, text) => (pipeOf(onPipe)[at] = text)"
+      @take="takeSag"
+    />
     <WhyDialog
       v-model="asking"
       :title="w.view.correct"
@@ -316,6 +389,23 @@ h3 {
   flex-wrap: wrap;
   gap: 10px 18px;
 }
+.graduation {
+  width: 126px;
+}
+.on-pipe {
+  align-self: end;
+}
+.still span,
+.refit span {
+  display: block;
+  font-size: 14px;
+}
+.still span {
+  color: var(--scribe);
+}
+.still .el-select {
+  width: 190px;
+}
 .turn {
   grid-template-columns: 1.6fr 1fr 1fr;
   align-items: end;
@@ -328,7 +418,7 @@ h3 {
   margin-bottom: 4px;
   color: var(--out-on-dye);
 }
-@media (max-width: 1100px) {
+@media (max-width: 860px) {
   .row:not(.choices):not(.turn) {
     grid-template-columns: repeat(2, minmax(0, 1fr));
   }

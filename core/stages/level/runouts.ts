@@ -1,3 +1,4 @@
+import type { Turning } from '../../coupling/dialSet'
 import type { LogEntry } from '../../logbook/entry'
 import type { MethodGiven } from '../../methods/methods'
 import type { Outcome } from '../../outcome'
@@ -79,9 +80,15 @@ export const checkRunouts = (facts: RunoutFacts, rpm: number): Runouts => {
 
 /**
  * Whether a hub's own run-out is in this job's readings: not while both shafts turn together, for each dial stays
- * on its spot of the target; it is when only one turns.
+ * on its spot of the target; it is when only one turns, unless what was measured of it is taken out.
  */
-export type RunoutEffect = 'no-set-up' | 'none' | 'enters'
+export type RunoutEffect = 'no-set-up' | 'none' | 'enters' | 'taken-out'
+
+const stillHubs = (
+  turning: Turning | undefined,
+  mounts: readonly { readonly runout?: unknown }[],
+): RunoutEffect =>
+  turning === 'both' ? 'none' : mounts.some((m) => m.runout !== undefined) ? 'taken-out' : 'enters'
 
 /** What run-out does to the readings of this set-up; null before one is made. */
 export const runoutEffect = (how: MethodGiven | null): RunoutEffect => {
@@ -89,11 +96,9 @@ export const runoutEffect = (how: MethodGiven | null): RunoutEffect => {
     case undefined:
       return 'no-set-up'
     case 'rim-face':
-      return how.given.rim.turning === 'both' ? 'none' : 'enters'
+      return stillHubs(how.given.rim.turning, [how.given.rim, ...how.given.faces])
     case 'reverse-rim':
-      return [how.given.onStationary, how.given.onMovable].every((m) => m.turning === 'both')
-        ? 'none'
-        : 'enters'
+      return stillHubs(how.given.onStationary.turning, [how.given.onStationary, how.given.onMovable])
     default:
       return 'none'
   }

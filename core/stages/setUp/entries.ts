@@ -1,6 +1,7 @@
 import type { MethodGiven } from '../../methods/methods'
 import type { MachineRole } from '../../plan/movePlan'
 import type { SetUpCheck } from './checks'
+import type { PipeTurn } from '../../setup/barOnPipe'
 import type { UnitSystem } from '../../units/unitSystem'
 
 /** How the instrument stands, in contract units of `units`. */
@@ -19,6 +20,14 @@ export interface SetUpPayload {
   readonly why: string
   /** What was checked before reading; nothing is known of sets logged before it was asked. */
   readonly checked?: readonly SetUpCheck[] | undefined
+  /** Bars measured on a pipe, by the method's number for their sag: what the dial showed. */
+  readonly pipe?: Readonly<Record<string, PipeTurn>> | undefined
+  /** The movable machine's head was nudged: what its figure and the other's changed by. */
+  readonly nudged?: { readonly own: number; readonly other: number } | undefined
+  /** The mark of the still hub that stood at 12, where its measured run-out is taken out; it is in `how`. */
+  readonly markUp?: number | undefined
+  /** How the instrument is marked, so that it can be fitted again the same. */
+  readonly refit?: string | undefined
 }
 
 export interface SetUpEntries {

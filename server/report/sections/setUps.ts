@@ -1,7 +1,9 @@
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { FaceMount, RimMount } from '../../../core/methods/method'
 import type { SetUp } from '../../../core/stages/setUp/setUp'
+import { toCore } from '../../../core/units/unitSystem'
 import { METHOD_FORMS } from '../../../shared/methods/forms'
+import { clockFace } from '../../../shared/wording/clockFace'
 import { figure } from '../../../shared/wording/figures'
 import { circleName } from '../../../shared/wording/readings'
 import type { Telling } from '../../../shared/wording/telling'
@@ -46,6 +48,21 @@ const mountWords = (setUp: SetUp, telling: Telling): readonly string[] => {
   }
 }
 
+/** What was proved beside the distances: bars on a pipe, heads nudged, a still hub's run-out, how it is marked. */
+const provedWords = (setUp: SetUp, telling: Telling): readonly string[] => {
+  const w = telling.words.setUp
+  const { payload } = setUp.entry
+  const d = (x: number) =>
+    figure(toCore(x, 'displacement', payload.units), 'displacement', telling.units, { unit: true })
+  const labels: Readonly<Record<string, string>> = telling.words.methods.labels[payload.how.method]
+  return [
+    ...Object.entries(payload.pipe ?? {}).map(([id, t]) => w.pipe.was(labels[id] ?? id, d(t.at6), d(t.back))),
+    ...(payload.nudged ? [w.nudgedWas(d(payload.nudged.own), d(payload.nudged.other))] : []),
+    ...(payload.markUp === undefined ? [] : [w.stillHub.was(clockFace(payload.markUp))]),
+    ...(payload.refit ? [w.refitWas(payload.refit)] : []),
+  ]
+}
+
 /** Every set-up that sets in use were read with, as it stands after corrections. */
 export const setUps: Section<Pick<CoupledState, 'setUp' | 'measurements'>> = (
   state,
@@ -87,6 +104,7 @@ export const setUps: Section<Pick<CoupledState, 'setUp' | 'measurements'>> = (
             },
           ]
         : []),
+      ...provedWords(setUp, telling).map((text) => ({ text })),
       ...(setUp.holdsZero ? [] : [{ text: w.usedAlthough(why), bold: true }]),
     )
   })

@@ -8,8 +8,8 @@ export const reverseRimForm: MethodForm = {
   numbers: [
     { id: 'onStationary', measure: 'distance' },
     { id: 'onMovable', measure: 'distance' },
-    { id: 'sagStationary', measure: 'displacement', sag: true },
-    { id: 'sagMovable', measure: 'displacement', sag: true },
+    { id: 'sagStationary', measure: 'displacement', sag: true, counts: 'stationaryRises', end: 'stationary' },
+    { id: 'sagMovable', measure: 'displacement', sag: true, counts: 'movableRises' },
   ],
   choices: [
     { id: 'stationaryRises', options: RISES },

@@ -1,4 +1,4 @@
-import { RISES, risesOf, signOf, type MethodForm } from '../form'
+import { RISES, risesOf, shownBy, signOf, type MethodForm } from '../form'
 
 /** Rim and face as the set-up asks for it: one bracket, a rim dial, a face dial. */
 export const rimFaceForm: MethodForm = {
@@ -8,7 +8,7 @@ export const rimFaceForm: MethodForm = {
   numbers: [
     { id: 'rimPlane', measure: 'distance' },
     { id: 'faceCircle', measure: 'distance', circle: true },
-    { id: 'sag', measure: 'displacement', sag: true },
+    { id: 'sag', measure: 'displacement', sag: true, counts: 'rimRises' },
     { id: 'faceSag', measure: 'displacement', signed: true, usually: { inch: '0', metric: '0' } },
   ],
   choices: [
@@ -38,7 +38,7 @@ export const rimFaceForm: MethodForm = {
       },
     }
   },
-  given: ({ numbers: n, choices: c, turning }) => {
+  given: ({ numbers: n, choices: c, turning, still }) => {
     const carriedBy = c.carriedBy === 'stationary' ? 'stationary' : 'movable'
     // The tip runs on the other machine's hub: toward the driven machine when the motor carries it.
     const side = carriedBy === 'movable' ? -1 : 1
@@ -47,6 +47,7 @@ export const rimFaceForm: MethodForm = {
       diameter: n.faceCircle ?? 0,
       sag: n.faceSag ?? 0,
       readingSign: signOf(c.faceRises),
+      ...shownBy(signOf(c.faceRises), still?.face),
     } as const
     return {
       method: 'rim-face',
@@ -57,6 +58,7 @@ export const rimFaceForm: MethodForm = {
           sag: n.sag ?? 0,
           turning,
           readingSign: signOf(c.rimRises),
+          ...shownBy(signOf(c.rimRises), still?.rim),
         },
         // The second stands half a turn on, on the same circle.
         faces: c.faceDials === 'two' ? [face, face] : [face],

@@ -1,10 +1,17 @@
 import { z } from 'zod'
-import { figure, notNegative, oneOf, positive } from '../../calculation/fields'
+import { clock, figure, notNegative, oneOf, positive } from '../../calculation/fields'
 import { issue } from '../../issue'
 
 const carriedBy = oneOf('machine-that-carries-the-dial', ['movable', 'stationary'])
 const plunger = oneOf('way-the-face-plunger-points', ['away', 'back'])
 const readingSign = z.union([z.literal(1), z.literal(-1)], { error: issue('give-the-reading-sign-as-1') })
+
+/** The still hub's measured surface, as the dial of this set-up would show it. */
+const stillHub = z
+  .array(z.object({ clock, value: figure('reading') }), { error: issue('readings-as-a-list') })
+  .min(3, { error: issue('three-runout-readings') })
+  .max(72, { error: issue('most-readings-a-dial') })
+  .optional()
 
 /** A rim dial as a job's set-up keeps it, in the unit of its entry. */
 export const rimMount = z.object({
@@ -13,6 +20,7 @@ export const rimMount = z.object({
   sag: notNegative('bar-sag'),
   turning: oneOf('shaft-that-turns', ['both', 'movable', 'stationary']),
   readingSign,
+  runout: stillHub,
 })
 
 /** A face dial as a job's set-up keeps it. */
@@ -21,6 +29,7 @@ export const faceMount = z.object({
   diameter: positive('face-swing-diameter'),
   sag: figure('face-sag'),
   readingSign,
+  runout: stillHub,
 })
 
 export const rimFaceSetUp = z.object({

@@ -22,9 +22,15 @@ export const spacerFacesForm: MethodForm = {
   reads: 'dials',
   numbers: [
     { id: 'spoolLength', measure: 'distance' },
-    { id: 'circleStationary', measure: 'distance', circle: true },
+    { id: 'circleStationary', measure: 'distance', circle: true, end: 'stationary' },
     { id: 'circleMovable', measure: 'distance', circle: true },
-    { id: 'faceSagStationary', measure: 'displacement', signed: true, usually: NONE },
+    {
+      id: 'faceSagStationary',
+      measure: 'displacement',
+      signed: true,
+      usually: NONE,
+      end: 'stationary',
+    },
     { id: 'faceSagMovable', measure: 'displacement', signed: true, usually: NONE },
   ],
   choices: [

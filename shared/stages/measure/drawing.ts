@@ -100,6 +100,13 @@ export const placeName = (setUp: SetUp | null, clock: number, telling: Telling):
     : clockName(clock, telling)
 }
 
+/** Where typed values belong along the shafts, by circle, millimetres: an angle is shown at the far feet. */
+export const placesOfValues = (setUp: SetUp | null): Readonly<Record<string, Millimetres>> => {
+  if (setUp?.how.method === 'foot-values')
+    return { nearPlane: setUp.how.given.near, farPlane: setUp.how.given.far }
+  return { offset: 0, angle: setUp?.feet.at(-1)?.x ?? 0 }
+}
+
 /** What plus means in the boxes, where an instrument's own signs are typed. */
 export const signsNote = (setUp: SetUp | null, telling: Telling): string => {
   const w = telling.words.measuring.view

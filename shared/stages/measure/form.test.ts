@@ -5,6 +5,7 @@ import {
   editReadings,
   nameReadingUnits,
   readReadings,
+  turnReadingEnd,
   wayOf,
   WAYS,
   zerosOf,
@@ -126,5 +127,65 @@ describe('ways round the clock', () => {
   it('one plane alone asks for its own two positions only', () => {
     const { missing } = taken('12-6', { '180': '4' })
     expect(missing.every((b) => b.clock === null)).toBe(true)
+  })
+})
+
+describe('heads that tell their own angles', () => {
+  const HEADS = ['stationary', 'movable'] as const
+  const typed = (angles: ReadingTexts['angles']): ReadingTexts => ({
+    ...blankReadings(HEADS, 'inch', WAYS.arc),
+    ownAngles: true,
+    angles,
+    circles: {
+      stationary: { 300: '0', 0: '4', 60: '9' },
+      movable: { 300: '0', 0: '-3', 60: '-8' },
+    },
+  })
+  const readHeads = (texts: ReadingTexts) =>
+    readReadings(texts, HEADS, 'inch', { stationary: 0.5, movable: 0.5 })
+
+  it('are kept at the angle each told; an empty one is the stop’s', () => {
+    const { body, unclearAngles } = readHeads(typed({ movable: { 300: '302.5', 60: '61' } }))
+    expect(body.payload.circles.stationary?.map((r) => r.clock)).toEqual([300, 0, 60])
+    expect(body.payload.circles.movable?.map((r) => r.clock)).toEqual([302.5, 0, 61])
+    expect(unclearAngles).toEqual({ stationary: [], movable: [] })
+  })
+
+  it.each(['400', '-5', 'noon'])('an angle of %s is asked for again, and its reading waits', (text) => {
+    const { body, missing, unclearAngles } = readHeads(typed({ movable: { 0: text } }))
+    expect(unclearAngles.movable).toEqual([0])
+    expect(missing).toContainEqual({ circle: 'movable', clock: 0 })
+    expect(body.payload.circles.movable?.map((r) => r.clock)).toEqual([300, 60])
+  })
+
+  it('are told the other way round from the other end, and stay where they are', () => {
+    const texts = typed({ movable: { 300: '302.5' } })
+    turnReadingEnd(texts, 'stationary')
+    expect(texts.angles.movable).toEqual({ 300: '57.5' })
+    expect(readHeads(texts).body.payload.circles.movable?.[0]?.clock).toBe(302.5)
+    turnReadingEnd(texts, 'movable')
+    expect(texts.angles.movable).toEqual({ 300: '302.5' })
+  })
+
+  it('come back into their boxes when a set is corrected', () => {
+    const { body } = readHeads(typed({ movable: { 300: '302.5', 60: '61' } }))
+    const read = Object.fromEntries(
+      Object.entries(body.payload.circles).map(([c, list]) => [
+        c,
+        list.map((r) => ({ ...r, value: r.value * 0.0254 })),
+      ]),
+    )
+    const noted = {
+      set: {
+        setUp: { circles: HEADS },
+        read,
+        returned: { stationary: 0, movable: 0 },
+        entry: { id: 'x', payload: body.payload },
+      },
+    } as unknown as Parameters<typeof editReadings>[0]
+    const texts = editReadings(noted, 'inch', 'stationary')
+    expect(texts.ownAngles).toBe(true)
+    expect(texts.angles.movable).toEqual({ 300: '57.5', 0: '0', 60: '299' })
+    expect(readHeads(texts).body.payload.circles).toEqual(body.payload.circles)
   })
 })

@@ -1,9 +1,11 @@
 import type { EntryBody } from '../../../core/logbook/entry'
 import { readingSlip } from '../../../core/setup/distanceSlip'
 import type { NotedSet } from '../../../core/stages/measure/measurement'
+import { normalClock } from '../../../core/frame/clock'
 import { fromCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { typedValue, unitOf, withUnit } from '../../forms/typed'
 import type { MethodForm } from '../../methods/form'
+import { seenClock, type ViewFrom } from '../../wording/otherEnd'
 
 /** What stands in the boxes of one set, as typed. */
 export interface ReadingTexts {
@@ -15,6 +17,12 @@ export interface ReadingTexts {
   turnedBack: boolean
   /** By circle, then by clock angle. */
   circles: Record<string, Record<string, string>>
+  /** Each head tells its own clock angle at a stop. */
+  ownAngles: boolean
+  /** Those angles as typed, by circle and stop; an empty one is the stop's. */
+  angles: Record<string, Record<string, string>>
+  /** From which end those angles are told. */
+  seenFrom: ViewFrom
   /** By circle. */
   returned: Record<string, string>
   /** The set being corrected, if one is. */
@@ -32,6 +40,8 @@ export const WAYS = {
   'from-6': [180, 270, 0, 90],
   'from-9': [270, 0, 90, 180],
   twice: [0, 180, 90, 270],
+  three: [270, 0, 90],
+  arc: [300, 0, 60],
   '12-6': [0, 180],
   '3-9': [90, 270],
 } as const satisfies Readonly<Record<string, readonly number[]>>
@@ -64,6 +74,7 @@ export const blankReadings = (
   asked: readonly number[] = FOUR_QUARTERS,
   reads: Reads = 'dials',
   zeroedTwice = false,
+  seenFrom: ViewFrom = 'movable',
 ): ReadingTexts => {
   const positions =
     reads === 'values' ? TWO_PLANES : asked.join() === TWO_PLANES.join() ? FOUR_QUARTERS : asked
@@ -79,25 +90,52 @@ export const blankReadings = (
         reads === 'dials' ? Object.fromEntries(zeros.map((z) => [String(ownClock(c, z)), '0'])) : {},
       ]),
     ),
+    ownAngles: false,
+    angles: {},
+    seenFrom,
     returned: Object.fromEntries(circles.map((c) => [c, ''])),
     correcting: '',
   }
 }
 
+/** An angle as it is typed: a tenth of a degree is finer than a head tells. */
+const angleText = (clock: number, from: ViewFrom): string =>
+  String(Math.round(seenClock(clock, from) * 100) / 100)
+
 /** A logged set in its boxes, to be corrected. */
-export const editReadings = (noted: NotedSet, units: UnitSystem): ReadingTexts => {
+export const editReadings = (
+  noted: NotedSet,
+  units: UnitSystem,
+  seenFrom: ViewFrom = 'movable',
+): ReadingTexts => {
   const { set } = noted
   const text = (mm: number) => String(Number(fromCore(mm, 'displacement', units).toPrecision(10)))
   const first = set.setUp.circles[0] ?? ''
+  const positions = (set.read[first] ?? []).map((r) => r.clock)
+  const ownAngles = set.setUp.circles.some((c) => set.read[c]?.some((r) => !positions.includes(r.clock)))
+  // With angles of their own the boxes go by the stop, which is where the first head stood.
+  const stopOf = (at: number, clock: number) => (ownAngles ? (positions[at] ?? clock) : clock)
   return {
     units,
-    positions: (set.read[first] ?? []).map((r) => r.clock),
+    positions,
+    ownAngles,
+    angles: ownAngles
+      ? Object.fromEntries(
+          set.setUp.circles.map((c) => [
+            c,
+            Object.fromEntries(
+              (set.read[c] ?? []).map((r, i) => [String(stopOf(i, r.clock)), angleText(r.clock, seenFrom)]),
+            ),
+          ]),
+        )
+      : {},
+    seenFrom,
     zeroedTwice: (set.read[first] ?? []).some((r) => r.group !== undefined),
     turnedBack: set.entry.payload.turned === 'against',
     circles: Object.fromEntries(
       set.setUp.circles.map((c) => [
         c,
-        Object.fromEntries((set.read[c] ?? []).map((r) => [String(r.clock), text(r.value)])),
+        Object.fromEntries((set.read[c] ?? []).map((r, i) => [String(stopOf(i, r.clock)), text(r.value)])),
       ]),
     ),
     returned: Object.fromEntries(
@@ -116,6 +154,17 @@ export const nameReadingUnits = (texts: ReadingTexts, was: UnitSystem): void => 
     texts.returned[circle] = withUnit(texts.returned[circle] ?? '', unit)
 }
 
+/** The same angles told from the other end. */
+export const turnReadingEnd = (texts: ReadingTexts, now: ViewFrom): void => {
+  if (texts.seenFrom === now) return
+  for (const boxes of Object.values(texts.angles))
+    for (const [stop, text] of Object.entries(boxes)) {
+      const told = typedValue(text, 'plain', texts.units)
+      if (told !== null) boxes[stop] = angleText(normalClock(told), 'stationary')
+    }
+  texts.seenFrom = now
+}
+
 /** A box of a set: a circle at a stop, or what it showed after the full turn. */
 export interface ReadingBox {
   readonly circle: string
@@ -131,6 +180,8 @@ export interface ReadingsRead {
   readonly blank: boolean
   /** Positions where a reading looks like a slipped decimal point, by circle. */
   readonly slips: Readonly<Record<string, readonly number[]>>
+  /** Stops whose own angle can't be read, by circle. */
+  readonly unclearAngles: Readonly<Record<string, readonly number[]>>
   /** In the unit of the boxes, by circle and clock. */
   readonly value: (circle: string, clock: number) => number | null
   /** What is there so far, as an entry: incomplete sets fold too, so that each digit shows its result. */
@@ -155,8 +206,20 @@ export const readReadings = (
     ),
     ...(turns ? circles.map((circle) => ({ circle, clock: null })) : []),
   ]
+  /** Where a circle stood at a stop; null when its own angle was typed and can't be read. */
+  const standing = (circle: string, stop: number): number | null => {
+    const text = texts.ownAngles ? (texts.angles[circle]?.[String(stop)] ?? '').trim() : ''
+    if (text === '') return stop
+    const told = typedValue(text, 'plain', units)
+    return told === null || told < 0 || told > 360 ? null : seenClock(normalClock(told), texts.seenFrom)
+  }
+  const unclearAngles = Object.fromEntries(
+    circles.map((c) => [c, texts.positions.filter((stop) => standing(c, stop) === null)]),
+  )
   const missing = order.filter((b) =>
-    b.clock === null ? at(texts.returned[b.circle]) === null : value(b.circle, b.clock) === null,
+    b.clock === null
+      ? at(texts.returned[b.circle]) === null
+      : value(b.circle, b.clock) === null || unclearAngles[b.circle]?.includes(b.clock),
   )
   const slips = Object.fromEntries(
     circles.map((circle) => [
@@ -169,11 +232,12 @@ export const readReadings = (
     ]),
   )
   const list = (circle: string) =>
-    texts.positions.flatMap((clock) => {
-      const v = value(circle, clock)
-      if (v === null) return []
+    texts.positions.flatMap((stop) => {
+      const v = value(circle, stop)
+      const clock = standing(circle, stop)
+      if (v === null || clock === null) return []
       return texts.zeroedTwice && turns
-        ? [{ clock, value: v, group: clock % 180 === 0 ? '12-6' : '3-9' }]
+        ? [{ clock, value: v, group: stop % 180 === 0 ? '12-6' : '3-9' }]
         : [{ clock, value: v }]
     })
   const turned = circles.map((c) => [c, at(texts.returned[c])] as const)
@@ -181,6 +245,7 @@ export const readReadings = (
     order,
     missing,
     slips,
+    unclearAngles,
     value,
     blank: texts.positions
       .filter((clock) => !turns || !zeros.includes(clock))

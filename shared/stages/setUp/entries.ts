@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { figure, oneOf, positive, units } from '../../calculation/fields'
+import { clock, figure, oneOf, positive, units } from '../../calculation/fields'
 import { SET_UP_CHECKS } from '../../../core/stages/setUp/checks'
 import { issue } from '../../issue'
 import { defineKind } from '../../logbook/kind'
@@ -9,6 +9,11 @@ import { pairId, refuseCrowdedPairs } from '../feet'
 
 const byCircle = (value: z.ZodType<number>) =>
   z.record(z.string().min(1).max(40), value, { error: issue('by-circle') })
+/** By the method's own number, like `sag`. */
+const byNumber = <T extends z.ZodType>(value: T) =>
+  z
+    .record(z.string().min(1).max(40), value, { error: issue('bars-by-their-number') })
+    .refine((bars) => Object.keys(bars).length <= 4, { error: issue('bars-by-their-number') })
 
 export const setUpKinds = {
   'set-up': defineKind(
@@ -39,6 +44,17 @@ export const setUpKinds = {
         .array(oneOf('set-up-checks', SET_UP_CHECKS), { error: issue('checks-as-a-list') })
         .max(SET_UP_CHECKS.length, { error: issue('checks-as-a-list') })
         .optional(),
+      pipe: byNumber(
+        z.object({
+          at3: figure('reading').nullable(),
+          at6: figure('reading'),
+          at9: figure('reading').nullable(),
+          back: figure('after-the-turn'),
+        }),
+      ).optional(),
+      nudged: z.object({ own: figure('reading'), other: figure('reading') }).optional(),
+      markUp: clock.optional(),
+      refit: text('remark', 300).optional(),
     }),
   ),
 }

@@ -1,8 +1,17 @@
 import { describe, expect, it } from 'vitest'
-import { REVERSE_SET_UP, SET_UP, TEST_MACHINE } from '../../../core/jobs/testJob'
+import { inMil, REVERSE_SET_UP, SET_UP, TEST_MACHINE, TestJob } from '../../../core/jobs/testJob'
 import type { SetUpPayload } from '../../../core/stages/setUp/entries'
 import { tellingOf } from '../../wording/telling'
-import { editSetUp, nameSetUpUnits, readSetUp, startSetUp, type SetUpContext, type SetUpTexts } from './form'
+import {
+  editSetUp,
+  nameSetUpUnits,
+  readPipe,
+  readSetUp,
+  startSetUp,
+  type SetUpContext,
+  type SetUpTexts,
+} from './form'
+import { stillHubWords } from './words'
 
 const INCH = tellingOf('inch', TEST_MACHINE)
 const METRIC = tellingOf('metric', TEST_MACHINE)
@@ -198,5 +207,162 @@ describe('a logged set-up in its boxes', () => {
   it('keeps the reason of one that missed zero', () => {
     const slipped = { ...SET_UP, returned: { rim: 4, face: 0 }, why: 'worn clamp' }
     expect(again(slipped)).toEqual(slipped)
+  })
+})
+
+describe('a bar measured on a pipe', () => {
+  const pipe = { at3: '-3', at6: '-6', at9: '-3', back: '0' }
+  it('is kept as its dial showed it, beside the sag it makes', () => {
+    const texts = filled((t) => {
+      t.pipe = { sag: { ...pipe } }
+    })
+    expect(readPipe(texts, 'sag', 'inch')).toMatchObject({ faults: [] })
+    expect(remark(texts, 'numbers.sag')?.text).toBe('measured on a pipe: −6.0 mil at 6')
+    expect(readSetUp(texts, FIRST, INCH).payload?.pipe).toEqual({
+      sag: { at3: -3, at6: -6, at9: -3, back: 0 },
+    })
+  })
+
+  it('is another bar once the sag is typed over', () => {
+    const texts = filled((t) => {
+      t.pipe = { sag: { ...pipe } }
+      t.numbers.sag = '2'
+    })
+    expect(readSetUp(texts, FIRST, INCH).payload).not.toHaveProperty('pipe')
+  })
+
+  it('counts as its dial does', () => {
+    const falling = filled((t) => {
+      t.choices.rimRises = 'falls'
+      t.pipe = { sag: { ...pipe, at6: '6', at3: '', at9: '' } }
+    })
+    expect(readPipe(falling, 'sag', 'inch')).toMatchObject({ faults: [] })
+    falling.choices.rimRises = 'rises'
+    expect(readPipe(falling, 'sag', 'inch')?.faults).toEqual(['gains-at-6'])
+  })
+
+  it('waits for 6 and the return, and means the same in other units', () => {
+    const texts = filled((t) => {
+      t.pipe = { sag: { ...pipe, back: '' } }
+    })
+    expect(readPipe(texts, 'sag', 'inch')).toBeNull()
+    texts.pipe = { sag: { ...pipe } }
+    nameSetUpUnits(texts, 'inch')
+    expect(readPipe(texts, 'sag', 'metric')?.hang).toBeCloseTo(3 * 0.0254, 9)
+  })
+
+  it('comes back into its boxes when the set-up is corrected', () => {
+    const { payload } = readSetUp(
+      filled((t) => {
+        t.pipe = { sag: { ...pipe } }
+        t.refit = 'two dots on bar and collar'
+      }),
+      FIRST,
+      INCH,
+    )
+    const again = editSetUp(payload as SetUpPayload, FIRST, 'inch')
+    expect(again.pipe).toEqual({ sag: pipe })
+    expect(readSetUp(again, FIRST, INCH).payload).toEqual(payload)
+  })
+})
+
+describe('which head is which', () => {
+  const heads = (own: string, other: string) => {
+    const texts = startSetUp(FIRST, 'inch', 'heads')
+    Object.assign(texts.numbers, { stationaryPlane: '4', movablePlane: '5' })
+    texts.returned = { stationary: '0', movable: '0' }
+    texts.nudged = { own, other }
+    return readSetUp(texts, FIRST, INCH)
+  }
+  it('is asked, not demanded', () => {
+    expect(heads('', '')).toMatchObject({ nudge: null, missing: [] })
+    expect(heads('12', '').payload).not.toHaveProperty('nudged')
+  })
+  it('is proved by the figure that moved, and ticked', () => {
+    const { nudge, payload } = heads('12', '0.5')
+    expect(nudge).toBe('as-named')
+    expect(payload).toMatchObject({ nudged: { own: 12, other: 0.5 }, checked: ['each-own-machine'] })
+  })
+  it.each([
+    ['0', '12', 'swapped'],
+    ['9', '12', 'both-move'],
+    ['0.5', '0', 'too-little'],
+  ] as const)('%s and %s: no set-up before it is cleared up (%s)', (own, other, says) => {
+    const { nudge, missing, payload, remarks } = heads(own, other)
+    expect([nudge, missing, payload]).toEqual([says, ['nudged.own'], null])
+    expect(remarks['nudged.own']?.text).toBe(INCH.words.setUp.nudge[says])
+  })
+})
+
+describe('a hub that stands still', () => {
+  /** The driven hub's rim, turned under a dial: high by 4 mil at its mark 3. */
+  const job = new TestJob().open().lockOut()
+  job.add({
+    kind: 'runout-read',
+    payload: {
+      units: 'inch',
+      machine: 'stationary',
+      surface: 'rim',
+      diameter: null,
+      readings: [0, 90, 180, 270].map((clock) => ({
+        clock,
+        value: 4 * Math.round(Math.sin((clock * Math.PI) / 180)),
+      })),
+      limit: null,
+      remark: '',
+    },
+  })
+  const TURNED: SetUpContext = { ...FIRST, turned: job.state.runouts.surfaces }
+  const still = (markUp: string, rises = 'rises') =>
+    filled((t) => {
+      t.turning = 'movable'
+      t.markUp = markUp
+      t.choices.rimRises = rises
+    }, TURNED)
+  const rim = (texts: SetUpTexts) => {
+    const how = readSetUp(texts, TURNED, INCH).payload?.how
+    return how?.method === 'rim-face' ? how.given.rim.runout : null
+  }
+  it('has its measured rim put under the dial, by the mark that stands up', () => {
+    expect(rim(still(''))).toBeUndefined()
+    const up3 = rim(still('90'))
+    expect(up3?.find((r) => r.clock === 0)?.value).toBeCloseTo(4, 9)
+    expect(up3?.find((r) => r.clock === 180)?.value).toBeCloseTo(-4, 9)
+    expect(rim(still('90', 'falls'))?.find((r) => r.clock === 0)?.value).toBeCloseTo(-4, 9)
+  })
+  it('says what it does to the readings', () => {
+    const said = (texts: SetUpTexts, context = TURNED) =>
+      stillHubWords(texts, context.turned ?? [], readSetUp(texts, context, INCH).payload, INCH)
+    const w = INCH.words.setUp.stillHub
+    expect(said(filled(undefined, TURNED))).toBe('')
+    expect(said(still(''))).toBe(w.leftIn)
+    expect(said(still('90'))).toBe(w.takenOut('rim'))
+    expect(said(still(''), FIRST)).toBe(w.unknown)
+  })
+  it('is taken out of what the job measures', () => {
+    const truth = inMil(-8.4, 5.1, -0.36, 0.22)
+    const measured = (markUp: string) => {
+      const { payload } = readSetUp(still(markUp), TURNED, INCH)
+      const own = new TestJob().open().lockOut()
+      own.look()
+      own.feelHubs()
+      own.add({ kind: 'set-up', payload: payload as SetUpPayload })
+      // The hub stands with its mark 3 up: 4 mil high at 12, 4 low at 6.
+      const read = own.readingsOf(truth)
+      const lift = { 0: 4, 180: -4 } as Readonly<Record<number, number>>
+      own.add({
+        kind: 'readings-taken',
+        payload: {
+          ...read,
+          circles: {
+            ...read.circles,
+            rim: (read.circles.rim ?? []).map((r) => ({ ...r, value: r.value + (lift[r.clock] ?? 0) })),
+          },
+        },
+      })
+      return own.state.latest.sets[0]?.set.measured?.coupling.offset.v ?? NaN
+    }
+    expect(measured('90') / 0.0254).toBeCloseTo(-8.4, 3)
+    expect(Math.abs(measured('') / 0.0254 + 8.4)).toBeGreaterThan(3)
   })
 })

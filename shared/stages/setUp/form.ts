@@ -1,9 +1,13 @@
 import { travels, type Turning } from '../../../core/coupling/dialSet'
+import { sagOnPipe, type PipeFault, type PipeTurn } from '../../../core/setup/barOnPipe'
 import { distanceSlip, sagDiffers } from '../../../core/setup/distanceSlip'
+import { readNudge, type NudgeSays } from '../../../core/setup/nudge'
 import { methodToCore, type MethodGiven } from '../../../core/methods/methods'
 import type { CoupledMachine } from '../../../core/register/machine'
+import type { SurfaceRunout } from '../../../core/stages/level/runouts'
 import { checksFor, type SetUpCheck } from '../../../core/stages/setUp/checks'
 import type { SetUpPayload } from '../../../core/stages/setUp/entries'
+import { stillMachine, stillSurface } from '../../../core/stages/setUp/stillSurface'
 import { beyondReturnLimit } from '../../../core/trust/returnToZero'
 import { fromCore, toCore, type UnitSystem } from '../../../core/units/unitSystem'
 import {
@@ -41,7 +45,24 @@ export interface SetUpTexts {
   why: string
   /** What is ticked as checked. */
   checked: SetUpCheck[]
+  /** Bars turned on a pipe, by the number of their sag. */
+  pipe: Record<string, PipeTexts>
+  /** What both heads' figures changed by when the movable machine's was nudged. */
+  nudged: { own: string; other: string }
+  /** The mark of the still hub that stands at 12; empty leaves its run-out in. */
+  markUp: string
+  /** How the instrument is marked to be fitted again. */
+  refit: string
 }
+
+/** What a dial showed on a pipe, zeroed at 12. */
+export interface PipeTexts {
+  at3: string
+  at6: string
+  at9: string
+  back: string
+}
+export const NO_PIPE: PipeTexts = { at3: '', at6: '', at9: '', back: '' }
 
 /** What a new set-up is held against: the register, and this machine's last set-up. */
 export interface SetUpContext {
@@ -50,6 +71,8 @@ export interface SetUpContext {
   readonly last: SetUpPayload | null
   /** Set-up of the job before this one, for the questions. */
   readonly lastJob: SetUpPayload | null
+  /** Hubs that were turned in this job. */
+  readonly turned?: readonly SurfaceRunout[]
 }
 
 /** The first of each choice. */
@@ -112,6 +135,10 @@ export const startSetUp = (context: SetUpContext, units: UnitSystem, method?: Of
     returned: Object.fromEntries(form.circles(choices).map((c) => [c, ''])),
     why: '',
     checked: [],
+    pipe: {},
+    nudged: { own: '', other: '' },
+    markUp: '',
+    refit: how?.method === chosen ? (last?.refit ?? '') : '',
   }
 }
 
@@ -125,6 +152,15 @@ export const editSetUp = (setUp: SetUpPayload, context: SetUpContext, units: Uni
     returned: Object.fromEntries(Object.entries(setUp.returned).map(([c, x]) => [c, small(x)])),
     why: setUp.why,
     checked: [...(setUp.checked ?? [])],
+    pipe: Object.fromEntries(
+      Object.entries(setUp.pipe ?? {}).map(([id, t]) => {
+        const text = (x: number | null) => (x === null ? '' : small(x))
+        return [id, { at3: text(t.at3), at6: small(t.at6), at9: text(t.at9), back: small(t.back) }]
+      }),
+    ),
+    nudged: setUp.nudged ? { own: small(setUp.nudged.own), other: small(setUp.nudged.other) } : texts.nudged,
+    markUp: setUp.markUp === undefined ? '' : String(setUp.markUp),
+    refit: setUp.refit ?? '',
   }
 }
 
@@ -134,8 +170,34 @@ export const nameSetUpUnits = (texts: SetUpTexts, was: UnitSystem): void => {
     texts.numbers[f.id] = withUnit(texts.numbers[f.id] ?? '', unitOf(f.measure, was))
   texts.feet = texts.feet.map((t) => withUnit(t, unitOf('distance', was)))
   texts.graduation = withUnit(texts.graduation, unitOf('displacement', was))
-  for (const c of Object.keys(texts.returned))
-    texts.returned[c] = withUnit(texts.returned[c] ?? '', unitOf('displacement', was))
+  const small = (text: string) => withUnit(text, unitOf('displacement', was))
+  for (const c of Object.keys(texts.returned)) texts.returned[c] = small(texts.returned[c] ?? '')
+  for (const turn of Object.values(texts.pipe))
+    for (const at of ['at3', 'at6', 'at9', 'back'] as const) turn[at] = small(turn[at])
+  texts.nudged = { own: small(texts.nudged.own), other: small(texts.nudged.other) }
+}
+
+/** A bar turned on a pipe: how far it hangs, and what is odd about the turn. */
+export interface PipeRead {
+  readonly turn: PipeTurn
+  readonly hang: number
+  readonly faults: readonly PipeFault[]
+}
+
+/** Reads one bar's turn on a pipe, millimetres; null until 6 and the return were read. */
+export const readPipe = (texts: SetUpTexts, id: string, units: UnitSystem): PipeRead | null => {
+  const boxes = texts.pipe[id]
+  const counts = METHOD_FORMS[texts.method].numbers.find((f) => f.id === id)?.counts
+  const sign = counts && texts.choices[counts] === 'falls' ? -1 : 1
+  const at = (text: string | undefined) => {
+    const mm = typedMillimetres(text, 'displacement', units)
+    return mm === null ? null : mm * sign || 0
+  }
+  const [at6, back] = [at(boxes?.at6), at(boxes?.back)]
+  if (at6 === null || back === null) return null
+  const turn = { at3: at(boxes?.at3), at6, at9: at(boxes?.at9), back }
+  const graduation = typedMillimetres(texts.graduation, 'displacement', units) ?? 0
+  return { turn, ...sagOnPipe(turn, Math.max(0, graduation)) }
 }
 
 /** Name of a box: `numbers.sag`, `feet.0`, `turning`, `graduation`, `returned.rim`, `why`. */
@@ -148,12 +210,17 @@ export interface SetUpRead {
   /** Boxes that hold nothing usable yet, in order. */
   readonly missing: readonly SetUpBox[]
   readonly missesZero: boolean
+  /** What nudging the heads says; null where it was not done, or isn't asked. */
+  readonly nudge: NudgeSays | null
   /** Millimetres of each number that can be read, for the drawing. */
   readonly numbers: Readonly<Record<string, number>>
   /** Distance of each pair from the centre, millimetres; null from the first that is missing on. */
   readonly feet: readonly (number | null)[]
   readonly payload: SetUpPayload | null
 }
+
+/** A sag that was rounded to be shown is still the one of the pipe; millimetres. */
+const SHOWN_ALIKE = 0.002
 
 const slipRemark = (mm: number, known: number, source: string, telling: Telling): Remark => {
   const { words, units } = telling
@@ -203,6 +270,9 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
   const remarkOn = (field: NumberField, mm: number): Remark => {
     if (field.sag) {
       if (mm < 0) return faulty(w.noSign)
+      const pipe = readPipe(texts, field.id, units)
+      if (pipe && Math.abs(pipe.hang - mm) < SHOWN_ALIKE)
+        return asking(w.pipe.measured(figure(pipe.turn.at6, 'displacement', units, { unit: true })))
       const known = lastValues?.numbers[field.id]
       if (known !== undefined && sagDiffers(mm, known))
         return asking(w.sagDiffers(figure(known, 'displacement', units, { unit: true })))
@@ -288,13 +358,50 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
 
   const inUnits = (mm: number, measure: 'distance' | 'displacement') =>
     Number(fromCore(mm, measure, units).toPrecision(12))
-  const checked = checksOf(texts, context.machine).filter((c) => texts.checked.includes(c))
+  // Which head is which: nudging one is believed over its name.
+  const own = typedMillimetres(texts.nudged.own, 'displacement', units)
+  const other = typedMillimetres(texts.nudged.other, 'displacement', units)
+  const nudged = texts.method === 'heads' && own !== null && other !== null ? { own, other } : null
+  const nudge = nudged && readNudge(nudged.own, nudged.other, graduation ?? 0)
+  if (texts.method === 'heads') boxes.push('nudged.own', 'nudged.other')
+  if (nudge === 'as-named') remarks['nudged.own'] = asking(w.nudge['as-named'])
+  else if (nudge) {
+    remarks['nudged.own'] = faulty(w.nudge[nudge])
+    missing.push('nudged.own')
+  }
+  const proved = (c: SetUpCheck) => c === 'each-own-machine' && nudge === 'as-named'
+  const checked = checksOf(texts, context.machine).filter((c) => texts.checked.includes(c) || proved(c))
+
+  const still = stillMachine(texts.turning)
+  const markUp = still && texts.markUp !== '' ? Number(texts.markUp) : null
+  const lyingStill = (surface: 'rim' | 'face') =>
+    still && markUp !== null
+      ? (stillSurface(context.turned ?? [], still, surface, markUp, numbers.faceCircle ?? null)?.map((r) => ({
+          ...r,
+          value: inUnits(r.value, 'displacement'),
+        })) ?? null)
+      : null
+  const bars = form.numbers.flatMap((f) => {
+    const pipe = f.sag ? readPipe(texts, f.id, units) : null
+    // A sag typed over after the pipe is another sag.
+    return pipe && Math.abs(pipe.hang - (numbers[f.id] ?? NaN)) < SHOWN_ALIKE
+      ? [[f.id, pipe.turn] as const]
+      : []
+  })
+  const small = (mm: number) => inUnits(mm, 'displacement')
+  const pipeIn = ({ at3, at6, at9, back }: PipeTurn): PipeTurn => ({
+    at3: at3 === null ? null : small(at3),
+    at6: small(at6),
+    at9: at9 === null ? null : small(at9),
+    back: small(back),
+  })
   const payload = (): SetUpPayload => {
     // A method's form knows no units: given numbers in the entry's, it makes the entry's set-up.
     const values: FormValues = {
       numbers: Object.fromEntries(form.numbers.map((f) => [f.id, inUnits(numbers[f.id] ?? 0, f.measure)])),
       choices: texts.choices,
       turning: texts.turning,
+      still: { rim: lyingStill('rim'), face: lyingStill('face') },
     }
     return {
       units,
@@ -309,6 +416,10 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
       returned: Object.fromEntries(circles.map((c) => [c, inUnits(returned[c] ?? 0, 'displacement')])),
       why: missesZero ? texts.why.trim() : '',
       ...(checked.length > 0 ? { checked } : {}),
+      ...(bars.length > 0 ? { pipe: Object.fromEntries(bars.map(([id, t]) => [id, pipeIn(t)])) } : {}),
+      ...(nudged ? { nudged: { own: small(nudged.own), other: small(nudged.other) } } : {}),
+      ...(markUp !== null && (lyingStill('rim') ?? lyingStill('face')) ? { markUp } : {}),
+      ...(texts.refit.trim() ? { refit: texts.refit.trim() } : {}),
     }
   }
   return {
@@ -316,6 +427,7 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
     remarks,
     missing,
     missesZero,
+    nudge,
     numbers,
     feet,
     payload: missing.length === 0 ? payload() : null,

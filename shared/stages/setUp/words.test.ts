@@ -104,6 +104,16 @@ describe('what the set-up says', () => {
     expect(boxName('turning', blank(), TEST_MACHINE, T)).toBe('shafts that turn')
   })
 
+  it('stops at a head that is not where its name says', () => {
+    const texts = blank('heads')
+    Object.assign(texts, { nudged: { own: '0', other: '12' }, returned: { stationary: '0', movable: '0' } })
+    Object.assign(texts.numbers, { stationaryPlane: '4', movablePlane: '5' })
+    expect(meaningOfSetUp(readSetUp(texts, CONTEXT, T), texts, T)).toEqual({
+      mark: 'out',
+      headline: T.words.setUp.nudgeAgain,
+    })
+  })
+
   it('is done when it is whole and holds zero', () => {
     expect(meaning(whole)).toEqual({ mark: 'done', headline: T.words.setUp.complete })
   })

@@ -5,6 +5,9 @@ import { METHOD_FORMS, type OfferedMethod } from '../../methods/forms'
 import type { NumberField } from '../../methods/form'
 import { circleName } from '../../wording/readings'
 import { capital, type Telling } from '../../wording/telling'
+import type { SetUpPayload } from '../../../core/stages/setUp/entries'
+import type { SurfaceRunout } from '../../../core/stages/level/runouts'
+import { stillMachine } from '../../../core/stages/setUp/stillSurface'
 import type { SetUpBox, SetUpRead, SetUpTexts } from './form'
 
 /** `Centre to inboard feet`, `Inboard to outboard feet`: a pair is taped from the one before it. */
@@ -63,6 +66,8 @@ export const boxName = (
       return footLabel(Number(id), machine, telling).toLowerCase()
     case 'returned':
       return w.afterTurn(circleName(id, telling).toLowerCase()).replace(',', '')
+    case 'nudged':
+      return id === 'own' ? w.nudged : w.nudgedOther
     case 'why':
       return w.whyUsed
     case 'turning':
@@ -70,6 +75,30 @@ export const boxName = (
     default:
       return w.oneGraduation
   }
+}
+
+/** What is said of the hub that stands still while the other shaft turns; empty while both turn. */
+export const stillHubWords = (
+  texts: Pick<SetUpTexts, 'method' | 'turning' | 'markUp'>,
+  turned: readonly SurfaceRunout[],
+  payload: SetUpPayload | null,
+  { words: { setUp } }: Pick<Telling, 'words'>,
+): string => {
+  const w = setUp.stillHub
+  const still = stillMachine(texts.turning)
+  if (!still || METHOD_FORMS[texts.method].reads !== 'dials') return ''
+  if (texts.markUp !== '' && payload?.markUp !== undefined) {
+    const given = payload.how.given
+    const rims =
+      'rim' in given ? [given.rim] : 'onStationary' in given ? [given.onStationary, given.onMovable] : []
+    const faces = 'faces' in given ? given.faces : []
+    const out = [
+      ...(rims.some((m) => m.runout) ? [w.surfaces.rim] : []),
+      ...(faces.some((m) => m.runout) ? [w.surfaces.face] : []),
+    ]
+    return w.takenOut(out.join(', '))
+  }
+  return turned.some((t) => t.machine === still && t.surface !== 'shaft') ? w.leftIn : w.unknown
 }
 
 /** What the set-up asks for now, in one sentence with its lozenge. */
@@ -85,6 +114,7 @@ export const meaningOfSetUp = (
       mark: 'done',
       headline: METHOD_FORMS[texts.method].reads === 'dials' ? w.complete : w.completeStill,
     }
+  if (gap === 'nudged.own') return { mark: 'out', headline: w.nudgeAgain }
   if (gap === 'turning') return { mark: 'out', headline: w.neverTravels }
   const sag = METHOD_FORMS[texts.method].numbers.some((n) => n.sag && `numbers.${n.id}` === gap)
   return {

@@ -26,7 +26,7 @@ export const directions = {
     endTo: (hour: '3' | '9') => `end to ${hour}`,
     openAt: (hour: string) => `open at ${hour}`,
   },
-  hours: { 0: '12 o’clock', 90: '3 o’clock', 180: '6 o’clock', 270: '9 o’clock' } as Readonly<
+  hours: Object.fromEntries(Array.from({ length: 12 }, (_, h) => [h * 30, `${h || 12} o’clock`])) as Readonly<
     Record<number, string>
   >,
   degrees: (clock: number) => `${clock}°`,

@@ -6,6 +6,7 @@ export const drawings = {
   gate: (limit: string) => `gate ±${limit}`,
   nowAndAfter: (now: string, after: string) => `Now ${now}, after the plan ${after}.`,
   asFound: 'as found',
+  valueIn: (value: string, plane: string) => `${value}, ${plane.toLowerCase()}`,
   asLeft: 'as left',
   now: 'now',
   overlaid: { v: 'Side view', h: 'Top view, 3 o’clock is up' },

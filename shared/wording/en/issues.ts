@@ -173,6 +173,8 @@ export const issues = {
   'use-letters-digits-and-hyphens-in': () => 'Use letters, digits and hyphens in the tag.',
   'bad-cursor': () => 'That is not a place this list can go on from. Start it again.',
   'both-foot-pairs': () => 'Give the distance to every foot pair: two or more.',
+  'bars-by-their-number': () => 'Give the bars by the name of their sag, four at most.',
+  'three-runout-readings': () => 'Read the run-out at three positions at least.',
   'by-circle': () => 'Give this as a figure for each dial of the set-up.',
   'entry-from-a-newer-program': () =>
     'This entry comes from a newer version of the program than this server runs. Bring the server up to date, then send it again.',

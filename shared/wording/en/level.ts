@@ -76,6 +76,8 @@ export const level = {
       none: 'Both shafts turn in this job: each dial stays on its spot, so none of it is in the readings. It still shakes the machine.',
       enters:
         'Only one shaft turns in this job: the still hub’s run-out is in the readings, and the stated uncertainty is wider for it.',
+      'taken-out':
+        'Only one shaft turns in this job: the still hub’s run-out, as it was measured, is taken out of the readings.',
     },
     stop: 'Power stays locked out while a shaft is turned by hand. Keep sleeves and fingers clear of the coupling.',
   },

@@ -1,3 +1,5 @@
+import type { PipeFault } from '../../../core/setup/barOnPipe'
+import type { NudgeSays } from '../../../core/setup/nudge'
 import type { SetUpCheck } from '../../../core/stages/setUp/checks'
 
 /** What the set-up asks and says. */
@@ -56,11 +58,66 @@ export const setUp = {
     'cords-clear': 'Cords clear of the turning shafts',
     'sign-proved': 'Sign proved: the motor lifted a little, the number watched',
   } satisfies Record<SetUpCheck, string>,
+  nudged: 'what nudging the head moved',
+  nudgedOther: 'what it did to the other head',
+  nudgeAgain: 'The heads are not on their own machines yet, or not named so.',
+  nudgedWas: (own: string, other: string) =>
+    `The motor’s head was nudged: its figure changed by ${own}, the other by ${other}.`,
+  nudge: {
+    'as-named': 'Its own figure moved: each head is on its own machine.',
+    swapped:
+      'The other figure moved: the heads are named the wrong way round. Swap their names or cords, nudge again.',
+    'both-move':
+      'Both figures moved: both heads may sit on one machine, or one is loose. Look, then nudge again.',
+    'too-little': 'Too little to tell. Nudge it by three graduations or more.',
+  } satisfies Record<NudgeSays, string>,
+  pipe: {
+    open: 'Measure it on a pipe',
+    openFor: (bar: string) => `On a pipe: ${bar}`,
+    title: (bar: string) => `${bar}, measured on a pipe`,
+    how: 'Clamp the bracket on a stiff pipe at the same span and height. Zero the dial at 12, turn the pipe once round.',
+    at6: 'At 6',
+    at3: 'At 3',
+    at9: 'At 9',
+    back: 'Back at 12',
+    optional: '3 and 9 prove the pipe true; they may be left out.',
+    waits: 'Read it at 6, then back at 12.',
+    hangs: (hang: string) => `The bar hangs ${hang}: half of what it lost at 6.`,
+    faults: {
+      'gains-at-6':
+        'The dial gained at 6. A hanging bar loses there: look which way this dial counts, or turn the pipe again from 12.',
+      'not-back': 'It does not come back to zero: the bracket slipped. Tighten it and turn again.',
+      'sides-apart':
+        '3 and 9 don’t stand half way to 6: the pipe is out of true or the bracket shifts. Turn it half round in the bracket and read again.',
+    } satisfies Record<PipeFault, string>,
+    take: (hang: string) => `Take ${hang}`,
+    measured: (at6: string) => `measured on a pipe: ${at6} at 6`,
+    was: (bar: string, at6: string, back: string) =>
+      `${bar} measured on a pipe: ${at6} at 6, ${back} back at 12.`,
+  },
+  stillHub: {
+    label: 'Still hub’s mark at 12',
+    leave: 'Leave its run-out in',
+    surfaces: { rim: 'rim', face: 'face' },
+    takenOut: (surfaces: string) => `Its measured run-out (${surfaces}) is taken out of the readings.`,
+    leftIn:
+      'Its measured run-out stays in the readings and widens what they can say. Say which mark stands at 12 to take it out.',
+    unknown:
+      'The still hub’s run-out is in the readings and was not measured. Turn that hub under a dial in Level and run-out, or turn both shafts.',
+    was: (mark: string) => `The still hub’s measured run-out is taken out; its mark ${mark} stood at 12.`,
+  },
+  refit: 'Marked for refitting: where and how',
+  refitWas: (how: string) => `Marked for refitting: ${how}`,
   checked: 'Checked before reading',
   checkedWere: (list: string) => `Checked before reading: ${list}.`,
   /** What stands on the stage itself. */
   view: {
-    titles: { dials: 'Set up the dials', felt: 'Set up the feelers', values: 'Set up the instrument' },
+    titles: {
+      dials: 'Set up the dials',
+      heads: 'Set up the heads',
+      felt: 'Set up the feelers',
+      values: 'Set up the instrument',
+    },
     correcting: (title: string) => `${title}, correcting`,
     note: 'seen from the side, 12 is up',
     method: 'Method',
@@ -72,6 +129,9 @@ export const setUp = {
     other: 'Other',
     circleTapedAs: 'Face circle taped as',
     circleForms: { diameter: 'Diameter', radius: 'Radius' },
+    nudgeOwn: (head: string) => `Nudge the ${head}: its figure changes by`,
+    nudgeOther: (head: string) => `… and the ${head}’s by`,
+    turnHeads: 'Zero the heads at the start. Turn one full turn the way you will read. They show now:',
     turn: 'Zero the dials at the start. Turn one full turn the way you will read. They show now:',
     whyUsed: 'Why it is used although a dial missed zero',
     correctInForce: 'Correct the set-up in force',
