@@ -12,6 +12,8 @@ const props = defineProps<{
   left: Misalignment
   /** What the whole line is called: as left when nothing is said. */
   name?: string
+  /** Nothing is judged here: no gate is drawn. */
+  gateless?: boolean
 }>()
 const { drawings: w } = useWords()
 const whole = computed(() => props.name ?? w.asLeft)
@@ -52,7 +54,7 @@ const drawn = computed(() => {
       <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="w.overlaidTold(v.plane, whole)">
         <path :d="`M0 ${v.left.zero}H${v.left.coupling}`" stroke="#FFFFFF" stroke-width="2" />
         <path :d="`M${v.left.coupling} ${v.left.zero}H${W}`" stroke="#8F9AD6" stroke-dasharray="5 5" />
-        <g v-if="v.left.gate" stroke="#58D3BE" stroke-width="1.6" fill="none">
+        <g v-if="v.left.gate && !gateless" stroke="#58D3BE" stroke-width="1.6" fill="none">
           <path
             :d="`M${v.left.coupling - 7} ${v.left.gate.top}h14m-7 0v-7M${v.left.coupling - 7} ${v.left.gate.bottom}h14m-7 0v7`"
           />

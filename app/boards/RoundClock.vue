@@ -208,7 +208,7 @@ const note = (circle: string, clock: number) => {
 .legend {
   position: absolute;
   left: 0;
-  bottom: 0;
+  top: 0;
   margin: 0;
   display: flex;
   gap: 16px;

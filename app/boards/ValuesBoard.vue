@@ -8,7 +8,8 @@ import { fittingExaggeration, layOutShafts } from '~~/shared/drawing/shaftLines'
 
 /** Values that an instrument worked out, typed where they belong on the drawn shafts; the line follows. */
 const props = defineProps<{
-  circles: readonly { readonly id: string; readonly name: string }[]
+  /** A plain one is a figure without a unit of its own to type, as an angle is. */
+  circles: readonly { readonly id: string; readonly name: string; readonly plain?: boolean }[]
   /** Where each value belongs along the shafts, millimetres; an angle stands at the far end. */
   places: Readonly<Record<string, number>>
   texts: Readonly<Record<string, Readonly<Record<string, string>>>>
@@ -19,6 +20,8 @@ const props = defineProps<{
   tolerance: SettledTolerance
   line: Misalignment | null
   planeName: (clock: number) => string
+  /** Nothing is judged here: no gate is drawn. */
+  gateless?: boolean
 }>()
 const emit = defineEmits<{
   'update:text': [circle: string, clock: number, text: string]
@@ -78,7 +81,7 @@ const note = (circle: string, clock: number) => {
         <path :d="`M0 ${v.laid.zero}H${v.laid.coupling}`" stroke="#FFFFFF" stroke-width="2" />
         <path :d="`M${v.laid.coupling} ${v.laid.zero}H${W}`" stroke="#8F9AD6" stroke-dasharray="5 5" />
         <path
-          v-if="v.laid.gate"
+          v-if="v.laid.gate && !gateless"
           stroke="#58D3BE"
           stroke-width="1.6"
           fill="none"
@@ -106,7 +109,7 @@ const note = (circle: string, clock: number) => {
           :ref="keep(`${c.id}@${v.clock}`)"
           :model-value="texts[c.id]?.[String(v.clock)] ?? ''"
           :label="w.valueIn(c.name, planeName(v.clock))"
-          measure="displacement"
+          :measure="c.plain ? 'plain' : 'displacement'"
           :units="units"
           signed
           on-dye
@@ -139,6 +142,7 @@ figcaption {
   color: #fff;
 }
 figcaption span {
+  flex-basis: 100%;
   color: var(--scribe-dim);
   font-size: 14px;
 }

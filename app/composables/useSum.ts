@@ -34,13 +34,15 @@ export interface SumForm {
   readonly set: (path: string, value: Texts) => void
   readonly issue: (path: string) => string
   readonly inner: (operation: string) => Field | null
+  /** Stands on the sum's drawing. */
+  readonly taken: (path: string) => boolean
 }
 export const sumFormKey: InjectionKey<SumForm> = Symbol('sum form')
 
 const stepsOf = (path: string): readonly string[] => (path === '' ? [] : path.split('/'))
 
 /** One quick sum: what was typed, kept on the device, and what comes out of it. */
-export const useSum = (id: string) => {
+export const useSum = (id: string, takes: readonly string[] = []) => {
   const session = useSession()
   const words = useWords()
   const form = formOf(id) as Field
@@ -108,7 +110,7 @@ export const useSum = (id: string) => {
     if (typeof typed !== 'string' || typed.trim() === '') return ''
     return issues.value.find((i) => i.path === dotted)?.message ?? ''
   }
-  provide(sumFormKey, { at, set, issue, inner: formOf })
+  provide(sumFormKey, { at, set, issue, inner: formOf, taken: (path) => takes.includes(path) })
   const operation = OPERATIONS.find((o) => o.name === id)
   const schema = operation ? resultSchema(operation) : {}
   const clear = () => set('', openedOf(form))

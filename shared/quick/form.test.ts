@@ -135,7 +135,78 @@ describe('words for what the contract names', () => {
       },
       'Move inboard: shim 6 mil, push 2 mil toward 9; outboard: take out 3 mil, no push.',
     ],
-    ['run-in', {}, 'Worked out.'],
+    ['run-in', { belowNow: true, leavesAt: 0 }, 'It is below its band already: tighten it now.'],
+    ['run-in', { belowNow: false, leavesAt: null }, 'It does not fall out of its band.'],
+    [
+      'run-in',
+      { belowNow: false, leavesAt: 2.04 },
+      'It leaves its band after 2 days of running: go back before that.',
+    ],
+    [
+      'vertical-flange',
+      { shims: [{ id: 'b1', thickness: 0 }] },
+      'It stands upright: no shim under any bolt.',
+    ],
+    ['backlash', { over: false, limit: 1 }, 'Both ways of turning agree within 1 mil.'],
+    [
+      'achieved',
+      { planes: [{ plane: 'v', cause: 'sign-swapped' }] },
+      'Vertical: It moved the other way. A sign or a direction was swapped.',
+    ],
+    [
+      'step-shim',
+      { diagonal: true, leaves: [] },
+      'The gap runs from corner to corner: no leaves cure that, machine the foot.',
+    ],
+    [
+      'growth',
+      { target: { offset: { v: 0, h: 0 }, slope: { v: 0, h: 0 } } },
+      'Both grow alike: aim straight, no correction.',
+    ],
+    [
+      'hot-check',
+      { target: { offset: { v: -3, h: 2 }, slope: { v: 0, h: -0.5 } } },
+      'Set the motor cold: 3 mil low, 2 mil toward 3, far end toward 9 by 0.5 mil/in.',
+    ],
+    [
+      'runout',
+      { tir: 6, verdict: 'out', limit: 4, strikeAt: 90 },
+      '6 mil of travel, out: the limit is 4 mil. Strike at mark 3.',
+    ],
+    [
+      'uncertainty',
+      { advice: 'measure-again', wide: ['offset.v'] },
+      'Measure again before moving: offset vertical is known too loosely.',
+    ],
+    ['uncertainty', { advice: 'move', chanceInBand: null }, 'It is known well enough to move.'],
+    [
+      'uncertainty',
+      { advice: 'move', chanceInBand: 0.871 },
+      'After this move it is in band with a chance of 87 %.',
+    ],
+    [
+      'uncertainty',
+      { advice: 'move', chanceInBand: 0.9996 },
+      'After this move it is in band with a chance of over 99 %.',
+    ],
+    ['gear-contact', { advice: ['contact-good'] }, 'The contact is where it belongs.'],
+    ['belt-set', { advice: 'replace-set' }, 'Change the whole set: its belts pull too unlike.'],
+    ['belt-takeup', { travel: 0 }, 'The motor stays where it is.'],
+    ['belt-takeup', { travel: -0.25, turns: -2 }, 'Let the motor in by 0.25 in, 2 turns of every screw.'],
+    ['sheave-line', { quantities: [{ name: 'offset', verdict: 'in' }] }, 'The sheaves are in line.'],
+    ['four-contact', { diagnosis: 'in-line' }, 'All four touch: the sheaves are in line.'],
+    ['squareness', { farEndMove: 0 }, 'The base is square.'],
+    [
+      'belt-tension',
+      { deflection: 0.5, force: 12.5, bands: {} },
+      'Press it in by 0.5 in: it takes 12.5 lbf.',
+    ],
+    [
+      'variable-sheave',
+      { drivenRpm: 631.2, powerRatio: 0.84 },
+      'The driven shaft turns at 631 rpm and takes about 84 % of the power.',
+    ],
+    ['a sum from tomorrow', {}, 'Worked out.'],
   ])('%s is answered in one sentence', (id, result, sentence) => {
     expect(sentenceOf(id, result, { words: en, units: 'inch' })).toBe(sentence)
   })

@@ -5,6 +5,7 @@ import type { FootRef } from '../../core/stages/feet/entries'
 import type { FeltPlace } from '../../core/stages/roughIn/entries'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { OPERATIONS } from '../calculation/operations'
+import { isMeasuring, measurementToKeep } from './keepMeasurement'
 
 /** Longest remark a logbook takes. */
 const LONGEST = 2000
@@ -24,6 +25,14 @@ interface RunoutInput {
   readonly readings: readonly { readonly clock: number; readonly value: number }[]
   readonly diameter?: number
   readonly limit?: number
+}
+interface LevelInput {
+  readonly units: UnitSystem
+  readonly feeler?: number
+  readonly supportedLength?: number
+  readonly divisions?: number
+  readonly reversedDivisions?: number
+  readonly sensitivity?: number
 }
 interface GapsInput {
   readonly units: UnitSystem
@@ -88,6 +97,26 @@ const runout = (input: RunoutInput, shaft: MachineRole): readonly EntryBody[] =>
   },
 ]
 
+/** A level on one shaft; the low end is the keeper's to say, for the sum's shim goes under it whichever it is. */
+const level = (input: LevelInput, machine: MachineRole, low: 'coupling' | 'far'): readonly EntryBody[] => {
+  const { units, feeler, supportedLength, divisions, reversedDivisions, sensitivity } = input
+  // The bubble runs to the high end: away from the coupling where the coupling end is low.
+  const slope = reversedDivisions === undefined ? divisions : ((divisions ?? 0) - reversedDivisions) / 2
+  const turn = (low === 'coupling' ? 1 : -1) * ((slope ?? 0) < 0 ? -1 : 1)
+  const reading =
+    feeler !== undefined && supportedLength !== undefined
+      ? { by: 'feeler' as const, feeler, supported: supportedLength, low }
+      : divisions !== undefined && sensitivity !== undefined
+        ? {
+            by: 'divisions' as const,
+            divisions: divisions * turn || 0,
+            reversed: reversedDivisions === undefined ? null : reversedDivisions * turn || 0,
+            sensitivity,
+          }
+        : null
+  return reading ? [{ kind: 'level-read', payload: { units, machine, reading, remark: '' } }] : []
+}
+
 const hubs = ({ units, gaps, rises }: GapsInput): readonly EntryBody[] => [
   {
     kind: 'hubs-felt',
@@ -108,10 +137,44 @@ const hubs = ({ units, gaps, rises }: GapsInput): readonly EntryBody[] => [
 ]
 
 /** Sums whose figures a stage of a coupled job would have written; others are kept as a remark. */
-export const KEPT_AT: Readonly<Record<string, 'feet' | 'level' | 'rough-in'>> = {
+export const KEPT_AT: Readonly<Record<string, 'feet' | 'level' | 'rough-in' | 'as-found'>> = {
   'soft-foot': 'feet',
+  level: 'level',
   runout: 'level',
+  'rim-face': 'as-found',
+  'reverse-rim': 'as-found',
+  'spacer-faces': 'as-found',
+  heads: 'as-found',
+  'coupling-values': 'as-found',
+  'foot-values': 'as-found',
   'gap-straightedge': 'rough-in',
+}
+
+/** What a sum is kept into. */
+export interface KeepingJob {
+  readonly machine: Machine
+  /** Whose shaft was turned or levelled, and which of its ends was low. */
+  readonly shaft: MachineRole
+  readonly low?: 'coupling' | 'far'
+}
+
+/** The entries a stage would have written of a sum's input; none where only a remark can hold it. */
+const stageEntries = (id: string, input: unknown, job: KeepingJob): readonly EntryBody[] => {
+  const { machine } = job
+  if (machine.drive !== 'coupled') return []
+  if (isMeasuring(id)) return measurementToKeep(id, input, machine) ?? []
+  switch (id) {
+    case 'soft-foot':
+      return softFoot(input as SoftFootInput, machine)
+    case 'runout':
+      return runout(input as RunoutInput, job.shaft)
+    case 'gap-straightedge':
+      return hubs(input as GapsInput)
+    case 'level':
+      return level(input as LevelInput, job.shaft, job.low ?? 'coupling')
+    default:
+      return []
+  }
 }
 
 /**
@@ -122,17 +185,8 @@ export const entriesToKeep = (
   id: string,
   input: unknown,
   asText: string,
-  job: { readonly machine: Machine; readonly shaft: MachineRole },
+  job: KeepingJob,
 ): readonly EntryBody[] => {
-  const remark: readonly EntryBody[] = [{ kind: 'remark', payload: { text: asText.slice(0, LONGEST) } }]
-  if (job.machine.drive !== 'coupled' || !OPERATIONS.some((o) => o.name === id)) return remark
-  const own =
-    id === 'soft-foot'
-      ? softFoot(input as SoftFootInput, job.machine)
-      : id === 'runout'
-        ? runout(input as RunoutInput, job.shaft)
-        : id === 'gap-straightedge'
-          ? hubs(input as GapsInput)
-          : []
-  return own.length > 0 ? own : remark
+  const own = OPERATIONS.some((o) => o.name === id) ? stageEntries(id, input, job) : []
+  return own.length > 0 ? own : [{ kind: 'remark', payload: { text: asText.slice(0, LONGEST) } }]
 }

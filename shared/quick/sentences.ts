@@ -1,7 +1,8 @@
 import type { UnitSystem } from '../../core/units/unitSystem'
+import { clockFace } from '../wording/clockFace'
 import type { Words } from '../wording/en'
 import type { QuickSumId } from '../wording/en/sums'
-import { choiceWords } from './labels'
+import { choiceWords, labelOf } from './labels'
 import { shownFigure } from './resultRows'
 
 type Result = Readonly<Record<string, unknown>>
@@ -55,8 +56,47 @@ const moves: Sentence = (result, say) => {
 const verdict: Sentence = (result, { words }) =>
   str(result, 'verdict') ? words.quick.says.verdict(choiceWords(str(result, 'verdict'), words)) : ''
 
-/** The answer of a quick sum in one sentence, where it has one. */
-const SAYS: Partial<Record<QuickSumId, Sentence>> = {
+const of = (r: unknown, ...path: readonly string[]): unknown =>
+  path.reduce<unknown>((here, key) => (here as Result | null)?.[key], r)
+/** `offset.v` as a person reads it. */
+const quantity = (name: string, words: Words): string => {
+  const [what = '', plane = ''] = name.split('.')
+  return [labelOf(what, words).toLowerCase(), choiceWords(plane, words)].filter(Boolean).join(' ')
+}
+const joined = (list: readonly string[]) => list.join('; ')
+
+/** Where a line stands at the coupling, each part with the word of its sign; null where it stands on the other. */
+const line = (r: unknown, say: Say): string | null => {
+  const d = say.words.directions
+  const parts = (['v', 'h'] as const).flatMap((plane) => {
+    const x = num(of(r, 'offset'), plane)
+    if (x === null || Math.abs(x) < 1e-9) return []
+    const way = plane === 'v' ? (x > 0 ? d.high : d.low) : d.toward(x > 0 ? '3' : '9')
+    return [`${small(x, say)} ${way}`]
+  })
+  const angles = (['v', 'h'] as const).flatMap((plane) => {
+    const x = num(of(r, 'slope'), plane)
+    if (x === null || Math.abs(x) < 1e-9) return []
+    const way = plane === 'v' ? (x > 0 ? d.high : d.low) : d.toward(x > 0 ? '3' : '9')
+    return [say.words.quick.says.farEnd(shownFigure(Math.abs(x), 'slope', say.units), way)]
+  })
+  const all = [...parts, ...angles]
+  return all.length === 0 ? null : all.join(', ')
+}
+
+const target: Sentence = (r, say) => {
+  const where = line(r.target, say)
+  return where === null ? say.words.quick.says.noTarget : say.words.quick.says.target(where)
+}
+const turnsOf = (r: unknown, key: string, say: Say): string => {
+  const turns = num(r, key)
+  return turns === null ? '' : say.words.quick.says.turns(String(Math.abs(Number(turns.toFixed(2)))))
+}
+const length = (x: number, { units }: Say) => shownFigure(Math.abs(x), 'distance', units)
+const force = (x: number, { units }: Say) => shownFigure(x, 'force', units)
+
+/** The answer of a quick sum in one sentence. */
+const SAYS: Record<QuickSumId, Sentence> = {
   'rim-face': moves,
   'reverse-rim': moves,
   'spacer-faces': moves,
@@ -97,6 +137,124 @@ const SAYS: Partial<Record<QuickSumId, Sentence>> = {
     r.feasible === true ? words.quick.says.feasible : words.quick.says.notFeasible,
   'drum-tram': (r, { words }) =>
     str(r, 'next') ? words.quick.says.next(choiceWords(str(r, 'next'), words)) : '',
+  'vertical-flange': (r, say) => {
+    const s = say.words.quick.says
+    const shims = list(r, 'shims').flatMap((b) => {
+      const t = num(b, 'thickness') ?? 0
+      return t > 1e-9 ? [s.atBolt(str(b, 'id'), small(t, say))] : []
+    })
+    return shims.length === 0 ? s.upright : s.bolts(joined(shims))
+  },
+  backlash: (r, say) => {
+    const s = say.words.quick.says
+    const limit = small(num(r, 'limit') ?? 0, say)
+    const worst = list(r, 'dials').reduce<number>(
+      (w, d) => Math.max(w, Math.abs(num(of(d, 'worst'), 'difference') ?? 0)),
+      0,
+    )
+    return r.over === true
+      ? s.play(labelOf(str(r, 'dial'), say.words).toLowerCase(), small(worst, say))
+      : s.noPlay(limit)
+  },
+  achieved: (r, { words }) => {
+    const causes = words.moves.causes as Readonly<Record<string, string>>
+    return list(r, 'planes')
+      .map((p) => `${choiceWords(str(p, 'plane'), words)}: ${causes[str(p, 'cause')] ?? str(p, 'cause')}`)
+      .map((t) => t.charAt(0).toUpperCase() + t.slice(1))
+      .join(' ')
+  },
+  'step-shim': (r, say) => {
+    const s = say.words.quick.says
+    if (r.diagonal === true) return s.machineIt
+    const leaves = list(r, 'leaves').map((l) =>
+      s.leafIn(small(num(l, 'thickness') ?? 0, say), length(num(l, 'depth') ?? 0, say)),
+    )
+    return s.steps(
+      choiceWords(str(r, 'openEdge'), say.words),
+      joined(leaves),
+      small(num(r, 'mismatch') ?? 0, say),
+    )
+  },
+  growth: target,
+  'hot-check': target,
+  runout: (r, say) => {
+    const s = say.words.quick.says
+    return s.travel(
+      small(num(r, 'tir') ?? 0, say),
+      choiceWords(str(r, 'verdict'), say.words).toLowerCase(),
+      small(num(r, 'limit') ?? 0, say),
+      clockFace(num(r, 'strikeAt') ?? 0),
+    )
+  },
+  uncertainty: (r, { words }) => {
+    const s = words.quick.says
+    if (str(r, 'advice') === 'measure-again')
+      return s.measureAgain(
+        list(r, 'wide')
+          .map((q) => quantity(String(q), words))
+          .join(', '),
+      )
+    const chance = num(r, 'chanceInBand')
+    return chance === null ? s.move : s.chance(chance > 0.99 ? s.over99 : String(Math.round(chance * 100)))
+  },
+  'gear-contact': (r, { words }) =>
+    list(r, 'advice')
+      .map((a) => (words.quick.says.gear as Readonly<Record<string, string>>)[String(a)] ?? '')
+      .filter(Boolean)
+      .join(' '),
+  'belt-geometry': (r, say) =>
+    say.words.quick.says.span(length(num(r, 'span') ?? 0, say), String(Math.round(num(r, 'wrap') ?? 0))),
+  'belt-tension': (r, say) => {
+    const s = say.words.quick.says
+    const [fresh, runIn] = [of(r, 'bands', 'new', 'force'), of(r, 'bands', 'run-in', 'force')]
+    const band = (b: unknown) =>
+      Array.isArray(b) && typeof b[0] === 'number' && typeof b[1] === 'number'
+        ? s.between(force(b[0], say), force(b[1], say))
+        : null
+    const at = length(num(r, 'deflection') ?? 0, say)
+    const [first, second] = [band(fresh), band(runIn)]
+    return first
+      ? s.deflect(at, first, second)
+      : second
+        ? s.deflectRunIn(at, second)
+        : s.press(at, force(num(r, 'force') ?? 0, say))
+  },
+  'belt-set': (r, { words }) => {
+    const s = words.quick.says
+    return (s.set as Readonly<Record<string, string>>)[str(r, 'advice')] ?? ''
+  },
+  'belt-takeup': (r, say) => {
+    const s = say.words.quick.says
+    const travel = num(r, 'travel') ?? num(r, 'dC')
+    if (travel === null || Math.abs(travel) < 1e-9) return s.stays
+    const turns = turnsOf(r, num(r, 'turnsRounded') === null ? 'turns' : 'turnsRounded', say)
+    return (travel > 0 ? s.takeUp : s.letIn)(length(travel, say), turns)
+  },
+  'sheave-line': (r, { words }) => {
+    const s = words.quick.says
+    const off = list(r, 'quantities').flatMap((q) =>
+      str(q, 'verdict') === 'out' ? [choiceWords(str(q, 'name'), words)] : [],
+    )
+    return off.length === 0 ? s.inLine : s.outOfLine(off.join(', '))
+  },
+  'four-contact': (r, { words }) =>
+    (words.quick.says.contacts as Readonly<Record<string, string>>)[str(r, 'diagnosis')] ?? '',
+  squareness: (r, say) => {
+    const s = say.words.quick.says
+    const by = num(r, 'farEndMove') ?? 0
+    return Math.abs(by) < 1e-9 ? s.square : s.skewed(length(by, say), turnsOf(r, 'screwTurns', say))
+  },
+  'variable-sheave': (r, { words }) => {
+    const s = words.quick.says
+    const driven = String(Math.round(num(r, 'drivenRpm') ?? 0))
+    return s.turnsAt(driven, String(Math.round((num(r, 'powerRatio') ?? 1) * 100)))
+  },
+  'run-in': (r, { words }) => {
+    const s = words.quick.says
+    if (r.belowNow === true) return s.slackNow
+    const day = num(r, 'leavesAt')
+    return day === null ? s.staysTight : s.comeBack(String(Number(day.toFixed(1))))
+  },
   'fit-readings': (r, say) =>
     num(r, 'residualRms') === null
       ? ''
@@ -105,5 +263,5 @@ const SAYS: Partial<Record<QuickSumId, Sentence>> = {
 
 export const sentenceOf = (id: string, result: unknown, say: Say): string => {
   const own = Object.hasOwn(SAYS, id) ? SAYS[id as QuickSumId] : undefined
-  return (own && own(result as Result, say)) || say.words.quick.known
+  return own?.(result as Result, say) || say.words.quick.known
 }

@@ -48,12 +48,39 @@ test('every sum opens, fills in its example, and comes to an answer', async ({ p
   const paths = await Promise.all(asks.map((a) => a.getAttribute('href')))
   expect(paths.length).toBeGreaterThan(35)
   for (const path of paths) {
-    await page.goto(path as string)
+    await page.locator(`a[href="${path}"]`).click()
+    await page.waitForURL(`**${path}`)
     await page.getByRole('button', { name: 'Fill in the example' }).click()
     await expect(page.getByRole('button', { name: 'Copy as text' }), path as string).toBeEnabled({
       timeout: 15_000,
     })
   }
+})
+
+test('numbers stand on the drawing of a stage where there is one', async ({ page }) => {
+  const said = page.getByRole('complementary', { name: 'What this means' }).getByRole('heading').first()
+  await page.goto('/sums/soft-foot')
+  for (const [foot, rise] of [
+    ['f1', '1'],
+    ['f2', '12'],
+    ['f3', '1.5'],
+    ['f4', '9'],
+  ] as const)
+    await page.getByLabel(`Rise of ${foot}`).fill(rise)
+  await expect(said).toContainText('Fill f2 by 11 mil, and no other foot')
+  await page.getByText('1 Bolts loose: gaps').click()
+  await page.getByLabel('f4, far-end outer corner').fill('10')
+  await page.getByLabel('f4, far-end inner corner').fill('10')
+  await expect(said).toContainText('Fill f4')
+
+  await page.goto('/sums/reverse-rim')
+  await page.getByRole('button', { name: 'Fill in the example' }).click()
+  await expect(said).toContainText('Move inboard: shim 12.72 mil')
+  await page.getByRole('button', { name: 'Read at 4 o’clock too' }).click()
+  await page.getByLabel('Driven hub at 4 o’clock').press('Enter')
+  await expect(page.getByLabel('Motor hub at 4 o’clock')).toBeFocused()
+  await page.getByRole('button', { name: 'Remove 4 o’clock' }).click()
+  await expect(said).toContainText('Move inboard: shim 12.72 mil')
 })
 
 test('a link brings its numbers along', async ({ page }) => {

@@ -66,7 +66,10 @@ describe('a quick sum', () => {
         expect(sentenceOf(operation, wish.result, { words: en, units: input.units })).toMatch(
           /^Move inboard: shim .+ toward [39]; outboard/,
         )
-      expect(sentenceOf(operation, wish.result, { words: en, units: input.units })).toMatch(/\.$/)
+      const said = sentenceOf(operation, wish.result, { words: en, units: input.units })
+      expect(said).toMatch(/[A-Z].*\.$/)
+      expect(said).not.toBe(en.quick.known)
+      expect(said).not.toMatch(/undefined|NaN|\[object/)
     },
   )
 

@@ -4,6 +4,7 @@ import type { LogEntry } from '~~/core/logbook/entry'
 import { extended } from '~~/core/logbook/forward'
 import type { JobSummary, Page } from '~~/shared/api/answers'
 import { entriesToKeep, KEPT_AT } from '~~/shared/quick/keep'
+import { wantsReturn } from '~~/shared/quick/keepMeasurement'
 import { fromWire } from '~~/shared/logbook/lifts'
 import { composeEntry, refusalToLog } from '~/device/composeEntry'
 import { serverDoor } from '~/doors/serverDoor'
@@ -18,8 +19,10 @@ const w = words.quick.keep
 const jobs = shallowRef<readonly JobSummary[]>([])
 const chosen = ref('')
 const shaft = ref<'movable' | 'stationary'>('movable')
+const low = ref<'coupling' | 'far'>('coupling')
 const said = ref('')
 const kept = ref('')
+const asRemark = ref(false)
 const door = serverDoor()
 watch(shown, async (now) => {
   if (!now) return
@@ -49,7 +52,11 @@ const keep = async () => {
   ]
   const { machine } = opened
   const entries: LogEntry[] = []
-  for (const body of entriesToKeep(props.id, props.input, props.asText(), { machine, shaft: shaft.value })) {
+  for (const body of entriesToKeep(props.id, props.input, props.asText(), {
+    machine,
+    shaft: shaft.value,
+    low: low.value,
+  })) {
     const entry = composeEntry(body, logbook, session.authorId)
     said.value = refusalToLog(machine, logbook, entry, session.author?.role)
     if (said.value) return
@@ -57,6 +64,7 @@ const keep = async () => {
     entries.push(entry)
   }
   for (const entry of entries) await outbox.post(chosen.value, entry)
+  asRemark.value = entries.every((e) => e.kind === 'remark')
   kept.value = chosen.value
 }
 </script>
@@ -64,7 +72,8 @@ const keep = async () => {
 <template>
   <el-dialog v-model="shown" :title="w.title" width="min(480px, 94vw)" append-to-body>
     <p v-if="kept" role="status">
-      {{ w.done }} <NuxtLink :to="`/jobs/${kept}`">{{ w.goThere }}</NuxtLink>
+      {{ stage && asRemark ? w.doneAsRemark : w.done }}
+      <NuxtLink :to="`/jobs/${kept}`">{{ w.goThere }}</NuxtLink>
     </p>
     <form v-else class="question" @submit.prevent="keep">
       <p v-if="jobs.length === 0 && !said">{{ w.none }}</p>
@@ -75,7 +84,7 @@ const keep = async () => {
         </el-select>
       </label>
       <ChoiceRow
-        v-if="id === 'runout'"
+        v-if="id === 'runout' || id === 'level'"
         v-model="shaft"
         :label="words.level.view.machine"
         show-label
@@ -84,7 +93,18 @@ const keep = async () => {
           { value: 'stationary', name: words.setUp.view.driven },
         ]"
       />
-      <p class="muted">{{ stage ? w.as(words.sheet.stages[stage].name) : w.asRemark }}</p>
+      <ChoiceRow
+        v-if="id === 'level'"
+        v-model="low"
+        :label="w.lowEnd"
+        show-label
+        :options="[
+          { value: 'coupling', name: words.level.view.lows.coupling },
+          { value: 'far', name: words.level.view.lows.far },
+        ]"
+      />
+      <p v-if="wantsReturn(id, input)" class="muted">{{ w.giveReturn }}</p>
+      <p v-else class="muted">{{ stage ? w.as(words.sheet.stages[stage].name) : w.asRemark }}</p>
       <p v-if="said" class="fault" role="alert">{{ said }}</p>
       <el-button
         native-type="submit"

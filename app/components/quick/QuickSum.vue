@@ -2,6 +2,7 @@
 import { labelOf } from '~~/shared/quick/labels'
 import { resultRows } from '~~/shared/quick/resultRows'
 import { sentenceOf } from '~~/shared/quick/sentences'
+import { SUM_BOARDS } from './boards'
 import type { QuickSumId } from '~~/shared/wording/en/sums'
 
 /** One sum without a job: its form on the dye, what comes out beside it. */
@@ -9,7 +10,11 @@ const props = defineProps<{ id: string }>()
 const session = useSession()
 const words = useWords()
 const w = words.quick
-const { form, read, answer, busy, failed, issues, schema, stop, clear, fill, needsServer } = useSum(props.id)
+const { form, read, answer, busy, failed, issues, schema, stop, clear, fill, needsServer } = useSum(
+  props.id,
+  SUM_BOARDS[props.id]?.takes,
+)
+const drawing = SUM_BOARDS[props.id]?.board
 const { formula, blind, example } = useMethodPage(props.id)
 const opened = ref<string[]>([])
 
@@ -49,6 +54,13 @@ const copyLink = () =>
   <section class="board" :aria-label="sum.ask">
     <NuxtLink class="back" to="/sums">{{ w.back }}</NuxtLink>
     <h1>{{ sum.ask }}</h1>
+    <component
+      :is="drawing"
+      v-if="drawing"
+      :id="id"
+      :result="answer?.ok ? answer.result : null"
+      class="drawing"
+    />
     <SumField :field="form" path="" :label="labelOf(id, words)" />
   </section>
   <aside class="ledger" :aria-label="words.shell.whatThisMeans">
@@ -116,6 +128,9 @@ h1 {
   font-size: 20px;
   margin-bottom: 16px;
 }
+.drawing {
+  margin-bottom: 18px;
+}
 .back {
   display: none;
   color: var(--scribe);
@@ -180,8 +195,12 @@ dd {
 }
 .next {
   display: grid;
+  grid-template-columns: 1fr 1fr;
   gap: 4px;
   padding: 8px 20px 16px;
+}
+.next .next-button {
+  grid-column: 1 / -1;
 }
 @media (max-width: 1000px) {
   .back {

@@ -39,7 +39,7 @@ const plainFields = (of: Field) =>
 /** What must be given first, then what may be. Where nothing must be, all stands together. */
 const parts = computed(() => {
   if (props.field.kind !== 'group') return []
-  const { fields } = props.field
+  const fields = props.field.fields.filter((f) => !form.taken(down(f.name)))
   const must = fields.filter((f) => f.field.required)
   const may = fields.filter((f) => !f.field.required)
   return must.length === 0 || may.length === 0

@@ -84,7 +84,7 @@ const values = computed(() => {
 })
 const turn = computed(() =>
   drawTurn(
-    surface.value,
+    surface.value?.result ?? null,
     (surface.value?.entry.payload.readings ?? []).map((r) => ({
       clock: r.clock,
       value: toCore(r.value, 'displacement', surface.value?.entry.payload.units ?? session.units),

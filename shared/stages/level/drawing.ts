@@ -1,5 +1,5 @@
 import type { Levels } from '../../../core/stages/level/levels'
-import type { SurfaceRunout } from '../../../core/stages/level/runouts'
+import type { RunoutResult } from '../../../core/runout/runout'
 import type { Millimetres, Slope } from '../../../core/units/unitSystem'
 
 /** Round times-figures, largest that stays below the exact one. */
@@ -37,18 +37,17 @@ const place = (clock: number, r: number) => {
 }
 
 /** What a dial would read at this mark by the fit, over its mean. */
-const fitted = ({ first, second }: SurfaceRunout['result'], clock: number): Millimetres =>
+const fitted = ({ first, second }: Pick<RunoutResult, 'first' | 'second'>, clock: number): Millimetres =>
   first.amplitude * Math.cos(((clock - first.highAt) * Math.PI) / 180) +
   (second ? second.amplitude * Math.cos((2 * (clock - second.highAt) * Math.PI) / 180) : 0)
 
 /** Draws a turn about its mean; an untouched circle while there is none. */
 export const drawTurn = (
-  surface: SurfaceRunout | null,
+  result: Pick<RunoutResult, 'tir' | 'first' | 'second'> | null,
   values: readonly { clock: number; value: Millimetres }[],
 ): DrawnTurn => {
   const { radius, room } = TURN
-  if (!surface) return { times: 1, path: '', dots: [], high: null }
-  const { result } = surface
+  if (!result) return { times: 1, path: '', dots: [], high: null }
   const largest = Math.max(result.tir / 2, result.first.amplitude, 1e-9)
   const times = room / largest
   // The mean that the fit leaves: readings less what it says.

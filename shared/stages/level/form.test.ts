@@ -133,7 +133,7 @@ describe('the drawing', () => {
         remark: '',
       },
     })
-    const turn = drawTurn(job.state.runouts.surfaces[0]!, values)
+    const turn = drawTurn(job.state.runouts.surfaces[0]!.result, values)
     const at3 = turn.dots.find((d) => d.clock === 90)!
     const at9 = turn.dots.find((d) => d.clock === 270)!
     expect(at3.x - TURN.size / 2).toBeCloseTo(TURN.radius + TURN.room, 6)

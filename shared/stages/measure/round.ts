@@ -1,4 +1,5 @@
 import { clockDistance, clockVector } from '../../../core/frame/clock'
+import type { HarmonicFit, Reading } from '../../../core/fit/harmonicFit'
 import type { ReadingSet } from '../../../core/stages/measure/readingSet'
 import type { Millimetres } from '../../../core/units/unitSystem'
 
@@ -19,15 +20,15 @@ export interface DrawnRound {
 }
 
 /**
- * Draws every circle of a set as it swings round the clock, all to one scale, so that a reading that stands off its curve is
- * seen. `turned` gives the angle a stored one is drawn at from where the reader stands.
+ * Draws circles as they swing round the clock, all to one scale, so that a reading that stands off its curve is
+ * seen. `turned` gives the angle a stored one is drawn at from where the reader stands. Millimetres.
  */
-export const drawRound = (
-  set: ReadingSet | undefined,
+export const drawCircles = (
+  read: readonly { readonly name: string; readonly readings: readonly Reading[] }[],
+  fits: Readonly<Record<string, HarmonicFit>>,
   turned: (clock: number) => number,
 ): readonly DrawnRound[] => {
-  const fits = set?.measured?.fits ?? {}
-  const circles = (set?.arranged?.arrangement.circles ?? []).map(({ name, readings }) => {
+  const circles = read.map(({ name, readings }) => {
     const fit = fits[name]
     const mean = (group: string | undefined) =>
       fit?.constants[group ?? ''] ??
@@ -60,6 +61,13 @@ export const drawRound = (
     dots: off.map((o) => ({ clock: o.clock, ...point(turned(o.clock), r(o.by)) })),
   }))
 }
+
+/** The circles of a set as its method arranges them. */
+export const drawRound = (
+  set: ReadingSet | undefined,
+  turned: (clock: number) => number,
+): readonly DrawnRound[] =>
+  drawCircles(set?.arranged?.arrangement.circles ?? [], set?.measured?.fits ?? {}, turned)
 
 /** Nearer than this the boxes of two positions would lie on one another. */
 const ROOM_FOR_BOXES = 40

@@ -8,6 +8,7 @@ export const drawings = {
   asFound: 'as found',
   valueIn: (value: string, plane: string) => `${value}, ${plane.toLowerCase()}`,
   asLeft: 'as left',
+  coldTarget: 'set cold',
   now: 'now',
   overlaid: { v: 'Side view', h: 'Top view, 3 o’clock is up' },
   overlaidTold: (plane: 'v' | 'h', whole: string) =>

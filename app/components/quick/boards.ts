@@ -1,0 +1,36 @@
+import type { Component } from 'vue'
+
+/** A sum's own board: the numbers that it takes stand on the drawing, all others in the form below it. */
+export interface SumBoard {
+  /** Paths of the form that stand on the drawing. */
+  readonly takes: readonly string[]
+  readonly board: Component
+}
+
+const of = (load: () => Promise<{ default: Component }>, ...takes: readonly string[]): SumBoard => ({
+  takes,
+  board: defineAsyncComponent(load),
+})
+const readings = (...takes: readonly string[]) => of(() => import('./boards/ReadingsSum.vue'), ...takes)
+const lineFound = of(() => import('./boards/LineFound.vue'))
+const leaves = of(() => import('./boards/LeavesSum.vue'))
+
+/** Sums that have a drawing; the form of any other is built from its schema alone. */
+export const SUM_BOARDS: Readonly<Record<string, SumBoard>> = {
+  'rim-face': readings('rim/readings', 'face/readings', 'faces/0/readings', 'faces/1/readings'),
+  'reverse-rim': readings('onStationary/readings', 'onMovable/readings'),
+  'spacer-faces': readings('atStationary/readings', 'atMovable/readings'),
+  heads: readings('samples'),
+  'fit-readings': readings('readings'),
+  'soft-foot': of(() => import('./boards/FeetSum.vue'), 'rises', 'corners'),
+  runout: of(() => import('./boards/HubSum.vue'), 'readings'),
+  level: of(() => import('./boards/LevelSum.vue'), 'feeler', 'supportedLength', 'boltSpacing'),
+  'coupling-values': of(() => import('./boards/ValuesSum.vue'), 'coupling'),
+  'foot-values': lineFound,
+  'gap-straightedge': lineFound,
+  'compare-sets': lineFound,
+  growth: lineFound,
+  'hot-check': lineFound,
+  'shim-pack': leaves,
+  'step-shim': leaves,
+}

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { settleTolerance } from '~~/core/judge/tolerance'
+import { fromCore, toCore } from '~~/core/units/unitSystem'
+import { typedValue } from '~~/shared/forms/typed'
+import { labelOf } from '~~/shared/quick/labels'
+import type { Misalignment } from '~~/core/frame/planes'
+
+/** Offset and angle at the coupling, typed on the drawn shafts. */
+defineProps<{ id: string; result: unknown }>()
+const session = useSession()
+const { form, text, mm, rows, set } = useSumBoard()
+const words = useWords()
+const { directions } = words
+const tolerance = settleTolerance({ form: 'speed-rule', mode: 'plane', grade: 'standard', source: '' }, 1800)
+const feet = computed(() => {
+  const found = rows('feet').flatMap((_, i) => {
+    const x = mm(`feet/${i}/x`, 'distance')
+    return x === null || x <= 0 ? [] : [{ id: String(i), x }]
+  })
+  return found.length > 0 ? found : [{ id: '0', x: fromCore(300, 'distance', 'metric') }]
+})
+const PATH = { offset: 'coupling/offset', slope: 'coupling/slope' } as const
+const PLANE = { 0: 'v', 90: 'h' } as const
+const planeOf = (clock: number) => PLANE[clock === 0 ? 0 : 90]
+const texts = computed(() =>
+  Object.fromEntries(
+    (['offset', 'slope'] as const).map((q) => [q, { 0: text(`${PATH[q]}/v`), 90: text(`${PATH[q]}/h`) }]),
+  ),
+)
+const line = computed((): Misalignment => {
+  const offset = (p: 'v' | 'h') => mm(`${PATH.offset}/${p}`, 'displacement')
+  const slope = (p: 'v' | 'h') => {
+    const typed = typedValue(text(`${PATH.slope}/${p}`), 'plain', session.units)
+    return typed === null ? null : toCore(typed, 'slope', session.units)
+  }
+  return {
+    offset: { v: offset('v'), h: offset('h') },
+    slope: { v: slope('v'), h: slope('h') },
+  }
+})
+const notes = computed(() =>
+  Object.fromEntries(
+    (['offset', 'slope'] as const).map((q) => [
+      q,
+      { 0: form.issue(`${PATH[q]}/v`), 90: form.issue(`${PATH[q]}/h`) },
+    ]),
+  ),
+)
+const setText = (circle: string, clock: number, typed: string) => {
+  const [what, plane] = [circle === 'slope' ? 'slope' : 'offset', planeOf(clock)] as const
+  set(`${PATH[what]}/${plane}`, typed)
+}
+const board = useTemplateRef<{ focus: (circle: string, clock: number) => void }>('board')
+const ORDER = [
+  ['offset', 0],
+  ['slope', 0],
+  ['offset', 90],
+  ['slope', 90],
+] as const
+const next = (circle: string, clock: number) => {
+  const here = ORDER.findIndex(([c, at]) => c === circle && at === clock)
+  const [nextCircle, nextClock] = ORDER[(here + 1) % ORDER.length] ?? ORDER[0]
+  board.value?.focus(nextCircle, nextClock)
+}
+</script>
+
+<template>
+  <ValuesBoard
+    ref="board"
+    :circles="[
+      { id: 'offset', name: labelOf('offset', words) },
+      { id: 'slope', name: labelOf('slope', words), plain: true },
+    ]"
+    :places="{ offset: 0, slope: feet.at(-1)?.x ?? 0 }"
+    :texts="texts"
+    :units="session.units"
+    :ghost="{}"
+    :notes="notes"
+    :feet="feet"
+    :tolerance="tolerance"
+    :line="line"
+    :plane-name="(clock) => directions.planes[planeOf(clock)]"
+    gateless
+    @update:text="setText"
+    @enter="next"
+  />
+</template>

@@ -1,0 +1,30 @@
+import { typedMillimetres } from '~~/shared/forms/typed'
+import type { Texts } from '~~/shared/quick/texts'
+
+/** How a board of a quick sum reads and writes the sum's form: by path, as it is typed and in millimetres. */
+export const useSumBoard = () => {
+  const form = inject(sumFormKey)!
+  const session = useSession()
+  const text = (path: string): string => {
+    const here = form.at(path)
+    return typeof here === 'string' ? here : ''
+  }
+  const mm = (path: string, measure: 'displacement' | 'distance'): number | null =>
+    typedMillimetres(text(path), measure, session.units)
+  const rows = (path: string): readonly Texts[] => {
+    const here = form.at(path)
+    return Array.isArray(here) ? here : []
+  }
+  /** A number box bound to a path. */
+  const box = (path: string, measure: 'displacement' | 'distance' | 'plain') => ({
+    modelValue: text(path),
+    measure,
+    units: session.units,
+    onDye: true,
+    signed: true,
+    note: form.issue(path),
+    noteIsFault: form.issue(path) !== '',
+    'onUpdate:modelValue': (typed: string) => form.set(path, typed),
+  })
+  return { form, text, mm, rows, box, set: form.set }
+}
