@@ -167,19 +167,25 @@ const feetOn = (machine: CoupledMachine, { units, feet }: Measured): SetUpPayloa
 /** One graduation of an ordinary dial, where the sum was not told. */
 const GRADUATION: Readonly<Record<UnitSystem, number>> = { inch: 0.5, metric: 0.01 }
 
-/**
- * A measuring sum as the set-up and the set that its stage would have written. Null where a job can't take it so: the
- * machine has other feet, or dials were read and nobody said what they showed after the full turn.
- */
-export const measurementToKeep = (
+type KeptEntries = readonly [
+  Extract<EntryBody, { kind: 'set-up' }>,
+  Extract<EntryBody, { kind: 'readings-taken' }>,
+]
+
+/** The sum's own feet, where no machine says which pairs they are. */
+const feetAsGiven = (input: Measured & { readonly values?: Measured['feet'] }): SetUpPayload['feet'] =>
+  (input.feet ?? input.values ?? []).map((f) => ({ machine: 'movable', pair: f.id, x: f.x }))
+
+/** A measuring sum as set-up and set, on a machine or on the feet it names itself; null where it holds no measurement. */
+export const measurementEntries = (
   id: MeasuringSum,
   input: unknown,
-  machine: CoupledMachine,
-): readonly EntryBody[] | null => {
+  machine: CoupledMachine | null,
+): KeptEntries | null => {
   const given = input as Measured
   const kept = keptOf(id, input)
-  const feet = feetOn(machine, given)
-  if (!kept || !feet || (kept.turns && given.returnToZero === undefined)) return null
+  const feet = machine ? feetOn(machine, given) : feetAsGiven(given)
+  if (!kept || !feet) return null
   const { how, read, turns } = kept
   const circles = circlesOf(how)
   const byCircle = (of: (circle: string) => number) => Object.fromEntries(circles.map((c) => [c, of(c)]))
@@ -204,6 +210,16 @@ export const measurementToKeep = (
     },
   ]
 }
+
+/**
+ * A measuring sum as the set-up and the set that its stage would have written. Null where a job can't take it so: the
+ * machine has other feet, or dials were read and nobody said what they showed after the full turn.
+ */
+export const measurementToKeep = (
+  id: MeasuringSum,
+  input: unknown,
+  machine: CoupledMachine,
+): readonly EntryBody[] | null => (wantsReturn(id, input) ? null : measurementEntries(id, input, machine))
 
 /** Whether nothing but the dials' return keeps a measuring sum from being kept as one. */
 export const wantsReturn = (id: string, input: unknown): boolean =>

@@ -17,7 +17,7 @@ describe('the register of machines', () => {
       openJob: string | null
       lastClosed: { verdict: string } | null
     }[]
-    expect(list.map((m) => m.tag)).toEqual(['CP-11', 'CP-14', 'GL-03', 'KY-09', 'PR-02'])
+    expect(list.map((m) => m.tag)).toEqual(['CP-11', 'CP-14', 'CP-40', 'CP-40M', 'GL-03', 'KY-09', 'PR-02'])
     expect(list[0]).toMatchObject({ lastClosed: { verdict: 'in' } })
     expect(list[1]?.openJob).toMatch(/-/)
     // Proved by straightedge and feelers, which is all its maker asks.
@@ -184,6 +184,8 @@ describe('the works', () => {
       ['CP-14', 'plan'],
       ['PR-02', 'feet'],
       ['KY-09', 'as-found'],
+      ['CP-40', 'look'],
+      ['CP-40M', 'set-up'],
     ])
     expect(today.open.next).toBeNull()
     // Five of the demo works and those closed above; it shows six.

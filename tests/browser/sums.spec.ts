@@ -48,8 +48,10 @@ test('every sum opens, fills in its example, and comes to an answer', async ({ p
   const paths = await Promise.all(asks.map((a) => a.getAttribute('href')))
   expect(paths.length).toBeGreaterThan(35)
   for (const path of paths) {
-    await page.locator(`a[href="${path}"]`).click()
-    await page.waitForURL(`**${path}`)
+    const link = page.locator(`a[href="${path}"]`)
+    const ask = (await link.textContent())?.trim() ?? ''
+    await link.click()
+    await expect(page.getByRole('heading', { level: 1, name: ask, exact: true })).toBeVisible()
     await page.getByRole('button', { name: 'Fill in the example' }).click()
     await expect(page.getByRole('button', { name: 'Copy as text' }), path as string).toBeEnabled({
       timeout: 15_000,

@@ -9,6 +9,8 @@ import { blankOf, namedInner, renameUnits, textsOf } from '../../shared/quick/te
 import { resultRows } from '../../shared/quick/resultRows'
 import { findSums } from '../../shared/quick/search'
 import { sentenceOf } from '../../shared/quick/sentences'
+import { workingOf } from '../../shared/quick/working'
+import { tellingOf } from '../../shared/wording/telling'
 
 const FORMS = new Map(OPERATIONS.map((o) => [o.name, fieldOf(inputSchema(o))]))
 const inner = (name: string): Field | null => FORMS.get(name) ?? null
@@ -24,6 +26,26 @@ const examples = readdirSync(join('docs', 'methods'))
     const given = JSON.parse(input) as { units: 'inch' | 'metric' }
     return [{ operation, input: given }]
   })
+
+/** Sums whose numbers come out of a formula; the others search, draw or fit, and show their page’s formula. */
+const UNFOLDS: readonly string[] = [
+  'rim-face',
+  'reverse-rim',
+  'spacer-faces',
+  'heads',
+  'coupling-values',
+  'foot-values',
+  'level',
+  'soft-foot',
+  'runout',
+  'growth',
+  'hot-check',
+  'strain',
+  'axial-gap',
+  'tightening',
+  'judge',
+  'shim-pack',
+]
 
 describe('a quick sum', () => {
   it('is there for every operation, with a question of its own', () => {
@@ -66,6 +88,13 @@ describe('a quick sum', () => {
         expect(sentenceOf(operation, wish.result, { words: en, units: input.units })).toMatch(
           /^Move inboard: shim .+ toward [39]; outboard/,
         )
+      const steps = workingOf(operation, input, wish.result, tellingOf(input.units, null))
+      const unfolds = UNFOLDS.includes(operation)
+      expect(steps.length > 0, operation).toBe(unfolds)
+      for (const step of steps) {
+        expect(step.name).not.toBe('')
+        expect(`${step.formula}${step.substituted}${step.result}`).not.toMatch(/undefined|NaN|\[object|\?/)
+      }
       const said = sentenceOf(operation, wish.result, { words: en, units: input.units })
       expect(said).toMatch(/[A-Z].*\.$/)
       expect(said).not.toBe(en.quick.known)
@@ -81,6 +110,61 @@ describe('a quick sum', () => {
       if (!answer.ok) for (const i of answer.error.issues) expect(i.message).toMatch(/[.?]$/)
     },
   )
+
+  it('unfolds to figures that come to its answer', async () => {
+    const stepsOf = async (id: string, input: object) => {
+      const answer = await calculate(id, input)
+      if (!answer.ok) throw new Error(JSON.stringify(answer.error))
+      const { units } = input as { units: 'inch' | 'metric' }
+      return workingOf(id, input, answer.result, tellingOf(units, null)).map(
+        (s) => `${s.name}: ${s.substituted} = ${s.result}`,
+      )
+    }
+    expect(
+      await stepsOf('level', { units: 'inch', feeler: 5, supportedLength: 1.5, boltSpacing: 3.25 }),
+    ).toEqual([
+      'Slope of the shaft: 5 / 1.5 = 3.333 mil/in',
+      'Shim under both feet of the low end: 3.33333 × 3.25 = 10.83 mil',
+    ])
+    expect(
+      (
+        await stepsOf('level', {
+          units: 'metric',
+          divisions: 3,
+          reversedDivisions: -1,
+          sensitivity: 0.02,
+          boltSpacing: 500,
+        })
+      ).at(-1),
+    ).toBe('Shim under both feet of the low end: 0.04 × 500 / 100 = 0.2 mm')
+    const feet = { units: 'inch', rises: { f1: 1, f2: 12, f3: 1.5, f4: 9 } }
+    expect((await stepsOf('soft-foot', feet)).at(-1)).toContain('12 − 1 = 11 mil')
+    const bolt = {
+      units: 'metric',
+      diameter: 20,
+      pitch: 2.5,
+      boltClass: '8.8',
+      lubrication: 'oiled',
+      bolts: 4,
+    }
+    const torque = (await stepsOf('tightening', bolt)).find((s) => s.startsWith('Torque'))
+    const [, k = 0, d = 0, load = 0, says = 0] =
+      /: ([\d.]+) × ([\d.]+) × ([\d.]+) \/ 1000 = ([\d.]+)/.exec(torque ?? '')?.map(Number) ?? []
+    expect((k * d * load) / 1000).toBeCloseTo(says, 1)
+    const rise = await stepsOf('growth', {
+      units: 'metric',
+      machines: [
+        {
+          role: 'movable',
+          feet: [
+            { id: 'inboard', x: 300, material: 'steel', height: 400, coldTemp: 20, runTemp: 60 },
+            { id: 'outboard', x: 700, rise: { v: 0.1, h: 0 } },
+          ],
+        },
+      ],
+    })
+    expect(rise).toEqual(['Motor, rise at inboard: 0.0000117 × 400 × (60 − 20) = 0.1872 mm'])
+  })
 
   it('is found by the words people use', () => {
     const first = (text: string) => findSums(text, en)[0]?.id
