@@ -128,7 +128,7 @@ const spans = computed(() =>
 }
 .half:first-child {
   flex-direction: row-reverse;
-  justify-content: start;
+  justify-content: flex-start;
 }
 .half + .half {
   justify-content: start;

@@ -125,15 +125,15 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await planning.measure(0.06, 0.01)
 
   // Both couplings of the pan mill are open: one is being looked at, at the other the heads go on next.
-  const looking = on('CP-40', 'CP-40 open', demoId('apprentice'), at(2, 9), line(-0.21, 0.3, -0.02, 0.04))
-  await looking.open({ reason: 'wear', rpm: 1475, customer: '', note: 'Bushes worn oval.' })
+  const looking = on('CP-40M', 'CP-40M open', demoId('apprentice'), at(2, 9), line(-0.21, 0.3, -0.02, 0.04))
+  await looking.open({ reason: 'wear', rpm: 148, customer: '', note: 'Grease thrown out at the guard.' })
   await looking.makeSafe('W-2788')
   await looking.findShims()
   await looking.look(['bolts', 'jacking'], 'fine')
   await looking.look(['pads'], 'put-right', 'Paint scraped off under the outboard feet.')
 
-  const mounting = on('CP-40M', 'CP-40M open', day, at(3, 7), line(0.14, -0.195, 0.0333, 0.0056))
-  await mounting.open({ reason: 'planned', rpm: 148, customer: '', note: 'Grease changed, so measured too.' })
+  const mounting = on('CP-40', 'CP-40 open', day, at(3, 7), line(0.14, -0.195, 0.0333, 0.0056))
+  await mounting.open({ reason: 'planned', rpm: 1475, customer: '', note: 'New bushes.' })
   await mounting.makeSafe('W-2786')
   await mounting.restIsFine()
   await mounting.readRises([0.02, 0.03, 0.02, 0.03])

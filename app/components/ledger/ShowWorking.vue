@@ -14,7 +14,9 @@ const shown = computed(() => (open.value.length > 0 ? props.steps() : []))
       <el-collapse>
         <el-collapse-item v-for="step in shown" :key="step.name" :name="step.name">
           <template #title>
-            <span class="name">{{ step.name }}</span> <span class="figure">{{ step.result }}</span>
+            <span class="title">
+              <span class="name">{{ step.name }}</span> <span class="figure">{{ step.result }}</span>
+            </span>
           </template>
           <p class="figure formula">{{ step.formula }}</p>
           <p class="figure">{{ step.substituted }}</p>
@@ -35,8 +37,16 @@ const shown = computed(() => (open.value.length > 0 ? props.steps() : []))
   line-height: 1.3;
   gap: 8px;
 }
+.title {
+  display: flex;
+  gap: 10px;
+  justify-content: space-between;
+  align-items: baseline;
+}
+.title .figure {
+  white-space: nowrap;
+}
 .name {
-  flex: 1;
   text-align: left;
 }
 p {

@@ -104,6 +104,12 @@ describe('what the set-up says', () => {
     expect(boxName('turning', blank(), TEST_MACHINE, T)).toBe('shafts that turn')
   })
 
+  it('zeroes heads where there are no dials', () => {
+    const texts = blank('heads')
+    Object.assign(texts.numbers, { stationaryPlane: '4', movablePlane: '5' })
+    expect(meaningOfSetUp(readSetUp(texts, CONTEXT, T), texts, T).headline).toBe(T.words.setUp.turnAskedHeads)
+  })
+
   it('stops at a head that is not where its name says', () => {
     const texts = blank('heads')
     Object.assign(texts, { nudged: { own: '0', other: '12' }, returned: { stationary: '0', movable: '0' } })

@@ -116,9 +116,8 @@ export const meaningOfSetUp = (
     }
   if (gap === 'nudged.own') return { mark: 'out', headline: w.nudgeAgain }
   if (gap === 'turning') return { mark: 'out', headline: w.neverTravels }
-  const sag = METHOD_FORMS[texts.method].numbers.some((n) => n.sag && `numbers.${n.id}` === gap)
-  return {
-    mark: 'todo',
-    headline: sag ? w.sagAsked : gap.startsWith('returned.') ? w.turnAsked : w.tapeAsked,
-  }
+  if (METHOD_FORMS[texts.method].numbers.some((n) => n.sag && `numbers.${n.id}` === gap))
+    return { mark: 'todo', headline: w.sagAsked }
+  if (!gap.startsWith('returned.')) return { mark: 'todo', headline: w.tapeAsked }
+  return { mark: 'todo', headline: texts.method === 'heads' ? w.turnAskedHeads : w.turnAsked }
 }

@@ -10,6 +10,7 @@ export const setUp = {
   whyNeeded: 'A dial misses zero. Find what slipped, or say why it is used all the same.',
   sagAsked: 'How far does the bar hang? Forgotten sag looks like a low motor.',
   turnAsked: 'Zero the dials, turn one full turn, read them again.',
+  turnAskedHeads: 'Zero the heads, turn one full turn, read them again.',
   tapeAsked: 'Check each distance against the tape.',
   centreTo: (feet: string) => `Centre to ${feet}`,
   fromTo: (pair: string, feet: string) => `${pair} to ${feet}`,
