@@ -54,6 +54,13 @@ const toggle = (clock: number) => {
     positions.filter((c) => c !== clock),
   )
 }
+/** One stop of the tab key for all hours; the arrows go round. */
+const hourAt = ref(0)
+const face = useTemplateRef<SVGElement>('face')
+const goRound = (by: 1 | -1) => {
+  hourAt.value = (hourAt.value + by * 30 + 360) % 360
+  void nextTick(() => face.value?.querySelector<SVGElement>(`[data-hour="${hourAt.value}"]`)?.focus())
+}
 const hourLabel = (clock: number) =>
   props.positions.includes(clock)
     ? w.removePosition(props.clockName(clock))
@@ -80,6 +87,7 @@ const note = (circle: string, clock: number) => {
 <template>
   <div :class="['round', { listed }]">
     <svg
+      ref="face"
       :viewBox="`0 0 ${ROUND.size} ${ROUND.size}`"
       :style="listed ? { gridRow: `1 / span ${positions.length + 2}` } : {}"
       role="group"
@@ -101,12 +109,18 @@ const note = (circle: string, clock: number) => {
         v-for="h in HOURS"
         :key="h"
         role="button"
-        tabindex="0"
+        :tabindex="h === hourAt ? 0 : -1"
+        :data-hour="h"
         class="hour"
         :class="{ read: positions.includes(h) }"
         :aria-label="hourLabel(h)"
         :aria-pressed="positions.includes(h)"
         @click="toggle(h)"
+        @focus="hourAt = h"
+        @keydown.right.stop.prevent="goRound(1)"
+        @keydown.down.stop.prevent="goRound(1)"
+        @keydown.left.stop.prevent="goRound(-1)"
+        @keydown.up.stop.prevent="goRound(-1)"
         @keydown.enter.stop.prevent="toggle(h)"
         @keydown.space.stop.prevent="toggle(h)"
       >

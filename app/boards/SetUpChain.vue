@@ -117,7 +117,7 @@ const spans = computed(() =>
 .hubs {
   display: grid;
   grid-template-columns: var(--middle) 1fr;
-  align-items: end;
+  align-items: start;
 }
 .half {
   display: flex;

@@ -144,6 +144,48 @@ describe('a set-up', () => {
     }
   })
 
+  it('keeps what was proved beside it, and refuses a proof that says nothing', async () => {
+    const job = await api.openJob()
+    for (const body of lockOut) await api.log(job, body)
+    const how = (clocks: number[]) => ({
+      ...SET_UP.how,
+      given: {
+        ...SET_UP.how.given,
+        rim: {
+          ...(SET_UP.how.given as { rim: object }).rim,
+          turning: 'movable',
+          runout: clocks.map((clock) => ({ clock, value: 1 })),
+        },
+      },
+    })
+    const proof = {
+      pipe: { sag: { at3: null, at6: -6, at9: null, back: 0 } },
+      nudged: { own: 12, other: 0 },
+      markUp: 90,
+      refit: 'two dots on bar and collar',
+    }
+    const tried: [object, string][] = [
+      [{ pipe: { sag: { at6: -6 } } }, 'payload.pipe.sag.at3'],
+      [{ pipe: Object.fromEntries('abcde'.split('').map((k) => [k, proof.pipe.sag])) }, 'payload.pipe'],
+      [{ nudged: { own: '12', other: 0 } }, 'payload.nudged.own'],
+      [{ markUp: 'noon' }, 'payload.markUp'],
+      [{ refit: 'x'.repeat(301) }, 'payload.refit'],
+      [{ how: how([0, 90]) }, 'payload.how.given.rim.runout'],
+      [{ how: how([0, 1, 359]) }, 'payload.how'],
+    ]
+    const post = (more: object) =>
+      api.post(`/api/jobs/${job}/entries`, { ...draft(setUp), payload: { ...SET_UP, ...more } })
+    for (const [more, path] of tried) {
+      const answer = await post(more)
+      expectRefusal(answer, 422)
+      expect(issuePaths(answer)[0]).toBe(path)
+    }
+    accepted(await post({ ...proof, how: how([0, 90, 180, 270]) }))
+    const { entries } = (await api.ask(`/api/jobs/${job}`)).body as { entries: { payload: object }[] }
+    expect(entries.at(-1)?.payload).toMatchObject(proof)
+    accepted(await api.log(job, LOW_MOTOR))
+  })
+
   it('says which circles its sets have: rim and face don’t fit two brackets', async () => {
     const job = await api.openJob()
     for (const body of lockOut) await api.log(job, body)

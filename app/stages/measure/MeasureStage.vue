@@ -1,27 +1,22 @@
 <script setup lang="ts">
-import { clockErrorCost } from '~~/core/frame/clock'
 import { isBelieved, type NotedSet } from '~~/core/stages/measure/measurement'
 import {
   balanceOf,
   circleLabel,
-  ghostOf,
   listSets,
   placeName,
-  placesOfValues,
-  ringedOf,
   signsNote,
   usableAnyway,
 } from '~~/shared/stages/measure/drawing'
-import { FOUR_QUARTERS, ownClock, type ReadingBox } from '~~/shared/stages/measure/form'
-import { drawRound } from '~~/shared/stages/measure/round'
+import { FOUR_QUARTERS, type ReadingBox } from '~~/shared/stages/measure/form'
 import { readingsWorking } from '~~/shared/stages/measure/working'
-import { figure } from '~~/shared/wording/figures'
 import { meaningOfMeasuring } from '~~/shared/wording/headlines'
 import { circleName, playWords, setName } from '~~/shared/wording/readings'
-import { seenClock } from '~~/shared/wording/otherEnd'
 import { toleranceSource } from '~~/shared/wording/tolerances'
 import { useKeyEvents } from '~/composables/useKeys'
 import QuickEntry from './QuickEntry.vue'
+import type { BoardShape } from './boardShape'
+import ReadingBoard from './ReadingBoard.vue'
 
 const props = defineProps<{ stage: 'as-found' | 're-measure' }>()
 const job = useJob()
@@ -56,13 +51,6 @@ const source = computed(() =>
   toleranceSource(state.value.machine.tolerance, state.value.rpm, telling.value.words.limits),
 )
 
-// The board: boxes, ghost of the last sound set, ringed misfits, balance.
-const ghost = (circle: string) => ghostOf(logged.value, circle, form.value.correcting, telling.value)
-const ringed = (circle: string) => ringedOf(measurement.value ?? null, circle, reading.draftId())
-const notes = (circle: string): Record<string, string> =>
-  Object.fromEntries(
-    (read.value.slips[circle] ?? []).map((c) => [String(c), telling.value.words.typing.tenfoldOthers]),
-  )
 const shownSet = computed(
   () => liveSet.value?.set ?? (read.value.blank ? measurement.value?.sets.at(-1)?.set : undefined),
 )
@@ -79,44 +67,21 @@ const fourClock = computed(
 )
 const { ways, way, listing, take, setPositions, paperOrder, fillFromPaper } = useWaysRound(reading)
 const quick = ref(false)
-/** What a shaft standing 5 degrees off would do to the circle that swings most. */
-const cost = computed(() => {
-  const fits = Object.values(shownSet.value?.measured?.fits ?? {})
-  const swing = Math.max(0, ...fits.map((f) => Math.hypot(f.cos ?? 0, f.sin ?? 0)))
-  return swing === 0
-    ? ''
-    : v.value.helper.cost(
-        figure(clockErrorCost(swing, 5), 'displacement', session.units, { unit: true, extra: 1 }),
-      )
-})
 /** What the readings are typed on: pads at the quarters, one clock round the hub, the drawn shafts, or rows. */
-const boardIs = computed<'pads' | 'round' | 'values' | 'table'>(() => {
+const shape = computed<BoardShape>(() => {
   if (boardOrTable.value || form.value.ownAngles) return 'table'
   if (reads.value === 'values') return 'values'
   if (fourClock.value && !listing.value) return 'pads'
   return 'round'
 })
-const round = computed(() => drawRound(shownSet.value, (clock) => seenClock(clock, job.viewFrom)))
-const valuePlaces = computed(() => placesOfValues(state.value.setUp))
-const byCircle = <T,>(of: (circle: string) => T): Record<string, T> =>
-  Object.fromEntries(circles.value.map((c) => [c, of(c)]))
 const listed = computed(() => listSets(logged.value, telling.value))
 
 // Walking the boxes.
-const pads = useTemplateRef<{ focus: (clock: number) => void }[]>('pads')
-/** Whichever board has all circles on it. */
-const whole = useTemplateRef<{ focus: (circle: string, clock: number) => void }>('whole')
+const board = useTemplateRef<{ focus: (box: ReadingBox) => void }>('board')
 const returnedBoxes = useTemplateRef<{ focus: () => void }[]>('returnedBoxes')
-const focus = ({ circle, clock }: ReadingBox) => {
-  const at = circles.value.indexOf(circle)
-  if (clock === null) returnedBoxes.value?.[at]?.focus()
-  else if (boardIs.value === 'pads') pads.value?.[at]?.focus(clock)
-  else whole.value?.focus(circle, clock)
-}
-const walk = (circle: string, clock: number, by: 1 | -1) => {
-  const { positions } = form.value
-  const next = positions[(positions.indexOf(clock) + by + positions.length) % positions.length]
-  if (next !== undefined) focus({ circle, clock: next })
+const focus = (box: ReadingBox) => {
+  if (box.clock === null) returnedBoxes.value?.[circles.value.indexOf(box.circle)]?.focus()
+  else board.value?.focus(box)
 }
 /** Enter reads all dials at a stop, then turns on to the next, then the full turn, then logs. */
 const enter = (from: ReadingBox) => {
@@ -239,89 +204,19 @@ const turnNote = computed(() =>
       <el-checkbox v-if="tellsAngles" v-model="form.ownAngles">{{ v.ownAngles }}</el-checkbox>
     </div>
     <p v-if="taking && turnNote" class="note">{{ turnNote }}</p>
-    <template v-if="taking">
-      <div v-if="boardIs === 'pads'" class="pads">
-        <ClockPad
-          v-for="c in named"
-          :key="c.id"
-          ref="pads"
-          :name="c.name"
-          :texts="form.circles[c.id] ?? {}"
-          :units="session.units"
-          :ghost="ghost(c.id)"
-          :ringed="ringed(c.id)"
-          :notes="notes(c.id)"
-          :positions="form.positions.map((p) => ownClock(c.id, p))"
-          :value="(clock) => read.value(c.id, clock)"
-          @update:text="(clock, text) => reading.setText(c.id, clock, text)"
-          @enter="enter({ circle: c.id, clock: $event })"
-          @step="(clock, by) => walk(c.id, clock, by)"
-        />
-      </div>
-      <RoundClock
-        v-else-if="boardIs === 'round'"
-        ref="whole"
-        :positions="form.positions"
-        :circles="named"
-        :texts="form.circles"
-        :units="session.units"
-        :ghost="byCircle(ghost)"
-        :ringed="byCircle(ringed)"
-        :notes="byCircle(notes)"
-        :drawn="round"
-        :own-clock="ownClock"
-        :clock-name="(clock) => placeName(state.setUp, clock, telling)"
-        @positions="setPositions"
-        @update:text="reading.setText"
-        @enter="(circle, clock) => enter({ circle, clock })"
-        @step="walk"
-      />
-      <ValuesBoard
-        v-else-if="boardIs === 'values' && state.setUp"
-        ref="whole"
-        :circles="named"
-        :places="valuePlaces"
-        :texts="form.circles"
-        :units="session.units"
-        :ghost="byCircle(ghost)"
-        :notes="byCircle(notes)"
-        :feet="state.setUp.feet"
-        :tolerance="state.tolerance"
-        :line="measurement?.coupling ?? null"
-        :plane-name="(clock) => placeName(state.setUp, clock, telling)"
-        @update:text="reading.setText"
-        @enter="(circle, clock) => enter({ circle, clock })"
-        @step="walk"
-      />
-      <ReadingTable
-        v-else
-        ref="whole"
-        :positions="form.positions"
-        :circles="named"
-        :texts="form.circles"
-        :units="session.units"
-        :ghost="byCircle(ghost)"
-        :ringed="byCircle(ringed)"
-        :notes="byCircle(notes)"
-        :angles="form.ownAngles ? form.angles : null"
-        :unclear="read.unclearAngles"
-        :clock-name="(clock) => placeName(state.setUp, clock, telling)"
-        :fixed="reads === 'values'"
-        @positions="setPositions"
-        @angle="reading.setAngle"
-        @update:text="reading.setText"
-        @enter="(circle, clock) => enter({ circle, clock })"
-        @step="walk"
-      />
-      <PositionTools
-        v-if="boardIs === 'round' || (boardIs === 'table' && reads !== 'values')"
-        :positions="form.positions"
-        :units="session.units"
-        :cost="cost"
-        @positions="setPositions"
-      />
-    </template>
-    <div v-if="(boardIs === 'pads' || !taking) && circles.length && reads !== 'values'" class="balances">
+    <ReadingBoard
+      v-if="taking"
+      ref="board"
+      :reading="reading"
+      :shape="shape"
+      :named="named"
+      :shown="shownSet"
+      :measurement="measurement ?? null"
+      :before="logged"
+      @positions="setPositions"
+      @enter="enter"
+    />
+    <div v-if="(shape === 'pads' || !taking) && circles.length && reads !== 'values'" class="balances">
       <SumBalance v-for="c in circles" :key="c" v-bind="balance(c)" />
     </div>
     <div v-if="taking && reads === 'dials'" class="returned">
@@ -426,16 +321,10 @@ const turnNote = computed(() =>
   flex: none;
   width: 190px;
 }
-.pads,
 .balances {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 14px;
-}
-.pads {
-  padding-top: 8px;
-}
-.balances {
   justify-items: center;
   margin-top: 4px;
 }
@@ -446,17 +335,6 @@ const turnNote = computed(() =>
   align-items: end;
   margin-top: auto;
   padding-top: 10px;
-}
-@container (max-width: 660px) {
-  .pads {
-    grid-template-columns: 1fr;
-  }
-}
-@media (max-width: 1160px) and (min-width: 861px), (max-width: 640px) {
-  .pads {
-    grid-template-columns: 1fr;
-    justify-items: center;
-  }
 }
 @media (max-width: 640px) {
   .returned {

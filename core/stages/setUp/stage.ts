@@ -1,3 +1,6 @@
+import type { Reading } from '../../fit/harmonicFit'
+import { distinctClocks } from '../../frame/clock'
+import type { MethodGiven } from '../../methods/methods'
 import { defineStage, invalid } from '../../logbook/stage'
 import type { CoupledMachine } from '../../register/machine'
 import { lockoutObjection } from '../makeSafe/stage'
@@ -15,6 +18,17 @@ interface Sees {
 const settled = (setUp: SetUp | null): boolean =>
   setUp !== null && (setUp.holdsZero || setUp.entry.payload.why !== '')
 
+/** What is taken out of the readings for hubs that stand still. */
+const runoutsOf = (given: MethodGiven['given']): readonly (readonly Reading[])[] => {
+  const mounts: readonly { readonly runout?: readonly Reading[] }[] =
+    'rim' in given
+      ? [given.rim, ...given.faces]
+      : 'onStationary' in given
+        ? [given.onStationary, given.onMovable]
+        : []
+  return mounts.flatMap((m) => (m.runout ? [m.runout] : []))
+}
+
 /** The instrument set up, its distances taped, its zero proved by a full turn. */
 export const setUpStage = defineStage({
   id: 'set-up',
@@ -31,6 +45,9 @@ export const setUpStage = defineStage({
     }
     if (machine.feet.movable.some((own) => !feet.some((f) => f.machine === 'movable' && f.pair === own.id)))
       return invalid('feet-missing', 'payload', 'feet')
+    const { given } = entry.payload.how
+    if (runoutsOf(given).some((r) => distinctClocks(r.map((x) => x.clock)).length < 3))
+      return invalid('runout-positions', 'payload', 'how')
     if (!settleSetUp(entry).holdsZero && why.trim() === '') return invalid('missed-zero', 'payload', 'why')
     return lockoutObjection(safety)
   },

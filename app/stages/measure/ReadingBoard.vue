@@ -1,0 +1,169 @@
+<script setup lang="ts">
+import type { BoardShape } from './boardShape'
+import { clockErrorCost } from '~~/core/frame/clock'
+import type { Measurement } from '~~/core/stages/measure/measurement'
+import type { ReadingSet } from '~~/core/stages/measure/readingSet'
+import { ghostOf, placeName, placesOfValues, ringedOf } from '~~/shared/stages/measure/drawing'
+import { ownClock, type ReadingBox } from '~~/shared/stages/measure/form'
+import { drawRound } from '~~/shared/stages/measure/round'
+import { figure } from '~~/shared/wording/figures'
+import { seenClock } from '~~/shared/wording/otherEnd'
+
+/** The boxes of one set on the board that suits it, with the last sound set faint behind and misfits ringed. */
+const props = defineProps<{
+  reading: ReturnType<typeof useReadingForm>
+  shape: BoardShape
+  named: readonly { readonly id: string; readonly name: string }[]
+  /** The set that is drawn: the one being typed, else the last. */
+  shown: ReadingSet | undefined
+  measurement: Measurement | null
+  /** What was logged so far: casts the ghost. */
+  before: Measurement | undefined
+}>()
+const emit = defineEmits<{ positions: [clocks: number[]]; enter: [box: ReadingBox] }>()
+const job = useJob()
+const session = useSession()
+const telling = useTelling()
+const { reading } = props
+const { form, circles, reads, read } = reading
+
+const setUp = computed(() => job.coupled?.setUp ?? null)
+const ghost = (circle: string) => ghostOf(props.before, circle, form.value.correcting, telling.value)
+const ringed = (circle: string) => ringedOf(props.measurement, circle, reading.draftId())
+const notes = (circle: string): Record<string, string> =>
+  Object.fromEntries(
+    (read.value.slips[circle] ?? []).map((c) => [String(c), telling.value.words.typing.tenfoldOthers]),
+  )
+const byCircle = <T,>(of: (circle: string) => T): Record<string, T> =>
+  Object.fromEntries(circles.value.map((c) => [c, of(c)]))
+const drawn = computed(() => drawRound(props.shown, (clock) => seenClock(clock, job.viewFrom)))
+const valuePlaces = computed(() => placesOfValues(setUp.value))
+/** What a shaft standing 5 degrees off would do to the circle that swings most. */
+const cost = computed(() => {
+  const fits = Object.values(props.shown?.measured?.fits ?? {})
+  const swing = Math.max(0, ...fits.map((f) => Math.hypot(f.cos ?? 0, f.sin ?? 0)))
+  return swing === 0
+    ? ''
+    : telling.value.words.measuring.view.helper.cost(
+        figure(clockErrorCost(swing, 5), 'displacement', session.units, { unit: true, extra: 1 }),
+      )
+})
+
+const pads = useTemplateRef<{ focus: (clock: number) => void }[]>('pads')
+/** Whichever board has all circles on it. */
+const whole = useTemplateRef<{ focus: (circle: string, clock: number) => void }>('whole')
+const focus = ({ circle, clock }: ReadingBox) => {
+  if (clock === null) return
+  if (props.shape === 'pads') pads.value?.[circles.value.indexOf(circle)]?.focus(clock)
+  else whole.value?.focus(circle, clock)
+}
+defineExpose({ focus })
+const walk = (circle: string, clock: number, by: 1 | -1) => {
+  const { positions } = form.value
+  const next = positions[(positions.indexOf(clock) + by + positions.length) % positions.length]
+  if (next !== undefined) focus({ circle, clock: next })
+}
+</script>
+
+<template>
+  <div v-if="shape === 'pads'" class="pads">
+    <ClockPad
+      v-for="c in named"
+      :key="c.id"
+      ref="pads"
+      :name="c.name"
+      :texts="form.circles[c.id] ?? {}"
+      :units="session.units"
+      :ghost="ghost(c.id)"
+      :ringed="ringed(c.id)"
+      :notes="notes(c.id)"
+      :positions="form.positions.map((p) => ownClock(c.id, p))"
+      :value="(clock) => read.value(c.id, clock)"
+      @update:text="(clock, text) => reading.setText(c.id, clock, text)"
+      @enter="emit('enter', { circle: c.id, clock: $event })"
+      @step="(clock, by) => walk(c.id, clock, by)"
+    />
+  </div>
+  <RoundClock
+    v-else-if="shape === 'round'"
+    ref="whole"
+    :positions="form.positions"
+    :circles="named"
+    :texts="form.circles"
+    :units="session.units"
+    :ghost="byCircle(ghost)"
+    :ringed="byCircle(ringed)"
+    :notes="byCircle(notes)"
+    :drawn="drawn"
+    :own-clock="ownClock"
+    :clock-name="(clock) => placeName(setUp, clock, telling)"
+    @positions="emit('positions', $event)"
+    @update:text="reading.setText"
+    @enter="(circle, clock) => emit('enter', { circle, clock })"
+    @step="walk"
+  />
+  <ValuesBoard
+    v-else-if="shape === 'values' && setUp"
+    ref="whole"
+    :circles="named"
+    :places="valuePlaces"
+    :texts="form.circles"
+    :units="session.units"
+    :ghost="byCircle(ghost)"
+    :notes="byCircle(notes)"
+    :feet="setUp.feet"
+    :tolerance="job.coupled!.tolerance"
+    :line="measurement?.coupling ?? null"
+    :plane-name="(clock) => placeName(setUp, clock, telling)"
+    @update:text="reading.setText"
+    @enter="(circle, clock) => emit('enter', { circle, clock })"
+    @step="walk"
+  />
+  <ReadingTable
+    v-else
+    ref="whole"
+    :positions="form.positions"
+    :circles="named"
+    :texts="form.circles"
+    :units="session.units"
+    :ghost="byCircle(ghost)"
+    :ringed="byCircle(ringed)"
+    :notes="byCircle(notes)"
+    :angles="form.ownAngles ? form.angles : null"
+    :unclear="read.unclearAngles"
+    :clock-name="(clock) => placeName(setUp, clock, telling)"
+    :fixed="reads === 'values'"
+    @positions="emit('positions', $event)"
+    @angle="reading.setAngle"
+    @update:text="reading.setText"
+    @enter="(circle, clock) => emit('enter', { circle, clock })"
+    @step="walk"
+  />
+  <PositionTools
+    v-if="shape === 'round' || (shape === 'table' && reads !== 'values')"
+    :positions="form.positions"
+    :units="session.units"
+    :cost="cost"
+    @positions="emit('positions', $event)"
+  />
+</template>
+
+<style scoped>
+.pads {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 14px;
+  padding-top: 8px;
+}
+@container (max-width: 660px) {
+  .pads {
+    grid-template-columns: 1fr;
+  }
+}
+@media (max-width: 1160px) and (min-width: 861px), (max-width: 640px) {
+  .pads {
+    grid-template-columns: 1fr;
+    justify-items: center;
+  }
+}
+</style>
