@@ -5,7 +5,7 @@ import {
   editReadings,
   nameReadingUnits,
   readReadings,
-  turnReadingEnd,
+  seenFromEnd,
   WAYS,
   type ReadingTexts,
   type Way,
@@ -30,7 +30,10 @@ export const useReadingForm = () => {
   useUnitsOfDraft(form, nameReadingUnits)
   watch(
     () => job.viewFrom,
-    (now) => turnReadingEnd(form.value, now),
+    (now) => {
+      // Put in whole: a draft is written at every change of it.
+      form.value = seenFromEnd(form.value, now)
+    },
     { immediate: true, flush: 'sync' },
   )
 

@@ -31,6 +31,14 @@ export const useSetUpForm = () => {
   useUnitsOfDraft(form, nameSetUpUnits)
 
   const read = computed(() => readSetUp(form.value, context.value, telling.value))
+  // Nudging a head proves what its tick says.
+  watch(
+    () => read.value.nudge,
+    (says) => {
+      if (says === 'as-named' && !form.value.checked.includes('each-own-machine'))
+        form.value.checked = [...form.value.checked, 'each-own-machine']
+    },
+  )
   const chooseMethod = (method: OfferedMethod) => {
     if (method === form.value.method) return
     const { correcting } = form.value

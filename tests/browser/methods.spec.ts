@@ -225,6 +225,9 @@ test('written on paper first: figures in one box, read back, then logged', async
   await expect(dialog.getByRole('cell', { name: '−20.5' })).toBeVisible()
   await dialog.getByRole('button', { name: 'put them in the boxes' }).click()
   await expect(job.reading('Rim', '9')).toHaveValue('-20.5')
+  // All of them are on the device, not the first alone.
+  await page.reload()
+  await expect(job.reading('Face', '9')).toHaveValue('2.5')
   await job.next('Log this set')
   await expect(job.meaning).toContainText('Repeat it')
   await job.stage('Set up').click()
@@ -272,11 +275,19 @@ test('heads on a part arc: told apart by a nudge, each read at its own angle', a
   await expect(page.getByText('named the wrong way round')).toBeVisible()
   await own.fill('12')
   await other.fill('0.5')
+  await expect(page.getByRole('checkbox', { name: /^Each head on its own machine/ })).toBeChecked()
   await job.next('Log the set-up')
 
   await page.getByRole('combobox', { name: 'How the set is taken' }).press('Enter')
   await page.getByRole('option', { name: 'part arc: 10, 12, 2' }).click()
   await page.getByText('Each head tells its own angle').click()
+  // Told the other way round from the other end, and what was typed outlives going there and a reload.
+  await page.getByLabel('Own angle of Motor head, stop 2 o’clock').fill('70')
+  await page.getByRole('button', { name: 'Seen from behind the motor' }).click()
+  await expect(page.getByLabel('Own angle of Motor head, stop 10 o’clock')).toHaveValue('290')
+  await page.reload()
+  await page.getByRole('button', { name: 'Seen from behind the gear unit' }).click()
+  await expect(page.getByLabel('Own angle of Motor head, stop 2 o’clock')).toHaveValue('70')
   const line = {
     offset: {
       v: toCore(TRUTH.offset.v, 'displacement', 'inch'),

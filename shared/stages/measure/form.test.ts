@@ -5,7 +5,7 @@ import {
   editReadings,
   nameReadingUnits,
   readReadings,
-  turnReadingEnd,
+  seenFromEnd,
   wayOf,
   WAYS,
   zerosOf,
@@ -160,11 +160,10 @@ describe('heads that tell their own angles', () => {
 
   it('are told the other way round from the other end, and stay where they are', () => {
     const texts = typed({ movable: { 300: '302.5' } })
-    turnReadingEnd(texts, 'stationary')
-    expect(texts.angles.movable).toEqual({ 300: '57.5' })
-    expect(readHeads(texts).body.payload.circles.movable?.[0]?.clock).toBe(302.5)
-    turnReadingEnd(texts, 'movable')
-    expect(texts.angles.movable).toEqual({ 300: '302.5' })
+    const there = seenFromEnd(texts, 'stationary')
+    expect(there.angles.movable).toEqual({ 300: '57.5' })
+    expect(readHeads(there).body.payload.circles.movable?.[0]?.clock).toBe(302.5)
+    expect(seenFromEnd(there, 'movable')).toEqual(texts)
   })
 
   it('come back into their boxes when a set is corrected', () => {

@@ -154,15 +154,23 @@ export const nameReadingUnits = (texts: ReadingTexts, was: UnitSystem): void => 
     texts.returned[circle] = withUnit(texts.returned[circle] ?? '', unit)
 }
 
-/** The same angles told from the other end. */
-export const turnReadingEnd = (texts: ReadingTexts, now: ViewFrom): void => {
-  if (texts.seenFrom === now) return
-  for (const boxes of Object.values(texts.angles))
-    for (const [stop, text] of Object.entries(boxes)) {
-      const told = typedValue(text, 'plain', texts.units)
-      if (told !== null) boxes[stop] = angleText(normalClock(told), 'stationary')
-    }
-  texts.seenFrom = now
+/** The same boxes for somebody who stands at this end: angles of their own are told the other way round. */
+export const seenFromEnd = (texts: ReadingTexts, now: ViewFrom): ReadingTexts => {
+  if (texts.seenFrom === now) return texts
+  const turned = (text: string) => {
+    const told = typedValue(text, 'plain', texts.units)
+    return told === null ? text : angleText(normalClock(told), 'stationary')
+  }
+  return {
+    ...texts,
+    seenFrom: now,
+    angles: Object.fromEntries(
+      Object.entries(texts.angles).map(([circle, boxes]) => [
+        circle,
+        Object.fromEntries(Object.entries(boxes).map(([stop, text]) => [stop, turned(text)])),
+      ]),
+    ),
+  }
 }
 
 /** A box of a set: a circle at a stop, or what it showed after the full turn. */
