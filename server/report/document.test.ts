@@ -258,3 +258,30 @@ describe('its drawings', () => {
     expect(new Set(shapes).size).toBe(4)
   })
 })
+
+describe('the set-up in the report', () => {
+  const said = (more: object) => {
+    const job = new TestJob().open().lockOut()
+    job.look()
+    job.feelHubs()
+    job.add({ kind: 'set-up', payload: { ...SET_UP, ...more } })
+    job.read(LOW)
+    return textsOf(reportDocument(job.fold(), input(job)).content).join('\n')
+  }
+  it('says nothing of what was not proved', () => {
+    expect(said({})).not.toMatch(/on a pipe: |nudged|Marked for refitting|run-out is taken out/)
+  })
+
+  it('tells what the bar did on a pipe, whose head moved, what was taken out, how it is marked', () => {
+    const text = said({
+      pipe: { sag: { at3: null, at6: -6, at9: null, back: 0 } },
+      nudged: { own: 12, other: 0.5 },
+      markUp: 90,
+      refit: 'two dots on bar and collar',
+    })
+    expect(text).toContain('Bar sag measured on a pipe: −6.0 mil at 6, 0.0 mil back at 12.')
+    expect(text).toContain('its figure changed by 12.0 mil, the other by 0.5 mil.')
+    expect(text).toContain('run-out is taken out; its mark 3 stood at 12.')
+    expect(text).toContain('Marked for refitting: two dots on bar and collar')
+  })
+})

@@ -15,7 +15,7 @@ import { setUpWorking } from '../stages/setUp/working'
 import { settleSetUp } from '../../core/stages/setUp/setUp'
 import { blankReadings, readReadings } from '../stages/measure/form'
 import { tellingOf } from '../wording/telling'
-import { hasSag, METHOD_FORMS, type OfferedMethod } from './forms'
+import { endOf, hasSag, METHOD_FORMS, type OfferedMethod } from './forms'
 
 const CONTEXT: SetUpContext = { machine: TEST_MACHINE, last: null, lastJob: null }
 const T = tellingOf('inch', TEST_MACHINE)
@@ -39,6 +39,32 @@ const logged = (texts: SetUpTexts, telling = T) => {
 }
 const core = (how: MethodGiven, units: 'inch' | 'metric') =>
   ({ method: how.method, given: methodToCore(how, units) }) as MethodGiven
+
+describe('where the boxes of a set-up stand', () => {
+  const ends = (method: OfferedMethod, choices: Readonly<Record<string, string>> = {}) =>
+    Object.fromEntries(METHOD_FORMS[method].numbers.map((f) => [f.id, endOf(f, method, choices)]))
+  it('is where the dial’s tip runs, on whichever machine the bracket sits', () => {
+    expect(ends('rim-face', { carriedBy: 'movable' })).toMatchObject({
+      rimPlane: 'stationary',
+      faceCircle: 'stationary',
+      sag: 'movable',
+    })
+    expect(ends('rim-face', { carriedBy: 'stationary' })).toMatchObject({
+      rimPlane: 'movable',
+      faceCircle: 'movable',
+    })
+  })
+  it('is at the hub each number belongs to', () => {
+    expect(ends('reverse-rim')).toEqual({
+      onStationary: 'stationary',
+      sagStationary: 'stationary',
+      onMovable: 'movable',
+      sagMovable: 'movable',
+    })
+    expect(ends('spacer-faces')).toMatchObject({ circleStationary: 'stationary', circleMovable: 'movable' })
+    expect(ends('heads')).toEqual({ stationaryPlane: 'stationary', movablePlane: 'movable' })
+  })
+})
 
 describe.each(METHODS)('%s as a job is set up by it', (method) => {
   const form = METHOD_FORMS[method]

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { inMil, TEST_MACHINE, TestJob } from '../../../core/jobs/testJob'
 import { tellingOf } from '../../wording/telling'
-import { balanceOf, ghostOf, listSets, ringedOf, usableAnyway } from './drawing'
+import { balanceOf, ghostOf, listSets, placesOfValues, ringedOf, usableAnyway } from './drawing'
 
 const T = tellingOf('inch', TEST_MACHINE)
 const LOW = inMil(-8.4, 5.1, -0.36, 0.22)
@@ -141,5 +141,18 @@ describe('what may be used against its check', () => {
     const bad = job.read(LOW, { clock: 90, by: 9 })
     job.add({ kind: 'set-left-out', payload: { set: bad.id, why: 'slipped' } })
     expect(usableAnyway(job.state.latest)).toEqual([])
+  })
+})
+
+describe('values that are typed where they belong', () => {
+  it('stand at the coupling and the far feet, or at the two planes they were told for', () => {
+    expect(placesOfValues(null)).toEqual({ offset: 0, angle: 0 })
+    const { setUp } = ready().state
+    expect(placesOfValues(setUp)).toEqual({ offset: 0, angle: 34.5 * 25.4 })
+    const told = { near: 300, far: 900, signs: { high: 1, toward3: 1 } } as const
+    expect(placesOfValues(setUp && { ...setUp, how: { method: 'foot-values', given: told } })).toEqual({
+      nearPlane: 300,
+      farPlane: 900,
+    })
   })
 })
