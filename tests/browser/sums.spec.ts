@@ -18,6 +18,9 @@ test('a sum is found by what one wants to know, worked out as one types, and kep
   await page.getByLabel('Supported length').fill('1 1/2')
   await expect(said).toContainText('Put 10.83 mil under both feet of the low end')
   await page.getByText('Show working').click()
+  await page.getByRole('button', { name: /^Slope of the shaft 3.333/ }).click()
+  await expect(page.getByText('5 / 1.5', { exact: true })).toBeVisible()
+  await page.getByText('The formula, and where it comes from').click()
   await expect(page.getByText('shim = feeler × bolt spacing / supported length')).toBeVisible()
 
   // In millimetres it is the same shaft, and what was typed stays as it was meant.
