@@ -15,6 +15,14 @@ export const useSumBoard = () => {
     const here = form.at(path)
     return Array.isArray(here) ? here : []
   }
+  /** Pairs that stand in this list, millimetres; an ordinary distance while none is typed. */
+  const feetIn = (list: string) => {
+    const found = rows(list).flatMap((_, i) => {
+      const x = mm(`${list}/${i}/x`, 'distance')
+      return x === null || x <= 0 ? [] : [{ id: String(i), x }]
+    })
+    return found.length > 0 ? found : [{ id: '0', x: 300 }]
+  }
   /** A number box bound to a path. */
   const box = (path: string, measure: 'displacement' | 'distance' | 'plain') => ({
     modelValue: text(path),
@@ -26,5 +34,5 @@ export const useSumBoard = () => {
     noteIsFault: form.issue(path) !== '',
     'onUpdate:modelValue': (typed: string) => form.set(path, typed),
   })
-  return { form, text, mm, rows, box, set: form.set }
+  return { form, text, mm, rows, feetIn, box, set: form.set }
 }

@@ -1,5 +1,6 @@
 import type { DialSet, FaceSet } from '../../core/coupling/dialSet'
 import type { EntryBody } from '../../core/logbook/entry'
+import { settleTolerance } from '../../core/judge/tolerance'
 import { circlesOf, type MethodGiven } from '../../core/methods/methods'
 import type { FaceMount, RimMount } from '../../core/methods/method'
 import type { CoupledMachine } from '../../core/register/machine'
@@ -140,6 +141,12 @@ const KEEPS: { readonly [S in MeasuringSum]: (input: Inputs[S]) => Kept | null }
     }
   },
 }
+
+/** What a sum without limits of its own is drawn and unfolded beside: the starter's rule at an ordinary speed. */
+export const UNJUDGED = settleTolerance(
+  { form: 'speed-rule', mode: 'plane', grade: 'standard', source: '' },
+  1800,
+)
 
 export const isMeasuring = (id: string): id is MeasuringSum => Object.hasOwn(KEEPS, id)
 

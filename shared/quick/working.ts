@@ -1,5 +1,4 @@
 import { EXPANSION, type Material } from '../../core/growth/materials'
-import { settleTolerance } from '../../core/judge/tolerance'
 import type { LogEntry } from '../../core/logbook/entry'
 import { runout } from '../../core/runout/runout'
 import { measureRound } from '../../core/stages/measure/measurement'
@@ -12,7 +11,7 @@ import type { WorkingStep } from '../working/step'
 import { quantityName } from '../wording/quantities'
 import { tellingOf, type Telling } from '../wording/telling'
 import type { QuickSumId } from '../wording/en/sums'
-import { isMeasuring, measurementEntries } from './keepMeasurement'
+import { isMeasuring, measurementEntries, UNJUDGED } from './keepMeasurement'
 import { shownFigure } from './resultRows'
 
 type Told = Readonly<Record<string, unknown>>
@@ -313,10 +312,6 @@ const shimPack: Work = (sum) => {
   ]
 }
 
-const AT_MEASURING = settleTolerance(
-  { form: 'speed-rule', mode: 'plane', grade: 'standard', source: '' },
-  1800,
-)
 const NO_TARGET = { offset: { v: 0, h: 0 }, slope: { v: 0, h: 0 } }
 
 /** A measuring sum unfolds as its stage does: sums, fit, sag and lever, the coupling, the feet. */
@@ -329,8 +324,8 @@ const measuring: Work = ({ input, units, telling }) => {
   const entry = (body: object, at: string) =>
     ({ ...body, id: at, author: '', madeAt: '2000-01-01T00:00:00.000Z', receivedAt: null }) as unknown
   const setUp = settleSetUp(entry(setUpBody, 'set-up') as LogEntry<'set-up'>)
-  const set = readSet(entry(readingsBody, 'set') as LogEntry<'readings-taken'>, setUp, AT_MEASURING)
-  const measured = measureRound(AT_MEASURING, NO_TARGET, { set, usedAnyway: null, leftOut: null })
+  const set = readSet(entry(readingsBody, 'set') as LogEntry<'readings-taken'>, setUp, UNJUDGED)
+  const measured = measureRound(UNJUDGED, NO_TARGET, { set, usedAnyway: null, leftOut: null })
   return readingsWorking(
     { ...measured, judgement: null },
     { rpm: 0, source: '' },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { toCore } from '~~/core/units/unitSystem'
 import { figure } from '~~/shared/wording/figures'
 
 /** A shaft with a level on it and a feeler under the low end; what stands on the drawing is typed there. */
@@ -24,9 +25,10 @@ const steeper = computed(() =>
 )
 const shim = computed(() => {
   const found = (props.result as { shim?: number } | null)?.shim
-  return found === undefined ? '' : figure(mmOf(found), 'displacement', session.units, { unit: true })
+  return found === undefined
+    ? ''
+    : figure(toCore(found, 'displacement', session.units), 'displacement', session.units, { unit: true })
 })
-const mmOf = (x: number) => (session.units === 'inch' ? x * 0.0254 : x)
 </script>
 
 <template>

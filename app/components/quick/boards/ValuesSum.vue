@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { settleTolerance } from '~~/core/judge/tolerance'
-import { fromCore, toCore } from '~~/core/units/unitSystem'
+import { UNJUDGED } from '~~/shared/quick/keepMeasurement'
+import { toCore } from '~~/core/units/unitSystem'
 import { typedValue } from '~~/shared/forms/typed'
 import { labelOf } from '~~/shared/quick/labels'
 import type { Misalignment } from '~~/core/frame/planes'
@@ -8,17 +8,10 @@ import type { Misalignment } from '~~/core/frame/planes'
 /** Offset and angle at the coupling, typed on the drawn shafts. */
 defineProps<{ id: string; result: unknown }>()
 const session = useSession()
-const { form, text, mm, rows, set } = useSumBoard()
+const { form, text, mm, feetIn, set } = useSumBoard()
 const words = useWords()
 const { directions } = words
-const tolerance = settleTolerance({ form: 'speed-rule', mode: 'plane', grade: 'standard', source: '' }, 1800)
-const feet = computed(() => {
-  const found = rows('feet').flatMap((_, i) => {
-    const x = mm(`feet/${i}/x`, 'distance')
-    return x === null || x <= 0 ? [] : [{ id: String(i), x }]
-  })
-  return found.length > 0 ? found : [{ id: '0', x: fromCore(300, 'distance', 'metric') }]
-})
+const feet = computed(() => feetIn('feet'))
 const PATH = { offset: 'coupling/offset', slope: 'coupling/slope' } as const
 const PLANE = { 0: 'v', 90: 'h' } as const
 const planeOf = (clock: number) => PLANE[clock === 0 ? 0 : 90]
@@ -77,7 +70,7 @@ const next = (circle: string, clock: number) => {
     :ghost="{}"
     :notes="notes"
     :feet="feet"
-    :tolerance="tolerance"
+    :tolerance="UNJUDGED"
     :line="line"
     :plane-name="(clock) => directions.planes[planeOf(clock)]"
     gateless
