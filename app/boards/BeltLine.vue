@@ -13,6 +13,8 @@ const props = defineProps<{
   drawing: LineDrawing
   names: Readonly<Record<SheavePlace, string>>
   locked: boolean
+  /** Said over the drawing in place of its scale. */
+  note?: string
 }>()
 const emit = defineEmits<{ tap: [contact: Contact] }>()
 const { drawings: w } = useWords()
@@ -84,7 +86,7 @@ const between = computed(() => (at.value.motor + half('motor') + at.value.driven
 
 <template>
   <div class="line">
-    <p class="note">{{ w.widerAcross(exaggeration) }}</p>
+    <p class="note">{{ note ?? w.widerAcross(exaggeration) }}</p>
     <svg :viewBox="`0 0 ${W} ${H}`" role="group" :aria-label="w.sheaves">
       <g v-for="s in sheaves" :key="s.place">
         <path

@@ -139,7 +139,7 @@ defineExpose({
 <style scoped>
 .plane {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(150px, 200px);
+  grid-template-columns: minmax(0, 1fr) minmax(150px, 30%);
   gap: 16px;
   align-items: center;
 }
@@ -153,8 +153,8 @@ defineExpose({
 }
 .gaps {
   position: absolute;
-  left: 35.5%;
-  width: 28%;
+  left: 35%;
+  width: 29.5%;
   top: 20%;
   bottom: 16%;
   display: flex;
@@ -171,6 +171,8 @@ defineExpose({
   order: 3;
 }
 .gap > span {
+  justify-self: end;
+  padding-right: 3px;
   color: var(--scribe-dim);
   font-family: var(--figures);
 }
@@ -219,8 +221,6 @@ defineExpose({
     width: 35%;
   }
   .gap > span {
-    justify-self: end;
-    padding-right: 2px;
     background: var(--dye);
   }
 }

@@ -5,6 +5,7 @@ import {
   blankOf,
   namedInner,
   openedOf,
+  putAt,
   renameUnits,
   textsOf,
   type TextGroup,
@@ -34,15 +35,19 @@ export interface SumForm {
   readonly set: (path: string, value: Texts) => void
   readonly issue: (path: string) => string
   readonly inner: (operation: string) => Field | null
+  /** What the form comes to, as the sum takes it. */
+  readonly input: () => unknown
   /** Stands on the sum's drawing. */
   readonly taken: (path: string) => boolean
 }
+/** Paths of the form that stand on the sum's drawing; for some it depends on what the form holds. */
+export type SumTakes = readonly string[] | ((at: (path: string) => Texts | undefined) => readonly string[])
 export const sumFormKey: InjectionKey<SumForm> = Symbol('sum form')
 
 const stepsOf = (path: string): readonly string[] => (path === '' ? [] : path.split('/'))
 
 /** One quick sum: what was typed, kept on the device, and what comes out of it. */
-export const useSum = (id: string, takes: readonly string[] = []) => {
+export const useSum = (id: string, takes: SumTakes = []) => {
   const session = useSession()
   const words = useWords()
   const form = formOf(id) as Field
@@ -89,8 +94,7 @@ export const useSum = (id: string, takes: readonly string[] = []) => {
       kept.value.texts = value
       return
     }
-    const holder = at(steps.slice(0, -1).join('/')) as TextGroup
-    holder[last] = value
+    putAt(form, kept.value.texts as TextGroup, steps, value, formOf)
   }
 
   const read = computed(() => readForm(form, kept.value.texts, session.units, words, formOf))
@@ -110,7 +114,15 @@ export const useSum = (id: string, takes: readonly string[] = []) => {
     if (typeof typed !== 'string' || typed.trim() === '') return ''
     return issues.value.find((i) => i.path === dotted)?.message ?? ''
   }
-  provide(sumFormKey, { at, set, issue, inner: formOf, taken: (path) => takes.includes(path) })
+  const takenNow = computed(() => (typeof takes === 'function' ? takes(at) : takes))
+  provide(sumFormKey, {
+    at,
+    set,
+    issue,
+    inner: formOf,
+    input: () => read.value.input,
+    taken: (path) => takenNow.value.includes(path),
+  })
   const operation = OPERATIONS.find((o) => o.name === id)
   const schema = operation ? resultSchema(operation) : {}
   const clear = () => set('', openedOf(form))

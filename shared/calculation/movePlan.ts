@@ -2,7 +2,13 @@ import { issue } from '../issue'
 import { z } from 'zod'
 import { ALIGNED } from '../../core/frame/planes'
 import { done, refused } from '../../core/outcome'
-import { planMoves, type MovePlan, type PlanFoot, type PlanResult } from '../../core/plan/movePlan'
+import {
+  planMoves,
+  type MovePlan,
+  type PlanFoot,
+  type PlanInput,
+  type PlanResult,
+} from '../../core/plan/movePlan'
 import type { MachineRole } from '../../core/plan/planFoot'
 import { defineOperation } from './defineOperation'
 import {
@@ -17,6 +23,7 @@ import {
   whole,
 } from './fields'
 import { lineOut, out, verdictOut } from './results'
+import type { SettledTolerance } from '../../core/judge/tolerance'
 import { settled } from './settled'
 import { planFoot } from './planFoot'
 import { stock } from './stock'
@@ -32,7 +39,7 @@ const machine = z.object({
 const WHICH = ['movable', 'stationary', 'both'] as const
 type Which = (typeof WHICH)[number]
 
-const input = z
+export const movePlanInput = z
   .object({
     units,
     coupling: knownLine,
@@ -114,12 +121,37 @@ const planOf = (plan: MovePlan) => ({
   lift: plan.lift,
 })
 
+type MovePlanGiven = z.infer<typeof movePlanInput>
+
+/** The planner's input for either machine or both, from the contract's input in core units. */
+export const planInputOf = (
+  given: MovePlanGiven,
+  tolerance: SettledTolerance,
+  which: Which = given.movable,
+): PlanInput => {
+  const feetOf = (role: MachineRole): readonly PlanFoot[] =>
+    (given.machines[role]?.feet ?? []).map((f) => ({
+      ...f,
+      machine: role,
+      existing: { left: f.existing, right: f.existing },
+    }))
+  return {
+    coupling: given.coupling,
+    target: given.target ?? ALIGNED,
+    tolerance,
+    feet: which === 'both' ? [...feetOf('movable'), ...feetOf('stationary')] : feetOf(which),
+    stock: given.stock,
+    packLimit: given.packLimit,
+    sideStep: given.sideStep ?? 0,
+  }
+}
+
 /** Whole-shim plans for either machine or both, with what stands in the way and what else would work. */
 export const movePlanOperation = defineOperation({
   name: 'move-plan',
   summary:
     'Whole-shim and side-move plans for either machine or both, up to four kinds, with the feet that block.',
-  input,
+  input: movePlanInput,
   result: z.object({
     feasible: z.boolean(),
     score,
@@ -155,22 +187,7 @@ export const movePlanOperation = defineOperation({
     const target = given.target ?? ALIGNED
     const unknown = [target.offset, target.slope].some((vh) => vh.v === null || vh.h === null)
     if (unknown) return refused('nothing-measured', ['target'])
-    const feetOf = (role: MachineRole): readonly PlanFoot[] =>
-      (given.machines[role]?.feet ?? []).map((f) => ({
-        ...f,
-        machine: role,
-        existing: { left: f.existing, right: f.existing },
-      }))
-    const planFor = (which: Which): PlanResult =>
-      planMoves({
-        coupling: given.coupling,
-        target,
-        tolerance: limits.value,
-        feet: which === 'both' ? [...feetOf('movable'), ...feetOf('stationary')] : feetOf(which),
-        stock: given.stock,
-        packLimit: given.packLimit,
-        sideStep: given.sideStep ?? 0,
-      })
+    const planFor = (which: Which): PlanResult => planMoves(planInputOf(given, limits.value, which))
     const result = planFor(given.movable)
     const others = WHICH.filter(
       (which) =>

@@ -58,10 +58,12 @@ const isInner = (s: Schema): boolean =>
   s.properties !== undefined &&
   'units' in s.properties
 
-/** What tells one of several shapes from the others: the word that only it may have, else its first name. */
-const nameOfOption = (s: Schema): string => {
+/** What tells one of several shapes from the others: the word or the name that only it has, else its first name. */
+const nameOfOption = (s: Schema, _: number, all: readonly Schema[]): string => {
+  const names = Object.keys(s.properties ?? {})
   const fixed = Object.values(s.properties ?? {}).find((p) => p.const !== undefined)
-  return isMap(s) ? 'by-name' : String(fixed?.const ?? Object.keys(s.properties ?? {})[0] ?? s.type ?? '')
+  const own = names.find((n) => all.every((other) => other === s || !(n in (other.properties ?? {}))))
+  return isMap(s) ? 'by-name' : String(fixed?.const ?? own ?? names[0] ?? s.type ?? '')
 }
 
 /** The form of a schema. Units are the view's and never a field. */

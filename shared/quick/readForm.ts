@@ -76,8 +76,10 @@ export const readForm = (
 
 /** A row of which only what was offered stands there: a position, a name. */
 const isBare = (item: Field, row: unknown): boolean =>
-  item.kind === 'group' &&
-  typeof row === 'object' &&
-  row !== null &&
-  Object.keys(row).every((k) => k === 'clock' || k === 'id') &&
-  item.fields.length > 1
+  item.kind === 'either'
+    ? item.options.every((option) => isBare(option, row))
+    : item.kind === 'group' &&
+      typeof row === 'object' &&
+      row !== null &&
+      Object.keys(row).every((k) => k === 'clock' || k === 'id') &&
+      item.fields.length > 1

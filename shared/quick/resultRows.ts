@@ -88,6 +88,16 @@ export const resultRows = (
       const own =
         shape?.properties?.[key] ??
         (typeof shape?.additionalProperties === 'object' ? shape.additionalProperties : undefined)
+      const nothing = (words.quick.nothing as Readonly<Record<string, string>>)[key]
+      if (x === null && nothing !== undefined) {
+        rows.push({
+          depth: label === '' ? depth : depth + 1,
+          label: labelOf(key, words),
+          value: nothing,
+          note: '',
+        })
+        continue
+      }
       walk(own, x, labelOf(key, words), label === '' ? depth : depth + 1, own?.description ?? '')
     }
   }

@@ -30,7 +30,8 @@ export const openedOf = (field: Field): Texts => {
     case 'choice':
       return field.required && field.options.length === 1 ? (field.options[0] ?? '') : ''
     case 'flag':
-      return false
+      // What must be said isn't said by leaving it alone.
+      return field.required ? null : false
     case 'group':
       return Object.fromEntries(field.fields.map((f) => [f.name, blankOf(f.field)]))
     case 'either':
@@ -43,11 +44,60 @@ export const openedOf = (field: Field): Texts => {
       const { item } = field
       const pairs = item.kind === 'group' && ['id', 'x'].every((n) => item.fields.some((f) => f.name === n))
       if (pairs) return PAIRS.map((id) => ({ ...(openedOf(item) as TextGroup), id }))
-      const clocks = item.kind === 'group' && item.fields.some((f) => f.name === 'clock') && !field.fixed
-      if (clocks) return QUARTERS.map((clock) => ({ ...(openedOf(item) as TextGroup), clock }))
+      const clocked = (f: Field | undefined): boolean =>
+        f?.kind === 'group' ? f.fields.some((own) => own.name === 'clock') : false
+      if (clocked(item) && !field.fixed)
+        return QUARTERS.map((clock) => ({ ...(openedOf(item) as TextGroup), clock }))
+      if (item.kind === 'either' && clocked(item.options[0]))
+        return QUARTERS.map((clock) => ({
+          pick: '0',
+          of: { ...(openedOf(item.options[0] as Field) as TextGroup), clock },
+        }))
       return Array.from({ length: Math.max(field.least, field.fixed ? 0 : 1) }, () => openedOf(item))
     }
   }
+}
+
+/** What a step leads to from here: the part of the form below this one. Null where the form doesn't know it. */
+const below = (
+  field: Field | null,
+  texts: Texts | undefined,
+  step: string,
+  inner: InnerForm,
+): Field | null => {
+  if (!field) return null
+  switch (field.kind) {
+    case 'group':
+      return field.fields.find((f) => f.name === step)?.field ?? null
+    case 'list':
+      return field.item
+    case 'map':
+      return step === 'value' ? field.item : field
+    case 'either':
+      return field.options[Number((texts as TextGroup | null)?.pick ?? 0)] ?? null
+    case 'inner':
+      return below(inner(String((texts as TextGroup | null)?.operation ?? '')), texts, step, inner)
+    default:
+      return null
+  }
+}
+
+/** Puts a value at a path below these texts; an optional part on the way that was closed is opened for it. */
+export const putAt = (
+  field: Field,
+  texts: TextGroup,
+  steps: readonly string[],
+  value: Texts,
+  inner: InnerForm,
+): void => {
+  let [part, here]: [Field | null, TextGroup] = [field, texts]
+  for (const step of steps.slice(0, -1)) {
+    part = below(part, here, step, inner)
+    if (part && (here[step] === null || here[step] === undefined)) here[step] = openedOf(part)
+    here = here[step] as TextGroup
+  }
+  const last = steps[steps.length - 1]
+  if (last !== undefined) here[last] = value
 }
 
 /** Which operation an input inside another is meant for, where it isn't named: the first whose needs it meets. */

@@ -1,9 +1,12 @@
 import type { Component } from 'vue'
+import { fitsHubs } from '~~/shared/quick/feelers'
+import { LINE_BOXES } from '~~/shared/stages/lineUp/form'
+import type { SumTakes } from '~/composables/useSum'
 
 /** A sum's own board: the numbers that it takes stand on the drawing, all others in the form below it. */
 export interface SumBoard {
   /** Paths of the form that stand on the drawing. */
-  readonly takes: readonly string[]
+  readonly takes: SumTakes
   readonly board: Component
 }
 
@@ -13,6 +16,7 @@ const of = (load: () => Promise<{ default: Component }>, ...takes: readonly stri
 })
 const readings = (...takes: readonly string[]) => of(() => import('./boards/ReadingsSum.vue'), ...takes)
 const lineFound = of(() => import('./boards/LineFound.vue'))
+const FEELERS = ['gaps/readings', 'rises/readings'] as const
 const leaves = of(() => import('./boards/LeavesSum.vue'))
 
 /** Sums that have a drawing; the form of any other is built from its schema alone. */
@@ -27,7 +31,14 @@ export const SUM_BOARDS: Readonly<Record<string, SumBoard>> = {
   level: of(() => import('./boards/LevelSum.vue'), 'feeler', 'supportedLength', 'boltSpacing'),
   'coupling-values': of(() => import('./boards/ValuesSum.vue'), 'coupling'),
   'foot-values': lineFound,
-  'gap-straightedge': lineFound,
+  'gap-straightedge': {
+    takes: (at) => (fitsHubs(at(FEELERS[0]), at(FEELERS[1])) ? FEELERS : []),
+    board: defineAsyncComponent(() => import('./boards/FeelersSum.vue')),
+  },
+  'axial-gap': of(() => import('./boards/GapSum.vue'), 'runningGap', 'measured', 'window'),
+  'move-plan': of(() => import('./boards/PlanSum.vue')),
+  'four-contact': of(() => import('./boards/FourRims.vue'), 'reference', 'other'),
+  'sheave-line': of(() => import('./boards/SheavesSum.vue'), ...LINE_BOXES, 'otherOn', 'edgeSide'),
   'compare-sets': lineFound,
   growth: lineFound,
   'hot-check': lineFound,

@@ -20,9 +20,17 @@ const ROOM = 26
 /** A round times-figure that stays below the exact one. */
 const ROUND_TIMES = [1, 2, 4, 5, 8, 10, 16, 20, 25, 40, 50, 80, 100, 160, 200, 400, 800]
 
+/** What was felt at the hubs, as far as it sets the scale of its drawing. */
+export interface FeltHubs {
+  readonly steps: Readonly<Record<Plane, { readonly value: Millimetres | null }>>
+  readonly openings: Readonly<Record<Plane, { readonly value: Millimetres | null }>>
+  readonly diameter: Millimetres | null
+  readonly limits?: { readonly diameter: Millimetres | null }
+}
+
 /** Drawing units a millimetre of step or opening takes, alike in both views, and how many times that is to scale. */
 export const scaleOfHubs = (
-  reading: RoughReading | null,
+  reading: FeltHubs | null,
 ): { readonly perMillimetre: number; readonly times: number | null } => {
   const sizes = reading
     ? [reading.steps.v, reading.steps.h, reading.openings.v, reading.openings.h].map((q) =>
@@ -30,7 +38,7 @@ export const scaleOfHubs = (
       )
     : []
   const largest = Math.max(0, ...sizes)
-  const diameter = reading?.diameter ?? reading?.limits.diameter ?? null
+  const diameter = reading?.diameter ?? reading?.limits?.diameter ?? null
   if (diameter === null) return { perMillimetre: largest > 0 ? ROOM / largest : 0, times: null }
   const toScale = HUBS.hub / diameter
   if (largest === 0) return { perMillimetre: toScale, times: 1 }

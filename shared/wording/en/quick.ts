@@ -22,6 +22,8 @@ export const quick = {
   low: 'Lowest',
   high: 'Highest',
   unknown: 'not known',
+  /** What nothing means where it says more than that it isn't known. */
+  nothing: { collides: 'never', leavesAt: 'never', verdict: 'not judged' },
   none: 'none',
   yes: 'yes',
   no: 'no',
@@ -53,6 +55,28 @@ export const quick = {
     bolts: 'Bolt spacing',
     steeper: (times: number) => `slope drawn ${times}× steeper`,
     under: (shim: string) => `${shim} under both feet`,
+  },
+  gap: {
+    scale: 'The gap on the scale of its window',
+    running: (gap: string) => `${gap} when it runs`,
+    cold: 'to be set cold',
+    measured: 'as measured cold',
+    runningBox: 'Gap when running',
+    measuredBox: 'Gap measured cold',
+    least: 'Cold gap, least',
+    most: 'Cold gap, most',
+  },
+  line: {
+    reference: 'sheave under the edge',
+    other: 'other sheave',
+    tap: 'tap each rim: the edge touches there, or a gap shows',
+  },
+  plan: {
+    choose: 'Plan drawn',
+    drag: 'Drag a foot: it goes by real shims.',
+    leads: (verdict: string) => `${verdict} when done.`,
+    before: 'Drawn for the numbers as they were whole last.',
+    drivenMoves: 'The driven machine moves too: its shims stand beside this.',
   },
   steps: {
     slope: 'Slope of the shaft',

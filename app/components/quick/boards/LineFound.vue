@@ -14,7 +14,7 @@ const told = computed((): Told | null => {
   const r = props.result as { coupling?: Told; combined?: Told | null; target?: Told } | null
   return r?.coupling ?? r?.combined ?? r?.target ?? null
 })
-const line = computed((): Misalignment | null => {
+const { whole: line, stale } = useLastWhole((): Misalignment | null => {
   const at = told.value
   if (!at) return null
   const plane = (of: 'offset' | 'slope', p: 'v' | 'h') =>
@@ -32,6 +32,7 @@ const feet = computed(() =>
 <template>
   <OverlaidShafts
     v-if="line"
+    :class="{ stale }"
     :feet="feet"
     :tolerance="UNJUDGED"
     :found="null"
@@ -40,3 +41,9 @@ const feet = computed(() =>
     gateless
   />
 </template>
+
+<style scoped>
+.stale {
+  opacity: 0.45;
+}
+</style>
