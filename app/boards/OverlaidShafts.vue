@@ -8,6 +8,8 @@ import { fittingExaggeration, layOutShafts } from '~~/shared/drawing/shaftLines'
 const props = defineProps<{
   feet: readonly FootPlane[]
   tolerance: SettledTolerance
+  /** Where it is to lie cold. */
+  target?: Misalignment
   found: Misalignment | null
   left: Misalignment
   /** What the whole line is called: as left when nothing is said. */
@@ -21,7 +23,13 @@ const W = 336
 const H = 240
 const drawn = computed(() => {
   const lines = [props.left, ...(props.found ? [props.found] : [])]
-  const sheet = { feet: props.feet, tolerance: props.tolerance, width: W, height: H }
+  const sheet = {
+    feet: props.feet,
+    tolerance: props.tolerance,
+    target: props.target,
+    width: W,
+    height: H,
+  }
   const exaggeration = fittingExaggeration({ ...sheet, lines, planes: PLANES })
   return PLANES.map((plane) => {
     const lay = (line: Misalignment) => layOutShafts({ ...sheet, plane, line, exaggeration })
@@ -59,6 +67,13 @@ const drawn = computed(() => {
             :d="`M${v.left.coupling - 7} ${v.left.gate.top}h14m-7 0v-7M${v.left.coupling - 7} ${v.left.gate.bottom}h14m-7 0v7`"
           />
         </g>
+        <path
+          v-if="v.left.target"
+          :d="`M${v.left.target.x1} ${v.left.target.y1}L${v.left.target.x2} ${v.left.target.y2}`"
+          stroke="#DCE3FF"
+          stroke-width="1.4"
+          stroke-dasharray="2 5"
+        />
         <path
           v-if="v.found"
           :d="`M${v.found.movable.x1} ${v.found.movable.y1}L${v.found.movable.x2} ${v.found.movable.y2}`"

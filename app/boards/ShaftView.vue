@@ -17,6 +17,8 @@ interface Foot {
 const props = defineProps<{
   plane: Plane
   tolerance: SettledTolerance
+  /** Where it is to lie cold. */
+  target?: Misalignment
   found: Misalignment
   predicted: Misalignment
   feet: readonly Foot[]
@@ -40,6 +42,7 @@ const lay = (line: Misalignment) =>
     plane: props.plane,
     feet: props.feet,
     tolerance: props.tolerance,
+    target: props.target,
     width: W,
     height: H,
     exaggeration: props.exaggeration,
@@ -50,7 +53,9 @@ const after = computed(() => lay(props.predicted))
 const f = (x: number, options = {}) => figure(x, 'displacement', props.telling.units, options)
 const gateWords = computed(() => {
   const g = now.value.gate
-  return g ? w.value.gate(f(now.value.displacementAt(g.top), { unit: true })) : ''
+  if (!g) return ''
+  const [top, bottom] = [now.value.displacementAt(g.top), now.value.displacementAt(g.bottom)]
+  return w.value.gate(f((top - bottom) / 2, { unit: true }))
 })
 const offsetNow = computed(() => props.found.offset[props.plane] ?? 0)
 const offsetAfter = computed(() => props.predicted.offset[props.plane] ?? 0)
@@ -67,6 +72,18 @@ const gateAt = computed(() => {
   const { zero } = now.value
   if (!g) return zero
   return now.value.movable.y1 > zero ? Math.max(20, g.top - 14) : Math.min(H - 8, g.bottom + 24)
+})
+/** The target's name stands between coupling and feet, on the side away from the shaft. */
+const targetAt = computed(() => {
+  const t = now.value.target
+  if (!t) return { x: 0, y: 0 }
+  const share = 0.16
+  const at = (l: { y1: number; y2: number }) => l.y1 + share * (l.y2 - l.y1)
+  const below = at(t) >= at(now.value.movable)
+  return {
+    x: t.x1 + share * (t.x2 - t.x1),
+    y: Math.max(16, Math.min(H - 8, at(t) + (below ? 20 : -10))),
+  }
 })
 const moveOf = (foot: Foot) => (props.plane === 'v' ? foot.v : foot.h)
 const words = (foot: Foot) =>
@@ -139,6 +156,25 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
       <g v-if="now.gate" stroke="#58D3BE" stroke-width="2" fill="none">
         <path :d="`M${now.coupling - 10} ${now.gate.top}h20m-10 0v-9`" />
         <path :d="`M${now.coupling - 10} ${now.gate.bottom}h20m-10 0v9`" />
+      </g>
+      <g v-if="now.target">
+        <path
+          :d="`M${now.target.x1} ${now.target.y1}L${now.target.x2} ${now.target.y2}`"
+          stroke="#DCE3FF"
+          stroke-width="1.6"
+          stroke-dasharray="3 6"
+        />
+        <text
+          :x="targetAt.x"
+          :y="targetAt.y"
+          font-size="14"
+          fill="#A3AEE0"
+          paint-order="stroke"
+          stroke="#1F2358"
+          stroke-width="5"
+        >
+          {{ telling.words.targets.view.setTo }}
+        </text>
       </g>
       <!-- as measured, and as it would stand -->
       <path

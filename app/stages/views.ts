@@ -18,6 +18,7 @@ export const VIEWS: Readonly<Record<StageId, Component>> = {
   'rough-in': view(() => import('./roughIn/RoughInStage.vue')),
   'set-up': view(() => import('./setUp/SetUpStage.vue')),
   'as-found': view(() => import('./measure/AsFoundStage.vue')),
+  target: view(() => import('./target/TargetStage.vue')),
   plan: view(() => import('./plan/PlanStage.vue')),
   move: view(() => import('./move/MoveStage.vue')),
   're-measure': view(() => import('./measure/ReMeasureStage.vue')),

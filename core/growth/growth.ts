@@ -1,5 +1,5 @@
-import { fitLine, type Misalignment } from '../frame/planes'
-import type { Celsius, Millimetres } from '../units/unitSystem'
+import { fitLine, type Misalignment, type Plane } from '../frame/planes'
+import type { Celsius, Millimetres, Slope } from '../units/unitSystem'
 
 /** How a foot pair rises from cold to running. */
 export type FootGrowth =
@@ -28,9 +28,17 @@ export interface GrownFoot {
   readonly rise: { readonly v: Millimetres; readonly h: Millimetres }
 }
 
+/** A rise along the shafts in one plane: `offset + slope * x`. */
+export interface GrownLine {
+  readonly offset: Millimetres
+  readonly slope: Slope
+}
+
 export interface GrowthResult {
   /** The cold target line: where the movable axis must lie cold to be straight when hot. */
   readonly target: Misalignment
+  /** How far each axis rises along the shafts, from cold to running. */
+  readonly lines: Readonly<Record<MachineGrowth['role'], Readonly<Record<Plane, GrownLine>>>>
   readonly machines: readonly {
     readonly role: 'movable' | 'stationary'
     readonly feet: readonly GrownFoot[]
@@ -66,6 +74,7 @@ export const growthTarget = (machines: readonly MachineGrowth[]): GrowthResult =
       },
       slope: { v: stationary.v.slope - movable.v.slope, h: stationary.h.slope - movable.h.slope },
     },
+    lines: { stationary, movable },
     machines: grown,
   }
 }

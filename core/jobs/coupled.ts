@@ -1,4 +1,4 @@
-import { ALIGNED, type Misalignment } from '../frame/planes'
+import type { Misalignment } from '../frame/planes'
 import type { SettledTolerance } from '../judge/tolerance'
 import type { LogEntry } from '../logbook/entry'
 import { takenForward } from '../logbook/forward'
@@ -53,6 +53,8 @@ import { recordPlan, type PlanRecord } from '../stages/plan/plans'
 import { planStage } from '../stages/plan/stage'
 import { keepSetUp, settleSetUp, type SetUp } from '../stages/setUp/setUp'
 import { setUpStage } from '../stages/setUp/stage'
+import { coldTarget, keepTarget, type ColdTarget } from '../stages/target/target'
+import { targetStage } from '../stages/target/stage'
 import { atStart, filledPacks, walkRounds } from './walkRounds'
 
 interface Facts {
@@ -66,6 +68,7 @@ interface Facts {
   readonly runoutFacts: RunoutFacts
   readonly roughRounds: RoughRounds
   readonly setUp: LogEntry<'set-up'> | null
+  readonly target: LogEntry<'target-set'> | null
   readonly rounds: Rounds
   readonly remarks: Remarks
   readonly closing: Closing
@@ -81,6 +84,7 @@ const BLANK: Facts = {
   runoutFacts: NO_RUNOUTS,
   roughRounds: NO_ROUGH_ROUNDS,
   setUp: null,
+  target: null,
   rounds: NO_ROUNDS,
   remarks: [],
   closing: null,
@@ -101,6 +105,7 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
   const runoutFacts = keepRunouts(now.runoutFacts, e)
   const roughRounds = keepRoughIn(now.roughRounds, e)
   const setUp = keepSetUp(now.setUp, e)
+  const target = keepTarget(now.target, e)
   const rounds = keepRounds(now.rounds, e, setUp)
   const remarks = keepRemarks(now.remarks, e)
   const closing = keepClosing(now.closing, e)
@@ -115,6 +120,7 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
     runoutFacts,
     roughRounds,
     setUp,
+    target,
     rounds,
     remarks,
     closing,
@@ -129,6 +135,8 @@ export interface CoupledState {
   readonly kit: Kit
   readonly rpm: number
   readonly tolerance: SettledTolerance
+  readonly coldTarget: ColdTarget
+  /** Its line, which every verdict is taken from. */
   readonly target: Misalignment
   readonly safety: Safety
   readonly looks: Looks
@@ -188,7 +196,8 @@ const outcomeOf = (
 const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const { opening, rounds } = facts
   const tolerance = opening ? limitsOf(machine, opening) : registeredLimits(machine)
-  const target = ALIGNED
+  const aim = coldTarget(machine, facts.target)
+  const target = aim.line
   const setUp = facts.setUp && settleSetUp(facts.setUp)
   const feet = setUp ? feetOf(setUp, machine) : untapedFeet(machine)
   const start = atStart(packsAsFound(machine, facts.lookFacts.shims))
@@ -210,6 +219,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     kit: facts.kit,
     rpm: opening?.payload.rpm ?? machine.rpm,
     tolerance,
+    coldTarget: aim,
     target,
     safety: facts.safety,
     looks: checkLooks(machine, facts.lookFacts),
@@ -244,6 +254,7 @@ export const COUPLED_STAGES = [
   roughInStage,
   setUpStage,
   asFound,
+  targetStage,
   planStage,
   moveStage,
   reMeasure,

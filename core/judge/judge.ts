@@ -14,7 +14,10 @@ const ROUNDING = 1e-12
 export interface JudgedValue {
   readonly name: string
   readonly kind: 'displacement' | 'slope'
+  /** From the target; where the band is absolute, as it stands. */
   readonly value: number | null
+  /** Where the target itself stands in this quantity; null for a size, which has no single place. */
+  readonly aim: number | null
   readonly low: number | null
   readonly high: number | null
   /** 1 in the middle of the band, 0 on its limit, below 0 outside. */
@@ -76,7 +79,8 @@ const judgeQuantity = (
   const values = quantity.terms.map((t) => termValue(t, line, target))
   const vector = quantity.terms.length > 1
   const band: Band = vector ? [null, first.band[1]] : first.band
-  const shown = { name: quantity.name, kind: first.kind, low: vector ? 0 : band[0], high: band[1] }
+  const aim = vector ? null : first.fromTarget ? termValue(first, target, ALIGNED) : 0
+  const shown = { name: quantity.name, kind: first.kind, aim, low: vector ? 0 : band[0], high: band[1] }
   if (values.some((v) => v === null)) return { ...shown, value: null, margin: null, verdict: 'unknown' }
   const known = values as number[]
   const value = vector ? Math.hypot(...known) : (known[0] as number)

@@ -37,6 +37,7 @@ const AT_THE_MACHINE: readonly EntryKind[] = [
 const ANSWERED_FOR: readonly EntryKind[] = [
   'lockout-waived',
   'set-used-anyway',
+  'target-set',
   'stage-skipped',
   'job-closed',
 ]

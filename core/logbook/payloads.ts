@@ -10,6 +10,7 @@ import type { OpeningEntries } from '../stages/open/entries'
 import type { PlanEntries } from '../stages/plan/entries'
 import type { RoughInEntries } from '../stages/roughIn/entries'
 import type { SetUpEntries } from '../stages/setUp/entries'
+import type { TargetEntries } from '../stages/target/entries'
 
 /** Entries that belong to no stage. */
 interface LogbookEntries {
@@ -29,6 +30,7 @@ export interface EntryPayloads
     RoughInEntries,
     SetUpEntries,
     ReadingEntries,
+    TargetEntries,
     PlanEntries,
     MoveEntries,
     BeltEntries,

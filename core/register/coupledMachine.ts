@@ -5,6 +5,7 @@ import type { LogEntry } from '../logbook/entry'
 import { remember } from '../logbook/remember'
 import type { UsualPlaces } from '../methods/methods'
 import type { MachineRole } from '../plan/movePlan'
+import type { TargetPayload } from '../stages/target/entries'
 import { toCore, type UnitSystem } from '../units/unitSystem'
 import type { CouplingType } from './couplingParts'
 import type { RegisteredHubs } from './hubs'
@@ -21,6 +22,8 @@ export interface CoupledMachine {
   readonly feet: Readonly<Record<MachineRole, readonly RegisteredPair[]>>
   readonly couplingType?: CouplingType
   readonly hubs?: RegisteredHubs
+  /** Where its movable axis is to lie cold, as the last job left it. */
+  readonly target?: TargetPayload
   /** Its own limit. */
   readonly tolerance: Tolerance
   readonly stock: readonly { readonly thickness: number; readonly count: number }[]

@@ -88,10 +88,10 @@ const refusalOf = (
 }
 
 /**
- * The shims a closed job left under the feet become the register's. Answers what could not be
+ * The shims a closed job left under the feet become the register's, and the cold target it was set to. Answers what could not be
  * written, in words, when the register has changed under the job; null when all was.
  */
-const rememberPacks = async (knex: Knex, machine: MachineSnapshot, job: Job): Promise<string | null> => {
+const rememberInRegister = async (knex: Knex, machine: MachineSnapshot, job: Job): Promise<string | null> => {
   if (job.kind !== 'coupled') return null
   const current = await findMachine(knex, machine.tag, true)
   if (!current || current.id !== machine.id || current.drive !== 'coupled')
@@ -107,8 +107,10 @@ const rememberPacks = async (knex: Knex, machine: MachineSnapshot, job: Job): Pr
       const left = job.state.packs.find((p) => p.machine === role && p.id === foot.id)?.packs
       return left ? { ...foot, existing: { left: left.left.map(inOwn), right: left.right.map(inOwn) } } : foot
     })
+  const { coldTarget } = job.state
   const changed = machineFields.safeParse({
     ...record,
+    ...(coldTarget.from === 'job' && coldTarget.payload ? { target: coldTarget.payload } : {}),
     feet: { movable: withPacks('movable'), stationary: withPacks('stationary') },
   })
   if (changed.success) await updateMachine(knex, id, version, changed.data)
@@ -123,7 +125,7 @@ const rememberPacks = async (knex: Knex, machine: MachineSnapshot, job: Job): Pr
 
 /** A closing writes into the register as well: what that could not take is said in a remark behind it. */
 const remarkOfClosing = async (knex: Knex, logbook: Logbook, closing: LogEntry): Promise<LogEntry | null> => {
-  const untold = await rememberPacks(knex, logbook.machine, foldJob(logbook.machine, logbook.entries))
+  const untold = await rememberInRegister(knex, logbook.machine, foldJob(logbook.machine, logbook.entries))
   return untold === null
     ? null
     : {

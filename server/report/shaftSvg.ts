@@ -16,7 +16,7 @@ const shaft = (l: ShaftLines, dashed: boolean) =>
 
 /** One view of the shaft lines in black on white: as found dashed, as left whole, the gate at the coupling. */
 export const shaftSvg = (
-  state: Pick<CoupledState, 'setUp' | 'tolerance'>,
+  state: Pick<CoupledState, 'setUp' | 'tolerance' | 'target'>,
   plane: Plane,
   found: Misalignment | null,
   left: Misalignment,
@@ -26,19 +26,22 @@ export const shaftSvg = (
   const feet = state.setUp?.feet
   if (!feet) return null
   const lines = [left, ...(found ? [found] : [])]
-  const sheet = { feet, tolerance: state.tolerance, width: W, height: H }
+  const sheet = { feet, tolerance: state.tolerance, target: state.target, width: W, height: H }
   const exaggeration = fittingExaggeration({ ...sheet, lines, planes: PLANES })
   const lay = (line: Misalignment) => layOutShafts({ ...sheet, plane, line, exaggeration })
   const now = lay(left)
   const before = found ? lay(found) : null
   const gate = now.gate
-    ? `<path d="M${n(now.coupling - 5)} ${n(now.gate.top)}h10m-5 0v-5M${n(now.coupling - 5)} ${n(now.gate.bottom)}h10m-5 0v5" stroke="black" fill="none"/>${text(now.coupling - 8, now.gate.top - 8, w.gate(figure(now.displacementAt(now.gate.top), 'displacement', units, { unit: true })))}`
+    ? `<path d="M${n(now.coupling - 5)} ${n(now.gate.top)}h10m-5 0v-5M${n(now.coupling - 5)} ${n(now.gate.bottom)}h10m-5 0v5" stroke="black" fill="none"/>${text(now.coupling - 8, now.gate.top - 8, w.gate(figure((now.displacementAt(now.gate.top) - now.displacementAt(now.gate.bottom)) / 2, 'displacement', units, { unit: true })))}`
     : ''
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${W} ${H}" width="${W}" height="${H}">`,
     `<path d="M0 ${n(now.zero)}H${n(now.coupling)}" stroke="black" stroke-width="1.6"/>`,
     `<path d="M${n(now.coupling)} ${n(now.zero)}H${W}" stroke="black" stroke-width="0.5" stroke-dasharray="2 2"/>`,
     gate,
+    now.target
+      ? `<path d="M${n(now.target.x1)} ${n(now.target.y1)}L${n(now.target.x2)} ${n(now.target.y2)}" stroke="black" stroke-width="0.7" stroke-dasharray="1 3"/>`
+      : '',
     before ? shaft(before, true) : '',
     shaft(now, false),
     ...now.feet.map((f) => `<circle cx="${n(f.x)}" cy="${n(f.y)}" r="2.5" fill="black"/>`),

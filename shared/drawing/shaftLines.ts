@@ -25,7 +25,9 @@ export interface ShaftLines {
     readonly y: number
     readonly at: Millimetres
   }[]
-  /** Half-height of the gate at the coupling; null where the offset has no single limit. */
+  /** The line it is to lie on cold; null where that is the stationary axis. */
+  readonly target: ShaftLines['movable'] | null
+  /** Top and bottom of the gate at the coupling, about the target; null where the offset has no single limit. */
   readonly gate: { readonly top: number; readonly bottom: number } | null
   readonly ticks: readonly number[]
 }
@@ -47,6 +49,7 @@ export const layOutShafts = (input: {
   readonly line: Misalignment
   readonly feet: readonly { readonly id: string; readonly x: Millimetres }[]
   readonly tolerance: SettledTolerance
+  readonly target?: Misalignment
   readonly width: number
   readonly height: number
   /** The exaggeration both views share; the largest that fits this one when missing. */
@@ -59,13 +62,13 @@ export const layOutShafts = (input: {
   const scale = width / (right - left)
   const x = (at: Millimetres) => (at - left) * scale
   const at = (place: Millimetres) => positionAt(line, place)[plane] ?? 0
-  const gateLimit = gateOf(input.tolerance, plane)
-  const exaggeration =
-    input.exaggeration ??
-    fittingExaggeration({ lines: [line], planes: [plane], feet, tolerance: input.tolerance, width, height })
+  const gateLimit = gateOf(input.tolerance, plane, input.target)
+  const exaggeration = input.exaggeration ?? fittingExaggeration({ ...input, lines: [line], planes: [plane] })
   const zero = height / 2
   const across = scale * exaggeration
   const y = (displacement: Millimetres) => zero - displacement * across
+  const end = right * 0.985
+  const aimAt = (place: Millimetres) => (input.target && positionAt(input.target, place)[plane]) ?? 0
   return {
     plane,
     width,
@@ -76,7 +79,11 @@ export const layOutShafts = (input: {
     exaggeration,
     zero,
     coupling: x(0),
-    movable: { x1: x(0), y1: y(at(0)), x2: x(right * 0.985), y2: y(at(right * 0.985)) },
+    movable: { x1: x(0), y1: y(at(0)), x2: x(end), y2: y(at(end)) },
+    target:
+      aimAt(0) === 0 && aimAt(end) === 0
+        ? null
+        : { x1: x(0), y1: y(aimAt(0)), x2: x(end), y2: y(aimAt(end)) },
     feet: feet.map((f) => ({ id: f.id, x: x(f.x), y: y(at(f.x)), at: at(f.x) })),
     gate: gateLimit === null ? null : { top: y(gateLimit[1]), bottom: y(gateLimit[0]) },
     ticks: feet.flatMap((f) => [x(f.x), x(-f.x * 0.35)]),
@@ -92,23 +99,31 @@ export const fittingExaggeration = (input: {
   readonly planes: readonly Plane[]
   readonly feet: readonly { readonly x: Millimetres }[]
   readonly tolerance: SettledTolerance
+  readonly target?: Misalignment
   readonly width: number
   readonly height: number
 }): number => {
-  const { lines, planes, feet, tolerance, width, height } = input
+  const { lines, planes, feet, tolerance, target, width, height } = input
   const far = Math.max(...feet.map((f) => f.x))
   const scale = width / (far * 1.13 + 0.5 * far)
   const reach = Math.max(
-    ...planes.flatMap((plane) => lines.map((line) => reachOf(line, plane, feet, tolerance))),
+    ...planes.flatMap((plane) =>
+      [...lines, ...(target ? [target] : [])].map((line) => reachOf(line, plane, feet, tolerance, target)),
+    ),
   )
   return roundDown((height / 2 - 34) / (reach * scale))
 }
 
-/** The offset band as a gate at the coupling; for flex planes, what the offset alone may be. */
-const gateOf = (tolerance: SettledTolerance, plane: Plane): readonly [number, number] | null => {
-  if (tolerance.form === 'offset-slope') return [-tolerance.offset, tolerance.offset]
-  if (tolerance.form === 'flex-plane')
-    return [-tolerance.slope * tolerance.spoolLength, tolerance.slope * tolerance.spoolLength]
+/** The offset band as a gate at the coupling, about the target; for flex planes, what the offset alone may be. */
+const gateOf = (
+  tolerance: SettledTolerance,
+  plane: Plane,
+  target?: Misalignment,
+): readonly [number, number] | null => {
+  const aim = target?.offset[plane] ?? 0
+  const about = (limit: number) => [aim - limit, aim + limit] as const
+  if (tolerance.form === 'offset-slope') return about(tolerance.offset)
+  if (tolerance.form === 'flex-plane') return about(tolerance.slope * tolerance.spoolLength)
   const [low, high] = tolerance.offset[plane]
   return low === null || high === null ? null : [low, high]
 }
@@ -119,8 +134,9 @@ export const reachOf = (
   plane: Plane,
   feet: readonly { readonly x: Millimetres }[],
   tolerance: SettledTolerance,
+  target?: Misalignment,
 ): Millimetres => {
-  const gate = gateOf(tolerance, plane)
+  const gate = gateOf(tolerance, plane, target)
   const far = Math.max(...feet.map((f) => f.x)) * 1.13
   return Math.max(
     0.02,

@@ -44,6 +44,32 @@ describe('what may be posted', () => {
           words: '',
         },
       },
+      {
+        kind: 'target-set',
+        payload: {
+          units: 'metric',
+          given: {
+            way: 'growth',
+            machines: [
+              {
+                machine: 'stationary',
+                feet: [
+                  {
+                    pair: 'inboard',
+                    x: -250,
+                    heat: { material: 'cast-iron', alpha: null, height: 400, cold: 20, running: 60 },
+                    rise: null,
+                    side: 0,
+                  },
+                  { pair: 'outboard', x: -700, heat: null, rise: 0.11, side: 0.01 },
+                ],
+              },
+            ],
+          },
+          source: 'survey of the running mill',
+          learned: null,
+        },
+      },
       { kind: 'pins-handled', payload: { did: 'reamed', words: 'to 10 mm' } },
       {
         kind: 'pipe-read',

@@ -12,6 +12,7 @@ import { openingKinds } from '../stages/open/entries'
 import { planKinds } from '../stages/plan/entries'
 import { roughInKinds } from '../stages/roughIn/entries'
 import { setUpKinds } from '../stages/setUp/entries'
+import { targetKinds } from '../stages/target/entries'
 import { why, words } from '../text'
 import { defineKind } from './kind'
 import { liftPayload } from './lifts'
@@ -31,6 +32,7 @@ export const KINDS = {
   ...roughInKinds,
   ...setUpKinds,
   ...readingKinds,
+  ...targetKinds,
   ...planKinds,
   ...moveKinds,
   ...lineUpKinds,

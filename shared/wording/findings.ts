@@ -14,6 +14,8 @@ import { findingOfLooks } from './look'
 import { findingOfOpening } from './open'
 import { findingOfRoughIn } from './roughIn'
 import { findingOfFeet } from './softFoot'
+import { farEnd } from './readings'
+import { findingOfTarget } from './targets'
 import type { Telling } from './telling'
 
 const time = (iso: string) => {
@@ -65,6 +67,7 @@ const COUPLED: {
     )
   },
   'as-found': (s, t) => measurementFinding(s.measurements[0], t),
+  target: (s, t) => findingOfTarget(s.coldTarget, s.tolerance, farEnd(s.feet.movable, t), t),
   plan: ({ plan }, { words, units }) => {
     if (!plan) return ''
     const lifts = plan.footwork.moves.filter((m) => m.machine === 'movable')

@@ -12,6 +12,7 @@ import { meaningOfLooks } from './look'
 import { meaningOfOpening } from './open'
 import { meaningOfRoughIn } from './roughIn'
 import { meaningOfFeet } from './softFoot'
+import { meaningOfTarget } from './targets'
 import type { Telling } from './telling'
 
 const plain = (mark: Meaning['mark'], headline: string, detail = ''): Meaning => ({ mark, headline, detail })
@@ -116,6 +117,7 @@ const COUPLED: {
   'rough-in': (s, t) => meaningOfRoughIn(s.roughIn, movableName(s), t),
   'set-up': meaningOfSetUp,
   'as-found': (s, t) => meaningOfMeasuring(s, 'as-found', t),
+  target: (s, t) => meaningOfTarget(s.coldTarget, s.tolerance, movableName(s), farEnd(s.feet.movable, t), t),
   plan: (s, t) => {
     const verdict = s.latest.judgement?.verdict
     if (s.plan === null && (verdict === 'out' || verdict === 'edge'))

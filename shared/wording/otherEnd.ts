@@ -26,7 +26,7 @@ const turning =
 const build = (w: Words): Words => {
   const { sides } = w.feet
   const { paths } = w.report.corrections
-  const { look, measuring, methods, moves, report, roughIn, tables, directions, drawings } = w
+  const { look, measuring, methods, moves, report, roughIn, tables, targets, directions, drawings } = w
   const { labels } = methods
   const toward3 = 'shownToward3'
   return {
@@ -112,6 +112,15 @@ const build = (w: Words): Words => {
       working: {
         ...roughIn.working,
         openingFormula: { ...roughIn.working.openingFormula, h: 'gap at 3 − gap at 9' },
+      },
+    },
+    targets: {
+      ...targets,
+      view: {
+        ...targets.view,
+        side: turned(targets.view.side),
+        offset: { ...targets.view.offset, h: turned(targets.view.offset.h) },
+        slope: { ...targets.view.slope, h: turned(targets.view.slope.h) },
       },
     },
     tables: {

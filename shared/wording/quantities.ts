@@ -11,9 +11,15 @@ export const quantityName = (name: string, { words }: Pick<Telling, 'words'>): s
 const valueWords = (q: JudgedValue, far: string, telling: Telling): string => {
   const plane = q.name.endsWith('.v') ? 'v' : q.name.endsWith('.h') ? 'h' : null
   const name = quantityName(q.name, telling).toLowerCase()
-  if (plane && q.name.startsWith('offset.')) return offsetWords(q.value, plane, telling)
+  const w = telling.words.targets
+  // What is set off on purpose is counted from where it was set.
+  const offset = (what: string) => (aimed(q) ? w.fromIt(what) : what)
+  const angle = (what: string) => (aimed(q) ? w.fromItAngle(what) : what)
+  if (plane && q.name.startsWith('offset.')) return offset(offsetWords(q.value, plane, telling))
   if (plane && q.name.startsWith('slope.'))
-    return `${name} ${figure(q.value, 'slope', telling.units)}, ${slopeEndWords(q.value, plane, far, telling)}`
+    return angle(
+      `${name} ${figure(q.value, 'slope', telling.units)}, ${slopeEndWords(q.value, plane, far, telling)}`,
+    )
   const word = signWord(q, q.value, telling)
   // Where a flexing plane opens says which plane it is, and the figure needs no sign beside it.
   if (plane && word && q.value !== null && q.name.startsWith('flex.'))
@@ -21,6 +27,9 @@ const valueWords = (q: JudgedValue, far: string, telling: Telling): string => {
   const shown = figure(q.value, q.kind, telling.units, { unit: true })
   return word ? `${name} ${shown}, ${word}` : `${name} ${shown}`
 }
+
+/** Whether a cold target sets this quantity off zero. */
+export const aimed = ({ aim }: Pick<JudgedValue, 'aim'>): boolean => aim !== null && Math.abs(aim) > 1e-12
 
 /** Every quantity of a judgement that has this verdict, in words, for a headline. */
 export const namedQuantities = (
@@ -37,7 +46,7 @@ export const namedQuantities = (
 /** Both angles within a fifth of their limits: only then is a pair of shafts called parallel. */
 export const isParallel = (judgement: Judgement): boolean => {
   const angles = judgement.quantities.filter((q) => q.name.startsWith('slope') || q.name.startsWith('flex'))
-  return angles.length > 0 && angles.every((q) => q.margin !== null && q.margin >= 0.8)
+  return angles.length > 0 && angles.every((q) => q.margin !== null && q.margin >= 0.8 && !aimed(q))
 }
 
 /** `±5.5`, `−2.0 to 6.0`, `2.0 or more`: the band a quantity is judged by. */

@@ -19,6 +19,7 @@ const quantity = (name: string, kind: 'displacement' | 'slope'): JudgedValue => 
   name,
   kind,
   value: 0,
+  aim: 0,
   low: -1,
   high: 1,
   margin: 1,

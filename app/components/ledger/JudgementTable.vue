@@ -1,26 +1,42 @@
 <script setup lang="ts">
-import type { Judgement } from '~~/core/judge/judge'
+import type { Judgement, JudgedValue } from '~~/core/judge/judge'
+import type { ColdTarget } from '~~/core/stages/target/target'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
-import { limitWords, quantityGroups, quantityName } from '~~/shared/wording/quantities'
+import { aimed, limitWords, quantityGroups, quantityName } from '~~/shared/wording/quantities'
+import { hasTarget, targetSource } from '~~/shared/wording/targets'
 
 /**
  * Each judged quantity: now, its limit, and where the limit comes from. Beside a plan what it comes to
- * after that; then quantities stand in groups, so that two figures fit a narrow ledger.
+ * after that, and where a cold target sets it off, how far it is from there: then quantities stand in
+ * groups, so that two figures fit a narrow ledger.
  */
-const props = defineProps<{ judgement: Judgement; after?: Judgement | null; source: string }>()
+const props = defineProps<{
+  judgement: Judgement
+  after?: Judgement | null
+  source: string
+  target?: ColdTarget
+}>()
 const session = useSession()
 const telling = useTelling()
 const t = computed(() => telling.value.words.tables)
+const w = computed(() => telling.value.words.targets)
 const afterOf = (name: string) => props.after?.quantities.find((q) => q.name === name)
 const kinds = computed(() =>
   [...new Set(props.judgement.quantities.map((q) => UNIT_NAMES[session.units][q.kind]))].join(', '),
 )
 const groups = computed(() => quantityGroups(props.judgement, telling.value))
+const off = computed(() => props.judgement.quantities.some(aimed))
+const head = computed(() =>
+  props.after
+    ? [kinds.value, off.value ? w.value.column.off : t.value.now, t.value.after]
+    : [kinds.value, w.value.column.found, w.value.column.off],
+)
+const foundOf = (q: JudgedValue) => (q.value === null || q.aim === null ? null : q.value + q.aim)
 </script>
 
 <template>
   <div>
-    <FigureTable v-if="after" :head="[kinds, t.now, t.after]">
+    <FigureTable v-if="after || off" :head="head">
       <template v-for="g in groups" :key="g.what">
         <tr class="group">
           <th scope="rowgroup" colspan="3">
@@ -32,8 +48,9 @@ const groups = computed(() => quantityGroups(props.judgement, telling.value))
         </tr>
         <tr v-for="{ plane, q } in g.rows" :key="q.name">
           <td class="plane">{{ plane }}</td>
+          <td v-if="!after"><SignedFigure :quantity="q" :value="foundOf(q)" /></td>
           <td><SignedFigure :quantity="q" :value="q.value" :verdict="q.verdict" /></td>
-          <td>
+          <td v-if="after">
             <SignedFigure
               :quantity="q"
               :value="afterOf(q.name)?.value ?? null"
@@ -51,6 +68,9 @@ const groups = computed(() => quantityGroups(props.judgement, telling.value))
       </tr>
     </FigureTable>
     <p class="muted source">{{ source }}</p>
+    <p v-if="target && hasTarget(target)" class="muted source">
+      {{ w.source(targetSource(target, telling)) }}
+    </p>
   </div>
 </template>
 

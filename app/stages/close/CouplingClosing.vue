@@ -4,6 +4,7 @@ import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { feltWords, roughLimitWords } from '~~/shared/wording/roughIn'
 import { misalignmentWords } from '~~/shared/wording/directions'
 import { isParallel, limitWords, quantityName } from '~~/shared/wording/quantities'
+import { hasTarget, targetSource } from '~~/shared/wording/targets'
 
 /** As found against as left, each judged, and both drawn. */
 const props = defineProps<{ state: CoupledState }>()
@@ -100,10 +101,15 @@ const roughLimit = computed(() =>
       </tr>
     </FigureTable>
     <p v-else class="empty">{{ w.view.nothingStands }}</p>
+    <p v-if="rows.length && hasTarget(state.coldTarget)" class="quiet">
+      {{ telling.words.targets.source(targetSource(state.coldTarget, telling)) }}
+      {{ telling.words.targets.report.values }}
+    </p>
     <OverlaidShafts
       v-if="left?.coupling && state.setUp"
       :feet="state.setUp.feet"
       :tolerance="state.tolerance"
+      :target="state.target"
       :found="found?.coupling ?? null"
       :left="left.coupling"
     />

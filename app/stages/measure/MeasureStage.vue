@@ -239,6 +239,7 @@ const turnNote = computed(() =>
       v-if="!taking && measurement?.coupling && state.setUp"
       :feet="state.setUp.feet"
       :tolerance="state.tolerance"
+      :target="state.target"
       :found="stage === 're-measure' ? (state.asFound?.coupling ?? null) : null"
       :left="measurement.coupling"
       :name="stage === 're-measure' ? telling.words.drawings.now : telling.words.drawings.asFound"
@@ -257,6 +258,7 @@ const turnNote = computed(() =>
       v-if="measurement?.judgement && measurement.trust !== 'doubtful'"
       :judgement="measurement.judgement"
       :source="source"
+      :target="state.coldTarget"
     />
     <TrustTable v-if="measurement" :measurement="measurement" />
     <p v-if="measurement?.play">{{ playWords(measurement, telling) }}</p>

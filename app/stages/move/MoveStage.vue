@@ -170,6 +170,7 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
       :judgement="state.latest.judgement"
       :after="after"
       :source="source"
+      :target="state.coldTarget"
     />
     <el-button
       v-if="last && !locked && !form.correcting"

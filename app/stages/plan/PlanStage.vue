@@ -56,6 +56,7 @@ const exaggeration = computed(() =>
         planes: PLANES,
         feet: state.value.feet.movable,
         tolerance: state.value.tolerance,
+        target: state.value.target,
         width: 690,
         height: 306,
       })
@@ -85,6 +86,7 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
       :key="plane"
       :plane="plane"
       :tolerance="state.tolerance"
+      :target="state.target"
       :found="found"
       :predicted="predicted"
       :feet="choice.feet"
@@ -103,7 +105,13 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
   </BoardFrame>
   <LedgerFrame desk-work :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
     <p v-if="notAgreed" class="muted">{{ w.view.notRepeated }}</p>
-    <JudgementTable v-if="now" :judgement="now" :after="judgement" :source="source" />
+    <JudgementTable
+      v-if="now"
+      :judgement="now"
+      :after="judgement"
+      :source="source"
+      :target="state.coldTarget"
+    />
     <div v-if="search.state.value !== 'idle'" class="search" role="status">
       <template v-if="search.state.value === 'working'">
         <p v-if="search.long.value && search.looked.value > 0" class="muted">

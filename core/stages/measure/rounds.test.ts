@@ -96,7 +96,7 @@ describe('a plan in its round', () => {
     j.add(PLAN)
     j.read(LOW)
     const second = j.add(PLAN)
-    expect(roundsOf(j.entries)[0].plan).toEqual({ entry: second, overtaken: false })
+    expect(roundsOf(j.entries)[0].plan).toEqual({ entry: second, overtaken: false, retargeted: false })
     j.add(MOVE)
     expect(roundsOf(j.entries)[1]?.plan).toBeNull()
   })

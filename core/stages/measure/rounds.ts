@@ -14,6 +14,8 @@ export interface TakenPlan {
   readonly entry: LogEntry<'plan-chosen'>
   /** Sets were read, left out or put back after it. */
   readonly overtaken: boolean
+  /** The cold target was set otherwise after it. */
+  readonly retargeted: boolean
 }
 
 /** What was written between two moves, and the move that ended it. */
@@ -60,7 +62,9 @@ export const keepRounds = (now: Rounds, e: LogEntry, setUp: LogEntry<'set-up'> |
       return change({ ...last, sets, plan: overtaken(last.plan) })
     }
     case 'plan-chosen':
-      return change({ ...last, plan: { entry: e, overtaken: false } })
+      return change({ ...last, plan: { entry: e, overtaken: false, retargeted: false } })
+    case 'target-set':
+      return last.plan ? change({ ...last, plan: { ...last.plan, retargeted: true } }) : now
     case 'foot-filled':
     case 'machine-levelled':
     case 'hubs-roughed':

@@ -12,7 +12,7 @@ export interface PlanRecord {
   readonly footwork: Footwork
   readonly predicted: Misalignment | null
   readonly judgement: Judgement | null
-  /** The sets in use are not those it was made from: choose again. */
+  /** The sets in use are not those it was made from, or it aims elsewhere: choose again. */
   readonly stale: boolean
 }
 
@@ -21,7 +21,7 @@ const sameSets = (a: readonly string[], b: readonly string[]): boolean =>
 
 /** A plan beside the measurement it is to be carried out on. */
 export const recordPlan = (
-  { entry, overtaken }: TakenPlan,
+  { entry, overtaken, retargeted }: TakenPlan,
   footwork: Footwork,
   from: Measurement,
   tolerance: SettledTolerance,
@@ -34,6 +34,6 @@ export const recordPlan = (
     footwork,
     predicted,
     judgement: predicted && judge(predicted, tolerance, target),
-    stale: sets === null ? overtaken : !sameSets(sets, from.used),
+    stale: retargeted || (sets === null ? overtaken : !sameSets(sets, from.used)),
   }
 }

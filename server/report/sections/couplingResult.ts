@@ -5,12 +5,40 @@ import { offsetWords, signWord, slopeWords } from '../../../shared/wording/direc
 import { figure, UNIT_NAMES } from '../../../shared/wording/figures'
 import { limitWords, quantityName } from '../../../shared/wording/quantities'
 import { farEnd } from '../../../shared/wording/readings'
+import { hasTarget, lineWords, targetAtFeet, targetSource } from '../../../shared/wording/targets'
+import { capital, type Telling } from '../../../shared/wording/telling'
 import { toleranceSource } from '../../../shared/wording/tolerances'
 import { block, figures, grid, QUIET, verdictCell, withWord } from '../blocks'
 import type { Section } from '../section'
 import { shaftSvg } from '../shaftSvg'
 
-type Sees = Pick<CoupledState, 'asFound' | 'asLeft' | 'roughIn' | 'setUp' | 'tolerance' | 'rpm' | 'machine'>
+type Sees = Pick<
+  CoupledState,
+  | 'asFound'
+  | 'asLeft'
+  | 'roughIn'
+  | 'setUp'
+  | 'tolerance'
+  | 'target'
+  | 'coldTarget'
+  | 'feet'
+  | 'rpm'
+  | 'machine'
+>
+
+/** Where it was to lie cold, and where that comes from; nothing where it is set straight. */
+const targetLines = ({ coldTarget, feet }: Sees, telling: Telling): readonly Content[] => {
+  if (!hasTarget(coldTarget)) return []
+  const w = telling.words.targets
+  const at = targetAtFeet(coldTarget.line, feet.movable, telling)
+    .map((f) => w.report.at(telling.footNames(f.id), f.v, f.h))
+    .join('. ')
+  const line = lineWords(coldTarget.line, farEnd(feet.movable, telling), telling)
+  return [
+    { text: `${w.source(targetSource(coldTarget, telling))} ${w.report.values}`, bold: true },
+    { text: `${w.report.name}: ${line}. ${capital(at)}.` },
+  ]
+}
 
 /** As found against as left, judged, with both drawn. */
 export const couplingResult: Section<Sees> = (state, { telling }) => {
@@ -73,6 +101,7 @@ export const couplingResult: Section<Sees> = (state, { telling }) => {
         rows,
       ),
       { text: w.limits(toleranceSource(machine.tolerance, state.rpm, words.limits)), color: QUIET },
+      ...targetLines(state, telling),
       ...(asFound ? [{ text: w.asFound(inWords(asFound), words.measuring.trust[asFound.trust]) }] : []),
       { text: w.asLeft(inWords(asLeft), words.measuring.trust[asLeft.trust]) },
       { columns: views, columnGap: 16, margin: [0, 8, 0, 0] },

@@ -28,6 +28,7 @@ import { softFoot } from './softFoot'
 import { sheet } from './stages'
 import { tables } from './tables'
 import { typing } from './typing'
+import { targets } from './targets'
 import { verdicts } from './verdicts'
 import { working } from './working'
 
@@ -64,6 +65,7 @@ export const en = {
   softFoot,
   tables,
   typing,
+  targets,
   verdicts,
   working,
 }

@@ -25,6 +25,7 @@ export const kinds = {
   'readings-taken': 'A set of readings',
   'set-used-anyway': 'The use of a failed set',
   'set-left-out': 'Leaving a set out',
+  'target-set': 'The cold target',
   'plan-chosen': 'The plan',
   'move-made': 'The move',
   'contacts-checked': 'The four-contact check',

@@ -27,6 +27,7 @@ const stages = {
   'rough-in': { name: 'Rough-in', phase: 'prepare', next: 'Rough it in by straightedge' },
   'set-up': { name: 'Set up', phase: 'measure', next: 'Set up the dials' },
   'as-found': { name: 'As found', phase: 'measure', next: 'Read as found, and repeat' },
+  target: { name: 'Cold target', phase: 'correct', next: 'Say how it grows when warm' },
   plan: { name: 'Plan', phase: 'correct', next: 'Choose the move' },
   move: { name: 'Move', phase: 'correct', next: 'Make the move' },
   're-measure': { name: 'Re-measure', phase: 'correct', next: 'Measure again' },

@@ -51,6 +51,8 @@ export const things = {
   'distance-from-the-coupling-to-the-feet': 'the distance from the coupling to the feet',
   'distance-of-the-marks-when-slack': 'the distance of the marks when slack',
   'distance-of-the-marks-when-tight': 'the distance of the marks when tight',
+  'source-of-the-target': 'where the target comes from',
+  'way-of-a-target': 'the way the target is given',
   'distance-to-the-feet': 'the distance to the feet',
   'divisions-off-centre': 'the divisions off centre',
   'divisions-with-the-level-turned-end-for': 'the divisions with the level turned end for end',
@@ -307,5 +309,6 @@ export const things = {
   'kind-of-coupling-inside': 'the kind of coupling',
   why: 'why, in a few words',
   'why-corrected': 'why it is corrected',
+  job: 'the job',
   'zero-group': 'the zero group',
 } as const

@@ -66,6 +66,7 @@ const exaggeration = computed(() =>
         planes: PLANES,
         feet: sheet.value.input.feet,
         tolerance: sheet.value.tolerance,
+        target: sheet.value.input.target,
         width: 690,
         height: 306,
       })
@@ -87,6 +88,7 @@ const exaggeration = computed(() =>
       :key="plane"
       :plane="plane"
       :tolerance="sheet.tolerance"
+      :target="sheet.input.target"
       :found="sheet.input.coupling"
       :predicted="shown.predicted"
       :feet="shown.choice.feet"
