@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Misalignment, Plane } from '~~/core/frame/planes'
+import { positionAt, type Misalignment, type Plane } from '~~/core/frame/planes'
 import type { SettledTolerance } from '~~/core/judge/tolerance'
 import { layOutShafts } from '~~/shared/drawing/shaftLines'
 import { offsetWords, shimWords, sideWords } from '~~/shared/wording/directions'
@@ -21,6 +21,8 @@ const props = defineProps<{
   target?: Misalignment
   found: Misalignment
   predicted: Misalignment
+  /** Half of the 95 % interval of where the axis stands at x; drawn as a soft band. */
+  doubt?: (x: number) => number
   feet: readonly Foot[]
   stationaryName: string
   /** Shared by both views. */
@@ -50,6 +52,20 @@ const lay = (line: Misalignment) =>
   })
 const now = computed(() => lay(props.found))
 const after = computed(() => lay(props.predicted))
+/** The soft band about the line as measured, as a closed path. */
+const band = computed(() => {
+  const { doubt, found, plane } = props
+  if (!doubt) return ''
+  const end = Math.max(...props.feet.map((foot) => foot.x)) * 1.11
+  const places = Array.from({ length: 9 }, (_, i) => (end * i) / 8)
+  const edge = (x: number, side: 1 | -1) => {
+    const y = now.value.y((positionAt(found, x)[plane] ?? 0) + side * doubt(x))
+    return `${now.value.x(x).toFixed(1)} ${y.toFixed(1)}`
+  }
+  const upper = places.map((x) => edge(x, 1))
+  const lower = [...places].reverse().map((x) => edge(x, -1))
+  return `M${[...upper, ...lower].join('L')}Z`
+})
 const f = (x: number, options = {}) => figure(x, 'displacement', props.telling.units, options)
 const gateWords = computed(() => {
   const g = now.value.gate
@@ -157,6 +173,7 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
         <path :d="`M${now.coupling - 10} ${now.gate.top}h20m-10 0v-9`" />
         <path :d="`M${now.coupling - 10} ${now.gate.bottom}h20m-10 0v9`" />
       </g>
+      <path v-if="band" :d="band" fill="#DCE3FF" fill-opacity="0.16" />
       <g v-if="now.target">
         <path
           :d="`M${now.target.x1} ${now.target.y1}L${now.target.x2} ${now.target.y2}`"

@@ -1,6 +1,7 @@
-import type { Plane } from '~~/core/frame/planes'
+import type { Misalignment, Plane } from '~~/core/frame/planes'
 import { judge } from '~~/core/judge/judge'
 import type { MovePlan } from '~~/core/plan/movePlan'
+import { adviseMove, chanceAfter, lineDoubt } from '~~/core/stages/plan/odds'
 import { planChanges, planInputFor, worthwhilePlan } from '~~/core/stages/plan/planning'
 import {
   choiceOf,
@@ -42,6 +43,34 @@ export const usePlanChoice = () => {
   const judgement = computed(() =>
     predicted.value && job.coupled ? judge(predicted.value, job.coupled.tolerance, job.coupled.target) : null,
   )
+  /** A plan that is pointed at is drawn in place of the one in hand. */
+  const pointed = shallowRef<MovePlan | null>(null)
+  const drawn = computed(() => (pointed.value ? choiceOf(pointed.value) : choice.value))
+  const drawnLine = computed(() =>
+    input.value && drawn.value ? predictedLine(input.value, drawn.value) : null,
+  )
+
+  const doubt = computed(() => {
+    const state = job.coupled
+    return state?.setUp && input.value ? lineDoubt(state.latest, state.setUp) : null
+  })
+  /** Chance that this line ends in band when these feet are moved to it. */
+  const chanceOf = (line: Misalignment, feet: PlanChoice['feet']): number | null =>
+    input.value && doubt.value
+      ? chanceAfter(line, feet, doubt.value.covariance, input.value.tolerance, input.value.target)
+      : null
+  const chances = computed(
+    () => new Map((result.value?.plans ?? []).map((p) => [p.kind, chanceOf(p.predicted, p.moves)])),
+  )
+  const chance = computed(() =>
+    predicted.value && choice.value ? chanceOf(predicted.value, choice.value.feet) : null,
+  )
+  const advice = computed(() =>
+    input.value && doubt.value && result.value
+      ? adviseMove(input.value, job.coupled?.latest.judgement ?? null, result.value.plans, doubt.value)
+      : null,
+  )
+
   const packed = computed(() => (choice.value ? packedMoves(choice.value, lifts.value) : null))
 
   const nearest = (foot: string, plane: Plane, wanted: number): number =>
@@ -66,6 +95,13 @@ export const usePlanChoice = () => {
     suggested,
     choice,
     predicted,
+    pointed,
+    drawn,
+    drawnLine,
+    doubt,
+    chances,
+    chance,
+    advice,
     judgement,
     packedMoves: computed(() => packed.value ?? []),
     nearest,

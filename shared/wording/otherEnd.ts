@@ -26,7 +26,7 @@ const turning =
 const build = (w: Words): Words => {
   const { sides } = w.feet
   const { paths } = w.report.corrections
-  const { look, measuring, methods, moves, report, roughIn, tables, targets, directions, drawings } = w
+  const { look, measuring, methods, moves, report, roughIn, tables, targets, plans, directions, drawings } = w
   const { labels } = methods
   const toward3 = 'shownToward3'
   return {
@@ -114,6 +114,7 @@ const build = (w: Words): Words => {
         openingFormula: { ...roughIn.working.openingFormula, h: 'gap at 3 − gap at 9' },
       },
     },
+    plans: { ...plans, room: { ...plans.room, left: turning(plans.room.left) } },
     targets: {
       ...targets,
       view: {

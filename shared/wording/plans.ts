@@ -1,5 +1,7 @@
 import type { Judgement } from '../../core/judge/judge'
 import type { BlockedFoot, MovePlan } from '../../core/plan/movePlan'
+import { adviceWords, percentOf } from './planOdds'
+import type { MoveAdvice } from '../../core/stages/plan/odds'
 import { shimWords, hourOf } from './directions'
 import { figure } from './figures'
 import { namedQuantities } from './quantities'
@@ -46,6 +48,8 @@ export const meaningOfPlan = (
     readonly moves: boolean
     readonly stale: boolean
     readonly far: string
+    /** What the readings leave open; null while that is not worked out. */
+    readonly advice?: MoveAdvice | null
   },
   telling: Telling,
 ): Meaning => {
@@ -53,14 +57,24 @@ export const meaningOfPlan = (
   const { now, after } = given
   if (!now || !after) return { mark: 'todo', headline: w.nothingYet, detail: w.nothingYetDetail }
   if (given.stale) return { mark: 'stale', headline: w.stale, detail: w.staleDetail }
+  const advice = given.advice ? adviceWords(given.advice, telling) : null
+  // A reading too coarse to tell is said before any plan that rests on it.
+  if (advice && given.advice?.says === 'measure-again') return { mark: 'todo', ...advice }
+  const inBandWith = given.advice ? w.inBandWith(percentOf(given.advice.now)) : ''
   if (!given.moves)
     return now.verdict === 'in'
-      ? { mark: 'in', headline: w.inBandAlready, detail: w.nothingIsAPlan }
-      : {
-          mark: after.verdict === 'unknown' ? 'todo' : after.verdict,
-          headline: w.movesNothing,
-          detail: w.movesNothingDetail,
+      ? {
+          mark: 'in',
+          headline: w.inBandAlready,
+          detail: [inBandWith, w.nothingIsAPlan].filter(Boolean).join(' '),
         }
+      : advice
+        ? { mark: now.verdict === 'unknown' ? 'todo' : now.verdict, ...advice }
+        : {
+            mark: after.verdict === 'unknown' ? 'todo' : after.verdict,
+            headline: w.movesNothing,
+            detail: w.movesNothingDetail,
+          }
   if (after.verdict === 'in') return { mark: 'in', headline: w.bringsIn, detail: '' }
   if (after.verdict === 'edge')
     return { mark: 'edge', headline: w.bringsToEdge, detail: w.bringsToEdgeDetail }

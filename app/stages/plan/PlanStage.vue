@@ -1,8 +1,14 @@
 <script setup lang="ts">
 import { PLANES } from '~~/core/frame/planes'
+import { pricesOf } from '~~/core/plan/price'
+import { usualMinutes } from '~~/core/plan/usualTime'
+import { halfWidthAt } from '~~/core/stages/plan/odds'
 import { isBelieved } from '~~/core/stages/measure/measurement'
 import { fittingExaggeration } from '~~/shared/drawing/shaftLines'
 import { planWorking } from '~~/shared/stages/plan/working'
+import { machineNames } from '~~/shared/wording/headlines'
+import { oddsSource, percentOf, priceWords, roomLeft } from '~~/shared/wording/planOdds'
+import { capital } from '~~/shared/wording/telling'
 import { blockedWords, handlingWords, liftWords, meaningOfPlan } from '~~/shared/wording/plans'
 import { farEnd } from '~~/shared/wording/readings'
 import { toleranceSource } from '~~/shared/wording/tolerances'
@@ -37,6 +43,7 @@ const meaning = computed(() =>
           moves: moves.value,
           stale: stale.value,
           far: farEnd(state.value.feet.movable, telling.value),
+          advice: plan.advice.value,
         },
         telling.value,
       ),
@@ -62,7 +69,9 @@ const exaggeration = computed(() =>
       })
     : 1,
 )
-const percent = (score: { v: number; h: number }) => Math.round(Math.max(score.v, score.h) * 100)
+const chanceWords = (chance: number | null | undefined) =>
+  chance == null ? '' : w.value.chance(percentOf(chance))
+const names = computed(() => machineNames(state.value))
 
 const takeIt = () => {
   const changes = plan.changes(session.units)
@@ -88,8 +97,9 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
       :tolerance="state.tolerance"
       :target="state.target"
       :found="found"
-      :predicted="predicted"
-      :feet="choice.feet"
+      :predicted="plan.drawnLine.value ?? predicted"
+      :doubt="plan.doubt.value ? (x) => halfWidthAt(plan.doubt.value!, plane, x) : undefined"
+      :feet="(plan.drawn.value ?? choice).feet"
       :stationary-name="job.machine?.stationaryName ?? ''"
       :exaggeration="exaggeration"
       :step="plan.step"
@@ -97,6 +107,11 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
       :locked="closed"
       :telling="telling"
       @move="plan.move"
+    />
+    <BoltRoom
+      v-if="plan.input.value"
+      :feet="roomLeft(plan.input.value, (plan.drawn.value ?? choice).feet)"
+      :telling="telling"
     />
     <p class="hint">{{ w.view.drag }}</p>
   </BoardFrame>
@@ -136,7 +151,10 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
         @click="plan.take(null)"
       >
         <span class="name">{{ w.names.nothing }}</span>
-        <span class="muted verdict"><VerdictMark :mark="now?.verdict ?? 'unknown'" /> {{ w.noShims }}</span>
+        <span class="muted">{{ w.noShims }}</span>
+        <span class="muted verdict"
+          ><VerdictMark :mark="now?.verdict ?? 'unknown'" /> {{ chanceWords(plan.advice.value?.now) }}</span
+        >
       </el-button>
       <el-button
         v-for="p in result.plans"
@@ -145,22 +163,32 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
         :class="{ on: choice.option === p.kind }"
         :aria-pressed="choice.option === p.kind"
         @click="plan.take(p)"
+        @mouseenter="plan.pointed.value = p"
+        @mouseleave="plan.pointed.value = null"
+        @focus="plan.pointed.value = p"
+        @blur="plan.pointed.value = null"
       >
         <span class="name">{{ w.names[p.kind] }}</span>
         <span class="figure lifts">{{ liftWords(p, telling) }}</span>
-        <span class="muted">{{ handlingWords(p, telling) }}</span>
+        <span class="muted">{{ handlingWords(p, telling) }}, {{ w.takes(usualMinutes(p)) }}</span>
         <span class="muted verdict"
-          ><VerdictMark :mark="p.judgement.verdict" /> {{ w.shareOfLimit(percent(p.score)) }}</span
+          ><VerdictMark :mark="p.judgement.verdict" /> {{ chanceWords(plan.chances.value.get(p.kind)) }}</span
         >
       </el-button>
-      <p v-if="choice.option === 'own'" class="muted">{{ w.view.dragged }}</p>
+      <p v-if="choice.option === 'own'" class="muted">
+        {{ w.view.dragged }} {{ plan.chance.value === null ? '' : capital(chanceWords(plan.chance.value)) }}
+      </p>
       <p v-else-if="choice.option === plan.suggested.value?.kind" class="muted">{{ w.suggested }}</p>
     </div>
     <ul v-if="result && !result.feasible && result.blocked.length" class="blocked">
       <li v-for="b in result.blocked" :key="`${b.machine}${b.id}${b.plane}`">
         {{ blockedWords(b, telling) }}
       </li>
+      <li v-for="p in pricesOf(result.blocked)" :key="`${p.machine}${p.plane}`">
+        {{ priceWords(p, names, telling) }}
+      </li>
     </ul>
+    <p v-if="result && plan.doubt.value" class="muted source">{{ oddsSource(plan.doubt.value, telling) }}</p>
     <ShowWorking v-if="found && predicted" :steps="working" />
     <WhyDialog
       v-model="skipping"
@@ -236,6 +264,9 @@ h3 {
 }
 .verdict svg {
   vertical-align: -3px;
+}
+.source {
+  font-size: 13px;
 }
 .blocked {
   margin: 0;

@@ -3,14 +3,9 @@ import type { FootPlane } from '../../coupling/feet'
 import { lineSum, PLANES, type Misalignment, type Plane } from '../../frame/planes'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
-import {
-  doubtOfMove,
-  doubtOfSd,
-  typicalSd,
-  type ChangeDoubt,
-  type ReadRound,
-} from '../../uncertainty/changeDoubt'
+import { doubtOfMove, doubtOfSd, typicalSd, type ChangeDoubt } from '../../uncertainty/changeDoubt'
 import type { Measurement } from '../measure/measurement'
+import { readRound } from '../plan/odds'
 import type { SetUp } from '../setUp/setUp'
 import type { Footwork } from './footwork'
 
@@ -29,18 +24,9 @@ export interface MoveRecord {
   readonly strayed: readonly Plane[]
 }
 
-/** The readings of a round as far as their own scatter goes; null when none are used. */
-const roundOf = (m: Measurement): ReadRound | null => {
-  const used = m.sets.filter((s) => m.used.includes(s.set.entry.id))
-  const arranged = used[used.length - 1]?.set.arranged
-  return arranged && m.combined
-    ? { arrangement: arranged.arrangement, sets: used.length, fits: Object.values(m.combined.fits) }
-    : null
-}
-
 /** How far the change between two rounds may be off; that of ordinary hands when they don't tell. */
 const doubtOf = (made: Footwork, before: Measurement, after: Measurement, setUp: SetUp): ChangeDoubt => {
-  const [from, to] = [roundOf(before), roundOf(after)]
+  const [from, to] = [readRound(before), readRound(after)]
   const near = setUp.feet[0]
   const far = setUp.feet[setUp.feet.length - 1]
   const movesOf = (foot: FootPlane) =>

@@ -38,7 +38,37 @@ export const plans = {
   onlyPair: (pair: string) => `${pair} only`,
   somePairs: (n: number) => `${n} pairs`,
   shims: (n: number) => `${n} ${n === 1 ? 'shim' : 'shims'}`,
-  shareOfLimit: (percent: number) => `${percent} % of limit`,
+  chance: (percent: number) => `${percent} % in band`,
+  takes: (minutes: number) => `about ${minutes} min`,
+  times: (foot: number, shim: number, push: number, measuring: number) =>
+    `Times are starting values: ${foot} min a foot opened, ${shim} a shim, ${push} a pair pushed, ${measuring} to measure.`,
+  chances: (sets: string) =>
+    `Chances count what the readings leave open (${sets}), and shims, pushes and tightening in ordinary hands.`,
+  setsTogether: (n: number) => (n === 1 ? 'one set' : `${n} sets together`),
+  measureAgain: 'Measure again before moving.',
+  wide: (what: string, known: string, band: string) =>
+    `${what} is known to ${known} only, and its band is ${band}.`,
+  measuring: (best: number, exact: number) =>
+    `The best plan ends in band ${best} times in 100 as it was read; with exact readings it would ${exact} times.`,
+  leave: 'Another move isn’t worth it.',
+  leaveBecause: (now: number, best: number | null) =>
+    best === null
+      ? `As it stands it is in band with ${now} %, and no plan betters it.`
+      : `As it stands it is in band with ${now} %; the best plan makes it ${best} %.`,
+  inBandWith: (now: number) => `In band with ${now} %.`,
+  price: {
+    raise: (machine: string, by: string, feet: string) =>
+      `Or raise the ${machine} by ${by} under all its feet: then the ${feet} of this one needn’t go lower.`,
+    lower: (machine: string, by: string, feet: string) =>
+      `Or lower the ${machine} by ${by} under all its feet: then the ${feet} of this one needn’t go higher.`,
+    push: (machine: string, by: string, way: string, feet: string) =>
+      `Or push the ${machine} ${by} ${way}: then the bolts of the ${feet} here have the room.`,
+  },
+  room: {
+    title: 'Room in the bolt holes',
+    left: (toward3: string, toward9: string) => `${toward3} left toward 3, ${toward9} toward 9`,
+    locked: 'locked',
+  },
   finding: (lifts: string) => `Shims ${lifts}`,
   findingSide: 'Side moves only',
   /** What stands on the stage itself. */

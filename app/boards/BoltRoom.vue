@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { hourOf } from '~~/shared/wording/directions'
+import { figure } from '~~/shared/wording/figures'
+import { capital, type Telling } from '~~/shared/wording/telling'
+
+/** Room in the bolt holes, a gauge a foot pair: where the bolt stands now, and where the plan brings it. Millimetres. */
+const props = defineProps<{
+  feet: readonly {
+    readonly id: string
+    readonly plus: number
+    readonly minus: number
+    readonly h: number
+    readonly locked: boolean
+  }[]
+  telling: Telling
+}>()
+const w = computed(() => props.telling.words.plans.room)
+const W = 180
+const gauges = computed(() =>
+  props.feet.map((f) => {
+    const whole = f.plus + f.minus
+    // Drawn from 9 to 3 as the observer sees it.
+    const turned = hourOf(1, props.telling) === '9'
+    const at = (h: number) => {
+      const share = whole > 0 ? Math.min(1, Math.max(0, (h + f.minus) / whole)) : 0.5
+      return (turned ? 1 - share : share) * W
+    }
+    const d = (x: number) => figure(Math.max(0, x), 'displacement', props.telling.units)
+    const [three, nine] = [f.plus - f.h, f.minus + f.h]
+    return {
+      id: f.id,
+      from: at(0),
+      to: at(f.h),
+      over: three < -1e-9 || nine < -1e-9,
+      words: f.locked ? w.value.locked : w.value.left(d(three), d(nine)),
+    }
+  }),
+)
+</script>
+
+<template>
+  <dl class="room" :aria-label="w.title">
+    <div v-for="g in gauges" :key="g.id">
+      <dt>{{ capital(telling.footNames(g.id)) }}</dt>
+      <dd>
+        <svg :viewBox="`-8 0 ${W + 16} 18`" aria-hidden="true">
+          <rect x="0.5" y="4" :width="W - 1" height="10" rx="5" fill="none" stroke="#8F9AD6" />
+          <path
+            v-if="g.from !== g.to"
+            :d="`M${g.from} 9H${g.to}`"
+            :stroke="g.over ? '#FF8FA3' : '#E0B04A'"
+            stroke-width="3"
+          />
+          <circle :cx="g.from" cy="9" r="3.5" fill="#FFFFFF" />
+          <circle
+            :cx="g.to"
+            cy="9"
+            r="6"
+            fill="none"
+            :stroke="g.over ? '#FF8FA3' : '#E0B04A'"
+            stroke-width="2"
+            stroke-dasharray="3 2"
+          />
+        </svg>
+        <span>{{ g.words }}</span>
+      </dd>
+    </div>
+  </dl>
+</template>
+
+<style scoped>
+.room {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 24px;
+  margin: 0;
+}
+.room > div {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  flex: 1 1 300px;
+}
+dt {
+  color: var(--scribe-dim);
+  font-size: 14px;
+  min-width: 70px;
+}
+dd {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  margin: 0;
+  flex: 1;
+  min-width: 0;
+}
+svg {
+  width: 120px;
+  flex: none;
+}
+dd span {
+  font-size: 13px;
+  color: var(--scribe);
+}
+</style>

@@ -1,0 +1,82 @@
+import type { PlanInput } from '../../core/plan/movePlan'
+import { STARTING_MINUTES } from '../../core/plan/usualTime'
+import type { Price } from '../../core/plan/price'
+import type { LineDoubt, MoveAdvice } from '../../core/stages/plan/odds'
+import { hourOf } from './directions'
+import { figure } from './figures'
+import { quantityName } from './quantities'
+import type { Meaning } from './readings'
+import type { Telling } from './telling'
+
+/** A chance in whole percent; never 100 while something is left open, never 0 while something may be. */
+export const percentOf = (chance: number): number =>
+  chance >= 1 ? 100 : chance <= 0 ? 0 : Math.min(99, Math.max(1, Math.round(chance * 100)))
+
+/** What is worth knowing before a machine is moved, in a sentence with its figures; null where the plan says all. */
+export const adviceWords = (
+  advice: MoveAdvice,
+  telling: Telling,
+): Pick<Meaning, 'headline' | 'detail'> | null => {
+  const w = telling.words.plans
+  switch (advice.says) {
+    case 'measure-again': {
+      const wide = advice.wide.map(({ name, known, band }) => {
+        const kind = name.startsWith('offset') ? 'displacement' : 'slope'
+        const f = (x: number) => `±${figure(x, kind, telling.units, { unit: true })}`
+        return w.wide(quantityName(name, telling), f(known), f(band))
+      })
+      const { best, exact } = advice
+      const because =
+        wide.length === 0 && best !== null && exact !== null
+          ? [w.measuring(percentOf(best), percentOf(exact))]
+          : wide
+      return { headline: w.measureAgain, detail: because.join(' ') }
+    }
+    case 'leave': {
+      const best = advice.best === null ? null : percentOf(advice.best)
+      return { headline: w.leave, detail: w.leaveBecause(percentOf(advice.now), best) }
+    }
+    case 'move':
+      return null
+  }
+}
+
+/** What would do in place of what can't be done. */
+export const priceWords = (
+  price: Price,
+  names: Readonly<Record<Price['machine'], string>>,
+  telling: Telling,
+): string => {
+  const { words, units, footNames } = telling
+  const w = words.plans.price
+  const other = names[price.machine === 'movable' ? 'stationary' : 'movable']
+  const by = figure(Math.abs(price.shift), 'displacement', units, { unit: true })
+  const feet = words.feet.feet(footNames(price.pair, price.machine))
+  if (price.plane === 'h')
+    return w.push(other, by, words.directions.toward(hourOf(price.shift, telling)), feet)
+  return price.shift > 0 ? w.raise(other, by, feet) : w.lower(other, by, feet)
+}
+
+/** What chances and times rest on. */
+export const oddsSource = (doubt: LineDoubt, { words }: Pick<Telling, 'words'>): string => {
+  const w = words.plans
+  const { foot, shim, push, measuring } = STARTING_MINUTES
+  return `${w.chances(w.setsTogether(doubt.sets))} ${w.times(foot, shim, push, measuring)}`
+}
+
+/** How much of the room in its holes each pair would have left: toward 3 and 9. Millimetres. */
+export const roomLeft = (
+  { feet }: Pick<PlanInput, 'feet'>,
+  moves: readonly { readonly id: string; readonly h: number }[],
+): readonly {
+  readonly id: string
+  readonly plus: number
+  readonly minus: number
+  readonly h: number
+  readonly locked: boolean
+}[] =>
+  feet.map((f) => {
+    const h = moves.find((m) => m.id === f.id)?.h ?? 0
+    const [plus, minus] = f.locked ? [0, 0] : [f.sidePlus, f.sideMinus]
+    return { id: f.id, plus, minus, h, locked: f.locked === true }
+  })
