@@ -49,6 +49,7 @@ import { moveStage } from '../stages/move/stage'
 import { keepKit, type Kit } from '../stages/open/kit'
 import { openStage } from '../stages/open/stage'
 import { keepOpening, keepRemarks, type Opening, type Remarks } from '../stages/open/opening'
+import { keepVibration, NO_VIBRATION, type Vibration } from '../stages/open/vibration'
 import { recordPlan, type PlanRecord } from '../stages/plan/plans'
 import { planStage } from '../stages/plan/stage'
 import { keepSetUp, settleSetUp, type SetUp } from '../stages/setUp/setUp'
@@ -61,6 +62,7 @@ interface Facts {
   readonly skips: Skips
   readonly opening: Opening
   readonly kit: Kit
+  readonly vibration: Vibration
   readonly safety: Safety
   readonly lookFacts: LookFacts
   readonly feetRounds: FeetRounds
@@ -77,6 +79,7 @@ const BLANK: Facts = {
   skips: NO_SKIPS,
   opening: null,
   kit: null,
+  vibration: NO_VIBRATION,
   safety: UNSAFE,
   lookFacts: NO_LOOKS,
   feetRounds: NO_FEET_ROUNDS,
@@ -98,6 +101,7 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
   const skips = keepSkips(now.skips, e)
   const opening = keepOpening(now.opening, e)
   const kit = keepKit(now.kit, e)
+  const vibration = keepVibration(now.vibration, e)
   const safety = keepSafety(now.safety, e)
   const lookFacts = keepLooks(now.lookFacts, e)
   const feetRounds = keepFeet(now.feetRounds, e)
@@ -113,6 +117,7 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
     skips,
     opening,
     kit,
+    vibration,
     safety,
     lookFacts,
     feetRounds,
@@ -133,6 +138,7 @@ export interface CoupledState {
   readonly skips: Skips
   readonly opening: Opening
   readonly kit: Kit
+  readonly vibration: Vibration
   readonly rpm: number
   readonly tolerance: SettledTolerance
   readonly coldTarget: ColdTarget
@@ -188,6 +194,7 @@ const outcomeOf = (
   else if (moves > 0 && latest.coupling === null) exceptions.push('moved-since')
   if (latest.trust === 'doubtful') exceptions.push('doubtful')
   if (asLeft && verdict === 'out') exceptions.push('out')
+  if (asLeft && verdict === 'edge') exceptions.push('edge')
   if (asLeft && verdict === 'unknown') exceptions.push('unknown')
   return { verdict, exceptions }
 }
@@ -217,6 +224,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     skips: facts.skips,
     opening,
     kit: facts.kit,
+    vibration: facts.vibration,
     rpm: opening?.payload.rpm ?? machine.rpm,
     tolerance,
     coldTarget: aim,

@@ -7,6 +7,7 @@ export type Role = (typeof ROLES)[number]
 const AT_THE_MACHINE: readonly EntryKind[] = [
   'job-opened',
   'tools-taken',
+  'vibration-noted',
   'safety-confirmed',
   'power-restored',
   'place-looked',

@@ -45,6 +45,15 @@ describe('what may be posted', () => {
         },
       },
       {
+        kind: 'vibration-noted',
+        payload: {
+          units: 'metric',
+          moment: 'before',
+          points: [{ at: 'movable-far', way: 'horizontal', value: 7.1 }],
+          words: 'loaded',
+        },
+      },
+      {
         kind: 'target-set',
         payload: {
           units: 'metric',

@@ -41,6 +41,7 @@ export const meaningOfClosing = (closing: Closing, outcome: Outcome, { words }: 
   if (closing) return plain('done', w.closedBy(closing.payload.signedBy))
   const [reason] = outcome.exceptions
   const mark = outcome.verdict === 'unknown' ? 'todo' : outcome.verdict
+  if (reason === 'edge') return plain('edge', w.needs[reason])
   if (reason) return plain(mark === 'in' || mark === 'edge' ? 'todo' : mark, w.needs[reason])
   return plain(mark, outcome.verdict === 'edge' ? w.edge : w.inBand)
 }

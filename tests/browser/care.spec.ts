@@ -51,8 +51,9 @@ test('keys reach each stage; after two sets agree Enter goes on', async ({ page 
     ['5', 'Level and run-out'],
     ['6', 'Rough-in'],
     ['7', 'Set up the dials'],
-    ['0', 'Move'],
-    ['b', 'As found, as left'],
+    ['9', 'Cold target'],
+    ['a', 'Move'],
+    ['c', 'As found, as left'],
   ] as const) {
     await page.keyboard.press('g')
     await page.keyboard.press(key)

@@ -11,6 +11,7 @@ const STAGES = [
   'Rough-in',
   'Set up',
   'As found',
+  'Cold target',
   'Plan',
   'Move',
   'Re-measure',
@@ -31,6 +32,8 @@ const overflow = (page: Page) =>
 
 for (const bay of ['bright', 'dim'] as const)
   test(`axe finds nothing serious on any view, ${bay} bay`, async ({ page }) => {
+    // A dozen and a half views, each read whole.
+    test.setTimeout(180_000)
     await page.addInitScript((b) => localStorage.setItem('hc.bay', b), bay)
     await page.emulateMedia({ reducedMotion: 'reduce' })
     for (const path of ['/', '/machines', '/machines/CP-11']) {

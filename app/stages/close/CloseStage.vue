@@ -28,6 +28,10 @@ const stillOpen = computed(() =>
   job.coupled && !closed.value ? openAtClose(job.coupled.looks, telling.value) : [],
 )
 const needsException = computed(() => outcome.value.exceptions.length > 0)
+/** Near the edge only: it may be better, and somebody says why it is good enough. */
+const reasonAsked = computed(() =>
+  outcome.value.exceptions.every((e) => e === 'edge') ? w.value.view.accepted : w.value.view.reason,
+)
 const lacksReason = computed(() => needsException.value && form.value.exception.trim() === '')
 const canSign = computed(
   () => form.value.signedBy.trim() !== '' && !lacksReason.value && session.authorId !== '',
@@ -80,6 +84,7 @@ onMounted(() => {
     "
   >
     <p v-for="line in stillOpen" :key="line" class="caution">{{ line }}</p>
+    <VibrationNote v-if="job.coupled" moment="after" />
     <template v-if="closed">
       <p>
         {{
@@ -93,11 +98,11 @@ onMounted(() => {
     </template>
     <form v-else class="question" @submit.prevent="sign">
       <label v-if="needsException"
-        ><span>{{ w.view.reason }}</span>
+        ><span>{{ reasonAsked }}</span>
         <el-input
           ref="reason"
           v-model="form.exception"
-          :aria-label="w.view.reason"
+          :aria-label="reasonAsked"
           type="textarea"
           :rows="2"
           maxlength="1000"

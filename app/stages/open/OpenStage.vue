@@ -137,6 +137,7 @@ const tickAll = () => change({ tools: tools.value.map((t) => t.id) })
       <li v-for="i in overdue" :key="i.id">{{ instrumentWords(i, true, telling) }}</li>
     </ul>
     <p v-if="overdue.length > 0">{{ w.view.overdueDetail }}</p>
+    <VibrationNote moment="before" />
     <el-button v-if="!closed" class="quiet-button" @click="tickAll">{{ w.view.all }}</el-button>
     <template #next>
       <el-button v-if="draft.touched && !closed" class="next-button" @click="log">{{ w.view.log }}</el-button>

@@ -1,3 +1,4 @@
+import type { UnitSystem } from '../../units/unitSystem'
 import type { ToolId } from '../../tools/toolsToTake'
 
 export const JOB_REASONS = ['planned', 'vibration', 'new-machine', 'moved', 'wear', 'other'] as const
@@ -20,7 +21,25 @@ export interface OpeningEntries {
     readonly instruments: readonly TakenInstrument[]
     readonly words: string
   }
+  /** Vibration before or after the work: a hint, judged by nobody. Velocity, in/s or mm/s. */
+  'vibration-noted': {
+    readonly units: UnitSystem
+    readonly moment: 'before' | 'after'
+    readonly points: readonly {
+      readonly at: VibrationPlace
+      readonly way: VibrationWay
+      readonly value: number
+    }[]
+    readonly words: string
+  }
 }
+
+/** Where vibration is noted: at the bearings, from the movable machine's outboard end on. */
+export const VIBRATION_PLACES = ['movable-far', 'movable-near', 'stationary-near', 'stationary-far'] as const
+export type VibrationPlace = (typeof VIBRATION_PLACES)[number]
+/** Up, across, along the shaft. */
+export const VIBRATION_WAYS = ['vertical', 'horizontal', 'axial'] as const
+export type VibrationWay = (typeof VIBRATION_WAYS)[number]
 
 /** An instrument as the stores had it when it was taken. */
 export interface TakenInstrument {

@@ -1,11 +1,13 @@
 import { overdueIn, type Kit } from '../../../core/stages/open/kit'
+import type { Vibration } from '../../../core/stages/open/vibration'
+import { vibrationWords } from '../../../shared/wording/vibration'
 import { instrumentWords } from '../../../shared/wording/open'
 import { QUIET, when } from '../blocks'
 import type { Common, Section } from '../section'
 
 /** Which machine, at which speed, why and for whom. */
-export const facts: Section<Common & { readonly kit?: Kit }> = (
-  { opening, kit, rpm },
+export const facts: Section<Common & { readonly kit?: Kit; readonly vibration?: Vibration }> = (
+  { opening, kit, vibration, rpm },
   { machine, personName, telling },
 ) => {
   const { words } = telling
@@ -46,6 +48,12 @@ export const facts: Section<Common & { readonly kit?: Kit }> = (
       kit.payload.instruments.map((i) => instrumentWords(i, overdue.includes(i), telling)).join('; '),
     ])
   }
+  const names = {
+    movable: machine.movableName.toLowerCase(),
+    stationary: machine.stationaryName.toLowerCase(),
+  }
+  const shaken = vibration ? vibrationWords(vibration, names, telling) : []
+  if (shaken.length > 0) rows.push([words.vibration.report, shaken.join(' ')])
   return [
     {
       table: { widths: [62, '*'], body: rows.map(([k, v]) => [{ text: k, color: QUIET }, v]) },

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { JOB_REASONS } from '../../../core/stages/open/entries'
-import { oneOf, rpm } from '../../calculation/fields'
+import { JOB_REASONS, VIBRATION_PLACES, VIBRATION_WAYS } from '../../../core/stages/open/entries'
+import { notNegative, oneOf, rpm, units } from '../../calculation/fields'
 import { defineKind } from '../../logbook/kind'
 import { TOOLS } from '../../../core/tools/toolsToTake'
 import { issue } from '../../issue'
@@ -33,6 +33,31 @@ export const openingKinds = {
           { error: issue('instruments-as-a-list') },
         )
         .max(40, { error: issue('at-most', 'instruments', 40) }),
+      words: text('note'),
+    }),
+  ),
+  'vibration-noted': defineKind(
+    'vibration-noted',
+    z.object({
+      units,
+      moment: oneOf('moment', ['before', 'after']),
+      points: z
+        .array(
+          z.object({
+            at: oneOf('place', VIBRATION_PLACES),
+            way: oneOf('way-of-vibration', VIBRATION_WAYS),
+            value: notNegative('vibration'),
+          }),
+          { error: issue('points-as-a-list') },
+        )
+        .min(1, { error: issue('points-as-a-list') })
+        .max(12, { error: issue('points-as-a-list') })
+        .superRefine((points, context) =>
+          points.forEach((p, i) => {
+            if (points.slice(0, i).some((o) => o.at === p.at && o.way === p.way))
+              context.addIssue({ code: 'custom', path: [i, 'at'], message: issue('one-figure-a-place') })
+          }),
+        ),
       words: text('note'),
     }),
   ),

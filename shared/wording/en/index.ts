@@ -30,6 +30,7 @@ import { tables } from './tables'
 import { typing } from './typing'
 import { targets } from './targets'
 import { verdicts } from './verdicts'
+import { vibration } from './vibration'
 import { working } from './working'
 
 /** The English words of the program, one file a subject. Another language is one folder more, of this type. */
@@ -67,6 +68,7 @@ export const en = {
   typing,
   targets,
   verdicts,
+  vibration,
   working,
 }
 

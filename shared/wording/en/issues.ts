@@ -185,6 +185,7 @@ export const issues = {
   'feet-on-the-wrong-side': () =>
     'These feet would stand on the other side of the coupling. Check the sign of the distance.',
   'heat-or-rise': () => 'Give how this pair warms up, or its rise: one of the two.',
+  'points-as-a-list': () => 'Give one to twelve points, each with its place, its way and its figure.',
   'iso-time': () => 'Give the time as an ISO date and time.',
   'most-readings-a-dial': () => 'Give at most 72 readings for each dial.',
   'name-the-foot-pair': () => 'Name the foot pair.',

@@ -4,6 +4,7 @@ import type { EntryKind } from '../../../core/logbook/entry'
 export const kinds = {
   'job-opened': 'The opening',
   'tools-taken': 'What is taken along',
+  'vibration-noted': 'The vibration noted',
   'safety-confirmed': 'A safety confirmation',
   'power-restored': 'The return of power',
   'lockout-waived': 'The reason why no lockout is needed',

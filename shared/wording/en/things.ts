@@ -310,5 +310,8 @@ export const things = {
   why: 'why, in a few words',
   'why-corrected': 'why it is corrected',
   job: 'the job',
+  moment: 'when it was noted',
+  vibration: 'the vibration',
+  'way-of-vibration': 'the way it shakes',
   'zero-group': 'the zero group',
 } as const

@@ -1,0 +1,59 @@
+import { expect, Job, test } from './job'
+
+test('a cold target from how the gear unit warms up: judged from it, planned to it, printed, kept for next time', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  const job = new Job(page)
+  const tag = await job.measured()
+  await job.stage('Cold target').click()
+  await expect(job.meaning).toContainText('nobody gave a cold target')
+  const gear = page.getByRole('region', { name: 'gear unit' })
+  await gear.getByLabel('Base to shaft centre').first().fill('18')
+  await expect(gear.getByText('Give this one too').first()).toBeVisible()
+  await gear
+    .getByLabel(/^Running/)
+    .first()
+    .fill('150')
+  await gear.getByRole('button', { name: 'Same at both ends' }).click()
+  await expect(job.meaning).toContainText('Set the motor 8.7 mil high, cold.')
+  await page.getByLabel('Where it comes from').fill('survey of the running mill')
+
+  // What is typed outlives a reload, and means the same in millimetres.
+  await page.reload()
+  await job.stage('Cold target').click()
+  await page.getByText('mm', { exact: true }).first().click()
+  await expect(job.meaning).toContainText('0.221 mm high')
+  await page.getByText('mil', { exact: true }).first().click()
+  await job.next('Take this as the cold target')
+  await expect(job.stage('Cold target')).toContainText('Set 8.7 mil high')
+
+  // The same readings, counted from the target: found, and how far off it.
+  await job.stage('As found').click()
+  await expect(page.getByRole('columnheader', { name: 'off target' })).toBeVisible()
+  await expect(job.meaning).toContainText('of the cold target')
+  await expect(page.getByText(/Cold target .*survey of the running mill/).first()).toBeVisible()
+
+  await job.stage('Plan').click()
+  await expect(page.getByText('cold target', { exact: true }).first()).toBeVisible()
+  await expect(page.getByText(/\d+ % in band/).first()).toBeVisible()
+  await expect(page.getByText(/Times are starting values/)).toBeVisible()
+  await expect(page.getByText(/left toward 3/).first()).toBeVisible()
+
+  await job.stage('Close').click()
+  await page.getByRole('button', { name: 'Note vibration after' }).click()
+  await page.getByLabel('motor, outboard, horizontal').fill('0.28')
+  await page.getByRole('button', { name: 'Note it' }).click()
+  await expect(page.getByText('Vibration after: 0.280 in/s at most')).toBeVisible()
+  await expect(page.getByText('counted from the cold target')).toBeVisible()
+  await page.getByLabel('Reason for closing it like this').fill('production wants it back')
+  await page.getByLabel('Signature name').fill('N. Vale')
+  await job.next('Sign and close')
+  await expect(job.meaning).toContainText('Closed and signed')
+
+  // The register has learned it: the next job starts with it.
+  const machine = (await (await page.request.get(`/api/machines/${tag}`)).json()) as {
+    machine: { target: { source: string } }
+  }
+  expect(machine.machine.target.source).toBe('survey of the running mill')
+})
