@@ -71,6 +71,7 @@ export const usePlanChoice = () => {
       : null,
   )
 
+  const drawnPacks = computed(() => (drawn.value ? packedMoves(drawn.value, lifts.value) : null))
   const packed = computed(() => (choice.value ? packedMoves(choice.value, lifts.value) : null))
 
   const nearest = (foot: string, plane: Plane, wanted: number): number =>
@@ -98,6 +99,7 @@ export const usePlanChoice = () => {
     pointed,
     drawn,
     drawnLine,
+    drawnPacks,
     doubt,
     chances,
     chance,

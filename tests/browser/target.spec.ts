@@ -40,6 +40,17 @@ test('a cold target from how the gear unit warms up: judged from it, planned to 
   await expect(page.getByText(/Times are starting values/)).toBeVisible()
   await expect(page.getByText(/left toward 3/).first()).toBeVisible()
 
+  // What goes under each foot, and the drawing that graph-paper people make by hand.
+  await page.getByText('packs', { exact: true }).click()
+  await expect(page.getByRole('region', { name: 'Inboard left' }).getByText('goes in').first()).toBeVisible()
+  await expect(page.getByText('From the shelf')).toBeVisible()
+  const [paper] = await Promise.all([
+    page.context().waitForEvent('page'),
+    page.getByRole('button', { name: 'Graph paper' }).click(),
+  ])
+  await expect(paper.getByText(/One division: .* in along the shafts/)).toBeVisible()
+  await paper.close()
+
   await job.stage('Close').click()
   await page.getByRole('button', { name: 'Note vibration after' }).click()
   await page.getByLabel('motor, outboard, horizontal').fill('0.28')

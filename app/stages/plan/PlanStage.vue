@@ -5,6 +5,10 @@ import { usualMinutes } from '~~/core/plan/usualTime'
 import { halfWidthAt } from '~~/core/stages/plan/odds'
 import { isBelieved } from '~~/core/stages/measure/measurement'
 import { fittingExaggeration } from '~~/shared/drawing/shaftLines'
+import { graphPaper } from '~~/shared/drawing/graphPaper'
+import { pickList, plannedPacks } from '~~/shared/stages/plan/packs'
+import { shimWords, sideWords } from '~~/shared/wording/directions'
+import { thickness } from '~~/shared/wording/figures'
 import { planWorking } from '~~/shared/stages/plan/working'
 import { machineNames } from '~~/shared/wording/headlines'
 import { oddsSource, percentOf, priceWords, roomLeft } from '~~/shared/wording/planOdds'
@@ -73,6 +77,36 @@ const chanceWords = (chance: number | null | undefined) =>
   chance == null ? '' : w.value.chance(percentOf(chance))
 const names = computed(() => machineNames(state.value))
 
+const shows = ref<'shafts' | 'packs'>('shafts')
+const packs = computed(() =>
+  plan.input.value && plan.drawnPacks.value
+    ? plannedPacks(plan.input.value.feet, plan.drawnPacks.value)
+    : null,
+)
+const picked = computed(() => (plan.drawnPacks.value ? pickList(plan.drawnPacks.value) : []))
+const t = (x: number) => thickness(x, session.units)
+/** The graph that people draw by hand, of the plan that is drawn, on a sheet of its own to print. */
+const openGraph = () => {
+  const [drawn, line] = [plan.drawn.value, plan.drawnLine.value]
+  if (!found.value || !drawn || !line) return
+  const g = w.value.graph
+  const svg = graphPaper({
+    title: g.title(job.machine?.tag ?? '', job.machine?.name ?? ''),
+    units: session.units,
+    feet: drawn.feet.map((f) => ({ ...f, name: telling.value.footNames(f.id) })),
+    found: found.value,
+    target: state.value.target,
+    predicted: line,
+    words: {
+      ...g,
+      views: telling.value.words.directions.views,
+      move: (f, plane) => (plane === 'v' ? shimWords(f.v, telling.value) : sideWords(f.h, telling.value)),
+    },
+  })
+  const url = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }))
+  window.open(url, '_blank', 'noopener')
+  setTimeout(() => URL.revokeObjectURL(url), 60_000)
+}
 const takeIt = () => {
   const changes = plan.changes(session.units)
   const { value: c } = choice
@@ -90,30 +124,56 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
 
 <template>
   <BoardFrame v-if="found && predicted && choice" :title="w.view.title" bare>
-    <ShaftView
-      v-for="plane in PLANES"
-      :key="plane"
-      :plane="plane"
-      :tolerance="state.tolerance"
-      :target="state.target"
-      :found="found"
-      :predicted="plan.drawnLine.value ?? predicted"
-      :doubt="plan.doubt.value ? (x) => halfWidthAt(plan.doubt.value!, plane, x) : undefined"
-      :feet="(plan.drawn.value ?? choice).feet"
-      :stationary-name="job.machine?.stationaryName ?? ''"
-      :exaggeration="exaggeration"
-      :step="plan.step"
-      :nearest="plan.nearest"
-      :locked="closed"
-      :telling="telling"
-      @move="plan.move"
-    />
-    <BoltRoom
-      v-if="plan.input.value"
-      :feet="roomLeft(plan.input.value, (plan.drawn.value ?? choice).feet)"
-      :telling="telling"
-    />
-    <p class="hint">{{ w.view.drag }}</p>
+    <div class="tools">
+      <ChoiceRow
+        v-model="shows"
+        :label="w.packs.shown"
+        on-dye
+        :options="[
+          { value: 'shafts', name: w.packs.shafts },
+          { value: 'packs', name: w.packs.packs },
+        ]"
+      />
+      <el-button link class="text-button on-dye" @click="openGraph">{{ w.graph.open }}</el-button>
+    </div>
+    <template v-if="shows === 'packs'">
+      <PackBoard
+        v-if="packs"
+        :packs="packs"
+        :foot-name="(pair) => capital(telling.footNames(pair))"
+        :movable-name="names.movable"
+        :far-name="farEnd(state.feet.movable, telling)"
+        :units="session.units"
+      />
+      <p v-else class="empty">{{ w.packs.cannot }}</p>
+      <p class="hint">{{ w.packs.order }}</p>
+    </template>
+    <template v-else>
+      <ShaftView
+        v-for="plane in PLANES"
+        :key="plane"
+        :plane="plane"
+        :tolerance="state.tolerance"
+        :target="state.target"
+        :found="found"
+        :predicted="plan.drawnLine.value ?? predicted"
+        :doubt="plan.doubt.value ? (x) => halfWidthAt(plan.doubt.value!, plane, x) : undefined"
+        :feet="(plan.drawn.value ?? choice).feet"
+        :stationary-name="job.machine?.stationaryName ?? ''"
+        :exaggeration="exaggeration"
+        :step="plan.step"
+        :nearest="plan.nearest"
+        :locked="closed"
+        :telling="telling"
+        @move="plan.move"
+      />
+      <BoltRoom
+        v-if="plan.input.value"
+        :feet="roomLeft(plan.input.value, (plan.drawn.value ?? choice).feet)"
+        :telling="telling"
+      />
+      <p class="hint">{{ w.view.drag }}</p>
+    </template>
   </BoardFrame>
   <BoardFrame v-else :title="w.view.title">
     <p class="empty">{{ waiting ? w.view.searching : w.view.waits }}</p>
@@ -179,6 +239,26 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
         {{ w.view.dragged }} {{ plan.chance.value === null ? '' : capital(chanceWords(plan.chance.value)) }}
       </p>
       <p v-else-if="choice.option === plan.suggested.value?.kind" class="muted">{{ w.suggested }}</p>
+    </div>
+    <div v-if="picked.length > 0">
+      <h3>{{ w.packs.pick }}</h3>
+      <p v-if="picked.some((l) => l.take > 0)" class="figure">
+        {{
+          picked
+            .filter((l) => l.take > 0)
+            .map((l) => w.packs.take(l.take, t(l.thickness)) + (l.peeled ? ` (${w.packs.peeled})` : ''))
+            .join(', ')
+        }}
+      </p>
+      <p v-if="picked.some((l) => l.back > 0)" class="muted">
+        {{ w.packs.back }}:
+        {{
+          picked
+            .filter((l) => l.back > 0)
+            .map((l) => w.packs.take(l.back, t(l.thickness)))
+            .join(', ')
+        }}
+      </p>
     </div>
     <ul v-if="result && !result.feasible && result.blocked.length" class="blocked">
       <li v-for="b in result.blocked" :key="`${b.machine}${b.id}${b.plane}`">
@@ -267,6 +347,15 @@ h3 {
 }
 .source {
   font-size: 13px;
+}
+.tools {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  margin-bottom: 6px;
+}
+.on-dye {
+  color: var(--scribe);
 }
 .blocked {
   margin: 0;
