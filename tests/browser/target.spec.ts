@@ -1,3 +1,4 @@
+import { LOW_MOTOR } from '../support/entries'
 import { expect, Job, test } from './job'
 
 test('a cold target from how the gear unit warms up: judged from it, planned to it, printed, kept for next time', async ({
@@ -63,8 +64,29 @@ test('a cold target from how the gear unit warms up: judged from it, planned to 
   await expect(job.meaning).toContainText('Closed and signed')
 
   // The register has learned it: the next job starts with it.
-  const machine = (await (await page.request.get(`/api/machines/${tag}`)).json()) as {
-    machine: { target: { source: string } }
+  const source = async () => {
+    const answer = await page.request.get(`/api/machines/${tag}`)
+    const { machine } = (await answer.json()) as { machine: { target?: { source: string } } }
+    return machine.target?.source
   }
-  expect(machine.machine.target.source).toBe('survey of the running mill')
+  await expect.poll(source).toBe('survey of the running mill')
+})
+
+test('moves that do not help: rounds side by side, and where to look instead', async ({ page }) => {
+  const job = new Job(page)
+  const push = {
+    kind: 'move-made' as const,
+    payload: {
+      units: 'inch' as const,
+      changes: [],
+      side: [{ machine: 'movable' as const, pair: 'inboard', moved: 0.5 }],
+      remark: '',
+    },
+  }
+  await job.prepared([LOW_MOTOR, LOW_MOTOR, push, LOW_MOTOR, push, LOW_MOTOR])
+  await job.stage('Re-measure').click()
+  await expect(page.getByText('You are chasing: the last 2 moves did not make it better.')).toBeVisible()
+  await expect(page.getByText(/The last readings were not repeated/)).toBeVisible()
+  await expect(page.getByText(/Nobody looked whether a pipe or duct pulls/)).toBeVisible()
+  await expect(page.getByRole('columnheader', { name: 'after 2' })).toBeVisible()
 })

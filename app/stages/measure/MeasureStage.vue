@@ -263,6 +263,7 @@ const turnNote = computed(() =>
     <TrustTable v-if="measurement" :measurement="measurement" />
     <p v-if="measurement?.play">{{ playWords(measurement, telling) }}</p>
     <AchievedNote v-if="lastMove" :move="lastMove" />
+    <RoundsNote v-if="stage === 're-measure' && state.moves.length > 0" :state="state" />
     <p v-if="taking && reads === 'dials' && read.blank && !measurement?.sets.length" class="muted">
       {{ telling.words.safety.turning }}
     </p>

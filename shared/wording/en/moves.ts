@@ -1,3 +1,4 @@
+import type { Upstream } from '../../../core/stages/measure/chase'
 import type { AchievedCause } from '../../../core/coupling/achieved'
 
 export const moves = {
@@ -14,6 +15,35 @@ export const moves = {
     'part-only': 'Only part of the move arrived. Look for feet that spring back or bolts not slackened.',
     differs: 'It moved otherwise than it was made. Look for a soft foot, a shift on tightening, or strain.',
   } satisfies Record<AchievedCause, string>,
+  rounds: {
+    title: 'Round by round',
+    asFound: 'found',
+    after: (n: number) => `after ${n}`,
+    ofLimit: (percent: number) => `${percent} %`,
+    share: 'worst, of its limit',
+  },
+  chase: {
+    headline: (n: number) => `You are chasing: the last ${n} moves did not make it better.`,
+    stop: 'Stop moving it and look upstream:',
+    nothing:
+      'Nothing upstream stands out in this job. Read the set-up again with fresh eyes: bracket, distances, signs.',
+    upstream: {
+      'feet-unread':
+        'The feet were not checked, or not since they were filled: a rocking foot moves the shaft at every tightening.',
+      'feet-out': 'The feet are not at rest: cure them before another shim.',
+      'pipe-unread':
+        'Nobody looked whether a pipe or duct pulls: a dial at the coupling while its bolts are loosened.',
+      'pipe-pulls': 'The pipe pulls at the machine. What you move, it pulls back.',
+      'missed-zero': 'The dials did not come back to zero: something in the bracket slips.',
+      'not-repeated':
+        'The last readings were not repeated: you may be following the reading, not the machine.',
+      'runout-unread': 'One shaft stands still and its run-out was not measured: it is in every reading.',
+      'runout-out': 'A hub runs out of true more than it may.',
+      'rough-in-out':
+        'The hubs were still outside the rough-in: a strained coupling bends the shafts under the dials.',
+      'moves-differ': 'Moves did not come out as they were made: shims, bolts and jacking screws first.',
+    } satisfies Record<Upstream, string>,
+  },
   carriedAlong: 'Nothing was done in this plane; what it moved came along with the other.',
   strayed: 'What was made is not what was planned.',
   count: (n: number) => (n === 1 ? 'One move made' : `${n} moves made`),

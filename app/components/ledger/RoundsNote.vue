@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import type { CoupledState } from '~~/core/jobs/coupled'
+import { chaseIn, roundShares } from '~~/core/stages/measure/chase'
+import { quantityName } from '~~/shared/wording/quantities'
+
+/** Rounds side by side, and whether one is chasing: where to look instead of moving it again. */
+const props = defineProps<{ state: CoupledState }>()
+const telling = useTelling()
+const w = computed(() => telling.value.words.moves)
+/** As found and the last rounds: what a narrow ledger holds. */
+const SHOWN = 2
+const rounds = computed(() => {
+  const { measurements, tolerance, target } = props.state
+  const shares = roundShares(measurements, tolerance, target)
+  return measurements
+    .map((m, i) => ({ i, judgement: m.judgement, share: shares[i] ?? null }))
+    .filter((r) => r.judgement !== null)
+    .filter((r, at, all) => at === 0 || at >= all.length - SHOWN)
+})
+const quantities = computed(() => rounds.value[0]?.judgement?.quantities ?? [])
+const valueOf = (round: (typeof rounds.value)[number], name: string) =>
+  round.judgement?.quantities.find((q) => q.name === name)
+const chase = computed(() => chaseIn(props.state))
+</script>
+
+<template>
+  <div v-if="chase" class="chase" role="alert">
+    <p>
+      <strong>{{ w.chase.headline(chase.vain) }}</strong>
+    </p>
+    <template v-if="chase.upstream.length > 0">
+      <p>{{ w.chase.stop }}</p>
+      <ul>
+        <li v-for="u in chase.upstream" :key="u">{{ w.chase.upstream[u] }}</li>
+      </ul>
+    </template>
+    <p v-else>{{ w.chase.nothing }}</p>
+  </div>
+  <div v-if="rounds.length > 1">
+    <h3>{{ w.rounds.title }}</h3>
+    <FigureTable :head="['', ...rounds.map((r) => (r.i === 0 ? w.rounds.asFound : w.rounds.after(r.i)))]">
+      <tr v-for="q in quantities" :key="q.name">
+        <td>{{ quantityName(q.name, telling) }}</td>
+        <td v-for="r in rounds" :key="r.i">
+          <SignedFigure
+            :quantity="q"
+            :value="valueOf(r, q.name)?.value ?? null"
+            :verdict="valueOf(r, q.name)?.verdict"
+          />
+        </td>
+      </tr>
+      <tr>
+        <td class="muted">{{ w.rounds.share }}</td>
+        <td v-for="r in rounds" :key="r.i" class="figure">
+          {{ r.share === null ? '–' : w.rounds.ofLimit(Math.round(r.share * 100)) }}
+        </td>
+      </tr>
+    </FigureTable>
+  </div>
+</template>
+
+<style scoped>
+.chase {
+  border-left: 3px solid var(--edge);
+  padding-left: 12px;
+}
+h3 {
+  font-size: 16px;
+  margin-bottom: 4px;
+}
+ul {
+  margin: 4px 0 0;
+  padding-left: 18px;
+}
+li + li {
+  margin-top: 4px;
+}
+</style>
