@@ -102,7 +102,8 @@ th {
   color: var(--muted);
   padding: 4px 8px 4px 0;
 }
-td {
+td,
+thead th + th {
   padding: 4px 0 4px 8px;
 }
 label span {

@@ -1,4 +1,4 @@
-import { tryTarget } from '~~/core/stages/target/target'
+import { sameTarget, tryTarget } from '~~/core/stages/target/target'
 import {
   blankTarget,
   growingPairs,
@@ -19,9 +19,9 @@ export const useTargetForm = () => {
   /** A board opens with the target in force, so that one figure of it can be put right. */
   const opening = (): TargetTexts => {
     const { payload } = inForce.value
-    return payload
-      ? textsOfTarget(payload, session.units, pairs.value)
-      : blankTarget(session.units, pairs.value)
+    if (payload) return textsOfTarget(payload, session.units, pairs.value)
+    const blank = blankTarget(session.units, pairs.value)
+    return state.value.closing ? { ...blank, way: 'none' } : blank
   }
   const { draft: form } = useDraft<TargetTexts>('target', opening)
   useUnitsOfDraft(form, nameTargetUnits)
@@ -32,10 +32,7 @@ export const useTargetForm = () => {
   const typed = computed(() => (read.value.payload ? tryTarget(read.value.payload) : null))
   /** Whether what stands in the boxes says something else than what is in force. */
   const changed = computed(() => {
-    const { payload } = read.value
-    if (!payload) return false
-    const now = inForce.value.payload
-    return !now || JSON.stringify(form.value) !== JSON.stringify(opening())
+    return typed.value !== null && !sameTarget(typed.value, inForce.value)
   })
   /** What is drawn and told: what is being typed, else what is in force. */
   const shown = computed(() => (changed.value && typed.value ? typed.value : inForce.value))

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { CoupledState } from '~~/core/jobs/coupled'
-import { chaseIn, roundShares } from '~~/core/stages/measure/chase'
+import { roundShares } from '~~/core/stages/measure/chase'
 import { quantityName } from '~~/shared/wording/quantities'
 
-/** Rounds side by side, and whether one is chasing: where to look instead of moving it again. */
+/** Rounds side by side: each judged quantity as found and after the last moves. */
 const props = defineProps<{ state: CoupledState }>()
 const telling = useTelling()
 const w = computed(() => telling.value.words.moves)
@@ -20,23 +20,10 @@ const rounds = computed(() => {
 const quantities = computed(() => rounds.value[0]?.judgement?.quantities ?? [])
 const valueOf = (round: (typeof rounds.value)[number], name: string) =>
   round.judgement?.quantities.find((q) => q.name === name)
-const chase = computed(() => chaseIn(props.state))
 </script>
 
 <template>
-  <div v-if="chase" class="chase" role="alert">
-    <p>
-      <strong>{{ w.chase.headline(chase.vain) }}</strong>
-    </p>
-    <template v-if="chase.upstream.length > 0">
-      <p>{{ w.chase.stop }}</p>
-      <ul>
-        <li v-for="u in chase.upstream" :key="u">{{ w.chase.upstream[u] }}</li>
-      </ul>
-    </template>
-    <p v-else>{{ w.chase.nothing }}</p>
-  </div>
-  <div v-if="rounds.length > 1">
+  <div v-if="rounds.length > 1" class="rounds">
     <h3>{{ w.rounds.title }}</h3>
     <FigureTable :head="['', ...rounds.map((r) => (r.i === 0 ? w.rounds.asFound : w.rounds.after(r.i)))]">
       <tr v-for="q in quantities" :key="q.name">
@@ -60,19 +47,13 @@ const chase = computed(() => chaseIn(props.state))
 </template>
 
 <style scoped>
-.chase {
-  border-left: 3px solid var(--edge);
-  padding-left: 12px;
+/* Three rounds side by side in a narrow ledger. */
+.rounds :deep(.signed .figure),
+.rounds :deep(td.figure) {
+  font-size: 14px;
 }
 h3 {
   font-size: 16px;
   margin-bottom: 4px;
-}
-ul {
-  margin: 4px 0 0;
-  padding-left: 18px;
-}
-li + li {
-  margin-top: 4px;
 }
 </style>

@@ -254,6 +254,7 @@ const turnNote = computed(() =>
   </BoardFrame>
 
   <LedgerFrame ref="ledger" :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
+    <ChaseNote v-if="stage === 're-measure'" :state="state" />
     <JudgementTable
       v-if="measurement?.judgement && measurement.trust !== 'doubtful'"
       :judgement="measurement.judgement"

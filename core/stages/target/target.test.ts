@@ -5,7 +5,7 @@ import { TEST_MACHINE, TestJob } from '../../jobs/testJob'
 import { judge } from '../../judge/judge'
 import { settleTolerance } from '../../judge/tolerance'
 import type { FootRise, TargetPayload } from './entries'
-import { amountsToNothing, coldTarget, tryTarget } from './target'
+import { amountsToNothing, coldTarget, sameTarget, tryTarget } from './target'
 
 const MIL = 0.0254
 const hot = (pair: string, x: number, running: number, height = 400): FootRise => ({
@@ -83,6 +83,18 @@ describe('a cold target', () => {
     expect(amountsToNothing(tryTarget(hair), LIMITS)).toBe(true)
     const more = growth([], [typed('c', 300, 0.007), typed('d', 900, 0.007)])
     expect(amountsToNothing(tryTarget(more), LIMITS)).toBe(false)
+  })
+
+  it('is told from another by what it says, not by the units it was typed in', () => {
+    const metric = tryTarget({ ...LOW, units: 'metric', given: { way: 'line', line: { offset: { v: -6 * MIL, h: 0 }, slope: { v: 0, h: 0 } } } }) // prettier-ignore
+    expect(sameTarget(metric, tryTarget(LOW))).toBe(true)
+    expect(sameTarget(metric, tryTarget({ ...LOW, source: 'sheet 8' }))).toBe(false)
+    expect(sameTarget(metric, tryTarget({ ...LOW, given: { way: 'none' } }))).toBe(false)
+    // Both machines hotter by as much: the line is the same, the target isn't.
+    const both = (t: number) =>
+      tryTarget(growth([hot('a', -300, t), hot('b', -800, t)], [hot('c', 300, t), hot('d', 900, t)]))
+    expect(sameTarget(both(60), both(60))).toBe(true)
+    expect(sameTarget(both(60), both(70))).toBe(false)
   })
 
   it('is the register’s until the job says otherwise, and straight where the job says so', () => {

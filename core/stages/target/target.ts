@@ -86,6 +86,31 @@ export const tryTarget = (payload: TargetPayload): ColdTarget => settle(payload,
 export const coldTarget = (machine: CoupledMachine, said: LogEntry<'target-set'> | null): ColdTarget =>
   said ? targetOfEntry(said) : machine.target ? targetOfRegister(machine.target) : NO_TARGET
 
+/** A micrometre on the shaft is a thousandth of what anybody types. */
+const SAME = { small: 1e-6, lean: 1e-9 } as const
+
+/** Whether two targets say the same: given the same way, from the same source, with the same rises and line. */
+export const sameTarget = (a: ColdTarget, b: ColdTarget): boolean => {
+  if (a.payload?.given.way !== b.payload?.given.way || a.payload?.source !== b.payload?.source) return false
+  const near = (x: number | null | undefined, y: number | null | undefined, within: number) =>
+    Math.abs((x ?? 0) - (y ?? 0)) <= within
+  const rises = ({ growth }: ColdTarget) =>
+    (growth?.machines ?? []).flatMap((m) => m.feet.map((f) => ({ key: `${m.role}.${f.id}`, rise: f.rise })))
+  const [ra, rb] = [rises(a), rises(b)]
+  return (
+    (['v', 'h'] as const).every(
+      (p) =>
+        near(a.line.offset[p], b.line.offset[p], SAME.small) &&
+        near(a.line.slope[p], b.line.slope[p], SAME.lean),
+    ) &&
+    ra.length === rb.length &&
+    ra.every(({ key, rise }) => {
+      const other = rb.find((r) => r.key === key)?.rise
+      return other !== undefined && near(rise.v, other.v, SAME.small) && near(rise.h, other.h, SAME.small)
+    })
+  )
+}
+
 /** Least share of a limit that is worth setting a machine off for. */
 const WORTH_IT = 0.05
 

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import type { CoupledState } from '~~/core/jobs/coupled'
+import { chaseIn } from '~~/core/stages/measure/chase'
+
+/** Moves that do not help are said, with what upstream was passed over or found wrong. */
+const props = defineProps<{ state: CoupledState }>()
+const telling = useTelling()
+const w = computed(() => telling.value.words.moves)
+const chase = computed(() => chaseIn(props.state))
+</script>
+
+<template>
+  <div v-if="chase" class="chase" role="alert">
+    <p>
+      <strong>{{ w.chase.headline(chase.vain) }}</strong>
+    </p>
+    <template v-if="chase.upstream.length > 0">
+      <p>{{ w.chase.stop }}</p>
+      <ul>
+        <li v-for="u in chase.upstream" :key="u">{{ w.chase.upstream[u] }}</li>
+      </ul>
+    </template>
+    <p v-else>{{ w.chase.nothing }}</p>
+  </div>
+</template>
+
+<style scoped>
+.chase {
+  border-left: 3px solid var(--edge);
+  padding-left: 12px;
+}
+ul {
+  margin: 4px 0 0;
+  padding-left: 18px;
+}
+li + li {
+  margin-top: 4px;
+}
+</style>
