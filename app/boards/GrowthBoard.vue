@@ -194,7 +194,7 @@ h3 {
   display: flex;
   flex-wrap: wrap;
   justify-content: space-between;
-  align-items: baseline;
+  align-items: center;
   gap: 4px 10px;
   color: #fff;
   font-size: 16px;

@@ -176,6 +176,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await roughing.turnHub('movable', 'rim', [0, 1.1, 2.2, 2.9, 2.4, 1.5, 0.3, -0.4])
   await roughing.turnHub('movable', 'shaft', [0, 0.1, 0.3, 0.3, 0.2, 0.2, 0, -0.1])
   await roughing.feelHubs(0.12)
+  await roughing.write(HOT_GEAR_UNIT)
 
   const rocking = on('PR-02', 'PR-02 open', day, at(0, 1), line(-38, 20, 0.9, -0.7))
   await rocking.open({ reason: 'moved', rpm: 1470, customer: '', note: 'Motor back from rewinding.' })
@@ -191,6 +192,29 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await writeBelts(knex, { day, night, lead }, at)
 }
 
+const warm = (pair: string, x: number, height: number, running: number) => ({
+  pair,
+  x,
+  heat: { material: 'cast-iron' as const, alpha: null, height, cold: 68, running },
+  rise: null,
+  side: 0,
+})
+/** The gear unit runs warm, most at its coupling end; the motor little. */
+const HOT_GEAR_UNIT: EntryBody = {
+  kind: 'target-set',
+  payload: {
+    units: 'inch',
+    given: {
+      way: 'growth',
+      machines: [
+        { machine: 'stationary', feet: [warm('outboard', -30, 15.5, 138), warm('inboard', -13, 15.5, 151)] },
+        { machine: 'movable', feet: [warm('inboard', 12, 14, 104), warm('outboard', 34.5, 14, 98)] },
+      ],
+    },
+    source: 'heat survey of the clay hall',
+    learned: null,
+  },
+}
 const gaps = (p1: number, p2: number, g12: number, g6: number): EntryBody => ({
   kind: 'sheaves-read',
   payload: {

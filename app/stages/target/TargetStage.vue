@@ -33,13 +33,14 @@ const meaning = computed(() => {
   return changed.value ? { ...told, mark: 'todo' as const } : told
 })
 const drawn = computed(() => drawGrowth(pairs.value, shown.value.growth, shown.value.line))
+const riseWords = (rise: number) => {
+  const by = figure(Math.abs(rise), 'displacement', session.units, { unit: true })
+  return rise === 0 ? v.value.stays : rise > 0 ? v.value.rises(by) : v.value.sinks(by)
+}
 const rises = computed(() =>
   Object.fromEntries(
     (shown.value.growth?.machines ?? []).flatMap((m) =>
-      m.feet.map((f) => [
-        pairKey({ machine: m.role, id: f.id }),
-        v.value.rises(figure(f.rise.v, 'displacement', session.units, { unit: true, sign: true })),
-      ]),
+      m.feet.map((f) => [pairKey({ machine: m.role, id: f.id }), riseWords(f.rise.v)]),
     ),
   ),
 )
