@@ -43,6 +43,7 @@ import { makeSafe } from '../stages/makeSafe/stage'
 import type { Measurement } from '../stages/measure/measurement'
 import { keepRounds, NO_ROUNDS, type Round, type Rounds } from '../stages/measure/rounds'
 import { asFound, reMeasure } from '../stages/measure/stage'
+import { moveEvidence } from '../stages/move/evidence'
 import { footworkOf, type FeetOf } from '../stages/move/footwork'
 import type { MoveRecord } from '../stages/move/moves'
 import { moveStage } from '../stages/move/stage'
@@ -208,7 +209,18 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const setUp = facts.setUp && settleSetUp(facts.setUp)
   const feet = setUp ? feetOf(setUp, machine) : untapedFeet(machine)
   const start = atStart(packsAsFound(machine, facts.lookFacts.shims))
-  const { measurements, walked, moves } = walkRounds(machine, rounds, tolerance, target, feet, setUp, start)
+  const looks = checkLooks(machine, facts.lookFacts)
+  const feetCheck = checkFeet(machine, facts.feetRounds)
+  const { measurements, walked, moves } = walkRounds(
+    machine,
+    rounds,
+    tolerance,
+    target,
+    feet,
+    setUp,
+    start,
+    moveEvidence(feetCheck, looks),
+  )
   const latest = measurements[measurements.length - 1] as Measurement
   const current = rounds[rounds.length - 1] as Round
   const packs = filledPacks(walked[walked.length - 1] ?? start, current)
@@ -230,8 +242,8 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     coldTarget: aim,
     target,
     safety: facts.safety,
-    looks: checkLooks(machine, facts.lookFacts),
-    feetCheck: checkFeet(machine, facts.feetRounds),
+    looks,
+    feetCheck,
     levels: checkLevels(facts.levelFacts),
     runouts: checkRunouts(facts.runoutFacts, opening?.payload.rpm ?? machine.rpm),
     roughIn,

@@ -6,6 +6,7 @@ import type { PairPacks } from '../register/pair'
 import { measureRound, type Measurement, type NotedSet } from '../stages/measure/measurement'
 import { readSet } from '../stages/measure/readingSet'
 import type { Round, Rounds, TakenSet } from '../stages/measure/rounds'
+import type { MoveEvidence } from '../stages/move/evidence'
 import { doFootwork, footworkOf, type FeetOf } from '../stages/move/footwork'
 import { recordMove, type MoveRecord } from '../stages/move/moves'
 import { settleSetUp, type SetUp } from '../stages/setUp/setUp'
@@ -65,6 +66,7 @@ const afterMove = remember(
     after: Measurement,
     feet: FeetOf,
     setUp: SetUp | typeof NOT_SET_UP,
+    evidence: MoveEvidence,
   ): Walked => {
     const { move, plan } = round
     const packs = filledPacks(walked, round)
@@ -81,6 +83,7 @@ const afterMove = remember(
       before,
       after,
       setUp: 'entry' in setUp ? setUp : null,
+      evidence,
     })
     return { packs: footwork.packs, predicted: record.predicted, record }
   },
@@ -109,8 +112,9 @@ export const walkRounds = (
   feet: FeetOf,
   setUp: SetUp | null,
   start: Walked,
+  evidence: MoveEvidence,
 ): Walk => {
-  const by = [tolerance, target, feet, setUp ?? NOT_SET_UP, start]
+  const by = [tolerance, target, feet, setUp ?? NOT_SET_UP, start, evidence]
   const last = lastWalk.get(machine)
   const alike = last && by.every((x, i) => x === last.by[i]) ? last : null
   let same = 0
@@ -130,6 +134,7 @@ export const walkRounds = (
       measurements[i + 1] as Measurement,
       feet,
       setUp ?? NOT_SET_UP,
+      evidence,
     )
     walked.push(here)
     if (here.record) moves.push(here.record)

@@ -7,6 +7,7 @@ import { doubtOfMove, doubtOfSd, typicalSd, type ChangeDoubt } from '../../uncer
 import type { Measurement } from '../measure/measurement'
 import { readRound } from '../plan/odds'
 import type { SetUp } from '../setUp/setUp'
+import type { MoveEvidence } from './evidence'
 import type { Footwork } from './footwork'
 
 /** A move as it was made, beside the plan it came from and what the next measurement says of it. */
@@ -52,10 +53,17 @@ const sameMoves = (a: Footwork, b: Footwork, plane: Plane): boolean =>
  * out in one plane is not blamed for the other.
  */
 const compared = remember(
-  (made: Footwork, before: Measurement, after: Measurement, setUp: SetUp): readonly AchievedPlane[] | null =>
+  (
+    made: Footwork,
+    before: Measurement,
+    after: Measurement,
+    setUp: SetUp,
+    evidence: MoveEvidence,
+  ): readonly AchievedPlane[] | null =>
     before.coupling && after.coupling
       ? compareAchieved(before.coupling, after.coupling, made.change, setUp.feet, {
           doubt: doubtOf(made, before, after, setUp),
+          ...evidence,
         })
       : null,
 )
@@ -69,9 +77,10 @@ export const recordMove = (given: {
   readonly before: Measurement
   readonly after: Measurement
   readonly setUp: SetUp | null
+  readonly evidence: MoveEvidence
 }): MoveRecord => {
-  const { entry, planned, footwork, from, before, after, setUp } = given
-  const planes = setUp ? compared(footwork, before, after, setUp) : null
+  const { entry, planned, footwork, from, before, after, setUp, evidence } = given
+  const planes = setUp ? compared(footwork, before, after, setUp, evidence) : null
   return {
     entry,
     planned,
