@@ -45,6 +45,11 @@ export const usePlanChoice = () => {
   )
   /** A plan that is pointed at is drawn in place of the one in hand. */
   const pointed = shallowRef<MovePlan | null>(null)
+  const point = (plan: MovePlan | null) => {
+    pointed.value = plan
+  }
+  // A plan for other readings is not pointed at any more.
+  watch(result, () => (pointed.value = null))
   const drawn = computed(() => (pointed.value ? choiceOf(pointed.value) : choice.value))
   const drawnLine = computed(() =>
     input.value && drawn.value ? predictedLine(input.value, drawn.value) : null,
@@ -96,7 +101,7 @@ export const usePlanChoice = () => {
     suggested,
     choice,
     predicted,
-    pointed,
+    point,
     drawn,
     drawnLine,
     drawnPacks,

@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import { PLANES } from '~~/core/frame/planes'
 import { pricesOf } from '~~/core/plan/price'
-import { usualMinutes } from '~~/core/plan/usualTime'
 import { halfWidthAt } from '~~/core/stages/plan/odds'
 import { isBelieved } from '~~/core/stages/measure/measurement'
 import { fittingExaggeration } from '~~/shared/drawing/shaftLines'
 import { graphPaper } from '~~/shared/drawing/graphPaper'
 import { pickList, plannedPacks } from '~~/shared/stages/plan/packs'
 import { shimWords, sideWords } from '~~/shared/wording/directions'
-import { thickness } from '~~/shared/wording/figures'
 import { planWorking } from '~~/shared/stages/plan/working'
 import { machineNames } from '~~/shared/wording/headlines'
-import { oddsSource, percentOf, priceWords, roomLeft } from '~~/shared/wording/planOdds'
+import { oddsSource, priceWords, roomLeft } from '~~/shared/wording/planOdds'
 import { capital } from '~~/shared/wording/telling'
-import { blockedWords, handlingWords, liftWords, meaningOfPlan } from '~~/shared/wording/plans'
+import { blockedWords, meaningOfPlan } from '~~/shared/wording/plans'
 import { farEnd } from '~~/shared/wording/readings'
 import { toleranceSource } from '~~/shared/wording/tolerances'
+import PickList from './PickList.vue'
+import PlanWays from './PlanWays.vue'
 
 const job = useJob()
 const session = useSession()
@@ -73,8 +73,6 @@ const exaggeration = computed(() =>
       })
     : 1,
 )
-const chanceWords = (chance: number | null | undefined) =>
-  chance == null ? '' : w.value.chance(percentOf(chance))
 const names = computed(() => machineNames(state.value))
 
 const shows = ref<'shafts' | 'packs'>('shafts')
@@ -84,7 +82,6 @@ const packs = computed(() =>
     : null,
 )
 const picked = computed(() => (plan.drawnPacks.value ? pickList(plan.drawnPacks.value) : []))
-const t = (x: number) => thickness(x, session.units)
 /** The graph that people draw by hand, of the plan that is drawn, on a sheet of its own to print. */
 const openGraph = () => {
   const [drawn, line] = [plan.drawn.value, plan.drawnLine.value]
@@ -201,65 +198,8 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
         <el-button class="quiet-button" @click="search.again()">{{ w.view.searchAgain }}</el-button>
       </template>
     </div>
-    <div v-if="result && choice" class="ways">
-      <h3>{{ w.view.ways }}</h3>
-      <el-button
-        v-if="now?.verdict === 'in' || choice.option === 'nothing'"
-        class="way"
-        :class="{ on: choice.option === 'nothing' }"
-        :aria-pressed="choice.option === 'nothing'"
-        @click="plan.take(null)"
-      >
-        <span class="name">{{ w.names.nothing }}</span>
-        <span class="muted">{{ w.noShims }}</span>
-        <span class="muted verdict"
-          ><VerdictMark :mark="now?.verdict ?? 'unknown'" /> {{ chanceWords(plan.advice.value?.now) }}</span
-        >
-      </el-button>
-      <el-button
-        v-for="p in result.plans"
-        :key="p.kind"
-        class="way"
-        :class="{ on: choice.option === p.kind }"
-        :aria-pressed="choice.option === p.kind"
-        @click="plan.take(p)"
-        @mouseenter="plan.pointed.value = p"
-        @mouseleave="plan.pointed.value = null"
-        @focus="plan.pointed.value = p"
-        @blur="plan.pointed.value = null"
-      >
-        <span class="name">{{ w.names[p.kind] }}</span>
-        <span class="figure lifts">{{ liftWords(p, telling) }}</span>
-        <span class="muted">{{ handlingWords(p, telling) }}, {{ w.takes(usualMinutes(p)) }}</span>
-        <span class="muted verdict"
-          ><VerdictMark :mark="p.judgement.verdict" /> {{ chanceWords(plan.chances.value.get(p.kind)) }}</span
-        >
-      </el-button>
-      <p v-if="choice.option === 'own'" class="muted">
-        {{ w.view.dragged }} {{ plan.chance.value === null ? '' : capital(chanceWords(plan.chance.value)) }}
-      </p>
-      <p v-else-if="choice.option === plan.suggested.value?.kind" class="muted">{{ w.suggested }}</p>
-    </div>
-    <div v-if="picked.length > 0">
-      <h3>{{ w.packs.pick }}</h3>
-      <p v-if="picked.some((l) => l.take > 0)" class="figure">
-        {{
-          picked
-            .filter((l) => l.take > 0)
-            .map((l) => w.packs.take(l.take, t(l.thickness)) + (l.peeled ? ` (${w.packs.peeled})` : ''))
-            .join(', ')
-        }}
-      </p>
-      <p v-if="picked.some((l) => l.back > 0)" class="muted">
-        {{ w.packs.back }}:
-        {{
-          picked
-            .filter((l) => l.back > 0)
-            .map((l) => w.packs.take(l.back, t(l.thickness)))
-            .join(', ')
-        }}
-      </p>
-    </div>
+    <PlanWays v-if="result && choice" :plan="plan" :now="now" />
+    <PickList :picked="picked" />
     <ul v-if="result && !result.feasible && result.blocked.length" class="blocked">
       <li v-for="b in result.blocked" :key="`${b.machine}${b.id}${b.plane}`">
         {{ blockedWords(b, telling) }}
@@ -298,52 +238,6 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
 .hint {
   color: var(--scribe-dim);
   font-size: 14px;
-}
-h3 {
-  font-size: 16px;
-  margin-bottom: 6px;
-}
-.way.el-button {
-  width: 100%;
-  height: auto;
-  min-height: 56px;
-  margin-bottom: 7px;
-  padding: 6px 12px;
-  border-color: var(--hairline);
-  color: var(--ink);
-  white-space: normal;
-}
-.way :deep(> span) {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 3px 8px;
-  width: 100%;
-  text-align: left;
-}
-.way.on.el-button {
-  border: 2px solid var(--ink);
-  padding: 5px 11px;
-}
-.way .muted {
-  font-size: 14px;
-}
-.name {
-  font-weight: 700;
-}
-.lifts {
-  font-size: 15px;
-  text-align: right;
-  flex: 1;
-  white-space: nowrap;
-}
-.verdict {
-  text-align: right;
-  white-space: nowrap;
-}
-.verdict svg {
-  vertical-align: -3px;
 }
 .source {
   font-size: 13px;
