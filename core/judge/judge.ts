@@ -16,7 +16,7 @@ export interface JudgedValue {
   readonly kind: 'displacement' | 'slope'
   /** From the target; where the band is absolute, as it stands. */
   readonly value: number | null
-  /** Where the target itself stands in this quantity; null for a size, which has no single place. */
+  /** Where the target itself stands in this quantity; of a size, how far off it stands. Null where it is unknown. */
   readonly aim: number | null
   readonly low: number | null
   readonly high: number | null
@@ -79,7 +79,12 @@ const judgeQuantity = (
   const values = quantity.terms.map((t) => termValue(t, line, target))
   const vector = quantity.terms.length > 1
   const band: Band = vector ? [null, first.band[1]] : first.band
-  const aim = vector ? null : first.fromTarget ? termValue(first, target, ALIGNED) : 0
+  const aims = quantity.terms.map((t) => (t.fromTarget ? termValue(t, target, ALIGNED) : 0))
+  const aim = aims.some((a) => a === null)
+    ? null
+    : vector
+      ? Math.hypot(...(aims as number[]))
+      : (aims[0] as number)
   const shown = { name: quantity.name, kind: first.kind, aim, low: vector ? 0 : band[0], high: band[1] }
   if (values.some((v) => v === null)) return { ...shown, value: null, margin: null, verdict: 'unknown' }
   const known = values as number[]

@@ -102,3 +102,27 @@ describe('what is out, in words', () => {
     expect(out(PLAIN, line(1, 1, 0.1, 0.1))).toBe('')
   })
 })
+
+describe('quantities that a cold target sets off', () => {
+  const TARGET = line(-20, 0, 0.4, 0)
+  const named = (tolerance: SettledTolerance, target = TARGET) =>
+    namedQuantities(judge(LOW, tolerance, target), 'out', 'outboard end', T)
+
+  it('are counted from it in words', () => {
+    expect(named(PLAIN)).toContain('11.6 mil high of the cold target')
+    // Nothing is set off toward 3 or 9: that plane is told as it stands.
+    expect(named(PLAIN)).toMatch(/5\.1 mil toward 3$/)
+  })
+
+  it.each([
+    ['a size', VECTOR],
+    ['a flexing plane', { ...FLEX, slope: 0.0002 }],
+  ])('say so of %s too', (_, tolerance) => {
+    expect(named(tolerance)).toContain('from the cold target')
+    expect(named(tolerance, ALIGNED)).not.toContain('cold target')
+  })
+
+  it('stay as they are in a window, which is the cold machine’s own', () => {
+    expect(named(WINDOW)).not.toContain('cold target')
+  })
+})

@@ -23,9 +23,11 @@ const valueWords = (q: JudgedValue, far: string, telling: Telling): string => {
   const word = signWord(q, q.value, telling)
   // Where a flexing plane opens says which plane it is, and the figure needs no sign beside it.
   if (plane && word && q.value !== null && q.name.startsWith('flex.'))
-    return `${quantityName(q.name.slice(0, -2), telling).toLowerCase()} ${figure(Math.abs(q.value), q.kind, telling.units, { unit: true })} ${word}`
+    return angle(
+      `${quantityName(q.name.slice(0, -2), telling).toLowerCase()} ${figure(Math.abs(q.value), q.kind, telling.units, { unit: true })} ${word}`,
+    )
   const shown = figure(q.value, q.kind, telling.units, { unit: true })
-  return word ? `${name} ${shown}, ${word}` : `${name} ${shown}`
+  return angle(word ? `${name} ${shown}, ${word}` : `${name} ${shown}`)
 }
 
 /** Whether a cold target sets this quantity off zero. */

@@ -31,7 +31,15 @@ const head = computed(() =>
     ? [kinds.value, off.value ? w.value.column.off : t.value.now, t.value.after]
     : [kinds.value, w.value.column.found, w.value.column.off],
 )
-const foundOf = (q: JudgedValue) => (q.value === null || q.aim === null ? null : q.value + q.aim)
+/** The quantity that the verdict rests on. */
+const ruled = computed(() => {
+  const q = props.judgement.quantities.find((one) => one.name === props.judgement.worst)
+  if (!q || q.margin === null || props.judgement.quantities.length < 2) return ''
+  return t.value.ruled[q.margin < 0 ? 'out' : 'in'](quantityName(q.name, telling.value))
+})
+/** A size has no single place: only planes are told as they were found. */
+const foundOf = (q: JudgedValue) =>
+  q.value === null || q.aim === null || !/\.[vh]$/.test(q.name) ? null : q.value + q.aim
 </script>
 
 <template>
@@ -67,7 +75,7 @@ const foundOf = (q: JudgedValue) => (q.value === null || q.aim === null ? null :
         <td class="figure">{{ limitWords(q, telling) }}</td>
       </tr>
     </FigureTable>
-    <p class="muted source">{{ source }}</p>
+    <p class="muted source">{{ ruled }} {{ source }}</p>
     <p v-if="target && hasTarget(target)" class="muted source">
       {{ w.source(targetSource(target, telling)) }}
     </p>

@@ -161,6 +161,17 @@ describe('a job with a cold target', () => {
     expect(row()?.mark).toBe('done')
   })
 
+  it('counts a vector from the target, and says how far off that stands', () => {
+    const vector = settleTolerance({ form: 'offset-slope', mode: 'vector', offset: 0.1, slope: 0.001 }, 990)
+    const line = { offset: { v: -6 * MIL, h: 0.05 }, slope: { v: 0, h: 0 } }
+    const [offset] = judge(line, vector, tryTarget(LOW).line).quantities
+    expect(offset).toMatchObject({
+      name: 'offset',
+      value: expect.closeTo(0.05, 9),
+      aim: expect.closeTo(6 * MIL, 9),
+    })
+  })
+
   it('leaves a window where it is: that band is absolute', () => {
     const window = settleTolerance(
       {

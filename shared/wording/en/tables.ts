@@ -16,6 +16,10 @@ export const tables = {
   driven: 'driven',
   position: 'Position',
   grooveToGroove: 'groove to groove',
+  ruled: {
+    in: (q: string) => `${q} is nearest its limit.`,
+    out: (q: string) => `${q} rules: it is furthest out.`,
+  },
   judgedAt: (rpm: number) => `judged at ${rpm} rpm`,
   trustIn: (unit: string) => `trust, ${unit}`,
   plus: { v: 'up is plus', h: 'toward 3 is plus' },
