@@ -103,7 +103,7 @@ const degrees = computed(() => (props.units === 'inch' ? '°F' : '°C'))
         <text
           v-if="drawn.target"
           :x="W - 4"
-          :y="drawn.target.y2 + (drawn.target.y2 > drawn.zero ? 20 : -8)"
+          :y="drawn.target.y2 + (drawn.target.y2 > drawn.zero && drawn.target.y2 < H - 46 ? 20 : -8)"
           text-anchor="end"
           fill="#E0B04A"
         >
@@ -234,7 +234,7 @@ legend {
   color: var(--scribe);
   font-size: 14px;
 }
-@media (max-width: 900px) {
+@media (max-width: 640px) {
   .machines {
     grid-template-columns: 1fr;
   }

@@ -135,6 +135,36 @@ describe('the report', () => {
     expect(text).toMatch(/\+5\.1\ntoward 3/)
   })
 
+  it('says where it was to lie cold, and where that comes from; nothing of it where it is set straight', () => {
+    expect(said()).not.toContain('Cold target')
+    const job = new TestJob().ready()
+    job.add({
+      kind: 'target-set',
+      payload: {
+        units: 'inch',
+        given: { way: 'line', line: { offset: { v: -6, h: 0 }, slope: { v: 0, h: 0 } } },
+        source: 'sheet 7',
+        learned: null,
+      },
+    })
+    job.add({
+      kind: 'vibration-noted',
+      payload: {
+        units: 'inch',
+        moment: 'before',
+        points: [{ at: 'movable-far', way: 'horizontal', value: 0.31 }],
+        words: '',
+      },
+    })
+    job.read(LOW)
+    const text = said({}, job)
+    expect(text).toContain('Cold target given as a line, sheet 7.')
+    expect(text).toContain('counted from the cold target')
+    expect(text).toContain('Dotted: where it is to lie cold.')
+    expect(text).toContain('Inboard feet 6.0 mil low; in line with it. Outboard feet 6.0 mil low')
+    expect(text).toContain('Vibration before: 0.310 in/s at most, motor, outboard, horizontal.')
+  })
+
   it('converts the whole of it, not a part', () => {
     const text = said({ telling: tellingOf('metric', TEST_MACHINE) })
     expect(text).toContain('0.213 mm low')

@@ -31,12 +31,12 @@ const targetLines = ({ coldTarget, feet }: Sees, telling: Telling): readonly Con
   if (!hasTarget(coldTarget)) return []
   const w = telling.words.targets
   const at = targetAtFeet(coldTarget.line, feet.movable, telling)
-    .map((f) => w.report.at(telling.footNames(f.id), f.v, f.h))
+    .map((f) => capital(w.report.at(telling.footNames(f.id), f.v, f.h)))
     .join('. ')
   const line = lineWords(coldTarget.line, farEnd(feet.movable, telling), telling)
   return [
     { text: `${w.source(targetSource(coldTarget, telling))} ${w.report.values}`, bold: true },
-    { text: `${w.report.name}: ${line}. ${capital(at)}.` },
+    { text: `${w.report.name}: ${line}. ${at}.` },
   ]
 }
 
@@ -105,7 +105,10 @@ export const couplingResult: Section<Sees> = (state, { telling }) => {
       ...(asFound ? [{ text: w.asFound(inWords(asFound), words.measuring.trust[asFound.trust]) }] : []),
       { text: w.asLeft(inWords(asLeft), words.measuring.trust[asLeft.trust]) },
       { columns: views, columnGap: 16, margin: [0, 8, 0, 0] },
-      { text: w.legend, color: QUIET },
+      {
+        text: hasTarget(state.coldTarget) ? `${w.legend} ${words.targets.report.legend}` : w.legend,
+        color: QUIET,
+      },
     ),
   ]
 }

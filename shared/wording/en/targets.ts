@@ -105,6 +105,7 @@ export const targets = {
     name: 'Cold target',
     at: (feet: string, v: string, h: string) => `${feet} feet ${v}; ${h}`,
     table: ['Feet', 'Material', 'Height', 'Cold', 'Running', 'Rise', 'Sideways'],
+    legend: 'Dotted: where it is to lie cold.',
     values: 'Offsets and angles in this table are counted from the cold target.',
   },
 }
