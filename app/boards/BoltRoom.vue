@@ -1,38 +1,25 @@
 <script setup lang="ts">
+import type { BoltRoom } from '~~/shared/stages/plan/room'
 import { hourOf } from '~~/shared/wording/directions'
 import { figure } from '~~/shared/wording/figures'
 import { capital, type Telling } from '~~/shared/wording/telling'
 
 /** Room in the bolt holes, a gauge a foot pair: where the bolt stands now, and where the plan brings it. Millimetres. */
-const props = defineProps<{
-  feet: readonly {
-    readonly id: string
-    readonly plus: number
-    readonly minus: number
-    readonly h: number
-    readonly locked: boolean
-  }[]
-  telling: Telling
-}>()
+const props = defineProps<{ feet: readonly BoltRoom[]; telling: Telling }>()
 const w = computed(() => props.telling.words.plans.room)
 const W = 180
 const gauges = computed(() =>
   props.feet.map((f) => {
-    const whole = f.plus + f.minus
     // Drawn from 9 to 3 as the observer sees it.
     const turned = hourOf(1, props.telling) === '9'
-    const at = (h: number) => {
-      const share = whole > 0 ? Math.min(1, Math.max(0, (h + f.minus) / whole)) : 0.5
-      return (turned ? 1 - share : share) * W
-    }
+    const drawn = (place: number) => (turned ? 1 - place : place) * W
     const d = (x: number) => figure(Math.max(0, x), 'displacement', props.telling.units)
-    const [three, nine] = [f.plus - f.h, f.minus + f.h]
     return {
       id: f.id,
-      from: at(0),
-      to: at(f.h),
-      over: three < -1e-9 || nine < -1e-9,
-      words: f.locked ? w.value.locked : w.value.left(d(three), d(nine)),
+      from: drawn(f.from),
+      to: drawn(f.to),
+      over: f.toward3 < -1e-9 || f.toward9 < -1e-9,
+      words: f.locked ? w.value.locked : w.value.left(d(f.toward3), d(f.toward9)),
     }
   }),
 )

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { positionAt, type Misalignment, type Plane } from '~~/core/frame/planes'
+import type { Misalignment, Plane } from '~~/core/frame/planes'
 import type { SettledTolerance } from '~~/core/judge/tolerance'
-import { layOutShafts } from '~~/shared/drawing/shaftLines'
+import { layOutShafts, PLAN_VIEW, softBand } from '~~/shared/drawing/shaftLines'
 import { offsetWords, shimWords, sideWords } from '~~/shared/wording/directions'
 import { figure } from '~~/shared/wording/figures'
 import type { Telling } from '~~/shared/wording/telling'
@@ -36,8 +36,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ move: [foot: string, plane: Plane, value: number] }>()
 const w = computed(() => props.telling.words.drawings)
-const W = 690
-const H = 306
+const { width: W, height: H } = PLAN_VIEW
 
 const lay = (line: Misalignment) =>
   layOutShafts({
@@ -52,20 +51,11 @@ const lay = (line: Misalignment) =>
   })
 const now = computed(() => lay(props.found))
 const after = computed(() => lay(props.predicted))
-/** The soft band about the line as measured, as a closed path. */
-const band = computed(() => {
-  const { doubt, found, plane } = props
-  if (!doubt) return ''
-  const end = Math.max(...props.feet.map((foot) => foot.x)) * 1.11
-  const places = Array.from({ length: 9 }, (_, i) => (end * i) / 8)
-  const edge = (x: number, side: 1 | -1) => {
-    const y = now.value.y((positionAt(found, x)[plane] ?? 0) + side * doubt(x))
-    return `${now.value.x(x).toFixed(1)} ${y.toFixed(1)}`
-  }
-  const upper = places.map((x) => edge(x, 1))
-  const lower = [...places].reverse().map((x) => edge(x, -1))
-  return `M${[...upper, ...lower].join('L')}Z`
-})
+const band = computed(() =>
+  props.doubt
+    ? softBand(now.value, props.found, Math.max(...props.feet.map((foot) => foot.x)), props.doubt)
+    : '',
+)
 const f = (x: number, options = {}) => figure(x, 'displacement', props.telling.units, options)
 const gateWords = computed(() => {
   const g = now.value.gate

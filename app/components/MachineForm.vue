@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { MOST_PAIRS, withPairs } from '~~/shared/register/coupledBoxes'
-import { blankRecord, openedBy, readRecord, recordBoxes, recordTexts } from '~~/shared/register/form'
+import {
+  blankRecord,
+  openedBy,
+  recordLike,
+  readRecord,
+  recordBoxes,
+  recordTexts,
+} from '~~/shared/register/form'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
 import type { RecordBox } from '~~/shared/register/boxes'
 import type { MachineFields, MachineRecord } from '~~/shared/register/machine'
@@ -53,8 +60,7 @@ watch(shown, (now) => {
   } else {
     newMachineId.value = newId()
     if (props.like) {
-      const { id: _, version: __, ...record } = props.like
-      begin({ ...record, tag: '' }, false)
+      begin(recordLike(props.like), false)
       return
     }
     units.value = session.units

@@ -32,6 +32,9 @@ const covarianceOf = (a: JudgedTerm, b: JudgedTerm, c: LineCovariance): number =
   return sum
 }
 
+/** Variance of a judged term of a line with this covariance. */
+export const termVariance = (term: JudgedTerm, c: LineCovariance): number => covarianceOf(term, term, c)
+
 /** Chance that two jointly normal values lie in their bands: one integrated, the other given it. */
 const chanceOfTwo = (a: Spreading, b: Spreading, va: number, vb: number, cov: number): number => {
   const sa = Math.sqrt(va)

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Misalignment } from '../../core/frame/planes'
-import { fittingExaggeration, layOutShafts } from './shaftLines'
+import { fittingExaggeration, layOutShafts, softBand } from './shaftLines'
 
 const FEET = [
   { id: 'inboard', x: 300 },
@@ -88,5 +88,25 @@ describe('the shaft lines as drawn', () => {
       slope: { v: [null, null], h: [null, null] },
     } as const
     expect(lay(line(0, 0), { tolerance: open }).gate).toBeNull()
+  })
+})
+
+describe('a target and the soft band', () => {
+  const target = { offset: { v: -0.1, h: 0 }, slope: { v: 0, h: 0 } }
+  const flat = { offset: { v: 0, h: 0 }, slope: { v: 0, h: 0 } }
+  const laid = layOutShafts({ plane: 'v', line: flat, feet: FEET, tolerance: TOLERANCE, target, width: 700, height: 300 }) // prettier-ignore
+
+  it('stands the gate about the target, and draws the target below when it is low', () => {
+    const { gate, target: drawn } = laid
+    expect((gate!.top + gate!.bottom) / 2).toBeCloseTo(drawn!.y1, 6)
+    expect(drawn!.y1).toBeGreaterThan(laid.zero)
+  })
+
+  it('goes along both sides of the line, as wide as it is told', () => {
+    const path = softBand(laid, flat, 900, () => 0.05)
+    const ys = [...path.matchAll(/[ML][\d.-]+ ([\d.-]+)/g)].map((m) => Number(m[1]))
+    expect(ys.length).toBe(18)
+    expect(Math.min(...ys)).toBeCloseTo(laid.y(0.05), 0)
+    expect(Math.max(...ys)).toBeCloseTo(laid.y(-0.05), 0)
   })
 })

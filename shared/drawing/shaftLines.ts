@@ -2,6 +2,7 @@ import type { Misalignment, Plane } from '../../core/frame/planes'
 import { positionAt } from '../../core/frame/planes'
 import type { SettledTolerance } from '../../core/judge/tolerance'
 import type { Millimetres } from '../../core/units/unitSystem'
+import { roundTimes } from './roundTimes'
 
 /** One view of both shaft lines, laid out in drawing units; the screen and the report both draw it. */
 export interface ShaftLines {
@@ -32,12 +33,25 @@ export interface ShaftLines {
   readonly ticks: readonly number[]
 }
 
-const NICE = [1, 2, 2.5, 4, 5, 8]
+/** Drawn size of one view of a plan. */
+export const PLAN_VIEW = { width: 690, height: 306 } as const
+const BAND_PLACES = 9
 
-/** The largest round exaggeration that still fits. */
-const roundDown = (wanted: number): number => {
-  const power = 10 ** Math.floor(Math.log10(Math.max(wanted, 1)))
-  return NICE.reduce((best, n) => (n * power <= wanted ? n * power : best), power)
+/** The soft band about a line as measured, as a closed path: half of its width is told at each x. */
+export const softBand = (
+  drawn: Pick<ShaftLines, 'plane' | 'x' | 'y'>,
+  line: Misalignment,
+  far: Millimetres,
+  halfWidth: (x: Millimetres) => Millimetres,
+): string => {
+  const places = Array.from({ length: BAND_PLACES }, (_, i) => (1.11 * far * i) / (BAND_PLACES - 1))
+  const edge = (at: Millimetres, side: 1 | -1) => {
+    const y = drawn.y((positionAt(line, at)[drawn.plane] ?? 0) + side * halfWidth(at))
+    return `${drawn.x(at).toFixed(1)} ${y.toFixed(1)}`
+  }
+  const upper = places.map((at) => edge(at, 1))
+  const lower = [...places].reverse().map((at) => edge(at, -1))
+  return `M${[...upper, ...lower].join('L')}Z`
 }
 
 /**
@@ -111,7 +125,7 @@ export const fittingExaggeration = (input: {
       [...lines, ...(target ? [target] : [])].map((line) => reachOf(line, plane, feet, tolerance, target)),
     ),
   )
-  return roundDown((height / 2 - 34) / (reach * scale))
+  return roundTimes((height / 2 - 34) / (reach * scale))
 }
 
 /** The offset band as a gate at the coupling, about the target; for flex planes, what the offset alone may be. */

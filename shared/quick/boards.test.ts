@@ -7,7 +7,7 @@ import { LINE_BOXES, type LineTexts } from '../stages/lineUp/form'
 import { en } from '../wording/en'
 import { drawnPlans, planSheet } from './drawnPlans'
 import { askedRims, edgeLiesOn, touchesOf } from './edge'
-import { feelerRows, fitsHubs, hubFeelers, noFeelers } from './feelers'
+import { feelerRows, feltAtHubs, fitsHubs, hubFeelers, noFeelers } from './feelers'
 
 const none = () => null
 const operation = (name: string) => OPERATIONS.find((o) => o.name === name)!
@@ -136,6 +136,30 @@ describe('feelers at the hubs', () => {
   ])('can’t hold %s: the list stays in the form', (_, more) => {
     const { gaps, rises } = given({ units: 'inch', gaps: { diameter: 4, ...more } })
     expect(fitsHubs(gaps, rises)).toBe(false)
+  })
+})
+
+describe('what feelers found', () => {
+  const found = {
+    coupling: { offset: { v: 7, h: null }, slope: { v: 1, h: null } },
+    bounds: {
+      offset: { v: [null, null], h: [-3, null] },
+      slope: { v: [null, null], h: [null, 0.5] },
+    },
+  } as const
+
+  it('stands as steps, and as openings across the circle it was felt on, in millimetres', () => {
+    const { steps, openings } = feltAtHubs(found, 100, 'inch')
+    expect(steps.v.value).toBeCloseTo(7 * 0.0254, 12)
+    // A mil an inch over 100 mm.
+    expect(openings.v.value).toBeCloseTo(0.1, 12)
+  })
+
+  it('keeps what a blade leaves open as bounds, and claims nothing before there is a result', () => {
+    const { steps, openings } = feltAtHubs(found, 100, 'inch')
+    expect(steps.h).toMatchObject({ value: null, bounds: [expect.closeTo(-3 * 0.0254, 12), null] })
+    expect(openings.h.bounds).toEqual([null, expect.closeTo(0.05, 12)])
+    expect(feltAtHubs(null, null, 'inch').steps.v).toMatchObject({ value: null, bounds: [null, null] })
   })
 })
 

@@ -1,3 +1,5 @@
+import type { Plane } from '../../core/frame/planes'
+import { toCore, type Millimetres, type UnitSystem } from '../../core/units/unitSystem'
 import { QUARTERS, placeKey, type Felt, type Quarter, type RoughTexts } from '../stages/roughIn/form'
 import type { TextGroup, TextList, Texts } from './texts'
 
@@ -94,4 +96,49 @@ export const fitsHubs = (gaps: Texts | undefined, rises: Texts | undefined): boo
     blades.size <= 1 &&
     (blades.size === 0 || typed.every((r) => r.shape !== 'value'))
   )
+}
+
+type Ends = readonly [number | null, number | null]
+interface Told {
+  readonly v: number | null
+  readonly h: number | null
+}
+
+/** What the sum of feelers comes to, in the units it was given in. */
+export interface FeelersFound {
+  readonly coupling: { readonly offset: Told; readonly slope: Told }
+  readonly bounds: Readonly<Record<'offset' | 'slope', { readonly v: Ends; readonly h: Ends }>>
+}
+
+/** A step or an opening in millimetres; null where a blade only bounds it. */
+export interface FeltAtHubs {
+  readonly value: Millimetres | null
+  readonly bounds: Ends
+  readonly limit: Millimetres
+  readonly verdict: null
+}
+
+/** The result as steps at the rims and openings across a circle of this diameter; nothing judges them here. */
+export const feltAtHubs = (
+  found: FeelersFound | null,
+  diameter: Millimetres | null,
+  units: UnitSystem,
+): Readonly<Record<'steps' | 'openings', Readonly<Record<Plane, FeltAtHubs>>>> => {
+  const felt = (what: 'offset' | 'slope', plane: Plane): FeltAtHubs => {
+    const end = (x: number | null): number | null =>
+      x === null
+        ? null
+        : what === 'offset'
+          ? toCore(x, 'displacement', units)
+          : toCore(x, 'slope', units) * (diameter ?? 0)
+    const [low, high] = found?.bounds[what][plane] ?? [null, null]
+    return {
+      value: end(found?.coupling[what][plane] ?? null),
+      bounds: [end(low), end(high)],
+      limit: 0,
+      verdict: null,
+    }
+  }
+  const inPlanes = (what: 'offset' | 'slope') => ({ v: felt(what, 'v'), h: felt(what, 'h') })
+  return { steps: inPlanes('offset'), openings: inPlanes('slope') }
 }

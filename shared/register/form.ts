@@ -5,7 +5,7 @@ import type { FootWords } from '../wording/telling'
 import { beltBoxes, blankBelt } from './beltBoxes'
 import { boxesOf, type RecordBox } from './boxes'
 import { blankCoupled, coupledBoxes } from './coupledBoxes'
-import type { MachineFields } from './machine'
+import type { MachineFields, MachineRecord } from './machine'
 
 type Plain = Record<string, unknown>
 
@@ -43,6 +43,14 @@ export const recordBoxes = (
   ...commonBoxes(record, words),
   ...(record.drive === 'coupled' ? coupledBoxes(record, words, chosen) : beltBoxes(words)),
 ]
+
+/** A machine like this one: everything but its identity, and what was learned of that machine alone. */
+export const recordLike = (known: MachineRecord): MachineFields => {
+  const { id: _, version: __, ...record } = known
+  if (record.drive !== 'coupled') return { ...record, tag: '' }
+  const { target: ___, ...own } = record
+  return { ...own, tag: '' }
+}
 
 /** What stands in the boxes for a record, by path. */
 export const recordTexts = (record: MachineFields, boxes: readonly RecordBox[]): Record<string, string> =>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { MoveAdvice } from '../../core/stages/plan/odds'
-import { adviceWords, percentOf, priceWords, roomLeft } from './planOdds'
+import { adviceWords, percentOf, priceWords } from './planOdds'
 import { meaningOfPlan } from './plans'
 import { tellingOf } from './telling'
 
@@ -97,20 +97,5 @@ describe('what would do instead', () => {
     ],
   ])('%s', (_, given, words) => {
     expect(priceWords(given, names, inch)).toContain(words)
-  })
-
-  it('counts the room that is left in the holes after the move; a locked foot has none', () => {
-    const foot = {
-      id: 'a',
-      x: 300,
-      existing: { left: [], right: [] },
-      maxPack: 3,
-      sidePlus: 1,
-      sideMinus: 0.5,
-    }
-    expect(roomLeft({ feet: [foot, { ...foot, id: 'b', locked: true }] }, [{ id: 'a', h: 0.4 }])).toEqual([
-      { id: 'a', plus: 1, minus: 0.5, h: 0.4, locked: false },
-      { id: 'b', plus: 0, minus: 0, h: 0, locked: true },
-    ])
   })
 })

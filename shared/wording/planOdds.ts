@@ -1,4 +1,3 @@
-import type { PlanInput } from '../../core/plan/movePlan'
 import { STARTING_MINUTES } from '../../core/plan/usualTime'
 import type { Price } from '../../core/plan/price'
 import type { LineDoubt, MoveAdvice } from '../../core/stages/plan/odds'
@@ -63,20 +62,3 @@ export const oddsSource = (doubt: LineDoubt, { words }: Pick<Telling, 'words'>):
   const { foot, shim, push, measuring } = STARTING_MINUTES
   return `${w.chances(w.setsTogether(doubt.sets))} ${w.times(foot, shim, push, measuring)}`
 }
-
-/** How much of the room in its holes each pair would have left: toward 3 and 9. Millimetres. */
-export const roomLeft = (
-  { feet }: Pick<PlanInput, 'feet'>,
-  moves: readonly { readonly id: string; readonly h: number }[],
-): readonly {
-  readonly id: string
-  readonly plus: number
-  readonly minus: number
-  readonly h: number
-  readonly locked: boolean
-}[] =>
-  feet.map((f) => {
-    const h = moves.find((m) => m.id === f.id)?.h ?? 0
-    const [plus, minus] = f.locked ? [0, 0] : [f.sidePlus, f.sideMinus]
-    return { id: f.id, plus, minus, h, locked: f.locked === true }
-  })

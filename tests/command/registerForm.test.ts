@@ -2,7 +2,14 @@ import { describe, expect, it } from 'vitest'
 import { MACHINES } from '../../scripts/demo/works'
 import { issuesOf } from '../../shared/calculation/issues'
 import { MOST_PAIRS, withPairs } from '../../shared/register/coupledBoxes'
-import { blankRecord, openedBy, readRecord, recordBoxes, recordTexts } from '../../shared/register/form'
+import {
+  blankRecord,
+  openedBy,
+  readRecord,
+  recordBoxes,
+  recordTexts,
+  recordLike,
+} from '../../shared/register/form'
 import { machineFields, type MachineFields } from '../../shared/register/machine'
 
 describe('the register form', () => {
@@ -128,5 +135,16 @@ describe('the register form', () => {
 
   it('the same choice again changes nothing', () => {
     expect(openedBy(coupledMachine, box(coupledMachine, 'usual.method'), 'rim-face')).toBe(coupledMachine)
+  })
+})
+
+describe('a machine like another one', () => {
+  it('takes over everything but its identity and the target that was learned of the first alone', () => {
+    const known = MACHINES.find((m) => m.tag === 'CP-11')!
+    const target = { units: 'inch', given: { way: 'none' }, source: 'survey', learned: null }
+    const copy = recordLike({ ...known, target, version: 7 } as never)
+    expect(copy).toMatchObject({ tag: '', name: known.name, drive: 'coupled' })
+    expect(Object.keys(copy)).not.toContain('target')
+    expect(Object.keys(copy)).not.toContain('version')
   })
 })

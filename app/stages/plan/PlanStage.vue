@@ -3,13 +3,14 @@ import { PLANES } from '~~/core/frame/planes'
 import { pricesOf } from '~~/core/plan/price'
 import { halfWidthAt } from '~~/core/stages/plan/odds'
 import { isBelieved } from '~~/core/stages/measure/measurement'
-import { fittingExaggeration } from '~~/shared/drawing/shaftLines'
+import { fittingExaggeration, PLAN_VIEW } from '~~/shared/drawing/shaftLines'
 import { graphPaper } from '~~/shared/drawing/graphPaper'
+import { boltRoom } from '~~/shared/stages/plan/room'
 import { pickList, plannedPacks } from '~~/shared/stages/plan/packs'
 import { shimWords, sideWords } from '~~/shared/wording/directions'
 import { planWorking } from '~~/shared/stages/plan/working'
 import { machineNames } from '~~/shared/wording/headlines'
-import { oddsSource, priceWords, roomLeft } from '~~/shared/wording/planOdds'
+import { oddsSource, priceWords } from '~~/shared/wording/planOdds'
 import { capital } from '~~/shared/wording/telling'
 import { blockedWords, meaningOfPlan } from '~~/shared/wording/plans'
 import { farEnd } from '~~/shared/wording/readings'
@@ -68,8 +69,7 @@ const exaggeration = computed(() =>
         feet: state.value.feet.movable,
         tolerance: state.value.tolerance,
         target: state.value.target,
-        width: 690,
-        height: 306,
+        ...PLAN_VIEW,
       })
     : 1,
 )
@@ -166,7 +166,7 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
       />
       <BoltRoom
         v-if="plan.input.value"
-        :feet="roomLeft(plan.input.value, (plan.drawn.value ?? choice).feet)"
+        :feet="boltRoom(plan.input.value, (plan.drawn.value ?? choice).feet)"
         :telling="telling"
       />
       <p class="hint">{{ w.view.drag }}</p>

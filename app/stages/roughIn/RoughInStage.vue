@@ -38,6 +38,10 @@ const meaning = computed(() => meaningOfRoughIn(live.value, movable.value, telli
 const reading = computed(() => (live.value.stale ? null : live.value.latest))
 const d = (x: number, unit = true) => figure(x, 'displacement', session.units, { unit })
 const locked = computed(() => closed.value || showing.value)
+const bladeRemark = computed(() => {
+  const { faults, notes } = read.value
+  return { text: faults.blade ?? notes.blade ?? '', fault: 'blade' in faults }
+})
 const looks = computed(() => live.value.rounds.filter((r) => r.felt).length + (reading.value ? 0 : 1))
 
 const scale = computed(() => scaleOfHubs(reading.value))
@@ -139,41 +143,14 @@ const working = () =>
 <template>
   <BoardFrame :title="v.title(looks)" :note="reading && times ? v.side(times) : ''">
     <div class="tools">
-      <ChoiceRow
-        :model-value="texts.how"
-        :label="v.how"
-        on-dye
-        :disabled="locked"
-        :options="[
-          { value: 'measured', name: v.measured },
-          { value: 'blade', name: v.blade },
-        ]"
-        @update:model-value="form.how = $event"
-      />
-      <div v-if="texts.how === 'blade'" class="small">
-        <NumberBox
-          :model-value="texts.blade"
-          :label="v.bladeThick"
-          on-dye
-          measure="displacement"
-          :units="session.units"
-          :disabled="locked"
-          :note="read.faults.blade ?? read.notes.blade ?? ''"
-          :note-is-fault="'blade' in read.faults"
-          @update:model-value="form.blade = $event"
-        />
-      </div>
-      <ChoiceRow
-        :model-value="texts.four ? 'four' : 'two'"
-        :label="v.four"
-        show-label
-        on-dye
-        :disabled="locked"
-        :options="[
-          { value: 'two', name: v.twoPlaces },
-          { value: 'four', name: v.fourPlaces },
-        ]"
-        @update:model-value="form.four = $event === 'four'"
+      <FeelerWays
+        :texts="texts"
+        :units="session.units"
+        :locked="locked"
+        :blade-remark="bladeRemark"
+        @how="form.how = $event"
+        @blade="form.blade = $event"
+        @four="form.four = $event"
       />
       <ChoiceRow
         :model-value="texts.coupled ? 'made' : 'open'"
@@ -322,9 +299,6 @@ const working = () =>
 }
 .tools {
   margin: 4px 0 6px;
-}
-.small {
-  width: 170px;
 }
 .view {
   display: grid;

@@ -6,7 +6,7 @@ import type { SettledTolerance } from '../../judge/tolerance'
 import { remember } from '../../logbook/remember'
 import type { PlanInput } from '../../plan/movePlan'
 import { arrangementModel } from '../../uncertainty/arrangementModel'
-import { chanceInBand } from '../../uncertainty/chance'
+import { chanceInBand, termVariance } from '../../uncertainty/chance'
 import { readingSd, typicalSd, type ReadRound } from '../../uncertainty/changeDoubt'
 import { covarianceAfterMove, lineCovariance, type LineCovariance } from '../../uncertainty/linear'
 import { ORDINARY_HANDS } from '../../uncertainty/ordinaryHands'
@@ -119,18 +119,7 @@ const wideQuantities = (tolerance: SettledTolerance, covariance: LineCovariance)
     const vector = terms.length > 1
     const [low, high] = vector ? [0, first.band[1]] : first.band
     if (low === null || high === null) return []
-    const sdOf = (t: (typeof terms)[number]) => {
-      const [o, s] = t.plane === 'v' ? [0, 2] : [1, 3]
-      return Math.sqrt(
-        Math.max(
-          0,
-          t.offsetFactor ** 2 * (covariance[5 * o] as number) +
-            2 * t.offsetFactor * t.slopeFactor * (covariance[4 * o + s] as number) +
-            t.slopeFactor ** 2 * (covariance[5 * s] as number),
-        ),
-      )
-    }
-    const known = NINETY_FIVE * Math.max(...terms.map(sdOf))
+    const known = NINETY_FIVE * Math.sqrt(Math.max(0, ...terms.map((t) => termVariance(t, covariance))))
     const band = (high - low) / 2
     return known > band ? [{ name, known, band }] : []
   })

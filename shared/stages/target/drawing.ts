@@ -1,6 +1,7 @@
 import { positionAt, type Misalignment } from '../../../core/frame/planes'
 import type { MachineRole } from '../../../core/plan/planFoot'
 import type { GrowthResult } from '../../../core/growth/growth'
+import { roundTimes } from '../../drawing/roundTimes'
 import type { GrowingPair } from './form'
 
 /** Drawn size of the side view with both machines. */
@@ -27,11 +28,6 @@ export interface DrawnGrowth {
   readonly running: readonly (DrawnLine & { readonly role: MachineRole })[]
   readonly target: DrawnLine | null
   readonly pairs: readonly { readonly pair: GrowingPair; readonly x: number }[]
-}
-
-const roundDown = (wanted: number): number => {
-  const power = 10 ** Math.floor(Math.log10(Math.max(wanted, 1)))
-  return [1, 2, 4, 5, 8].reduce((best, n) => (n * power <= wanted ? n * power : best), power)
 }
 
 /** Lays out the side view; rises and target to one exaggeration. Millimetres in. */
@@ -75,7 +71,7 @@ export const drawGrowth = (
   const [highest, lowest] = [Math.max(0, ...heights), Math.min(0, ...heights)]
   const tall = highest - lowest
   const room = height - 60
-  const times = tall > 1e-9 ? roundDown(room / (tall * scale)) : null
+  const times = tall > 1e-9 ? roundTimes(room / (tall * scale)) : null
   const across = (times ?? 1) * scale
   const zero = 26 + (room - tall * across) / 2 + highest * across
   const drawn = (line: Misalignment, [a, b]: readonly [number, number]): DrawnLine => ({

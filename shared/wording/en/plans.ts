@@ -77,7 +77,6 @@ export const plans = {
     take: (n: number, thick: string) => `${n} × ${thick}`,
     peeled: 'peeled off laminated stock',
     back: 'Goes back',
-    nothing: 'No shim is handled.',
     cannot: 'This can’t be made from the leaves there are.',
   },
   graph: {

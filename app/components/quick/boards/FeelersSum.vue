@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { PLANES, type Plane } from '~~/core/frame/planes'
-import { toCore } from '~~/core/units/unitSystem'
-import { feelerRows, fitsHubs, hubFeelers, noFeelers, type HubFeelers } from '~~/shared/quick/feelers'
+import {
+  feelerRows,
+  feltAtHubs,
+  fitsHubs,
+  hubFeelers,
+  noFeelers,
+  type FeelersFound,
+  type HubFeelers,
+} from '~~/shared/quick/feelers'
 import { drawHubs, placesOf, scaleOfHubs } from '~~/shared/stages/roughIn/drawing'
 import { blankRough, placeKey, QUARTERS, shownPlaces, type RoughTexts } from '~~/shared/stages/roughIn/form'
 import { figure } from '~~/shared/wording/figures'
@@ -17,15 +24,7 @@ const { form, mm, set } = useSumBoard()
 const { roughIn, tables } = useWords()
 const v = roughIn.view
 
-type Ends = readonly [number | null, number | null]
-type Told = { readonly v: number | null; readonly h: number | null }
-const found = computed(
-  () =>
-    props.result as {
-      readonly coupling: { readonly offset: Told; readonly slope: Told }
-      readonly bounds: Readonly<Record<'offset' | 'slope', { readonly v: Ends; readonly h: Ends }>>
-    } | null,
-)
+const found = computed(() => props.result as FeelersFound | null)
 const [GAPS, RISES] = ['gaps/readings', 'rises/readings']
 const fits = computed(() => fitsHubs(form.at(GAPS), form.at(RISES)))
 const beside = ref<HubFeelers>(noFeelers())
@@ -62,27 +61,15 @@ const faults = computed(() =>
 )
 
 const diameter = computed(() => mm('gaps/diameter', 'distance'))
-const small = (x: number) => toCore(x, 'displacement', session.units)
-const lean = (x: number) => toCore(x, 'slope', session.units) * (diameter.value ?? 0)
-/** A quantity of the result as the words for feelers take it: millimetres, and what a blade leaves open. */
-const felt = (what: 'offset' | 'slope', plane: Plane) => {
-  const mmOf = what === 'offset' ? small : lean
-  const end = (x: number | null) => (x === null ? null : mmOf(x))
-  const r = found.value
-  const [low, high] = r?.bounds[what][plane] ?? [null, null]
-  return { value: end(r?.coupling[what][plane] ?? null), bounds: [end(low), end(high)] as const, limit: 0 }
-}
-const inPlanes = (what: 'offset' | 'slope') => ({ v: felt(what, 'v'), h: felt(what, 'h') })
 const all = computed(() => ({
-  steps: inPlanes('offset'),
-  openings: inPlanes('slope'),
+  ...feltAtHubs(found.value, diameter.value, session.units),
   diameter: diameter.value,
 }))
 const scale = computed(() => scaleOfHubs(found.value ? all.value : null))
 const times = computed(() => (scale.value.times === null ? '' : `${scale.value.times}×`))
 const words = (plane: Plane, what: 'step' | 'opening') => {
   const quantity = what === 'step' ? all.value.steps[plane] : all.value.openings[plane]
-  const told = feltWords({ ...quantity, verdict: null }, what, plane, telling.value)
+  const told = feltWords(quantity, what, plane, telling.value)
   return told === '–' ? '' : told
 }
 const opens = (plane: Plane) => {
@@ -121,36 +108,12 @@ const enter = (key: string) => {
   <div class="feelers">
     <template v-if="fits">
       <div class="tools">
-        <ChoiceRow
-          :model-value="texts.how"
-          :label="v.how"
-          on-dye
-          :options="[
-            { value: 'measured', name: v.measured },
-            { value: 'blade', name: v.blade },
-          ]"
-          @update:model-value="change({ how: $event })"
-        />
-        <div v-if="texts.how === 'blade'" class="small">
-          <NumberBox
-            :model-value="texts.blade"
-            :label="v.bladeThick"
-            on-dye
-            measure="displacement"
-            :units="session.units"
-            @update:model-value="change({ blade: $event })"
-          />
-        </div>
-        <ChoiceRow
-          :model-value="texts.four ? 'four' : 'two'"
-          :label="v.four"
-          show-label
-          on-dye
-          :options="[
-            { value: 'two', name: v.twoPlaces },
-            { value: 'four', name: v.fourPlaces },
-          ]"
-          @update:model-value="change({ four: $event === 'four' })"
+        <FeelerWays
+          :texts="texts"
+          :units="session.units"
+          @how="change({ how: $event })"
+          @blade="change({ blade: $event })"
+          @four="change({ four: $event })"
         />
       </div>
       <section v-for="one in views" :key="one.plane" class="view">
@@ -184,9 +147,6 @@ const enter = (key: string) => {
   gap: 8px 20px;
   align-items: end;
   margin-bottom: 10px;
-}
-.small {
-  width: 170px;
 }
 .view {
   display: grid;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { PLANES, type Plane } from '~~/core/frame/planes'
 import { judge } from '~~/core/judge/judge'
-import { fittingExaggeration } from '~~/shared/drawing/shaftLines'
+import { fittingExaggeration, PLAN_VIEW } from '~~/shared/drawing/shaftLines'
 import { drawnPlans, planSheet, type DrawnPlan, type PlanSheet } from '~~/shared/quick/drawnPlans'
 import {
   nearestMove,
@@ -67,8 +67,7 @@ const exaggeration = computed(() =>
         feet: sheet.value.input.feet,
         tolerance: sheet.value.tolerance,
         target: sheet.value.input.target,
-        width: 690,
-        height: 306,
+        ...PLAN_VIEW,
       })
     : 1,
 )
