@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { MachineRole } from '~~/core/plan/planFoot'
 import type { UnitSystem } from '~~/core/units/unitSystem'
-import { MATERIALS } from '~~/core/growth/materials'
 import type { Remark } from '~~/shared/forms/typed'
 import { GROWTH_SHEET, type DrawnGrowth } from '~~/shared/stages/target/drawing'
 import {
@@ -35,10 +34,6 @@ const emit = defineEmits<{
 const words = useWords()
 const w = words.targets.view
 const { width: W, height: H } = GROWTH_SHEET
-const materials = [
-  ...MATERIALS.map((m) => ({ value: m, name: words.targets.materials[m] })),
-  { value: 'own' as const, name: words.targets.ownMaterial },
-]
 const sides = computed(() =>
   (['stationary', 'movable'] as const).map((machine) => ({
     machine,
@@ -141,17 +136,13 @@ const degrees = computed(() => (props.units === 'inch' ? '°F' : '°C'))
             <legend>{{ capital(footName(pair)) }}</legend>
             <NumberBox v-if="pair.x === null" v-bind="box(pair, 'x', 'distance')" :label="w.distance" />
             <template v-if="restOf(pair).how === 'heat'">
-              <label class="material">
-                <span>{{ w.material }}</span>
-                <el-select
-                  :model-value="restOf(pair).material"
-                  :aria-label="w.material"
-                  :disabled="locked"
-                  @update:model-value="emit('rise', pairKey(pair), { material: $event })"
-                >
-                  <el-option v-for="m in materials" :key="m.value" :value="m.value" :label="m.name" />
-                </el-select>
-              </label>
+              <MaterialPick
+                :model-value="restOf(pair).material"
+                :disabled="locked"
+                @update:model-value="
+                  emit('rise', pairKey(pair), { material: $event as RiseTexts['material'] })
+                "
+              />
               <NumberBox
                 v-if="restOf(pair).material === 'own'"
                 v-bind="box(pair, 'alpha', 'plain')"
@@ -202,6 +193,7 @@ h3 {
 }
 .pairs {
   display: grid;
+  margin-top: 10px;
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 12px;
 }
@@ -218,12 +210,6 @@ legend {
   color: var(--scribe);
   font-weight: 600;
   padding: 0 0 4px;
-}
-.material span {
-  display: block;
-  color: var(--scribe-dim);
-  font-size: 14px;
-  margin-bottom: 5px;
 }
 .rise {
   color: var(--scribe);

@@ -60,13 +60,7 @@ const drawn = computed(() => {
         <span>{{ w.exaggerated(v.left.exaggeration) }}</span>
       </figcaption>
       <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="w.overlaidTold(v.plane, whole)">
-        <path :d="`M0 ${v.left.zero}H${v.left.coupling}`" stroke="#FFFFFF" stroke-width="2" />
-        <path :d="`M${v.left.coupling} ${v.left.zero}H${W}`" stroke="#8F9AD6" stroke-dasharray="5 5" />
-        <g v-if="v.left.gate && !gateless" stroke="#58D3BE" stroke-width="1.6" fill="none">
-          <path
-            :d="`M${v.left.coupling - 7} ${v.left.gate.top}h14m-7 0v-7M${v.left.coupling - 7} ${v.left.gate.bottom}h14m-7 0v7`"
-          />
-        </g>
+        <ShaftGround :laid="v.left" :width="W" :gateless="gateless" />
         <path
           v-if="v.left.target"
           :d="`M${v.left.target.x1} ${v.left.target.y1}L${v.left.target.x2} ${v.left.target.y2}`"

@@ -78,15 +78,7 @@ const note = (circle: string, clock: number) => {
         <span>{{ w.overlaid[v.plane] }}, {{ w.exaggerated(v.laid.exaggeration) }}</span>
       </figcaption>
       <svg :viewBox="`0 0 ${W} ${H}`" aria-hidden="true">
-        <path :d="`M0 ${v.laid.zero}H${v.laid.coupling}`" stroke="#FFFFFF" stroke-width="2" />
-        <path :d="`M${v.laid.coupling} ${v.laid.zero}H${W}`" stroke="#8F9AD6" stroke-dasharray="5 5" />
-        <path
-          v-if="v.laid.gate && !gateless"
-          stroke="#58D3BE"
-          stroke-width="1.6"
-          fill="none"
-          :d="`M${v.laid.coupling - 7} ${v.laid.gate.top}h14m-7 0v-7M${v.laid.coupling - 7} ${v.laid.gate.bottom}h14m-7 0v7`"
-        />
+        <ShaftGround :laid="v.laid" :width="W" :gateless="gateless" />
         <path
           v-for="s in v.spots"
           :key="s.id"
@@ -156,7 +148,7 @@ svg {
   gap: 14px;
   align-items: end;
 }
-@media (max-width: 900px) {
+@media (max-width: 640px) {
   .pair {
     grid-template-columns: 1fr;
   }

@@ -2,10 +2,20 @@
 import dayjs from 'dayjs'
 import type { JobSummary } from '~~/shared/api/answers'
 import { misalignmentWords } from '~~/shared/wording/directions'
+import { dueFor, urgencyWords } from '~~/shared/wording/due'
+import { goWords } from '~~/shared/wording/hotCheck'
 import { degrees, gapFigure } from '~~/shared/wording/lines'
 import { tellingOf } from '~~/shared/wording/telling'
 
-const props = defineProps<{ jobs: readonly JobSummary[]; empty: string; showMachine?: boolean }>()
+const props = defineProps<{
+  jobs: readonly JobSummary[]
+  empty: string
+  showMachine?: boolean
+  /** Says how each is expected to go as it warms. */
+  expecting?: boolean
+  /** Says when each is to be looked at again, and what for. */
+  due?: boolean
+}>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, null, session.works?.footWords))
 const day = (iso: string) => dayjs(iso).format('D MMM YYYY')
@@ -20,14 +30,26 @@ const found = ({ summary }: JobSummary): string => {
         )
         .toLowerCase()
 }
+/** Which way a provisional one is expected to go. */
+const expected = ({ provisional, summary }: JobSummary): string =>
+  props.expecting && provisional && summary.kind === 'coupled' && summary.expected
+    ? telling.value.words.hot.expected(
+        goWords(summary.expected, telling.value.footNames('outboard'), telling.value),
+      )
+    : ''
 const rows = computed(() =>
   props.jobs.map((j) => ({
     ...j,
     found: found(j),
+    expected: expected(j),
+    author: props.due && j.summary.due ? dueFor(j.summary.due, telling.value) : j.lastAuthor,
     verdictName: telling.value.words.verdicts[j.verdict],
-    step: j.closedAt
-      ? telling.value.words.pages.jobs.closed(day(j.closedAt))
-      : telling.value.words.sheet.stages[j.stage].next,
+    step:
+      props.due && j.nextDue
+        ? urgencyWords(j.nextDue.slice(0, 10), dayjs().format('YYYY-MM-DD'), telling.value)
+        : j.closedAt
+          ? telling.value.words.pages.jobs.closed(day(j.closedAt))
+          : telling.value.words.sheet.stages[j.stage].next,
   })),
 )
 const open = (job: { id: string }) => navigateTo(`/jobs/${job.id}`)
@@ -43,14 +65,15 @@ const open = (job: { id: string }) => navigateTo(`/jobs/${job.id}`)
           <span>
             <strong>{{ showMachine ? `${row.tag} ${row.machineName}` : day(row.openedAt) }}</strong>
             <span class="muted"> {{ telling.words.pages.jobs.found(row.verdictName, row.found) }}</span>
+            <span v-if="row.expected" class="muted">{{ row.expected }}</span>
           </span>
         </NuxtLink>
       </template>
     </el-table-column>
     <el-table-column align="right" min-width="200">
       <template #default="{ row }">
-        <strong :class="{ plain: row.closedAt }">{{ row.step }}</strong><br /><span class="muted">{{
-          row.lastAuthor
+        <strong :class="{ plain: row.closedAt && !due }">{{ row.step }}</strong><br /><span class="muted">{{
+          row.author
         }}</span>
       </template>
     </el-table-column>

@@ -67,6 +67,7 @@ const start = async () => {
             machine,
             entries: [],
             previous: null,
+            left: null,
             leavesBefore: [],
           }),
         ),

@@ -1,4 +1,6 @@
-import { typedMillimetres } from '~~/shared/forms/typed'
+import { eachPlane, type Misalignment, type Plane } from '~~/core/frame/planes'
+import { toCore } from '~~/core/units/unitSystem'
+import { typedMillimetres, typedValue } from '~~/shared/forms/typed'
 import type { Texts } from '~~/shared/quick/texts'
 
 /** How a board of a quick sum reads and writes the sum's form: by path, as it is typed and in millimetres. */
@@ -23,6 +25,15 @@ export const useSumBoard = () => {
     })
     return found.length > 0 ? found : [{ id: '0', x: 300 }]
   }
+  /** Offset and angle that stand below a path; null where nothing is typed. */
+  const lineAt = (path: string): Misalignment => {
+    const offset = (p: Plane) => mm(`${path}/offset/${p}`, 'displacement')
+    const slope = (p: Plane) => {
+      const typed = typedValue(text(`${path}/slope/${p}`), 'plain', session.units)
+      return typed === null ? null : toCore(typed, 'slope', session.units)
+    }
+    return { offset: eachPlane(offset), slope: eachPlane(slope) }
+  }
   /** A number box bound to a path. */
   const box = (path: string, measure: 'displacement' | 'distance' | 'plain') => ({
     modelValue: text(path),
@@ -34,5 +45,5 @@ export const useSumBoard = () => {
     noteIsFault: form.issue(path) !== '',
     'onUpdate:modelValue': (typed: string) => form.set(path, typed),
   })
-  return { form, text, mm, rows, feetIn, box, set: form.set }
+  return { form, text, mm, rows, feetIn, lineAt, box, set: form.set }
 }

@@ -1,6 +1,6 @@
 import type { LeafUse } from '~~/core/tools/toolsToTake'
 import type { LogEntry } from '~~/core/logbook/entry'
-import type { PreviousSetUp } from '~~/shared/api/answers'
+import type { LeftBefore, PreviousSetUp } from '~~/shared/api/answers'
 import type { MachineSnapshot } from '~~/shared/register/machine'
 
 /** A job as it comes through a door. */
@@ -8,6 +8,7 @@ export interface OpenedJob {
   readonly machine: MachineSnapshot
   readonly entries: readonly LogEntry[]
   readonly previous: PreviousSetUp | null
+  readonly left: LeftBefore | null
   readonly leavesBefore: readonly LeafUse[]
 }
 

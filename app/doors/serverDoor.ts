@@ -9,6 +9,7 @@ const read = (answer: JobAnswer): OpenedJob => ({
   machine: takeSnapshot(answer.machineSchema ?? 1, answer.machine),
   entries: answer.entries.map(fromWire),
   previous: answer.previous ?? null,
+  left: answer.left ?? null,
   leavesBefore: answer.leavesBefore ?? [],
 })
 

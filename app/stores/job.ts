@@ -22,6 +22,7 @@ export const useJob = defineStore('job', () => {
   const id = ref('')
   const machine = shallowRef<MachineSnapshot | null>(null)
   const previous = shallowRef<PreviousSetUp | null>(null)
+  const left = shallowRef<OpenedJob['left']>(null)
   const leavesBefore = shallowRef<OpenedJob['leavesBefore']>([])
   const viewFrom = ref<ViewFrom>('movable')
   const received = shallowRef<readonly LogEntry[]>([])
@@ -81,6 +82,7 @@ export const useJob = defineStore('job', () => {
     ]
     machine.value ??= opened.machine
     previous.value = opened.previous
+    left.value = opened.left
     leavesBefore.value = opened.leavesBefore
     failure.value = null
   }
@@ -107,6 +109,7 @@ export const useJob = defineStore('job', () => {
       id.value = jobId
       machine.value = null
       previous.value = null
+      left.value = null
       leavesBefore.value = []
       received.value = []
       draft.value = null
@@ -162,6 +165,7 @@ export const useJob = defineStore('job', () => {
     id,
     machine,
     previous,
+    left,
     leavesBefore,
     viewFrom,
     goRound,

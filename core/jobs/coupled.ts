@@ -29,7 +29,7 @@ import { checkRoughIn, type RoughIn } from '../stages/roughIn/roughIn'
 import { roughInStage } from '../stages/roughIn/stage'
 import { keepClosing, type Closing, type ExceptionReason, type Outcome } from '../stages/close/closing'
 import { closeStage } from '../stages/close/stage'
-import { keepSafety, UNSAFE, type Safety } from '../stages/makeSafe/safety'
+import { handsMayGo, keepSafety, UNSAFE, type Safety } from '../stages/makeSafe/safety'
 import { checkLevels, keepLevels, NO_LEVELS, type LevelFacts, type Levels } from '../stages/level/levels'
 import {
   checkRunouts,
@@ -38,6 +38,9 @@ import {
   type RunoutFacts,
   type Runouts,
 } from '../stages/level/runouts'
+import { checkHot, expectedToGo, measureHot, UNKNOWN, type HotCheck } from '../stages/hotCheck/hotCheck'
+import { isUnderWay, keepHotRun, NO_HOT_RUN, readsHot, type HotRun } from '../stages/hotCheck/hotRun'
+import { hotCheckStage } from '../stages/hotCheck/stage'
 import { levelStage } from '../stages/level/stage'
 import { makeSafe } from '../stages/makeSafe/stage'
 import type { Measurement } from '../stages/measure/measurement'
@@ -55,9 +58,9 @@ import { recordPlan, type PlanRecord } from '../stages/plan/plans'
 import { planStage } from '../stages/plan/stage'
 import { keepSetUp, settleSetUp, type SetUp } from '../stages/setUp/setUp'
 import { setUpStage } from '../stages/setUp/stage'
-import { coldTarget, keepTarget, type ColdTarget } from '../stages/target/target'
+import { coldTarget, keepTarget, type ColdTarget, type TargetEntry } from '../stages/target/target'
 import { targetStage } from '../stages/target/stage'
-import { atStart, filledPacks, walkRounds } from './walkRounds'
+import { atStart, filledPacks, takenNote, walkRounds } from './walkRounds'
 
 interface Facts {
   readonly skips: Skips
@@ -71,7 +74,8 @@ interface Facts {
   readonly runoutFacts: RunoutFacts
   readonly roughRounds: RoughRounds
   readonly setUp: LogEntry<'set-up'> | null
-  readonly target: LogEntry<'target-set'> | null
+  readonly target: TargetEntry | null
+  readonly hotRun: HotRun
   readonly rounds: Rounds
   readonly remarks: Remarks
   readonly closing: Closing
@@ -89,6 +93,7 @@ const BLANK: Facts = {
   roughRounds: NO_ROUGH_ROUNDS,
   setUp: null,
   target: null,
+  hotRun: NO_HOT_RUN,
   rounds: NO_ROUNDS,
   remarks: [],
   closing: null,
@@ -111,7 +116,8 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
   const roughRounds = keepRoughIn(now.roughRounds, e)
   const setUp = keepSetUp(now.setUp, e)
   const target = keepTarget(now.target, e)
-  const rounds = keepRounds(now.rounds, e, setUp)
+  const hotRun = keepHotRun(now.hotRun, e, setUp, now.rounds.length - 1)
+  const rounds = keepRounds(now.rounds, e, setUp, readsHot(now.hotRun))
   const remarks = keepRemarks(now.remarks, e)
   const closing = keepClosing(now.closing, e)
   return {
@@ -127,6 +133,7 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
     roughRounds,
     setUp,
     target,
+    hotRun,
     rounds,
     remarks,
     closing,
@@ -167,6 +174,9 @@ export interface CoupledState {
   readonly asFound: Measurement | null
   /** The last measurement that could be used; equals as found when nothing was moved. */
   readonly asLeft: Measurement | null
+  readonly hot: HotCheck
+  /** How it is expected to go as it warms: closed now it is provisional. Null where that is borne out. */
+  readonly expected: Misalignment | null
   readonly remarks: Remarks
   readonly closing: Closing
   readonly outcome: Outcome
@@ -185,7 +195,14 @@ const outcomeOf = (
   latest: Measurement,
   asLeft: Measurement | null,
   roughIn: RoughIn,
+  hot: HotCheck,
 ): Outcome => {
+  // A visit for the hot check alone is proved by it.
+  if (!asLeft && moves === 0 && hot.judgement && hot.run.answered) {
+    const { verdict } = hot.judgement
+    const doubt: readonly ExceptionReason[] = hot.measurement.trust === 'doubtful' ? ['doubtful'] : []
+    return { verdict, exceptions: verdict === 'in' ? doubt : [...doubt, verdict] }
+  }
   // A small coupling whose maker asks for straightedge and feelers only is proved by them.
   if (!asLeft && moves === 0 && roughIn.proves)
     return { verdict: roughIn.latest?.verdict ?? 'unknown', exceptions: [] }
@@ -199,6 +216,20 @@ const outcomeOf = (
   if (asLeft && verdict === 'unknown') exceptions.push('unknown')
   return { verdict, exceptions }
 }
+
+/** The last measurement that says where the axis lies. */
+const lastUsable = (measurements: readonly Measurement[]): Measurement | null => {
+  let usable = measurements.length - 1
+  while (usable >= 0 && measurements[usable]?.coupling === null) usable--
+  return measurements[usable] ?? null
+}
+
+const measureWarm = remember((run: HotRun, tolerance: SettledTolerance) =>
+  measureHot(
+    run.sets.map((s) => takenNote(s, tolerance)),
+    tolerance,
+  ),
+)
 
 /** What follows from the facts. */
 const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
@@ -228,9 +259,14 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const packsBefore = before ? filledPacks(walked[walked.length - 2] ?? start, before) : packs
   const roughIn = checkRoughIn(machine, facts.roughRounds)
   const waiting = current.plan
-  let usable = measurements.length - 1
-  while (usable >= 0 && measurements[usable]?.coupling === null) usable--
-  const asLeft = measurements[usable] ?? null
+  const asLeft = lastUsable(measurements)
+  const hot = checkHot(
+    facts.hotRun,
+    measureWarm(facts.hotRun, tolerance),
+    aim,
+    tolerance,
+    lastUsable(measurements.slice(0, facts.hotRun.moves + 1))?.coupling ?? UNKNOWN,
+  )
   return {
     machine,
     skips: facts.skips,
@@ -258,9 +294,11 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     shimmed: rounds.length > 1 || current.filled.length > 0,
     asFound: measurements[0]?.coupling ? measurements[0] : null,
     asLeft,
+    hot,
+    expected: expectedToGo(aim, tolerance),
     remarks: facts.remarks,
     closing: facts.closing,
-    outcome: outcomeOf(moves.length, latest, asLeft, roughIn),
+    outcome: outcomeOf(moves.length, latest, asLeft, roughIn, hot),
   }
 }
 
@@ -278,18 +316,36 @@ export const COUPLED_STAGES = [
   planStage,
   moveStage,
   reMeasure,
+  hotCheckStage,
   closeStage,
 ] as const
 export type CoupledStageId = (typeof COUPLED_STAGES)[number]['id']
 
 const factsOf = takenForward(BLANK, take)
 
+/**
+ * Whose turn it is about a hot run, or in a visit that is for nothing else: it runs with the lockout off, then hands
+ * want it back, then a bracket. Null where the sheet's own order holds.
+ */
+const hotTurn = (state: CoupledState): CoupledStageId | null => {
+  const { run, judgement } = state.hot
+  if (state.closing || !state.opening) return null
+  if (isUnderWay(run)) {
+    if (!run.ended) return 'hot-check'
+    if (!handsMayGo(state.safety)) return 'make-safe'
+    return state.setUp ? 'hot-check' : 'set-up'
+  }
+  const forThis = state.opening.payload.reason === 'hot-check'
+  const untouched = state.moves.length === 0 && state.latest.sets.length === 0
+  const passedOver = state.skips.once.has('hot-check')
+  if (!forThis || !untouched || run.movedSince || passedOver) return null
+  if (!run.answered) return 'hot-check'
+  return judgement?.verdict === 'out' ? null : 'close'
+}
+
 /** Folds a coupled job. Entries in logbook order. */
 export const coupledJob = (machine: CoupledMachine, logbook: readonly LogEntry[]) => {
   const state = workOut(machine, factsOf(logbook))
-  return {
-    kind: 'coupled' as const,
-    state,
-    sheet: sheetOf<CoupledStageId, CoupledState>(COUPLED_STAGES, state),
-  }
+  const sheet = sheetOf<CoupledStageId, CoupledState>(COUPLED_STAGES, state)
+  return { kind: 'coupled' as const, state, sheet: { ...sheet, current: hotTurn(state) ?? sheet.current } }
 }

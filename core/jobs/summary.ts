@@ -1,7 +1,9 @@
 import type { Misalignment } from '../frame/planes'
 import type { VerdictOrUnknown } from '../judge/judge'
 import type { Measurement } from '../stages/measure/measurement'
+import type { HotCheck } from '../stages/hotCheck/hotCheck'
 import type { LineReading } from '../stages/lineUp/line'
+import type { NextDue } from '../stages/close/due'
 import type { Job } from './jobs'
 
 /** Offset and slope in core units with their verdict. */
@@ -18,15 +20,22 @@ export interface LineSummary {
   readonly verdict: VerdictOrUnknown
 }
 
+/** What a closed job is looked at again for; missing in jobs folded before that was kept. */
+export type DueReason = Pick<NextDue, 'what' | 'words'>
+
 /** What lists show of a job, by its kind. */
 export type JobSummaryFigures =
   | {
+      readonly due?: DueReason | null
       readonly kind: 'coupled'
       readonly rounds: number
       readonly asFound: CouplingSummary | null
       readonly asLeft: CouplingSummary | null
+      /** How it is expected to go as it warms, where no hot check has borne the target out. Missing in jobs folded before that was known. */
+      readonly expected?: Misalignment | null
     }
   | {
+      readonly due?: DueReason | null
       readonly kind: 'belt'
       readonly rounds: number
       readonly asFound: LineSummary | null
@@ -46,19 +55,31 @@ export interface JobFigure {
 const couplingSummary = (m: Measurement | null): CouplingSummary | null =>
   m?.coupling ? { coupling: m.coupling, verdict: m.judgement?.verdict ?? 'unknown' } : null
 
+/** After a visit for the hot check alone: it lies as it was left before, and is judged as it runs. */
+const leftHot = ({ cold, judgement }: HotCheck): CouplingSummary | null =>
+  cold && judgement && { coupling: cold, verdict: judgement.verdict }
+
 const lineSummary = (l: LineReading | null): LineSummary | null =>
   l && { offset: l.errors.offset, turn: l.errors.turn, tilt: l.errors.tilt, verdict: l.verdict }
+
+const dueOf = (job: Job): DueReason | null => {
+  const due = job.state.closing?.payload.due
+  return due ? { what: due.what, words: due.words } : null
+}
 
 /** What lists show of a folded job. */
 export const summaryOf = (job: Job): JobSummaryFigures =>
   job.kind === 'coupled'
     ? {
+        due: dueOf(job),
         kind: 'coupled',
         rounds: job.state.moves.length,
         asFound: couplingSummary(job.state.asFound),
-        asLeft: couplingSummary(job.state.asLeft),
+        asLeft: couplingSummary(job.state.asLeft) ?? leftHot(job.state.hot),
+        expected: job.state.expected,
       }
     : {
+        due: dueOf(job),
         kind: 'belt',
         rounds: job.state.lines.length - 1,
         asFound: lineSummary(job.state.asFound),

@@ -12,7 +12,7 @@ import { recordMove, type MoveRecord } from '../stages/move/moves'
 import { settleSetUp, type SetUp } from '../stages/setUp/setUp'
 
 /** A set with what people said of it since. */
-const takenNote = remember((taken: TakenSet, tolerance: SettledTolerance): NotedSet => ({
+export const takenNote = remember((taken: TakenSet, tolerance: SettledTolerance): NotedSet => ({
   set: readSet(taken.entry, settleSetUp(taken.setUp), tolerance),
   usedAnyway: taken.note?.kind === 'set-used-anyway' ? taken.note.payload.why : null,
   leftOut: taken.note?.kind === 'set-left-out' ? taken.note.payload.why : null,

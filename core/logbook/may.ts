@@ -29,6 +29,9 @@ const AT_THE_MACHINE: readonly EntryKind[] = [
   'set-left-out',
   'plan-chosen',
   'move-made',
+  'hot-run-begun',
+  'temperatures-read',
+  'hot-run-ended',
   'contacts-checked',
   'sheaves-read',
   'line-corrected',
@@ -39,6 +42,7 @@ const ANSWERED_FOR: readonly EntryKind[] = [
   'lockout-waived',
   'set-used-anyway',
   'target-set',
+  'hot-answered',
   'stage-skipped',
   'job-closed',
 ]

@@ -1,6 +1,7 @@
 import type { BeltEntries } from '../stages/lineUp/entries'
 import type { ClosingEntries } from '../stages/close/entries'
 import type { FeetEntries } from '../stages/feet/entries'
+import type { HotCheckEntries } from '../stages/hotCheck/entries'
 import type { LevelEntries } from '../stages/level/entries'
 import type { SafetyEntries } from '../stages/makeSafe/entries'
 import type { LookEntries } from '../stages/look/entries'
@@ -33,5 +34,6 @@ export interface EntryPayloads
     TargetEntries,
     PlanEntries,
     MoveEntries,
+    HotCheckEntries,
     BeltEntries,
     ClosingEntries {}

@@ -44,6 +44,11 @@ export type ObjectionCode =
   | 'signed-otherwise'
   | 'moved-meanwhile'
   | 'no-such-move'
+  | 'hot-run-on'
+  | 'no-hot-run'
+  | 'ended-before-begun'
+  | 'hot-unmeasured'
+  | 'keeping-needs-why'
 
 export const conflict = (code: ObjectionCode): Objection => ({ code, sort: 'conflict', path: [] })
 export const invalid = (code: ObjectionCode, ...path: (string | number)[]): Objection => ({

@@ -17,11 +17,15 @@ export const fitAgrees = (fit: HarmonicFit, count: number, limit: Millimetres): 
 /**
  * Indexes of the readings that could be the bad one: those without which the rest agrees, or
  * without which nothing can be told any more. One index means the reading is named; several mean
- * that a repeat or two more positions must decide. Empty when the set agrees as it is.
+ * that a repeat or two more positions must decide. Empty when the set agrees as it is: `whole` is
+ * the fit of all of them.
  */
-export const suspectReadings = (readings: readonly Reading[], limit: Millimetres): readonly number[] => {
-  const whole = fitHarmonic(readings)
-  if (!whole.ok || fitAgrees(whole.value, readings.length, limit) !== false) return []
+export const suspectReadings = (
+  readings: readonly Reading[],
+  whole: HarmonicFit,
+  limit: Millimetres,
+): readonly number[] => {
+  if (fitAgrees(whole, readings.length, limit) !== false) return []
   const suspects: number[] = []
   readings.forEach((_, i) => {
     const rest = readings.filter((_, j) => j !== i)

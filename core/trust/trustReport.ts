@@ -85,7 +85,7 @@ export const trustOfSet = (
     sag,
     spare: fit.spare,
     agrees: fitAgrees(fit, readings.length, limit),
-    suspects: suspectReadings(readings, limit),
+    suspects: suspectReadings(readings, fit, limit),
     singlePlane: fit.cos === null || fit.sin === null,
   }
 }

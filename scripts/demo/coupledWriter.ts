@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { ALIGNED, lineSum, type Misalignment } from '../../core/frame/planes'
 import { FOOT_NAMES, type FootName } from '../../core/feet/softFoot'
 import type { CoupledState } from '../../core/jobs/coupled'
-import type { MethodGiven, UsualPlaces } from '../../core/methods/methods'
+import { METHODS, type MethodGiven, type UsualPlaces } from '../../core/methods/methods'
 import { normalFrom, seededRandom, type Random } from '../../core/random/random'
 import { EXACT_DIAL } from '../../core/simulate/dialGauge'
 import { readByMethod } from '../../core/simulate/methodReadings'
@@ -14,6 +14,7 @@ import { planChanges, plansFor } from '../../core/stages/plan/planning'
 import { fromCore, toCore } from '../../core/units/unitSystem'
 import { couplingLine } from '../../shared/calculation/fields'
 import { inputToCore } from '../../shared/calculation/unitConversion'
+import { newTarget } from '../../shared/stages/hotCheck/answer'
 import type { CoupledFields } from '../../shared/register/coupledMachine'
 import type { DemoPicture } from './pictures'
 import { JobWriter } from './jobWriter'
@@ -38,6 +39,10 @@ const usualSetUp = (usual: UsualPlaces, sag: number): MethodGiven => {
         onMovable: { ...rim, carriedBy: 'stationary', plane: usual.onMovable },
       },
     }
+  if (usual.method === 'heads') {
+    const { stationaryPlane, movablePlane } = usual
+    return { method: 'heads', given: { stationaryPlane: -stationaryPlane, movablePlane } }
+  }
   if (usual.method !== 'rim-face') throw new Error(`The demo sets no machine up by ${usual.method}.`)
   const { carriedBy, rimPlane: plane, plunger, faceDiameter: diameter } = usual
   return {
@@ -274,7 +279,7 @@ export class CoupledWriter extends JobWriter {
   async setUp(sag: number, graduation: number): Promise<this> {
     const { usual, feet, units } = this.machine
     const how = usualSetUp(usual, sag)
-    const circles = how.method === 'reverse-rim' ? ['onStationary', 'onMovable'] : ['rim', 'face']
+    const circles = METHODS[how.method].circles(how.given as never)
     const each = (x: number) => Object.fromEntries(circles.map((c) => [c, x]))
     await this.write(
       {
@@ -341,6 +346,48 @@ export class CoupledWriter extends JobWriter {
       slope: { v: 0, h: 0 },
     }
     this.truth = lineSum(lineSum(this.truth, last?.footwork.change ?? ALIGNED), error)
+    return this
+  }
+
+  /** Run warm until it stands still, stopped and locked out again; the machine moves by what it really grows (contract units). */
+  async runHot(
+    temperatures: readonly {
+      readonly minutes: number
+      readonly feet: readonly (readonly [string, string, number])[]
+    }[],
+    grows: Misalignment,
+    permit: string,
+  ): Promise<this> {
+    const { units } = this.machine
+    await this.write({ kind: 'hot-run-begun', payload: { at: this.moment(), left: null } }, 30)
+    for (const { minutes, feet } of temperatures)
+      await this.write(
+        {
+          kind: 'temperatures-read',
+          payload: {
+            units,
+            at: this.moment(minutes),
+            feet: feet.map(([machine, pair, value]) => ({
+              machine: machine === 'stationary' ? 'stationary' : 'movable',
+              pair,
+              value,
+            })),
+          },
+        },
+        minutes,
+      )
+    await this.write({ kind: 'hot-run-ended', payload: { at: this.moment(3) } }, 3)
+    this.truth = lineSum(this.truth, inputToCore(couplingLine, grows, units))
+    await this.makeSafe(permit)
+    return this
+  }
+
+  /** Takes the target that the hot check asks for. */
+  async takeNewTarget(): Promise<this> {
+    const { hot, coldTarget } = await this.state()
+    const target = newTarget(hot, coldTarget, { job: this.jobId, on: this.moment() }, this.machine.units)
+    if (!target) throw new Error('The demo job has no hot reading.')
+    await this.write({ kind: 'hot-answered', payload: { take: 'new', target, why: '' } }, 6)
     return this
   }
 

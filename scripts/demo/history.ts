@@ -76,12 +76,18 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await second.makeSafe('W-2511')
   await second.readRises([1, 1.5, 0.5, 1])
   await second.measure(3, 0.5)
+  await second.write(HOT_GEAR_UNIT)
   await second.move()
   await second.read()
   // Power came back for a bump test between the two sets: the whole lockout is confirmed again.
   await second.write({ kind: 'power-restored', payload: { why: 'Bump test for rotation after rewiring.' } })
   await second.makeSafe('W-2511')
   await second.read()
+  // The gear unit ran hotter than the survey said: the hot check gave another target.
+  await second.runHot(HOT_RUN, line(-7.2, 0, -0.06, 0), 'W-2511')
+  await second.read()
+  await second.read()
+  await second.takeNewTarget()
   await second.close('Night-shift millwright', 'Hold-down bolts were not all tight when found.')
 
   const tight = on('KY-09', 'KY-09 bolt-bound', day, at(64, 7), line(3.1, -9.4, 0.12, -0.55))
@@ -131,6 +137,20 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await looking.findShims()
   await looking.look(['bolts', 'jacking'], 'fine')
   await looking.look(['pads'], 'put-right', 'Paint scraped off under the outboard feet.')
+
+  const relined = on('CP-40M', 'CP-40M relined', lead, at(23, 6), line(0.62, -0.44, 0.05, -0.03))
+  await relined.open({ reason: 'moved', rpm: 148, customer: '', note: 'Pan relined, gear unit lifted off.' })
+  await relined.makeSafe('W-2741')
+  await relined.readRises([0.02, 0.03, 0.02, 0.03])
+  await relined.measure(0, 0.01)
+  await relined.write(WARM_GEAR_UNIT)
+  await relined.move()
+  await relined.read()
+  await relined.read()
+  await relined.close('Maintenance lead', 'Mill runs from Monday: hot check asked for.', '', undefined, {
+    what: 'hot-check',
+    days: 14,
+  })
 
   const mounting = on('CP-40', 'CP-40 open', day, at(3, 7), line(0.14, -0.195, 0.0333, 0.0056))
   await mounting.open({ reason: 'planned', rpm: 1475, customer: '', note: 'New bushes.' })
@@ -191,6 +211,47 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
 
   await writeBelts(knex, { day, night, lead }, at)
 }
+
+/** The pan mill's gear unit by the maker's sheet: it rises alike at both ends. */
+const WARM_GEAR_UNIT: EntryBody = {
+  kind: 'target-set',
+  payload: {
+    units: 'metric',
+    given: {
+      way: 'growth',
+      machines: [
+        {
+          machine: 'movable',
+          feet: [
+            { pair: 'inboard', x: 340, heat: null, rise: 0.24, side: 0 },
+            { pair: 'outboard', x: 720, heat: null, rise: 0.22, side: 0 },
+          ],
+        },
+      ],
+    },
+    source: 'gear unit sheet',
+    learned: null,
+  },
+}
+const FEET_OF_CP11 = [
+  ['stationary', 'outboard'],
+  ['stationary', 'inboard'],
+  ['movable', 'inboard'],
+  ['movable', 'outboard'],
+] as const
+const HOT_RUN = (
+  [
+    [5, 70, 71, 69, 69],
+    [60, 112, 121, 92, 88],
+    [60, 138, 153, 103, 97],
+    [45, 147, 162, 106, 99],
+    [25, 148, 163, 107, 100],
+    [20, 148, 163.5, 107, 100],
+  ] as const
+).map(([minutes, ...degrees]) => ({
+  minutes,
+  feet: FEET_OF_CP11.map(([machine, pair], i) => [machine, pair, degrees[i] ?? 0] as const),
+}))
 
 const warm = (pair: string, x: number, height: number, running: number) => ({
   pair,
@@ -254,7 +315,10 @@ const writeBelts = async (
     35,
   )
   await spring.write(gaps(2.75, 2.6, 0.1, 0.05), 10)
-  await spring.close('Day-shift millwright', 'Guard back on, run for ten minutes.')
+  await spring.close('Day-shift millwright', 'Guard back on, run for ten minutes.', '', undefined, {
+    what: 'regular',
+    days: 210,
+  })
 
   const turned = new JobWriter(knex, belted('GL-03'), 'GL-03 open', people.night, at(0, 4))
   await turned.open({

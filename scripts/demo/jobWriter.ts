@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import type { EntryBody } from '../../core/logbook/entry'
 import { SAFETY_POINTS } from '../../core/stages/makeSafe/entries'
+import type { DueFor } from '../../core/stages/close/due'
 import { FOLD_VERSION } from '../../core/stages/close/closing'
 import { foldJob, type Job } from '../../core/jobs/jobs'
 import { addEntryWithin, openJob, readJob } from '../../server/jobs/logbook'
@@ -16,7 +17,7 @@ export class JobWriter {
   private clock: number
   private count = 0
   private last: string | null = null
-  private readonly jobId: string
+  protected readonly jobId: string
 
   constructor(
     private readonly knex: Knex,
@@ -55,6 +56,11 @@ export class JobWriter {
     await openJob(this.knex, { id: this.jobId, machine: this.fields.tag, opening }, new Date(this.clock))
   }
 
+  /** The time so many minutes on, as a person at the machine would read it off a clock. */
+  protected moment(minutes = 0): string {
+    return new Date(this.clock + minutes * MINUTE).toISOString()
+  }
+
   /** Keeps a picture with the job, through the same door as a person's; its id. */
   protected async keepPicture(picture: DemoPicture): Promise<string> {
     const id = demoId(`photograph/${this.name}/${picture}`)
@@ -72,12 +78,26 @@ export class JobWriter {
     return foldJob(machine, entries)
   }
 
-  async close(signedBy: string, remarks: string, exception = '', author?: string): Promise<void> {
+  /** Signed; `due` is what to come back for, and how many days on. */
+  async close(
+    signedBy: string,
+    remarks: string,
+    exception = '',
+    author?: string,
+    due?: { readonly what: DueFor; readonly days: number },
+  ): Promise<void> {
+    const on = due && new Date(this.clock + due.days * 86_400_000).toISOString().slice(0, 10)
     const { verdict } = (await this.folded()).state.outcome
     await this.write(
       {
         kind: 'job-closed',
-        payload: { signedBy, remarks, exception, signed: { verdict, foldVersion: FOLD_VERSION } },
+        payload: {
+          signedBy,
+          remarks,
+          exception,
+          due: due && on ? { on, what: due.what, words: '' } : null,
+          signed: { verdict, foldVersion: FOLD_VERSION },
+        },
       },
       25,
       author,

@@ -35,7 +35,8 @@ const rowOf = (entry: LogEntry, seq: number) => ({
 })
 
 const UPDATE = `
-    update jobs set kind = ?, stage = ?, verdict = ?, summary = ?::jsonb, fold_version = ?, updated_at = ?,
+    update jobs set kind = ?, stage = ?, verdict = ?, summary = ?::jsonb, fold_version = ?, provisional = ?,
+      next_due = ?::timestamptz, updated_at = ?,
       last_author = ?, entry_count = ?, closed_at = coalesce(?::timestamptz, closed_at)
     where id = ? and entry_count = ?`
 
@@ -127,6 +128,8 @@ export const writeEntries = async (knex: Knex, w: Written): Promise<boolean> => 
     w.columns.verdict,
     JSON.stringify(w.columns.summary),
     FOLD_VERSION,
+    w.columns.provisional,
+    w.columns.nextDue,
     last.receivedAt,
     last.author,
     w.known + w.news.length,

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import type { Misalignment } from '../../core/frame/planes'
 import { figuresOf, summaryOf, type JobFigure, type JobSummaryFigures } from '../../core/jobs/summary'
 import type { Job, JobKind } from '../../core/jobs/jobs'
 import { FOLD_VERSION } from '../../core/stages/close/closing'
@@ -14,6 +15,10 @@ export interface JobColumns {
   readonly verdict: string
   readonly summary: JobSummaryFigures
   readonly figures: readonly JobFigure[]
+  /** Closed, with a cold target that no hot check has borne out. */
+  readonly provisional: boolean
+  /** YYYY-MM-DD. */
+  readonly nextDue: string | null
 }
 
 /** What a folded job leaves in its columns; a closed one keeps the verdict that was signed. */
@@ -23,6 +28,8 @@ export const columnsOf = (job: Job): JobColumns => ({
   verdict: job.state.closing?.payload.signed?.verdict ?? job.state.outcome.verdict,
   summary: summaryOf(job),
   figures: figuresOf(job),
+  provisional: job.kind === 'coupled' && job.state.closing !== null && job.state.expected !== null,
+  nextDue: job.state.closing?.payload.due?.on ?? null,
 })
 
 interface JobRow {
@@ -151,13 +158,22 @@ export const jobClosedBefore = async (
   knex: Knex,
   machineId: string,
   before: Date,
-): Promise<{ readonly id: string; readonly closedAt: string } | null> => {
+): Promise<{
+  readonly id: string
+  readonly closedAt: string
+  /** Where it left a coupled machine. */
+  readonly left: Misalignment | null
+} | null> => {
   const row = (await knex('jobs')
     .where({ machine_id: machineId })
     .where('closed_at', '<', before)
     .orderBy('closed_at', 'desc')
-    .first('id', 'closed_at')) as { id: string; closed_at: Date } | undefined
-  return row ? { id: row.id, closedAt: row.closed_at.toISOString() } : null
+    .first('id', 'closed_at', 'summary')) as
+    { id: string; closed_at: Date; summary: JobSummaryFigures } | undefined
+  if (!row) return null
+  const { summary } = row
+  const left = summary.kind === 'coupled' ? (summary.asLeft?.coupling ?? null) : null
+  return { id: row.id, closedAt: row.closed_at.toISOString(), left }
 }
 
 /** What a job's row says besides its columns for lists. */
@@ -242,6 +258,8 @@ const projected = (columns: JobColumns) => ({
   verdict: columns.verdict,
   summary: JSON.stringify(columns.summary),
   fold_version: FOLD_VERSION,
+  provisional: columns.provisional,
+  next_due: columns.nextDue,
 })
 
 /** Writes the derived columns and figures of a job. */

@@ -1,3 +1,4 @@
+import { urgencyOf } from '../../core/stages/close/due'
 import type { Knex } from 'knex'
 import { foldJob } from '../../core/jobs/jobs'
 import type { EntryAnswer, JobAnswer, JobSummary, Page, TodayAnswer } from '../../shared/api/answers'
@@ -62,6 +63,7 @@ export const answerJob = async (knex: Knex, id: string): Promise<JobAnswer> => {
     entries: entries.map(toWire),
     leavesBefore,
     previous: before && setUp ? { closedAt: before.closedAt, setUp: setUp.payload } : null,
+    left: before?.left ? { job: before.id, closedAt: before.closedAt, coupling: before.left } : null,
   }
 }
 
@@ -173,6 +175,7 @@ const MOST_OPEN = 50
 
 /** What needs a wrench today. The open jobs go on by their cursor at /api/jobs?open=yes. */
 export const today = async (knex: Knex): Promise<TodayAnswer> => {
+  const day = new Date().toISOString().slice(0, 10)
   const [open, closed, last, retired] = await Promise.all([
     listJobs(knex, { open: true, most: MOST_OPEN }),
     listJobs(knex, { open: false, most: 6 }),
@@ -185,6 +188,15 @@ export const today = async (knex: Knex): Promise<TodayAnswer> => {
       .filter(([machine, j]) => j.verdict !== 'in' && !retired.has(machine))
       .map(([, j]) => j)
       .sort((a, b) => a.tag.localeCompare(b.tag)),
+    due: [...last]
+      .filter(([machine, j]) => j.nextDue !== null && !retired.has(machine))
+      .map(([, j]) => j)
+      .filter((j) => urgencyOf((j.nextDue ?? '').slice(0, 10), day) !== 'later')
+      .sort((a, b) => (a.nextDue ?? '').localeCompare(b.nextDue ?? '')),
+    provisional: [...last]
+      .filter(([machine, j]) => j.provisional && !retired.has(machine))
+      .map(([, j]) => j)
+      .sort((a, b) => (a.closedAt ?? '').localeCompare(b.closedAt ?? '')),
     recentlyClosed: closed.rows,
   }
 }

@@ -165,6 +165,42 @@ describe('the report', () => {
     expect(text).toContain('Vibration before: 0.310 in/s at most, motor, outboard, horizontal.')
   })
 
+  it('prints the run of a hot check with what it made of the target, and when to come back', () => {
+    const job = new TestJob().ready()
+    const given = { way: 'line' as const, line: { offset: { v: -6, h: 0 }, slope: { v: 0, h: 0 } } }
+    const target = { units: 'inch' as const, given, source: '', learned: null }
+    job.add({ kind: 'target-set', payload: target })
+    job.read(inMil(-6, 0, 0, 0))
+    job.read(inMil(-6, 0, 0, 0))
+    const sign = {
+      kind: 'job-closed' as const,
+      payload: {
+        signedBy: 'Lead',
+        remarks: '',
+        exception: '',
+        due: { on: '2026-02-01', what: 'hot-check' as const, words: '' },
+        signed: null,
+      },
+    }
+    job.add(sign)
+    const cold = said({}, job)
+    expect(cold).toContain(
+      'Provisional: no hot check has borne out the cold target. As it warms it is expected to go 6.0 mil up.',
+    )
+    expect(cold).toContain('Look again on 1 Feb 2026: hot check.')
+    job.entries.pop()
+    job.add({ kind: 'hot-run-begun', payload: { at: '2026-01-01T09:00:00.000Z', left: null } })
+    const feet = [{ machine: 'movable' as const, pair: 'inboard', value: 140 }]
+    job.add({ kind: 'temperatures-read', payload: { units: 'inch', at: '2026-01-01T10:00:00.000Z', feet } })
+    job.add({ kind: 'hot-run-ended', payload: { at: '2026-01-01T11:00:00.000Z' } })
+    job.lockOut().read(inMil(2, 0, 0, 0))
+    const hot = said({}, job)
+    expect(hot).toContain('New cold target 8.0 mil low.')
+    expect(hot).toContain('140 °F')
+    expect(hot).toContain('Power came back: Run warm for the hot check.')
+    expect(hot).not.toContain('Provisional:')
+  })
+
   it('converts the whole of it, not a part', () => {
     const text = said({ telling: tellingOf('metric', TEST_MACHINE) })
     expect(text).toContain('0.213 mm low')

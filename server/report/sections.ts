@@ -5,6 +5,7 @@ import type { Job } from '../../core/jobs/jobs'
 import type { Reported, Section } from './section'
 import { couplingResult } from './sections/couplingResult'
 import { facts } from './sections/facts'
+import { hotCheck } from './sections/hotCheck'
 import { feetRounds } from './sections/feet'
 import { levelAndRunout } from './sections/level'
 import { lineResult, lineRounds } from './sections/lineResult'
@@ -21,6 +22,7 @@ const COUPLED: readonly Section<CoupledState>[] = [
   facts,
   couplingResult,
   movesMade,
+  hotCheck,
   lookedAt,
   feetRounds,
   levelAndRunout,

@@ -1,4 +1,5 @@
 import type { StageId } from '../../core/jobs/jobs'
+import type { Misalignment } from '../../core/frame/planes'
 import type { JobSummaryFigures } from '../../core/jobs/summary'
 import type { VerdictOrUnknown } from '../../core/judge/judge'
 import type { LeafUse } from '../../core/tools/toolsToTake'
@@ -43,6 +44,10 @@ export interface TodayAnswer {
   readonly open: Page<JobSummary>
   /** Machines whose last closed job left them out of band or on the edge. */
   readonly outOfBand: readonly JobSummary[]
+  /** Machines to look at again, overdue ones first, those of the next fortnight behind: until a later job closes. */
+  readonly due: readonly JobSummary[]
+  /** Machines whose last closed job aimed at a cold target that no hot check has borne out, longest waiting first. */
+  readonly provisional: readonly JobSummary[]
   readonly recentlyClosed: readonly JobSummary[]
 }
 
@@ -50,6 +55,13 @@ export interface TodayAnswer {
 export interface PreviousSetUp {
   readonly closedAt: string
   readonly setUp: SetUpPayload
+}
+
+/** Where the job before left this machine cold, core units. */
+export interface LeftBefore {
+  readonly job: string
+  readonly closedAt: string
+  readonly coupling: Misalignment
 }
 
 export interface JobAnswer {
@@ -61,6 +73,7 @@ export interface JobAnswer {
   /** What earlier jobs on this machine put under its feet. */
   readonly leavesBefore: readonly LeafUse[]
   readonly previous: PreviousSetUp | null
+  readonly left: LeftBefore | null
 }
 
 export interface EntryAnswer {

@@ -79,6 +79,40 @@ describe('what may be posted', () => {
           learned: null,
         },
       },
+      {
+        kind: 'hot-run-begun',
+        payload: {
+          at: '2026-03-02T06:10:00.000Z',
+          left: {
+            units: 'metric',
+            line: { offset: { v: -0.15, h: 0 }, slope: { v: 0.01, h: 0 } },
+            job: 'b1f7c1f4-3f0b-4c1c-9a52-0f6a1f1b7f10',
+            on: '2026-02-20T15:00:00.000Z',
+          },
+        },
+      },
+      {
+        kind: 'temperatures-read',
+        payload: {
+          units: 'metric',
+          at: '2026-03-02T08:10:00.000Z',
+          feet: [{ machine: 'stationary', pair: 'inboard', value: 62.5 }],
+        },
+      },
+      { kind: 'hot-run-ended', payload: { at: '2026-03-02T09:10:00.000Z' } },
+      {
+        kind: 'hot-answered',
+        payload: {
+          take: 'old',
+          target: {
+            units: 'metric',
+            given: { way: 'none' },
+            source: '',
+            learned: { job: 'b1f7c1f4-3f0b-4c1c-9a52-0f6a1f1b7f10', on: '2026-03-02T10:00:00.000Z' },
+          },
+          why: 'Stands until the next stop.',
+        },
+      },
       { kind: 'pins-handled', payload: { did: 'reamed', words: 'to 10 mm' } },
       {
         kind: 'pipe-read',

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { EntryBody, EntryKind } from '../../core/logbook/entry'
 import { closingKinds } from '../stages/close/entries'
 import { feetKinds } from '../stages/feet/entries'
+import { hotCheckKinds } from '../stages/hotCheck/entries'
 import { levelKinds } from '../stages/level/entries'
 import { lineUpKinds } from '../stages/lineUp/entries'
 import { safetyKinds } from '../stages/makeSafe/entries'
@@ -35,6 +36,7 @@ export const KINDS = {
   ...targetKinds,
   ...planKinds,
   ...moveKinds,
+  ...hotCheckKinds,
   ...lineUpKinds,
   ...closingKinds,
   ...logbookKinds,

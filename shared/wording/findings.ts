@@ -9,6 +9,7 @@ import { firstSag, hasSag } from '../methods/forms'
 import { figure } from './figures'
 import { degrees, gapFigure } from './lines'
 import { movableName } from './headlines'
+import { findingOfHot } from './hotCheck'
 import { findingOfLevelStage } from './level'
 import { findingOfLooks } from './look'
 import { findingOfOpening } from './open'
@@ -77,6 +78,7 @@ const COUPLED: {
   },
   move: ({ moves }, { words }) => (moves.length === 0 ? '' : words.moves.count(moves.length)),
   're-measure': (s, t) => measurementFinding(s.moves.length > 0 ? s.latest : undefined, t),
+  'hot-check': findingOfHot,
   close: ({ closing }, t) => closingFinding(closing, t),
 }
 

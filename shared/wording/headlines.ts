@@ -7,6 +7,7 @@ import { diagnosisOf } from '../../core/stages/lineUp/line'
 import { meaningOfLine } from './lines'
 import { meaningOfPlan } from './plans'
 import { farEnd, meaningOfReadings, type Meaning } from './readings'
+import { meaningOfHot, powerWhy } from './hotCheck'
 import { meaningOfLevelStage } from './level'
 import { meaningOfLooks } from './look'
 import { meaningOfOpening } from './open'
@@ -21,7 +22,7 @@ const plain = (mark: Meaning['mark'], headline: string, detail = ''): Meaning =>
 export const meaningOfSafety = (safety: Safety, closed: boolean, { words }: Telling): Meaning => {
   const w = words.safety
   if (closed) return plain('done', w.closed)
-  if (safety.lost) return plain('stale', w.lost, safety.lost.payload.why)
+  if (safety.lost) return plain('stale', w.lost, powerWhy(safety.lost, { words }))
   if (safety.missing.length === 0) return plain('done', w.whole)
   if (safety.waived) return plain('todo', w.waived, safety.waived.payload.why)
   const next = safety.missing[0]
@@ -77,11 +78,19 @@ export const machineNames = (
 /** What a stage of measuring says: as found, or after the last move. */
 export const meaningOfMeasuring = (
   state: CoupledState,
-  stage: 'as-found' | 're-measure',
+  stage: 'as-found' | 're-measure' | 'hot-check',
   telling: Telling,
+  now = Date.now(),
 ): Meaning => {
   const w = telling.words.measuring
-  const m = stage === 'as-found' ? state.measurements[0] : state.latest
+  const m =
+    stage === 'hot-check'
+      ? state.hot.measurement
+      : stage === 'as-found'
+        ? state.measurements[0]
+        : state.latest
+  if (stage === 'hot-check' && m?.sets.length === 0)
+    return meaningOfHot(state, movableName(state), telling, now)
   if (!state.setUp || !m) return plain('todo', w.setUpFirst, w.setUpFirstDetail)
   if (stage === 're-measure' && state.moves.length === 0)
     return plain('todo', w.nothingMoved, w.nothingMovedDetail)
@@ -136,6 +145,7 @@ const COUPLED: {
   },
   move: meaningOfMove,
   're-measure': (s, t) => meaningOfMeasuring(s, 're-measure', t),
+  'hot-check': (s, t) => meaningOfHot(s, movableName(s), t),
   close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
 }
 

@@ -2,6 +2,8 @@ import dayjs from 'dayjs'
 import { positionAt, type Misalignment } from '../../core/frame/planes'
 import type { SettledTolerance } from '../../core/judge/tolerance'
 import { amountsToNothing, type ColdTarget } from '../../core/stages/target/target'
+import type { Millimetres } from '../../core/units/unitSystem'
+import { figure } from './figures'
 import { offsetWords, slopeEndWords } from './directions'
 import type { Meaning } from './readings'
 import type { Telling } from './telling'
@@ -26,17 +28,26 @@ export const targetSource = (target: ColdTarget, { words }: Pick<Telling, 'words
   const { payload } = target
   if (!payload) return w.none
   const { given, learned, source } = payload
-  const way = learned
-    ? w.hotCheck(dayjs(learned.on).format('D MMM YYYY'))
-    : given.way === 'none'
+  const way =
+    given.way === 'none'
       ? w.straight
       : given.way === 'line'
         ? w.line
         : given.machines.every((m) => m.feet.every((f) => f.heat === null))
           ? w.typedRises
           : w.growth
-  const how = source === '' ? way : w.source(way, source)
+  const day = learned && dayjs(learned.on).format('D MMM YYYY')
+  const known =
+    day === null ? way : given.way === 'line' && source === '' ? w.hotCheck(day) : w.borneOut(way, day)
+  const how = source === '' ? known : w.source(known, source)
   return target.from === 'register' ? w.register(how) : w.job(how)
+}
+
+/** How far a foot pair rises from cold to running, in words. */
+export const growsBy = (rise: Millimetres, { words, units }: Pick<Telling, 'words' | 'units'>): string => {
+  const v = words.targets.view
+  const by = figure(Math.abs(rise), 'displacement', units, { unit: true })
+  return rise === 0 ? v.stays : rise > 0 ? v.rises(by) : v.sinks(by)
 }
 
 /** Whether anything is set off: only then do tables and reports speak of a target. */

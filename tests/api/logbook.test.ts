@@ -17,6 +17,7 @@ import {
   waived,
   WHOLE_MOVE,
 } from '../support/entries'
+import type { EntryBody } from '../../core/logbook/entry'
 import { expectRefusal, issuePaths, useProgram } from './client'
 
 const api = useProgram('logbook')
@@ -27,6 +28,10 @@ const ready = async (machine?: string) => {
   return job
 }
 const GIVEN = SET_UP.how.method === 'rim-face' ? SET_UP.how.given : (undefined as never)
+const STRAIGHT: EntryBody = {
+  kind: 'target-set',
+  payload: { units: 'inch', given: { way: 'none' }, source: '', learned: null },
+}
 const entriesOf = async (job: string) =>
   (await api.ask(`/api/jobs/${job}`)).body.entries as { id: string; kind: string }[]
 const summaryOf = async (job: string) => {
@@ -39,6 +44,8 @@ const summaryOf = async (job: string) => {
 describe('a job from opening to closing', () => {
   it('keeps every entry in order and derives its columns in the same breath', async () => {
     const job = await ready()
+    // The register knows a cold target of this machine; this job sets it straight.
+    expect((await api.log(job, STRAIGHT)).status).toBe(201)
     expect(await summaryOf(job)).toMatchObject({ stage: 'look', verdict: 'unknown' })
     expect((await api.log(job, feetSit)).status).toBe(201)
     expect((await api.log(job, hubsClose)).status).toBe(201)
@@ -60,6 +67,7 @@ describe('a job from opening to closing', () => {
       'job-opened',
       ...lockOut.map((b) => b.kind),
       'set-up',
+      'target-set',
       'rises-read',
       'hubs-felt',
       'readings-taken',

@@ -177,6 +177,8 @@ describe('the works', () => {
     const today = (await api.ask('/api/today')).body as {
       open: { rows: { tag: string; stage: string }[]; next: string | null }
       recentlyClosed: unknown[]
+      provisional: { tag: string }[]
+      due: { tag: string; nextDue: string; summary: { due: { what: string } } }[]
     }
     expect(today.open.rows.map((j) => [j.tag, j.stage])).toEqual([
       ['GL-03', 'line-up'],
@@ -186,6 +188,11 @@ describe('the works', () => {
       ['KY-09', 'as-found'],
       ['CP-40M', 'look'],
       ['CP-40', 'set-up'],
+    ])
+    expect(today.provisional.map((j) => j.tag)).toEqual(['CP-40M'])
+    expect(today.due.map((j) => [j.tag, j.summary.due.what])).toEqual([
+      ['CP-40M', 'hot-check'],
+      ['GL-03', 'regular'],
     ])
     expect(today.open.next).toBeNull()
     // Five of the demo works and those closed above; it shows six.

@@ -15,6 +15,7 @@ const STAGES = [
   'Plan',
   'Move',
   'Re-measure',
+  'Hot check',
   'Close',
 ]
 

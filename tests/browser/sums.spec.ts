@@ -129,6 +129,29 @@ test('feelers, rims and feet are handled on the drawings of their sums', async (
   await example()
   await page.getByLabel('Gap measured cold').fill('9')
   await expect(page.getByText('as measured cold')).toContainText('Out')
+  await page.getByRole('group', { name: 'Motor: its shaft' }).getByText('opens the gap').click()
+  await expect(said).toContainText('6.28 mm apart')
+
+  await page.goto('/sums/growth')
+  await expect(said).toContainText('Give one machine or both.')
+  await example()
+  const driven = page.getByRole('region', { name: 'driven machine' })
+  const inboard = driven.getByRole('group', { name: 'Inboard' })
+  await expect(inboard.getByLabel('From the coupling')).toHaveValue('300')
+  await inboard.getByLabel('Running').fill('7o')
+  await expect(inboard.getByRole('alert')).toContainText('not a number')
+  for (const end of ['Inboard', 'Outboard']) {
+    const foot = driven.getByRole('group', { name: end })
+    if (end === 'Inboard') await driven.getByText('typed', { exact: true }).click()
+    await foot.getByLabel('Rises').fill('0.1')
+  }
+  // The motor rises 0.0742 and 0.0594: set 0.018 high at the coupling.
+  await expect(said).toContainText(/Set the motor cold: 0.01\d+ mm high/)
+
+  await page.goto('/sums/hot-check')
+  await example()
+  await page.getByLabel('hot: offset').first().fill('0.22')
+  await expect(said).toContainText('0.27 mm low')
 
   await page.goto('/sums/four-contact')
   for (const rim of ['other sheave, near rim', 'other sheave, far rim'])

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Mark } from '~~/core/logbook/stage'
 import { lockoutWarning } from '~~/shared/wording/headlines'
+import { powerWhy } from '~~/shared/wording/hotCheck'
 
 /**
  * The right-hand ledger: what this means, the numbers, the one next step, the working. While the
@@ -38,7 +39,7 @@ defineExpose({
         <p>
           <VerdictMark mark="out" /> <strong>{{ warning }}</strong>
           <span v-if="job.folded?.state.safety.lost">
-            {{ ` ${job.folded.state.safety.lost.payload.why}` }}
+            {{ ` ${powerWhy(job.folded.state.safety.lost, telling)}` }}
           </span>
         </p>
         <el-button v-if="!deskWork" link class="text-button" @click="waiving = true">{{

@@ -5,7 +5,16 @@ import { openedOf, type TextGroup, type TextList } from '~~/shared/quick/texts'
 import { CONVERSIONS } from '~~/core/units/unitSystem'
 
 /** One part of a form built from an operation's schema, and all that is in it. `path` leads to it, by slashes. */
-const props = defineProps<{ field: Field; path: string; label: string; note?: string; row?: boolean }>()
+const props = defineProps<{
+  field: Field
+  path: string
+  label: string
+  note?: string
+  /** In a row under a head that names it: no label of its own. */
+  row?: boolean
+  /** The part above it has its name already. */
+  unnamed?: boolean
+}>()
 const session = useSession()
 const words = useWords()
 const w = words.quick
@@ -108,7 +117,7 @@ const innerField = computed(() => {
     }}</el-checkbox>
   </div>
   <fieldset v-else class="part" :class="{ top: path === '' }">
-    <legend v-if="path !== '' && !row">
+    <legend v-if="path !== '' && !row && !unnamed">
       {{ label }}
       <el-button
         v-if="opens"
@@ -202,7 +211,15 @@ const innerField = computed(() => {
         "
         @update:model-value="set({ pick: $event, of: openedOf(field.options[Number($event)]!) })"
       />
-      <SumField :key="pick" :field="field.options[Number(pick)]!" :path="down('of')" :label="label" row />
+      <SumField
+        :key="pick"
+        class="of"
+        :field="field.options[Number(pick)]!"
+        :path="down('of')"
+        :label="label"
+        :row="field.options[Number(pick)]!.kind !== 'group'"
+        unnamed
+      />
     </template>
     <template v-else-if="field.kind === 'map'">
       <div v-for="(_, i) in list" :key="i" class="row-grid" :style="{ '--columns': 2 }">
@@ -268,6 +285,9 @@ legend {
   grid-template-columns: repeat(var(--columns), minmax(0, 1fr)) 44px;
   gap: 6px 10px;
   align-items: start;
+}
+.of {
+  margin-top: 10px;
 }
 .head {
   color: var(--scribe-dim);

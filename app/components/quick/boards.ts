@@ -1,5 +1,6 @@
 import type { Component } from 'vue'
 import { fitsHubs } from '~~/shared/quick/feelers'
+import { fitsGrowth } from '~~/shared/quick/growing'
 import { LINE_BOXES } from '~~/shared/stages/lineUp/form'
 import type { SumTakes } from '~/composables/useSum'
 
@@ -35,13 +36,16 @@ export const SUM_BOARDS: Readonly<Record<string, SumBoard>> = {
     takes: (at) => (fitsHubs(at(FEELERS[0]), at(FEELERS[1])) ? FEELERS : []),
     board: defineAsyncComponent(() => import('./boards/FeelersSum.vue')),
   },
-  'axial-gap': of(() => import('./boards/GapSum.vue'), 'runningGap', 'measured', 'window'),
-  'move-plan': of(() => import('./boards/PlanSum.vue')),
+  'axial-gap': of(() => import('./boards/GapSum.vue'), 'runningGap', 'measured', 'window', 'shafts'),
+  'move-plan': of(() => import('./boards/PlanSum.vue'), 'coupling'),
   'four-contact': of(() => import('./boards/FourRims.vue'), 'reference', 'other'),
   'sheave-line': of(() => import('./boards/SheavesSum.vue'), ...LINE_BOXES, 'otherOn', 'edgeSide'),
   'compare-sets': lineFound,
-  growth: lineFound,
-  'hot-check': lineFound,
+  growth: {
+    takes: (at) => (fitsGrowth(at('machines')) ? ['machines'] : []),
+    board: defineAsyncComponent(() => import('./boards/GrowthSum.vue')),
+  },
+  'hot-check': of(() => import('./boards/HotSum.vue'), 'cold', 'hot'),
   'shim-pack': leaves,
   'step-shim': leaves,
 }

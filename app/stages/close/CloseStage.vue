@@ -5,7 +5,10 @@ import LineClosing from './LineClosing.vue'
 import { FOLD_VERSION, signedOtherwise } from '~~/core/stages/close/closing'
 import { lineWorking } from '~~/shared/stages/lineUp/working'
 import { readingsWorking } from '~~/shared/stages/measure/working'
+import { DUE_AFTER_DAYS, DUE_FOR, dueAdvised, dueDay, urgencyOf, type DueFor } from '~~/core/stages/close/due'
+import { dueWords } from '~~/shared/wording/due'
 import { openAtClose } from '~~/shared/wording/look'
+import { provisionalAtClose } from '~~/shared/wording/hotCheck'
 import { meaningOfClosing } from '~~/shared/wording/headlines'
 import { toleranceSource } from '~~/shared/wording/tolerances'
 
@@ -13,7 +16,14 @@ const job = useJob()
 const session = useSession()
 const telling = useTelling()
 const w = computed(() => telling.value.words.closing)
-const { draft: form, clear } = useDraft('close', () => ({ signedBy: '', remarks: '', exception: '' }))
+const { draft: form, clear } = useDraft('close', () => ({
+  signedBy: '',
+  remarks: '',
+  exception: '',
+  dueFor: '' as DueFor | 'none' | '',
+  dueOn: '',
+  dueWords: '',
+}))
 const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
 const reason = useTemplateRef<{ focus: () => void }>('reason')
 const signature = useTemplateRef<{ focus: () => void }>('signature')
@@ -25,7 +35,9 @@ const meaning = computed(() => meaningOfClosing(closed.value, outcome.value, tel
 const differs = computed(() => signedOtherwise(closed.value, outcome.value))
 /** What was found on the way and is nobody's verdict: pins still out, places to report. */
 const stillOpen = computed(() =>
-  job.coupled && !closed.value ? openAtClose(job.coupled.looks, telling.value) : [],
+  job.coupled && !closed.value
+    ? [...openAtClose(job.coupled.looks, telling.value), ...provisionalAtClose(job.coupled, telling.value)]
+    : [],
 )
 const needsException = computed(() => outcome.value.exceptions.length > 0)
 /** Near the edge only: it may be better, and somebody says why it is good enough. */
@@ -34,8 +46,29 @@ const reasonAsked = computed(() =>
 )
 const lacksReason = computed(() => needsException.value && form.value.exception.trim() === '')
 const canSign = computed(
-  () => form.value.signedBy.trim() !== '' && !lacksReason.value && session.authorId !== '',
+  () =>
+    form.value.signedBy.trim() !== '' && !lacksReason.value && !duePassed.value && session.authorId !== '',
 )
+const advised = computed(() =>
+  dueAdvised({
+    provisional: (job.coupled?.expected ?? null) !== null,
+    moved: job.coupled ? job.coupled.moves.length > 0 : (job.belt?.lines.length ?? 0) > 1,
+  }),
+)
+const dueWhat = computed(() => form.value.dueFor || advised.value)
+const due = computed(() => {
+  if (dueWhat.value === 'none') return null
+  const what = dueWhat.value
+  const words = what === 'other' ? (form.value.dueWords ?? '').trim() : ''
+  return { on: form.value.dueOn || dueDay(what, new Date()), what, words }
+})
+const duePassed = computed(
+  () => due.value !== null && urgencyOf(due.value.on, dayjs().format('YYYY-MM-DD')) === 'overdue',
+)
+const pickDue = (what: string) => {
+  form.value.dueFor = what as DueFor | 'none'
+  form.value.dueOn = ''
+}
 const sign = () => {
   if (!canSign.value || closed.value) return
   const logged = job.log({
@@ -44,6 +77,7 @@ const sign = () => {
       signedBy: form.value.signedBy.trim(),
       remarks: form.value.remarks.trim(),
       exception: needsException.value ? form.value.exception.trim() : '',
+      due: due.value,
       signed: { verdict: outcome.value.verdict, foldVersion: FOLD_VERSION },
     },
   })
@@ -92,6 +126,7 @@ onMounted(() => {
         }}
       </p>
       <p v-if="closed.payload.remarks">{{ closed.payload.remarks }}</p>
+      <p v-if="closed.payload.due">{{ dueWords(closed.payload.due, telling) }}</p>
       <p v-if="closed.payload.exception">
         <strong>{{ w.view.exception }}</strong> {{ closed.payload.exception }}
       </p>
@@ -129,6 +164,33 @@ onMounted(() => {
           maxlength="4000"
         />
       </label>
+      <div class="due">
+        <label
+          ><span>{{ w.due.ask }}</span>
+          <el-select :model-value="dueWhat" :aria-label="w.due.ask" @update:model-value="pickDue">
+            <el-option v-for="d in DUE_FOR" :key="d" :value="d" :label="w.due.what[d]" />
+            <el-option value="none" :label="w.due.none" />
+          </el-select>
+        </label>
+        <label v-if="due"
+          ><span>{{ w.due.on }}</span>
+          <el-date-picker
+            :model-value="due.on"
+            type="date"
+            value-format="YYYY-MM-DD"
+            format="D MMM YYYY"
+            :clearable="false"
+            :aria-label="w.due.on"
+            @update:model-value="form.dueOn = $event ?? ''"
+          />
+        </label>
+      </div>
+      <label v-if="dueWhat === 'other'"
+        ><span>{{ w.due.whatElse }}</span>
+        <el-input v-model="form.dueWords" :aria-label="w.due.whatElse" maxlength="200" />
+      </label>
+      <p v-if="duePassed" class="caution" role="alert">{{ w.due.past }}</p>
+      <p v-else-if="due && !form.dueOn" class="muted">{{ w.due.starting(DUE_AFTER_DAYS[due.what]) }}</p>
       <p class="muted">{{ w.view.before }}</p>
     </form>
     <ShowWorking v-if="job.coupled?.asLeft || job.belt?.asLeft" :steps="working" />
@@ -150,3 +212,14 @@ onMounted(() => {
     </template>
   </LedgerFrame>
 </template>
+
+<style scoped>
+.due {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+.due :deep(.el-date-editor) {
+  width: 100%;
+}
+</style>

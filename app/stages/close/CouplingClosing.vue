@@ -2,6 +2,9 @@
 import type { CoupledState } from '~~/core/jobs/coupled'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { feltWords, roughLimitWords } from '~~/shared/wording/roughIn'
+import type { NamedLine } from '~~/shared/drawing/lineBundle'
+import { movableName } from '~~/shared/wording/headlines'
+import { meaningOfHot } from '~~/shared/wording/hotCheck'
 import { misalignmentWords } from '~~/shared/wording/directions'
 import { isParallel, limitWords, quantityName } from '~~/shared/wording/quantities'
 import { hasTarget, targetSource } from '~~/shared/wording/targets'
@@ -29,8 +32,21 @@ const sums = computed(() =>
     trust: m ? telling.value.words.measuring.trust[m.trust] : '',
   })),
 )
+/** A visit for the hot check alone is judged as it runs. */
+const hot = computed(() => (props.state.hot.run.answered ? props.state.hot : null))
+const hotMeaning = computed(() =>
+  hot.value ? meaningOfHot(props.state, movableName(props.state), telling.value) : null,
+)
+const hotLines = computed((): readonly NamedLine[] => {
+  const n = telling.value.words.hot.view.lines
+  const { cold = null, hot: warm = null } = hot.value ?? {}
+  return [
+    ...(cold ? [{ look: 'before' as const, name: n.cold, line: cold }] : []),
+    ...(warm ? [{ look: 'now' as const, name: n.hot, line: warm }] : []),
+  ]
+})
 const rows = computed(() =>
-  (left.value?.judgement?.quantities ?? []).map((q) => ({
+  (left.value?.judgement?.quantities ?? hot.value?.judgement?.quantities ?? []).map((q) => ({
     q,
     before: found.value?.judgement?.quantities.find((b) => b.name === q.name),
   })),
@@ -85,10 +101,17 @@ const roughLimit = computed(() =>
         </tr>
       </FigureTable>
     </template>
+    <p v-if="hotMeaning"><VerdictMark :mark="hotMeaning.mark" on-dye /> {{ hotMeaning.headline }}</p>
     <FigureTable
       v-if="rows.length"
       on-dye
-      :head="[t.judgedAt(state.rpm), t.asFound, t.asLeft, t.limit, t.unit]"
+      :head="[
+        t.judgedAt(state.rpm),
+        left ? t.asFound : '',
+        left ? t.asLeft : telling.words.hot.view.columns.hot,
+        t.limit,
+        t.unit,
+      ]"
     >
       <tr v-for="{ q, before } in rows" :key="q.name">
         <td>{{ quantityName(q.name, telling) }}</td>
@@ -112,6 +135,12 @@ const roughLimit = computed(() =>
       :target="state.target"
       :found="found?.coupling ?? null"
       :left="left.coupling"
+    />
+    <LineBundle
+      v-else-if="hotLines.length && state.setUp"
+      :lines="hotLines"
+      :feet="state.setUp.feet"
+      :tolerance="state.tolerance"
     />
   </BoardFrame>
 </template>

@@ -2,6 +2,7 @@
 import dayjs from 'dayjs'
 import { SAFETY_POINTS, type SafetyPoint } from '~~/core/stages/makeSafe/entries'
 import { meaningOfSafety } from '~~/shared/wording/headlines'
+import { powerWhy } from '~~/shared/wording/hotCheck'
 
 const job = useJob()
 const session = useSession()
@@ -17,7 +18,9 @@ const closed = computed(() => job.folded?.state.closing != null)
 const confirmation = (point: SafetyPoint) => safety.value.confirmed.find((c) => c.payload.point === point)
 const next = computed(() => (closed.value ? null : (safety.value.missing[0] ?? null)))
 const meaning = computed(() => meaningOfSafety(safety.value, closed.value, telling.value))
-const powerCameBack = computed(() => safety.value.history.filter((e) => e.kind === 'power-restored'))
+const powerCameBack = computed(() =>
+  safety.value.history.filter((e) => e.kind === 'power-restored' || e.kind === 'hot-run-begun'),
+)
 const note = computed(() => job.folded?.state.opening?.payload.note)
 
 const confirm = (point: SafetyPoint) => {
@@ -71,7 +74,7 @@ const askingShown = computed({ get: () => asking.value !== null, set: (on) => !o
     <ul v-if="powerCameBack.length" class="history">
       <li v-for="e in powerCameBack" :key="e.id">
         {{ dayjs(e.madeAt).format('HH:mm') }}, {{ session.personName(e.author) }}:
-        {{ w.powerBack(e.payload.why) }}
+        {{ w.powerBack(powerWhy(e, telling)) }}
       </li>
     </ul>
     <el-button v-if="safety.confirmed.length && !closed" link class="text-button" @click="asking = 'power'">

@@ -8,6 +8,7 @@ import {
   signsNote,
   usableAnyway,
 } from '~~/shared/stages/measure/drawing'
+import { readsHot } from '~~/core/stages/hotCheck/hotRun'
 import { FOUR_QUARTERS, type ReadingBox } from '~~/shared/stages/measure/form'
 import { readingsWorking } from '~~/shared/stages/measure/working'
 import { meaningOfMeasuring } from '~~/shared/wording/headlines'
@@ -18,7 +19,7 @@ import QuickEntry from './QuickEntry.vue'
 import type { BoardShape } from './boardShape'
 import ReadingBoard from './ReadingBoard.vue'
 
-const props = defineProps<{ stage: 'as-found' | 're-measure' }>()
+const props = defineProps<{ stage: 'as-found' | 're-measure' | 'hot-check' }>()
 const job = useJob()
 const session = useSession()
 const telling = useTelling()
@@ -34,19 +35,33 @@ const actions = computed(() => telling.value.words.actions)
 const state = computed(() => job.coupled!)
 const live = computed(() => job.liveCoupled ?? state.value)
 const moved = computed(() => state.value.moves.length)
+/** Readings of the warm machine stand beside the rounds. */
+const warm = computed(() => props.stage === 'hot-check')
 /** Readings taken now belong after the last move; as found is over once something was moved. */
 const taking = computed(
   () =>
     state.value.closing === null &&
     state.value.setUp !== null &&
-    (props.stage === 'as-found' ? moved.value === 0 : moved.value > 0),
+    (warm.value || (props.stage === 'as-found' ? moved.value === 0 : moved.value > 0)) &&
+    warm.value === readsHot(state.value.hot.run),
 )
 const logged = computed(() =>
-  props.stage === 'as-found' ? state.value.measurements[0] : moved.value > 0 ? state.value.latest : undefined,
+  warm.value
+    ? state.value.hot.measurement
+    : props.stage === 'as-found'
+      ? state.value.measurements[0]
+      : moved.value > 0
+        ? state.value.latest
+        : undefined,
 )
-const measurement = computed(() => (taking.value ? live.value.latest : logged.value))
+const measurement = computed(() =>
+  taking.value ? (warm.value ? live.value.hot.measurement : live.value.latest) : logged.value,
+)
 const liveSet = computed(() => measurement.value?.sets.find((s) => s.set.entry.id === reading.draftId()))
-const meaning = computed(() => meaningOfMeasuring(live.value, props.stage, telling.value))
+const now = useNow({ interval: 15_000 })
+const meaning = computed(() =>
+  meaningOfMeasuring(live.value, props.stage, telling.value, warm.value ? now.value.getTime() : undefined),
+)
 const source = computed(() =>
   toleranceSource(state.value.machine.tolerance, state.value.rpm, telling.value.words.limits),
 )
@@ -147,7 +162,11 @@ onMounted(() => {
 })
 
 const title = computed(() => {
-  const name = props.stage === 'as-found' ? v.value.asFound : v.value.afterMove(moved.value)
+  const name = warm.value
+    ? telling.value.words.hot.view.name
+    : props.stage === 'as-found'
+      ? v.value.asFound
+      : v.value.afterMove(moved.value)
   if (!taking.value) return name
   if (form.value.correcting) return v.value.correcting(name, nameOf(form.value.correcting))
   const nth = logged.value?.sets.length ?? 0
@@ -259,7 +278,7 @@ const turnNote = computed(() =>
       v-if="measurement?.judgement && measurement.trust !== 'doubtful'"
       :judgement="measurement.judgement"
       :source="source"
-      :target="state.coldTarget"
+      :target="warm ? undefined : state.coldTarget"
     />
     <TrustTable v-if="measurement" :measurement="measurement" />
     <p v-if="measurement?.play">{{ playWords(measurement, telling) }}</p>

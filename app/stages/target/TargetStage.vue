@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { drawGrowth } from '~~/shared/stages/target/drawing'
-import { LINE_BOXES, sameAtBothEnds, pairKey, type LineBox } from '~~/shared/stages/target/form'
+import { LINE_BOXES, sameAtBothEnds, pairKey, tapedPlace, type LineBox } from '~~/shared/stages/target/form'
 import { targetWorking } from '~~/shared/stages/target/working'
-import { figure } from '~~/shared/wording/figures'
 import { machineNames } from '~~/shared/wording/headlines'
 import { farEnd } from '~~/shared/wording/readings'
-import { lineWords, meaningOfTarget, targetAtFeet } from '~~/shared/wording/targets'
+import { growsBy, lineWords, meaningOfTarget, targetAtFeet } from '~~/shared/wording/targets'
 import { capital } from '~~/shared/wording/telling'
 import { tryTarget } from '~~/core/stages/target/target'
 
@@ -32,15 +31,15 @@ const meaning = computed(() => {
   // What is typed is not yet what the job says.
   return changed.value ? { ...told, mark: 'todo' as const } : told
 })
-const drawn = computed(() => drawGrowth(pairs.value, shown.value.growth, shown.value.line))
-const riseWords = (rise: number) => {
-  const by = figure(Math.abs(rise), 'displacement', session.units, { unit: true })
-  return rise === 0 ? v.value.stays : rise > 0 ? v.value.rises(by) : v.value.sinks(by)
-}
+const drawn = computed(() =>
+  drawGrowth(pairs.value, shown.value.growth, shown.value.line, (pair) =>
+    tapedPlace(form.value, pair, session.units),
+  ),
+)
 const rises = computed(() =>
   Object.fromEntries(
     (shown.value.growth?.machines ?? []).flatMap((m) =>
-      m.feet.map((f) => [pairKey({ machine: m.role, id: f.id }), riseWords(f.rise.v)]),
+      m.feet.map((f) => [pairKey({ machine: m.role, id: f.id }), growsBy(f.rise.v, telling.value)]),
     ),
   ),
 )

@@ -1,3 +1,4 @@
+import type { NextDue } from './due'
 import type { VerdictOrUnknown } from '../../judge/judge'
 
 export interface ClosingEntries {
@@ -6,6 +7,8 @@ export interface ClosingEntries {
     readonly remarks: string
     /** Why it closes out of band or unmeasured; empty when it does neither. */
     readonly exception: string
+    /** When to come back and what for; null where nobody wants to. Missing in jobs closed before it was asked. */
+    readonly due?: NextDue | null | undefined
     /** What was signed: the verdict, and the version of the arithmetic it came from. Null before that was kept. */
     readonly signed: { readonly verdict: VerdictOrUnknown; readonly foldVersion: number } | null
   }

@@ -1,7 +1,9 @@
 import type { LogEntry } from '../../logbook/entry'
 import { SAFETY_POINTS, type SafetyPoint } from './entries'
 
-type SafetyEntry = LogEntry<'safety-confirmed' | 'power-restored' | 'lockout-waived'>
+/** What brings the power back: somebody needed it, or the machine is run warm. */
+export type PowerBack = LogEntry<'power-restored' | 'hot-run-begun'>
+type SafetyEntry = PowerBack | LogEntry<'safety-confirmed' | 'lockout-waived'>
 
 /** How the lockout stands, and all that happened to it. */
 export interface Safety {
@@ -10,7 +12,7 @@ export interface Safety {
   readonly missing: readonly SafetyPoint[]
   readonly permit: string
   /** Power came back and the lockout was not made whole again since. */
-  readonly lost: LogEntry<'power-restored'> | null
+  readonly lost: PowerBack | null
   /** Why no lockout is needed, while that holds. */
   readonly waived: LogEntry<'lockout-waived'> | null
   /** Every confirmation, return of power and waiver, oldest first. */
@@ -29,6 +31,7 @@ export const UNSAFE: Safety = {
 export const keepSafety = (now: Safety, e: LogEntry): Safety => {
   switch (e.kind) {
     case 'power-restored':
+    case 'hot-run-begun':
       return {
         ...now,
         confirmed: [],

@@ -6,6 +6,7 @@ import type { SettledTolerance } from '../../judge/tolerance'
 import { remember } from '../../logbook/remember'
 import { measureArranged } from '../../methods/method'
 import { closureLimit } from '../../trust/closure'
+import { fitHarmonic } from '../../fit/harmonicFit'
 import { suspectReadings } from '../../trust/suspects'
 import type { Degrees } from '../../units/unitSystem'
 import { playBetween, wayTurned, type Play } from './play'
@@ -116,7 +117,8 @@ const findSuspects = (
         return { ...r, group: `${i}:${r.group ?? ''}` }
       }),
     )
-    return suspectReadings(pooled, limit).map((i) => origin[i] as SuspectReading)
+    const whole = fitHarmonic(pooled)
+    return whole.ok ? suspectReadings(pooled, whole.value, limit).map((i) => origin[i] as SuspectReading) : []
   })
 }
 

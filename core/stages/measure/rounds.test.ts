@@ -15,7 +15,7 @@ const roundsOf = (entries: readonly LogEntry[]): Rounds => {
   let setUp: LogEntry<'set-up'> | null = null
   return entries.reduce<Rounds>((now, e) => {
     if (e.kind === 'set-up') setUp = e
-    return keepRounds(now, e, setUp)
+    return keepRounds(now, e, setUp, false)
   }, NO_ROUNDS)
 }
 const job = () => new TestJob().ready()
@@ -39,7 +39,7 @@ describe('rounds', () => {
   it('leave out readings that no set-up stands behind', () => {
     const j = job()
     const a = j.read(LOW)
-    expect(keepRounds(NO_ROUNDS, a, null)).toBe(NO_ROUNDS)
+    expect(keepRounds(NO_ROUNDS, a, null, false)).toBe(NO_ROUNDS)
   })
 
   it('each set keeps the set-up it was read in', () => {

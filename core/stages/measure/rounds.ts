@@ -44,26 +44,45 @@ const noted = remember((set: TakenSet, note: LogEntry<'set-used-anyway' | 'set-l
   ...set,
   note,
 }))
+/** These sets with one more. */
+export const takenIn = (
+  sets: readonly TakenSet[],
+  e: LogEntry<'readings-taken'>,
+  setUp: LogEntry<'set-up'>,
+): readonly TakenSet[] => [...sets, taken(e, setUp)]
+/** These sets with what was said of one of them; the very same where it is none of them. */
+export const notedIn = (
+  sets: readonly TakenSet[],
+  e: LogEntry<'set-used-anyway' | 'set-left-out'>,
+): readonly TakenSet[] =>
+  sets.some((s) => s.entry.id === e.payload.set)
+    ? sets.map((s) => (s.entry.id === e.payload.set ? noted(s, e) : s))
+    : sets
 const overtaken = (plan: TakenPlan | null): TakenPlan | null => plan && { ...plan, overtaken: true }
 
-/** Links each entry to its round; readings keep the set-up they were read with. */
-export const keepRounds = (now: Rounds, e: LogEntry, setUp: LogEntry<'set-up'> | null): Rounds => {
+/** Links each entry to its round; readings keep the set-up they were read with. `warm` while what is read is of the warm machine. */
+export const keepRounds = (
+  now: Rounds,
+  e: LogEntry,
+  setUp: LogEntry<'set-up'> | null,
+  warm: boolean,
+): Rounds => {
   const last = now[now.length - 1] as Round
   const change = (round: Round): Rounds => [...now.slice(0, -1), round]
   switch (e.kind) {
     case 'readings-taken':
-      return setUp
-        ? change({ ...last, sets: [...last.sets, taken(e, setUp)], plan: overtaken(last.plan) })
+      return setUp && !warm
+        ? change({ ...last, sets: takenIn(last.sets, e, setUp), plan: overtaken(last.plan) })
         : now
     case 'set-used-anyway':
     case 'set-left-out': {
-      if (!last.sets.some((s) => s.entry.id === e.payload.set)) return now
-      const sets = last.sets.map((s) => (s.entry.id === e.payload.set ? noted(s, e) : s))
-      return change({ ...last, sets, plan: overtaken(last.plan) })
+      const sets = notedIn(last.sets, e)
+      return sets === last.sets ? now : change({ ...last, sets, plan: overtaken(last.plan) })
     }
     case 'plan-chosen':
       return change({ ...last, plan: { entry: e, overtaken: false, retargeted: false } })
     case 'target-set':
+    case 'hot-answered':
       return last.plan ? change({ ...last, plan: { ...last.plan, retargeted: true } }) : now
     case 'foot-filled':
     case 'machine-levelled':

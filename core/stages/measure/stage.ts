@@ -12,6 +12,8 @@ interface Sees {
   readonly roughIn: RoughIn
   /** Index 0 is as found; index n is after the n-th move. Never empty. */
   readonly measurements: readonly Measurement[]
+  /** Sets that were read on the warm machine stand beside the rounds. */
+  readonly hot: { readonly measurement: Measurement }
 }
 
 const latest = (job: Sees): Measurement => job.measurements[job.measurements.length - 1] as Measurement
@@ -27,7 +29,9 @@ const markOf = (m: Measurement | undefined): Mark => {
 const setUpFor = (job: Sees, entry: LogEntry): SetUp | null => {
   if (!entry.supersedes) return job.setUp
   const corrected = entry.supersedes.entry
-  const set = job.measurements.flatMap((m) => m.sets).find((s) => s.set.entry.id === corrected)
+  const set = [...job.measurements, job.hot.measurement]
+    .flatMap((m) => m.sets)
+    .find((s) => s.set.entry.id === corrected)
   return set?.set.setUp ?? job.setUp
 }
 
@@ -44,7 +48,9 @@ const objection = (job: Sees, entry: LogEntry): Objection | null => {
     }
     case 'set-used-anyway':
     case 'set-left-out':
-      return latest(job).sets.some((s) => s.set.entry.id === entry.payload.set)
+      return [...latest(job).sets, ...job.hot.measurement.sets].some(
+        (s) => s.set.entry.id === entry.payload.set,
+      )
         ? null
         : invalid('no-such-set', 'payload', 'set')
     default:

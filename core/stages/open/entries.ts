@@ -1,7 +1,15 @@
 import type { UnitSystem } from '../../units/unitSystem'
 import type { ToolId } from '../../tools/toolsToTake'
 
-export const JOB_REASONS = ['planned', 'vibration', 'new-machine', 'moved', 'wear', 'other'] as const
+export const JOB_REASONS = [
+  'planned',
+  'vibration',
+  'new-machine',
+  'moved',
+  'wear',
+  'hot-check',
+  'other',
+] as const
 export type JobReason = (typeof JOB_REASONS)[number]
 
 export interface OpeningEntries {

@@ -1,4 +1,4 @@
-import { ALIGNED, type Misalignment } from '../../frame/planes'
+import { ALIGNED, eachPlane, type Misalignment } from '../../frame/planes'
 import { growthTarget, type GrowthResult, type MachineGrowth } from '../../growth/growth'
 import { EXPANSION } from '../../growth/materials'
 import { planeShare } from '../../judge/judge'
@@ -9,9 +9,12 @@ import type { CoupledMachine } from '../../register/coupledMachine'
 import { toCore } from '../../units/unitSystem'
 import type { TargetPayload } from './entries'
 
+/** An entry that says where the machine is to stand cold: set, or answered behind a hot check. */
+export type TargetEntry = LogEntry<'target-set' | 'hot-answered'>
+
 /** The last word of the logbook on the cold target; null where it says nothing. */
-export const keepTarget = (now: LogEntry<'target-set'> | null, e: LogEntry): LogEntry<'target-set'> | null =>
-  e.kind === 'target-set' ? e : now
+export const keepTarget = (now: TargetEntry | null, e: LogEntry): TargetEntry | null =>
+  e.kind === 'target-set' || e.kind === 'hot-answered' ? e : now
 
 /** Where the movable axis is to lie cold. Millimetres and mm/mm. */
 export interface ColdTarget {
@@ -26,7 +29,7 @@ export interface ColdTarget {
 const NO_TARGET: ColdTarget = { line: ALIGNED, from: 'none', payload: null, growth: null }
 
 /** The growth of both machines as it is calculated with. */
-const machinesOf = (
+export const machinesOf = (
   given: Extract<TargetPayload['given'], { way: 'growth' }>,
   units: TargetPayload['units'],
 ): readonly MachineGrowth[] => {
@@ -76,14 +79,16 @@ const settle = (payload: TargetPayload, from: 'register' | 'job'): ColdTarget =>
   }
 }
 
-const targetOfEntry = remember((entry: LogEntry<'target-set'>) => settle(entry.payload, 'job'))
+const targetOfEntry = remember((entry: TargetEntry) =>
+  settle(entry.kind === 'target-set' ? entry.payload : entry.payload.target, 'job'),
+)
 const targetOfRegister = remember((target: TargetPayload) => settle(target, 'register'))
 
 /** What a payload comes to before anybody logs it. */
 export const tryTarget = (payload: TargetPayload): ColdTarget => settle(payload, 'job')
 
 /** The target in force: what this job says, else what the register knows. The same object for the same facts. */
-export const coldTarget = (machine: CoupledMachine, said: LogEntry<'target-set'> | null): ColdTarget =>
+export const coldTarget = (machine: CoupledMachine, said: TargetEntry | null): ColdTarget =>
   said ? targetOfEntry(said) : machine.target ? targetOfRegister(machine.target) : NO_TARGET
 
 /** A micrometre on the shaft is a thousandth of what anybody types. */
@@ -113,6 +118,18 @@ export const sameTarget = (a: ColdTarget, b: ColdTarget): boolean => {
 
 /** Least share of a limit that is worth setting a machine off for. */
 const WORTH_IT = 0.05
+
+/** A line with what is under that share of its limit at nothing: for sentences, which leave the noise of a reading out. */
+export const worthTelling = (line: Misalignment, tolerance: SettledTolerance): Misalignment => {
+  if (tolerance.form !== 'offset-slope') return line
+  const least = (limit: number) => (x: number | null) =>
+    x === null || Math.abs(x) >= WORTH_IT * limit ? x : 0
+  const [offset, slope] = [least(tolerance.offset), least(tolerance.slope)]
+  return {
+    offset: eachPlane((p) => offset(line.offset[p])),
+    slope: eachPlane((p) => slope(line.slope[p])),
+  }
+}
 
 /** Whether it amounts to nothing: both machines rise alike, within a twentieth of every limit. */
 export const amountsToNothing = ({ line }: ColdTarget, tolerance: SettledTolerance): boolean =>

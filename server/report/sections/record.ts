@@ -1,4 +1,5 @@
 import dayjs from 'dayjs'
+import { powerWhy } from '../../../shared/wording/hotCheck'
 import type { Content } from 'pdfmake/interfaces'
 import { correctionLines } from '../../../shared/wording/corrections'
 import { list, QUIET, when } from '../blocks'
@@ -22,7 +23,7 @@ const lockoutLines = (
       if (last && last.key === key) last.text += `, ${point}`
       else lines.push({ key, text: `${day(e)}, ${personName(e.author)}: ${w.confirmed(point)}` })
     } else {
-      const said = e.kind === 'power-restored' ? w.powerBack(e.payload.why) : w.whyNot(e.payload.why)
+      const said = e.kind === 'lockout-waived' ? w.whyNot(e.payload.why) : w.powerBack(powerWhy(e, telling))
       lines.push({ key, text: `${when(e.madeAt)}, ${personName(e.author)}: ${said}` })
     }
   }

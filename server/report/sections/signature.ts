@@ -1,5 +1,6 @@
 import type { Content } from 'pdfmake/interfaces'
 import { signedOtherwise } from '../../../core/stages/close/closing'
+import { dueWords } from '../../../shared/wording/due'
 import { block, QUIET, when } from '../blocks'
 import type { Common, Section } from '../section'
 
@@ -21,6 +22,7 @@ export const signature: Section<Common> = ({ closing, outcome }, { personName, t
       w.name,
       ...(closing?.payload.remarks ? [{ text: closing.payload.remarks }] : []),
       ...(closing?.payload.exception ? [{ text: w.exception(closing.payload.exception), bold: true }] : []),
+      ...(closing?.payload.due ? [{ text: dueWords(closing.payload.due, { words }) }] : []),
       ...(differs
         ? [
             {

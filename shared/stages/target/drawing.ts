@@ -30,15 +30,17 @@ export interface DrawnGrowth {
   readonly pairs: readonly { readonly pair: GrowingPair; readonly x: number }[]
 }
 
-/** Lays out the side view; rises and target to one exaggeration. Millimetres in. */
+/** Lays out the side view; rises and target to one exaggeration. Millimetres in; `taped` for pairs whose distance is typed on it. */
 export const drawGrowth = (
   pairs: readonly GrowingPair[],
   growth: GrowthResult | null,
   target: Misalignment,
+  taped: (pair: GrowingPair) => number | null = () => null,
 ): DrawnGrowth => {
   const { width, height } = GROWTH_SHEET
   const placeOf = (p: GrowingPair): number => {
-    if (p.x !== null) return p.x
+    const known = p.x ?? taped(p)
+    if (known !== null) return known
     const away = p.id === 'outboard' ? UNTAPED.far : UNTAPED.near
     return p.machine === 'stationary' ? -away : away
   }

@@ -4,7 +4,7 @@ import type { MachineRole } from '../../../core/plan/planFoot'
 import type { FootRise, TargetGiven, TargetPayload } from '../../../core/stages/target/entries'
 import { readTypedNumber, type TypedMeasure } from '../../../core/units/typedNumber'
 import { fromCore, toCore, type Measured, type UnitSystem } from '../../../core/units/unitSystem'
-import { asking, faulty, unitOf, withUnit, type Remark } from '../../forms/typed'
+import { asking, faulty, typedMillimetres, unitOf, withUnit, type Remark } from '../../forms/typed'
 import { figure } from '../../wording/figures'
 import type { Telling } from '../../wording/telling'
 
@@ -62,7 +62,7 @@ export const growingPairs = (
   ]
 }
 
-const blankRise = (): RiseTexts => ({
+export const blankRise = (): RiseTexts => ({
   how: 'heat',
   material: 'cast-iron',
   alpha: '',
@@ -149,6 +149,12 @@ export const nameTargetUnits = (texts: TargetTexts, was: UnitSystem): void => {
     texts.line[`offset.${plane}`] = withUnit(texts.line[`offset.${plane}`], unitOf('displacement', was))
     texts.line[`slope.${plane}`] = anew(texts.line[`slope.${plane}`], 'slope')
   }
+}
+
+/** How far from the coupling a pair stands, as it was taped on the board: negative on the driven machine's side. Millimetres; null where nothing usable is typed. */
+export const tapedPlace = (texts: TargetTexts, pair: GrowingPair, units: UnitSystem): number | null => {
+  const taped = typedMillimetres(texts.distances[pairKey(pair)] ?? '', 'distance', units)
+  return taped === null || taped <= 0 ? null : pair.machine === 'stationary' ? -taped : taped
 }
 
 /** Degrees C that no machine's feet reach in service; a slipped digit or the wrong scale. */

@@ -1,3 +1,4 @@
+import type { DueFor } from '../../../core/stages/close/due'
 import type { ExceptionReason } from '../../../core/stages/close/closing'
 
 export const closing = {
@@ -16,6 +17,24 @@ export const closing = {
   inBand: 'Left in band. Torque the bolts, guard on, sign.',
   signedOtherwise: (signed: string, now: string) =>
     `Signed as “${signed}”. Today’s arithmetic would say “${now}”; what was signed stands.`,
+  due: {
+    ask: 'Look again',
+    on: 'Day',
+    none: 'no date',
+    what: {
+      'hot-check': 'Hot check',
+      'first-weeks': 'After the first weeks',
+      regular: 'Regular check',
+      other: 'Other',
+    } satisfies Record<DueFor, string> as Readonly<Record<DueFor, string>>,
+    whatElse: 'What for?',
+    starting: (days: number) => `Starting value: ${String(days)} days. The works’ own rule goes before it.`,
+    past: 'That day has passed. Give one to come.',
+    again: (day: string, what: string) => `Look again on ${day}: ${what}.`,
+    overdue: (day: string) => `Overdue since ${day}`,
+    dueOn: (day: string) => `Due ${day}`,
+    title: 'Overdue and due',
+  },
   asFound: 'As found',
   asLeft: 'As left',
   notMeasured: 'not measured',

@@ -5,6 +5,7 @@ import { closing } from './closing'
 import { directions } from './directions'
 import { drawings } from './drawings'
 import { feet } from './feet'
+import { hot } from './hot'
 import { kinds } from './kinds'
 import { level } from './level'
 import { look } from './look'
@@ -42,6 +43,7 @@ export const en = {
   directions,
   drawings,
   feet,
+  hot,
   kinds,
   level,
   limits,

@@ -42,5 +42,10 @@ export const objections = {
     'The logbook changed since you looked: its verdict is another one now. Look again, then sign.',
   'moved-meanwhile':
     'Someone logged a move since you last saw this job. Say whether this belongs before that move or after it.',
+  'hot-run-on': 'A hot run is under way. Stop it and measure, before another begins.',
+  'no-hot-run': 'No hot run is under way. Say when it was switched on first.',
+  'ended-before-begun': 'It can’t have been stopped before it was switched on. Check the time.',
+  'hot-unmeasured': 'Nothing was measured on the warm machine yet. Measure it first.',
+  'keeping-needs-why': 'Hot it is not in band. Say why the cold target stays all the same.',
   'no-such-move': 'The move this is said to belong before is not in the logbook.',
 } satisfies Record<ObjectionCode, string>

@@ -8,6 +8,7 @@ export const opening = {
     'new-machine': 'New machine',
     moved: 'Moved or rebuilt',
     wear: 'Wear found',
+    'hot-check': 'Hot check',
     other: 'Other',
   } satisfies Record<JobReason, string>,
   asRegistered: 'As registered.',

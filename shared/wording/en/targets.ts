@@ -31,6 +31,7 @@ export const targets = {
     line: 'given as a line',
     straight: 'said to be set straight',
     hotCheck: (day: string) => `learned from the hot check of ${day}`,
+    borneOut: (way: string, day: string) => `${way}, borne out by the hot check of ${day}`,
     register: (how: string) => `from the register: ${how}`,
     job: (how: string) => how,
     source: (how: string, source: string) => `${how}, ${source}`,

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { toCore } from '~~/core/units/unitSystem'
+import { drawGap, HUB_GAP } from '~~/shared/quick/hubGap'
+import { labelOf } from '~~/shared/quick/labels'
 import { axialScale } from '~~/shared/stages/roughIn/drawing'
 import { figure } from '~~/shared/wording/figures'
+import { capital } from '~~/shared/wording/telling'
 
-/** The gap between two hubs, cold and when it runs, on a scale with the window that it belongs in. */
+/** Two hubs with the gap between them, each shaft's growth under it, and the gap on a scale with the window that it belongs in. */
 const props = defineProps<{ id: string; result: unknown }>()
 const session = useSession()
-const { mm, box } = useSumBoard()
+const { mm, box, text, form, set } = useSumBoard()
 const words = useWords()
 const w = words.quick.gap
 const verdicts = words.verdicts
@@ -24,46 +27,95 @@ const stands = computed(() => measured.value ?? cold.value)
 const window = computed(() => ({ least: mm('window/0', 'distance'), most: mm('window/1', 'distance') }))
 const windowed = computed(() => window.value.least !== null || window.value.most !== null)
 const scale = computed(() => (stands.value === null ? null : axialScale(stands.value, window.value)))
+const drawn = computed(() => drawGap(stands.value, found.value ? running.value : null))
 
-/** The widest gap takes this much of the sheet; the others beside it to the same scale. */
-const WIDEST = 130
-const LEFT = 250
-const drawnGap = (gap: number | null) => {
-  const widest = Math.max(running.value ?? 0, stands.value ?? 0)
-  return gap === null || widest <= 0 ? WIDEST : (WIDEST * Math.max(0, gap)) / widest
-}
-const face = computed(() => LEFT + drawnGap(stands.value))
-const warm = computed(() => LEFT + drawnGap(running.value))
+const { face: LEFT, hub: HUB, width: W, height: H } = HUB_GAP
 const names = words.tables
+const degrees = computed(() => (session.units === 'inch' ? '°F' : '°C'))
+/** Shafts whose expansion is typed, from the pick on. */
+const ownPicked = ref<readonly string[]>([])
+const shafts = computed(() =>
+  [names.driven, names.motor].map((name, i) => {
+    const path = `shafts/${String(i)}`
+    const own = text(`${path}/alpha`) !== '' || ownPicked.value.includes(path)
+    return {
+      name,
+      path,
+      own,
+      material: text(`${path}/material`) || (own ? 'own' : ''),
+      materialFault: form.issue(`${path}/material`),
+      away: form.at(`${path}/closesGap`) === false,
+    }
+  }),
+)
+const pickMaterial = (path: string, material: string) => {
+  ownPicked.value = ownPicked.value.filter((p) => p !== path)
+  if (material === 'own') ownPicked.value = [...ownPicked.value, path]
+  else set(`${path}/alpha`, '')
+  set(`${path}/material`, material === 'own' ? '' : material)
+}
 </script>
 
 <template>
   <div class="gap-sum">
-    <svg class="hubs" viewBox="0 0 640 176" aria-hidden="true">
-      <path class="hub" :d="`M${LEFT - 96} 40h96v96h-96zM40 66h${LEFT - 136}v44H40z`" />
-      <path class="hub" :d="`M${face} 40h96v96h-96zM${face + 96} 66H600v44H${face + 96}z`" />
-      <path v-if="found && running !== null" class="warm" :d="`M${warm} 32V144`" />
-      <path class="dimension" :d="`M${LEFT} 22H${face}M${LEFT} 14v16M${face} 14v16`" />
-      <text v-if="stands !== null" class="figure" :x="(LEFT + face) / 2" y="12">{{ d(stands) }}</text>
-      <text v-if="found && running !== null" class="warm-words" :x="(LEFT + warm) / 2" y="164">
-        {{ w.running(d(running)) }}
-      </text>
-      <text class="name" x="100" y="164">{{ names.driven.toLowerCase() }}</text>
-      <text class="name" x="548" y="164">{{ names.motor.toLowerCase() }}</text>
-    </svg>
-    <div v-if="scale" class="scale">
-      <AxialGap v-bind="scale" :windowed="windowed" :label="w.scale" />
-      <p>
-        {{ measured === null ? w.cold : w.measured }}
-        <span v-if="found?.verdict" :class="found.verdict"
-          ><VerdictMark :mark="found.verdict" on-dye /> {{ verdicts[found.verdict] }}</span
-        >
-      </p>
-    </div>
-    <div class="boxes">
+    <div class="over">
       <NumberBox v-bind="box('runningGap', 'distance')" :label="w.runningBox" />
       <NumberBox v-bind="box('measured', 'distance')" :label="w.measuredBox" />
+    </div>
+    <svg class="hubs" :viewBox="`0 0 ${W} ${H}`" aria-hidden="true">
+      <path class="hub" :d="`M${LEFT - HUB} 24h${HUB}v84h-${HUB}zM40 46h${LEFT - HUB - 40}v40H40z`" />
+      <path
+        class="hub"
+        :d="`M${drawn.face} 24h${HUB}v84h-${HUB}zM${drawn.face + HUB} 46H600v40H${drawn.face + HUB}z`"
+      />
+      <path v-if="drawn.warm !== null" class="warm" :d="`M${drawn.warm} 14V118`" />
+      <path class="dimension" :d="`M${LEFT} 8H${drawn.face}M${LEFT} 0v16M${drawn.face} 0v16`" />
+      <text v-if="stands !== null" class="figure" :x="(LEFT + drawn.face) / 2" y="70">{{ d(stands) }}</text>
+      <text v-if="drawn.warm !== null && running !== null" class="warm-words" :x="drawn.warm" y="124">
+        {{ w.running(d(running)) }}
+      </text>
+    </svg>
+    <div class="shafts">
+      <fieldset v-for="s in shafts" :key="s.path">
+        <legend>{{ capital(w.shaft(s.name)) }}</legend>
+        <NumberBox v-bind="box(`${s.path}/length`, 'distance')" :label="w.length" />
+        <MaterialPick
+          :model-value="s.material"
+          :label="`${w.shaft(s.name)}: ${words.targets.view.material}`"
+          :fault="s.materialFault"
+          @update:model-value="pickMaterial(s.path, $event)"
+        />
+        <NumberBox
+          v-if="s.own"
+          v-bind="box(`${s.path}/alpha`, 'plain')"
+          class="alpha"
+          :label="labelOf('alpha', words)"
+        />
+        <NumberBox v-bind="box(`${s.path}/coldTemp`, 'plain')" :label="`${w.coldAt}, ${degrees}`" />
+        <NumberBox v-bind="box(`${s.path}/runTemp`, 'plain')" :label="`${w.runsAt}, ${degrees}`" />
+        <ChoiceRow
+          class="way"
+          :model-value="s.away ? 'away' : 'closes'"
+          :label="`${w.shaft(s.name)}: ${w.way}`"
+          on-dye
+          :options="[
+            { value: 'closes', name: w.closes },
+            { value: 'away', name: w.opens },
+          ]"
+          @update:model-value="set(`${s.path}/closesGap`, $event === 'away' ? false : null)"
+        />
+      </fieldset>
+    </div>
+    <p class="note">
+      {{ stands === null ? '' : measured === null ? w.cold : w.measured }}
+      <span v-if="found?.verdict" :class="found.verdict"
+        ><VerdictMark :mark="found.verdict" on-dye /> {{ verdicts[found.verdict] }}</span
+      >
+    </p>
+    <div class="scale">
       <NumberBox v-bind="box('window/0', 'distance')" :label="w.least" />
+      <AxialGap v-if="scale" v-bind="scale" :windowed="windowed" :label="w.scale" />
+      <span v-else />
       <NumberBox v-bind="box('window/1', 'distance')" :label="w.most" />
     </div>
   </div>
@@ -72,6 +124,13 @@ const names = words.tables
 <style scoped>
 .gap-sum {
   max-width: 720px;
+}
+.over {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 14px;
+  max-width: 340px;
+  margin: 0 auto 10px;
 }
 .hubs {
   display: block;
@@ -104,36 +163,63 @@ text {
 .warm-words {
   fill: var(--brass-on-dye);
 }
-.scale {
+.shafts {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 190px;
-  gap: 16px;
-  align-items: center;
-  margin: 8px 0;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px 48px;
+  margin-top: 10px;
 }
-.scale .in {
+fieldset {
+  border: 0;
+  margin: 0;
+  padding: 0;
+  min-width: 0;
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 10px 14px;
+  align-content: start;
+  align-items: end;
+}
+.alpha,
+.way {
+  grid-column: 1 / -1;
+}
+legend {
+  color: #fff;
+  font-weight: 600;
+  padding: 0 0 4px;
+}
+.note {
+  text-align: center;
+  color: var(--scribe-dim);
+  min-height: 1.5em;
+  margin: 14px 0 2px;
+}
+.note .in {
   color: var(--in-on-dye);
 }
-.scale .edge {
+.note .edge {
   color: var(--edge-on-dye);
 }
-.scale .out {
+.note .out {
   color: var(--out-on-dye);
 }
-.scale span {
-  display: block;
-  font-size: 14px;
-}
-.boxes {
+.scale {
   display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: 14px;
+  grid-template-columns: 130px minmax(0, 1fr) 130px;
+  gap: 16px;
   align-items: end;
 }
 @media (max-width: 640px) {
-  .boxes,
+  .shafts {
+    grid-template-columns: 1fr;
+  }
   .scale {
     grid-template-columns: 1fr 1fr;
+  }
+  .scale > :nth-child(2) {
+    grid-column: 1 / -1;
+    order: -1;
   }
 }
 </style>

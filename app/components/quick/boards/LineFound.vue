@@ -37,7 +37,7 @@ const feet = computed(() =>
     :tolerance="UNJUDGED"
     :found="null"
     :left="line"
-    :name="id === 'growth' || id === 'hot-check' ? drawings.coldTarget : drawings.now"
+    :name="id === 'growth' ? drawings.coldTarget : drawings.now"
     gateless
   />
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ValuesSum from './ValuesSum.vue'
 import { PLANES, type Plane } from '~~/core/frame/planes'
 import { judge } from '~~/core/judge/judge'
 import { fittingExaggeration, PLAN_VIEW } from '~~/shared/drawing/shaftLines'
@@ -12,7 +13,7 @@ import {
   type PlanChoice,
 } from '~~/shared/stages/plan/choice'
 
-/** The line as it stands and where a plan leads, in both views; the plan is picked, or its feet are dragged. */
+/** The line as it stands, typed on the shafts, and where a plan leads, in both views; the plan is picked, or its feet are dragged. */
 const props = defineProps<{ id: string; result: unknown }>()
 const { form } = useSumBoard()
 const telling = useTelling()
@@ -74,42 +75,46 @@ const exaggeration = computed(() =>
 </script>
 
 <template>
-  <div v-if="sheet && shown" class="plan-sum" :class="{ stale }">
-    <ChoiceRow
-      :model-value="dragged ? 'own' : (offered?.choice.option ?? '')"
-      :label="w.choose"
-      on-dye
-      :options="options"
-      @update:model-value="pick"
-    />
-    <ShaftView
-      v-for="plane in PLANES"
-      :key="plane"
-      :plane="plane"
-      :tolerance="sheet.tolerance"
-      :target="sheet.input.target"
-      :found="sheet.input.coupling"
-      :predicted="shown.predicted"
-      :feet="shown.choice.feet"
-      :stationary-name="words.tables.driven.toLowerCase()"
-      :exaggeration="exaggeration"
-      :step="step"
-      :nearest="nearest"
-      :locked="!sheet.own || stale"
-      :telling="telling"
-      @move="move"
-    />
-    <p v-if="stale" class="note">{{ w.before }}</p>
-    <p v-else class="note">
-      <VerdictMark :mark="shown.verdict" on-dye /> {{ w.leads(words.verdicts[shown.verdict]) }}
-      {{ shown.drivenMoves ? w.drivenMoves : '' }} {{ sheet.own ? w.drag : '' }}
-    </p>
+  <div>
+    <ValuesSum :id="id" :result="result" feet-at="machines/movable/feet" />
+    <div v-if="sheet && shown" class="plan-sum" :class="{ stale }">
+      <ChoiceRow
+        :model-value="dragged ? 'own' : (offered?.choice.option ?? '')"
+        :label="w.choose"
+        on-dye
+        :options="options"
+        @update:model-value="pick"
+      />
+      <ShaftView
+        v-for="plane in PLANES"
+        :key="plane"
+        :plane="plane"
+        :tolerance="sheet.tolerance"
+        :target="sheet.input.target"
+        :found="sheet.input.coupling"
+        :predicted="shown.predicted"
+        :feet="shown.choice.feet"
+        :stationary-name="words.tables.driven.toLowerCase()"
+        :exaggeration="exaggeration"
+        :step="step"
+        :nearest="nearest"
+        :locked="!sheet.own || stale"
+        :telling="telling"
+        @move="move"
+      />
+      <p v-if="stale" class="note">{{ w.before }}</p>
+      <p v-else class="note">
+        <VerdictMark :mark="shown.verdict" on-dye /> {{ w.leads(words.verdicts[shown.verdict]) }}
+        {{ shown.drivenMoves ? w.drivenMoves : '' }} {{ sheet.own ? w.drag : '' }}
+      </p>
+    </div>
   </div>
 </template>
 
 <style scoped>
 .plan-sum {
   display: grid;
+  margin-top: 22px;
   gap: 10px;
   max-width: 760px;
 }

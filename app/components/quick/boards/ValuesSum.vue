@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import { UNJUDGED } from '~~/shared/quick/keepMeasurement'
-import { toCore } from '~~/core/units/unitSystem'
-import { typedValue } from '~~/shared/forms/typed'
 import { labelOf } from '~~/shared/quick/labels'
-import type { Misalignment } from '~~/core/frame/planes'
 
 /** Offset and angle at the coupling, typed on the drawn shafts. */
-defineProps<{ id: string; result: unknown }>()
+const props = defineProps<{
+  id: string
+  result: unknown
+  /** Where the form keeps the motor's feet. */
+  feetAt?: string
+}>()
 const session = useSession()
-const { form, text, mm, feetIn, set } = useSumBoard()
+const { form, text, feetIn, lineAt, set } = useSumBoard()
 const words = useWords()
 const { directions } = words
-const feet = computed(() => feetIn('feet'))
+const feet = computed(() => feetIn(props.feetAt ?? 'feet'))
 const PATH = { offset: 'coupling/offset', slope: 'coupling/slope' } as const
 const PLANE = { 0: 'v', 90: 'h' } as const
 const planeOf = (clock: number) => PLANE[clock === 0 ? 0 : 90]
@@ -20,17 +22,7 @@ const texts = computed(() =>
     (['offset', 'slope'] as const).map((q) => [q, { 0: text(`${PATH[q]}/v`), 90: text(`${PATH[q]}/h`) }]),
   ),
 )
-const line = computed((): Misalignment => {
-  const offset = (p: 'v' | 'h') => mm(`${PATH.offset}/${p}`, 'displacement')
-  const slope = (p: 'v' | 'h') => {
-    const typed = typedValue(text(`${PATH.slope}/${p}`), 'plain', session.units)
-    return typed === null ? null : toCore(typed, 'slope', session.units)
-  }
-  return {
-    offset: { v: offset('v'), h: offset('h') },
-    slope: { v: slope('v'), h: slope('h') },
-  }
-})
+const line = computed(() => lineAt('coupling'))
 const notes = computed(() =>
   Object.fromEntries(
     (['offset', 'slope'] as const).map((q) => [

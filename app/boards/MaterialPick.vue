@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { MATERIALS } from '~~/core/growth/materials'
+
+/** What a foot or a shaft is made of: a material of the table, or another whose expansion is typed. */
+defineProps<{
+  modelValue: string
+  /** Names it where several stand on one board; the material alone where nothing is said. */
+  label?: string
+  disabled?: boolean
+  fault?: string
+}>()
+const emit = defineEmits<{ 'update:modelValue': [material: string] }>()
+const words = useWords()
+const options = [
+  ...MATERIALS.map((m) => ({ value: m as string, name: words.targets.materials[m] })),
+  { value: 'own', name: words.targets.ownMaterial },
+]
+</script>
+
+<template>
+  <label>
+    <span>{{ words.targets.view.material }}</span>
+    <el-select
+      :model-value="modelValue"
+      :aria-label="label ?? words.targets.view.material"
+      :disabled="disabled"
+      placeholder=""
+      @update:model-value="emit('update:modelValue', $event)"
+    >
+      <el-option v-for="m in options" :key="m.value" :value="m.value" :label="m.name" />
+    </el-select>
+    <span v-if="fault" class="fault" role="alert">{{ fault }}</span>
+  </label>
+</template>
+
+<style scoped>
+label > span:first-child {
+  display: block;
+  color: var(--scribe-dim);
+  font-size: 14px;
+  margin-bottom: 5px;
+}
+.fault {
+  color: var(--out-on-dye);
+  font-size: 14px;
+}
+</style>

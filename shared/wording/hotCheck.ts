@@ -1,0 +1,141 @@
+import dayjs from 'dayjs'
+import type { CoupledState } from '../../core/jobs/coupled'
+import { isUnderWay, readsHot } from '../../core/stages/hotCheck/hotRun'
+import { lineDifference, type Misalignment } from '../../core/frame/planes'
+import { tryTarget, worthTelling } from '../../core/stages/target/target'
+import type { PowerBack } from '../../core/stages/makeSafe/safety'
+import { hourOf } from './directions'
+import { figure } from './figures'
+import { farEnd, meaningOfReadings, type Meaning } from './readings'
+import { lineWords } from './targets'
+import type { Telling } from './telling'
+
+const clock = (at: number | string) => dayjs(at).format('HH:mm')
+const MINUTE = 60_000
+
+/** How a line moves, in one clause: `5.5 mil up, outboard end down`. What shows as nothing is left out. */
+export const goWords = (by: Misalignment, far: string, { words, units, viewFrom }: Telling): string => {
+  const w = words.hot.go
+  const shown = (x: number | null, kind: 'displacement' | 'slope') =>
+    x !== null && /[1-9]/.test(figure(Math.abs(x), kind, units))
+  const way = (x: number, plane: 'v' | 'h') =>
+    plane === 'v' ? (x > 0 ? w.up : w.down) : words.directions.toward(hourOf(x, { viewFrom }))
+  const parts = (['v', 'h'] as const).flatMap((p) => {
+    const [offset, slope] = [by.offset[p], by.slope[p]]
+    return [
+      ...(offset !== null && shown(offset, 'displacement')
+        ? [`${figure(Math.abs(offset), 'displacement', units, { unit: true })} ${way(offset, p)}`]
+        : []),
+      ...(slope !== null && shown(slope, 'slope') ? [words.directions.end(far, way(slope, p))] : []),
+    ]
+  })
+  return parts.length === 0 ? w.nowhere : parts.join(', ')
+}
+
+/** Why the power is back. */
+export const powerWhy = (entry: PowerBack, { words }: Pick<Telling, 'words'>): string =>
+  entry.kind === 'power-restored' ? entry.payload.why : words.hot.power
+
+/** Whole minutes from the stop to a moment, in words. */
+export const minutesSince = (stopped: string, now: number, { words }: Pick<Telling, 'words'>): string =>
+  words.hot.minutes(Math.max(0, Math.round((now - Date.parse(stopped)) / MINUTE)))
+
+type Seen = Pick<
+  CoupledState,
+  'hot' | 'coldTarget' | 'tolerance' | 'feet' | 'setUp' | 'expected' | 'closing' | 'safety'
+>
+
+/** What the hot check says now. */
+export const meaningOfHot = (state: Seen, movable: string, telling: Telling, now = Date.now()): Meaning => {
+  const { words } = telling
+  const w = words.hot
+  const { hot, expected } = state
+  const { run } = hot
+  const far = farEnd(state.feet.movable, telling)
+  const say = (mark: Meaning['mark'], headline: string, ...detail: readonly string[]): Meaning => ({
+    mark,
+    headline,
+    detail: detail.filter((d) => d !== '').join(' '),
+  })
+  if (run.answered) {
+    const { take, why, target } = run.answered.payload
+    const verdict = hot.judgement?.verdict ?? 'unknown'
+    const mark = verdict === 'unknown' ? 'done' : verdict
+    return take === 'new'
+      ? say(mark, w.tookNew(lineWords(worthTelling(tryTarget(target).line, state.tolerance), far, telling)))
+      : say(mark, why === '' ? w.keptOld : w.keptWhy(why))
+  }
+  if (run.movedSince) return say('todo', w.movedSince)
+  if (!run.begun) return expected ? say('todo', w.provisional, w.howTo) : say('todo', w.straight, w.howTo)
+  if (!run.ended)
+    return hot.settledSince === null
+      ? say('todo', w.running(clock(run.begun.payload.at)), w.warming)
+      : say('done', w.settled(clock(hot.settledSince)))
+  const stopped = run.ended.payload.at
+  const early = hot.warming.length > 0 && hot.settledSince === null ? w.unsettled : ''
+  const rate = hot.coolingRate === null ? w.coolsAway : w.cools(degreesApart(hot.coolingRate, telling))
+  if (hot.measurement.sets.length === 0)
+    return say('stale', w.stopped(minutesSince(stopped, now, telling)), rate, early)
+  if (!hot.hot)
+    return state.setUp
+      ? meaningOfReadings(hot.measurement, movable, state.setUp, telling)
+      : say('todo', telling.words.measuring.setUpFirst)
+  const read = minutesSince(stopped, lastRead(state), telling)
+  const cooled = hot.putBack
+    ? w.putBack(
+        figure(Math.abs(hot.putBack.offset.v ?? 0), 'displacement', telling.units, { unit: true }),
+        read,
+      )
+    : w.notPutBack(read)
+  const verdict = hot.judgement?.verdict ?? 'unknown'
+  const told = (of: Misalignment) => worthTelling(of, state.tolerance)
+  const off = hot.planned && told(lineDifference(hot.hot, hot.planned))
+  const where = off ? goWords(off, far, telling) : ''
+  const headline = !off
+    ? w.unplanned(lineWords(told(hot.hot), far, telling))
+    : where === w.go.nowhere
+      ? w.asPlanned
+      : w.offPlan(where)
+  return say(
+    verdict === 'unknown' ? 'done' : verdict,
+    hot.target ? `${headline} ${w.newTarget(lineWords(told(hot.target), far, telling))}` : headline,
+    verdict === 'out' ? w.hotOut : '',
+    hot.judgement ? '' : w.notBearing,
+    hot.cold ? '' : w.noCold,
+    cooled,
+    early,
+  )
+}
+
+/** What stands open at the close: nobody knows yet whether it runs straight. */
+export const provisionalAtClose = (
+  { expected, feet }: Pick<CoupledState, 'expected' | 'feet'>,
+  telling: Telling,
+): readonly string[] => {
+  const w = telling.words.hot
+  return expected
+    ? [`${w.provisional} ${w.expected(goWords(expected, farEnd(feet.movable, telling), telling))}`]
+    : []
+}
+
+const lastRead = ({ hot }: Seen): number => {
+  const last = hot.measurement.sets[hot.measurement.sets.length - 1]
+  return last ? Date.parse(last.set.entry.madeAt) : Date.now()
+}
+
+/** A difference of temperatures as it is read: a degree C is 1.8 degrees F. */
+export const degreesApart = (celsius: number, { units }: Pick<Telling, 'units'>): string => {
+  const by = units === 'inch' ? celsius * 1.8 : celsius
+  return `${by.toFixed(Math.abs(by) < 10 ? 1 : 0)} ${units === 'inch' ? '°F' : '°C'}`
+}
+
+/** What the sheet says of it. */
+export const findingOfHot = ({ hot, expected }: Seen, { words }: Telling): string => {
+  const w = words.hot.finding
+  const { run } = hot
+  if (run.answered) return run.answered.payload.take === 'new' ? w.taken : w.kept
+  if (readsHot(run))
+    return hot.measurement.sets.length === 0 ? w.stopped : w.sets(hot.measurement.sets.length)
+  if (isUnderWay(run)) return w.running
+  return expected ? w.provisional : ''
+}
