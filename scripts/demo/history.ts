@@ -5,9 +5,8 @@ import type { CoupledFields } from '../../shared/register/coupledMachine'
 import type { MachineFields } from '../../shared/register/machine'
 import { CoupledWriter } from './coupledWriter'
 import { JobWriter } from './jobWriter'
+import { momentsBefore } from './moments'
 import { demoId, MACHINES } from './works'
-
-const DAY = 86_400_000
 
 const machine = (tag: string): MachineFields => {
   const found = MACHINES.find((m) => m.tag === tag)
@@ -27,11 +26,7 @@ const belted = (tag: string): BeltFields => {
 
 /** Past and open jobs of the demo works, dated back from `now`. */
 export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
-  const at = (daysAgo: number, hour: number) => {
-    const day = new Date(now.getTime() - daysAgo * DAY)
-    day.setUTCHours(hour, 10, 0, 0)
-    return day
-  }
+  const at = momentsBefore(now)
   const [day, night, lead] = [demoId('day'), demoId('night'), demoId('lead')]
   const line = (ov: number, oh: number, sv: number, sh: number) => ({
     offset: { v: ov, h: oh },
