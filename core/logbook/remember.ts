@@ -5,17 +5,18 @@
  */
 export const remember = <A extends readonly object[], R>(work: (...about: A) => R): ((...about: A) => R) => {
   interface Node {
-    readonly next: WeakMap<object, Node>
+    /** Most nodes are the end of a way and never have any. */
+    next?: WeakMap<object, Node>
     known?: { readonly answer: R }
   }
-  const node = (): Node => ({ next: new WeakMap() })
-  const root = node()
+  const root: Node = {}
   return (...about) => {
     let at = root
     for (const one of about) {
+      at.next ??= new WeakMap()
       let found = at.next.get(one)
       if (!found) {
-        found = node()
+        found = {}
         at.next.set(one, found)
       }
       at = found

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import * as logbook from './migrations/0001-logbook'
 import * as frame from './migrations/0002-frame'
 import * as instruments from './migrations/0004-instruments'
+import * as narrowJobs from './migrations/0005-narrow-jobs'
 import * as photographs from './migrations/0003-photographs'
 
 /** Every migration in order; an explicit list, so that the built server carries them. */
@@ -10,6 +11,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Mig
   { name: '0002-frame', migration: frame },
   { name: '0003-photographs', migration: photographs },
   { name: '0004-instruments', migration: instruments },
+  { name: '0005-narrow-jobs', migration: narrowJobs },
 ]
 
 const source: Knex.MigrationSource<(typeof MIGRATIONS)[number]> = {

@@ -26,7 +26,7 @@ export default defineNitroPlugin((nitro) => {
     const isData = req.url?.startsWith('/api/') ?? false
     res.setHeader('content-security-policy', isData ? FOR_DATA : FOR_FILES)
     // What sets policies on pages works them out anew for each request: data has its own, above.
-    if (isData) event.context.security = { rules: { enabled: false }, route: '' }
+    if (isData) event.context.security = { rules: { enabled: false }, route: '/api' }
     // A sender that never comes to an end is cut off by the server itself.
     const server = (req.socket as { server?: import('node:http').Server }).server
     if (server && !limited.has(server)) {

@@ -30,14 +30,14 @@ const envelope = z.object({
     .describe('Version of the payload; today’s when missing.'),
 })
 
-const [first, ...rest] = Object.values(KINDS).map((k) => k.body)
-const bodies = z.discriminatedUnion('kind', [first as NonNullable<typeof first>, ...rest], {
-  error: issue('that-kind-of-entry-is-not'),
-})
+// Every kind carries the envelope itself: an intersection would parse each entry twice and merge the halves.
+const [first, ...rest] = Object.values(KINDS).map((k) => k.body.extend(envelope.shape))
 
 /** What a client posts: an entry with its own UUID, before the server has received it. */
 export const entryDraft = z
-  .intersection(envelope, bodies)
+  .discriminatedUnion('kind', [first as NonNullable<typeof first>, ...rest], {
+    error: issue('that-kind-of-entry-is-not'),
+  })
   .refine((draft) => draft.version === undefined || draft.version <= versionOf(draft.kind), {
     error: issue('entry-from-a-newer-program'),
     path: ['version'],
