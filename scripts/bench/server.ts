@@ -1,11 +1,16 @@
-/** `npm run bench:server`: appending entries beside a bare insert on as many connections, and on long jobs beside short ones. */
+/** `npm run bench:server`: appending entries beside a bare insert route of the same server on as many connections, and on long jobs beside short ones. */
 import { randomUUID } from 'node:crypto'
-import { execFileSync, spawn } from 'node:child_process'
+import { execFileSync } from 'node:child_process'
+import { existsSync } from 'node:fs'
 import { join } from 'node:path'
-import { buildProgram } from '../local/prepare.mjs'
+import knexModule from 'knex'
+import { knexOptions } from '../../server/database/connection'
+import { command } from '../local/command.mjs'
+import { fingerprint, isFresh, markFresh } from '../local/freshness.mjs'
+import { SOURCES } from '../local/prepare.mjs'
 import { ROOT } from '../local/paths.mjs'
 import { startPostgres } from '../local/postgres.mjs'
-import { run, say } from '../local/say.mjs'
+import { run, say, timed } from '../local/say.mjs'
 import { startWeb } from '../local/webServer.mjs'
 import { at, load, type Load } from './load'
 import { day, draft } from './workingDay'
@@ -14,8 +19,8 @@ const CONNECTIONS = 10
 const POSTS = 1500
 const JOBS = 50
 const ROUNDS = 5
-const PORTS = { web: 4390, bare: 4391 }
-const WEB = `http://127.0.0.1:${PORTS.web}`
+const PORT = 4390
+const WEB = `http://127.0.0.1:${PORT}`
 
 const remark = () => draft({ kind: 'remark', payload: { text: 'A word on what was found at the pump end.' } })
 
@@ -39,21 +44,25 @@ const line = (label: string, loads: readonly Load[]): string =>
       6,
     )} a second   median ${median(loads.map((l) => at(l, 0.5))).toFixed(2)} ms   99 % ${median(loads.map((l) => at(l, 0.99))).toFixed(2)} ms`
 
-const startBare = async (databaseUrl: string) => {
-  const child = spawn(process.execPath, ['--import', 'tsx', join('scripts', 'bench', 'bareInsert.ts')], {
-    cwd: ROOT,
-    env: { ...process.env, DATABASE_URL: databaseUrl, BARE_PORT: String(PORTS.bare), NODE_ENV: 'production' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
-  await new Promise<void>((resolve, reject) => {
-    child.stdout.once('data', () => resolve())
-    child.once('exit', () => reject(new Error('the bare insert route did not start')))
-  })
-  return { stop: () => void child.kill('SIGTERM') }
+/** The program with a bare insert route beside its own, in a build of its own. */
+const LAYER = join('scripts', 'bench', 'layer')
+const BUILT = join(ROOT, '.local', 'bench-output')
+const buildWithBare = async () => {
+  const print = fingerprint(...SOURCES, LAYER)
+  if (existsSync(join(BUILT, 'server', 'index.mjs')) && isFresh('bench-build', print)) return
+  await timed('Building the program with the bare route (about a minute)', () =>
+    command('npx', ['nuxt', 'build', '--extends', `./${LAYER}`], {
+      cwd: ROOT,
+      quiet: true,
+      remedy: 'The build failed; the lines above say where.',
+      env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' },
+    }),
+  )
+  markFresh('bench-build', print)
 }
 
 await run(async () => {
-  await buildProgram()
+  await buildWithBare()
   const postgres = await startPostgres('bench', { port: 0, throwAway: true, durable: true })
   let broken = false
   const bar = (name: string, value: number, holds: boolean) => {
@@ -66,8 +75,20 @@ await run(async () => {
       cwd: ROOT,
       env: { ...process.env, DATABASE_URL: databaseUrl },
     })
-    const bareServer = await startBare(databaseUrl)
-    const web = await startWeb({ port: PORTS.web, databaseUrl, env: { HC_LOG_LEVEL: 'error' } })
+    const knex = knexModule(knexOptions(databaseUrl))
+    await knex.schema.createTable('bare', (t) => {
+      t.uuid('id').primary()
+      t.uuid('job').notNullable().index()
+      t.jsonb('payload').notNullable()
+      t.timestamp('at').notNullable().defaultTo(knex.fn.now())
+    })
+    await knex.destroy()
+    const web = await startWeb({
+      port: PORT,
+      databaseUrl,
+      program: join(BUILT, 'server', 'index.mjs'),
+      env: { HC_LOG_LEVEL: 'error' },
+    })
     try {
       const jobs: string[] = []
       for (let i = 0; i < JOBS; i++) jobs.push((await open()).id)
@@ -76,7 +97,7 @@ await run(async () => {
       const one: Load[] = []
       const bareposts = () =>
         Array.from({ length: POSTS }, (_, i) => ({
-          url: `http://127.0.0.1:${PORTS.bare}/`,
+          url: `${WEB}/api/bare`,
           body: { ...remark(), job: jobs[i % JOBS] },
         }))
       const overJobs = () =>
@@ -132,7 +153,6 @@ await run(async () => {
       say(`  ${bar('cost against 100 entries, at most 1.5:', ratio, ratio <= 1.5)}`)
     } finally {
       await web.stop()
-      bareServer.stop()
     }
   } finally {
     await postgres.stop()

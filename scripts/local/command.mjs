@@ -23,6 +23,9 @@ export const endCommands = () => {
 /**
  * Runs a command to its end. `quiet` keeps its output back and shows the last lines only when it
  * fails. Rejects with a Stuck that carries `remedy` when it exits other than 0.
+ * @param {string} program
+ * @param {readonly string[]} args
+ * @param {import('node:child_process').SpawnOptions & { quiet?: boolean, remedy?: string }} options
  */
 export const command = (program, args, { quiet = false, remedy = '', ...options } = {}) =>
   new Promise((resolve, reject) => {

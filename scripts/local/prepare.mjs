@@ -28,7 +28,8 @@ export const installPackages = async () => {
   markFresh('packages', print)
 }
 
-const SOURCES = ['app', 'core', 'server', 'shared', 'public', 'nuxt.config.ts', 'package-lock.json']
+/** What a build is made from. */
+export const SOURCES = ['app', 'core', 'server', 'shared', 'public', 'nuxt.config.ts', 'package-lock.json']
 
 /** Builds the program when its sources changed since the last build. */
 export const buildProgram = async () => {

@@ -21,18 +21,19 @@ export const requirePort = (port) =>
 
 /**
  * Starts the web server, built or in development, and waits until its health route answers.
- * @param {{ port: number, databaseUrl: string, dev?: boolean, env?: Record<string, string>, stdio?: import('node:child_process').StdioOptions }} wanted
+ * @param {{ port: number, databaseUrl: string, dev?: boolean, program?: string, env?: Record<string, string>, stdio?: import('node:child_process').StdioOptions }} wanted
  */
 export const startWeb = async ({
   port,
   databaseUrl,
   dev = false,
+  program: built = join(ROOT, '.output', 'server', 'index.mjs'),
   env = {},
   stdio = ['ignore', 'inherit', 'inherit'],
 }) => {
   const [program, args] = dev
     ? [join(ROOT, 'node_modules', '.bin', 'nuxt'), ['dev', '--port', String(port), '--host', '127.0.0.1']]
-    : [process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')]]
+    : [process.execPath, [built]]
   const child = spawn(program, args, {
     cwd: ROOT,
     stdio: dev ? 'inherit' : stdio,
