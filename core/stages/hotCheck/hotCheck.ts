@@ -138,8 +138,9 @@ export const measureHot = (sets: readonly NotedSet[], tolerance: SettledToleranc
  * How it is expected to go as it warms, where a target is aimed at that no hot check has borne out: closed now it
  * is provisional. Null where nothing is set off, or it was learned from a hot check.
  */
-export const expectedToGo = remember((target: ColdTarget, tolerance: SettledTolerance): Misalignment | null =>
-  target.payload?.learned || amountsToNothing(target, tolerance)
-    ? null
-    : lineDifference(ALIGNED, target.line),
+export const expectedToGo = remember(
+  (target: ColdTarget, tolerance: SettledTolerance): Misalignment | null =>
+    target.payload?.learned || amountsToNothing(target, tolerance)
+      ? null
+      : lineDifference(ALIGNED, target.line),
 )
