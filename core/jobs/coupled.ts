@@ -46,9 +46,11 @@ import { makeSafe } from '../stages/makeSafe/stage'
 import type { Measurement } from '../stages/measure/measurement'
 import { keepRounds, NO_ROUNDS, type Round, type Rounds } from '../stages/measure/rounds'
 import { asFound, reMeasure } from '../stages/measure/stage'
+import { boltsOf, keepBolts, type Bolts, type BoltsEntry } from '../stages/move/bolts'
 import { moveEvidence } from '../stages/move/evidence'
 import { footworkOf, type FeetOf } from '../stages/move/footwork'
 import type { MoveRecord } from '../stages/move/moves'
+import { watchPush, type PushWatch } from '../stages/move/push'
 import { moveStage } from '../stages/move/stage'
 import { keepKit, type Kit } from '../stages/open/kit'
 import { openStage } from '../stages/open/stage'
@@ -75,6 +77,7 @@ interface Facts {
   readonly roughRounds: RoughRounds
   readonly setUp: LogEntry<'set-up'> | null
   readonly target: TargetEntry | null
+  readonly bolts: BoltsEntry | null
   readonly hotRun: HotRun
   readonly rounds: Rounds
   readonly remarks: Remarks
@@ -93,6 +96,7 @@ const BLANK: Facts = {
   roughRounds: NO_ROUGH_ROUNDS,
   setUp: null,
   target: null,
+  bolts: null,
   hotRun: NO_HOT_RUN,
   rounds: NO_ROUNDS,
   remarks: [],
@@ -116,6 +120,7 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
   const roughRounds = keepRoughIn(now.roughRounds, e)
   const setUp = keepSetUp(now.setUp, e)
   const target = keepTarget(now.target, e)
+  const bolts = keepBolts(now.bolts, e)
   const hotRun = keepHotRun(now.hotRun, e, setUp, now.rounds.length - 1)
   const rounds = keepRounds(now.rounds, e, setUp, readsHot(now.hotRun))
   const remarks = keepRemarks(now.remarks, e)
@@ -133,6 +138,7 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
     roughRounds,
     setUp,
     target,
+    bolts,
     hotRun,
     rounds,
     remarks,
@@ -165,6 +171,10 @@ export interface CoupledState {
   readonly latest: Measurement
   /** The plan that waits to be carried out. */
   readonly plan: PlanRecord | null
+  /** The side move under way, watched at both ends. */
+  readonly push: PushWatch
+  /** Null where nobody has said which they are. */
+  readonly bolts: Bolts | null
   readonly moves: readonly MoveRecord[]
   readonly packs: readonly PairPacks[]
   /** As they lay before the last move; as they lie where nothing was moved. */
@@ -259,6 +269,8 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const packsBefore = before ? filledPacks(walked[walked.length - 2] ?? start, before) : packs
   const roughIn = checkRoughIn(machine, facts.roughRounds)
   const waiting = current.plan
+  const plan =
+    waiting && recordPlan(waiting, footworkOf(waiting.entry, packs, feet), latest, tolerance, target)
   const asLeft = lastUsable(measurements)
   const hot = checkHot(
     facts.hotRun,
@@ -287,7 +299,9 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     feet,
     measurements,
     latest,
-    plan: waiting && recordPlan(waiting, footworkOf(waiting.entry, packs, feet), latest, tolerance, target),
+    plan,
+    push: watchPush(plan && !plan.stale ? plan.footwork : null, feet.movable, current.counts),
+    bolts: boltsOf(machine, facts.bolts),
     moves,
     packs,
     packsBefore,

@@ -84,6 +84,8 @@ const afterMove = remember(
       after,
       setUp: 'entry' in setUp ? setUp : null,
       evidence,
+      counts: round.counts,
+      feet,
     })
     return { packs: footwork.packs, predicted: record.predicted, record }
   },

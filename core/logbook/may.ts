@@ -28,6 +28,8 @@ const AT_THE_MACHINE: readonly EntryKind[] = [
   'readings-taken',
   'set-left-out',
   'plan-chosen',
+  'counts-read',
+  'bolts-named',
   'move-made',
   'hot-run-begun',
   'temperatures-read',

@@ -5,6 +5,7 @@ import type { LogEntry } from '../logbook/entry'
 import { remember } from '../logbook/remember'
 import type { UsualPlaces } from '../methods/methods'
 import type { MachineRole } from '../plan/movePlan'
+import type { BoltsPayload } from '../stages/move/entries'
 import type { TargetPayload } from '../stages/target/entries'
 import { toCore, type UnitSystem } from '../units/unitSystem'
 import type { CouplingType } from './couplingParts'
@@ -24,6 +25,8 @@ export interface CoupledMachine {
   readonly hubs?: RegisteredHubs
   /** Where its movable axis is to lie cold, as the last job left it. */
   readonly target?: TargetPayload
+  /** Hold-down bolts of the movable machine. */
+  readonly bolts?: BoltsPayload
   /** Its own limit. */
   readonly tolerance: Tolerance
   readonly stock: readonly { readonly thickness: number; readonly count: number }[]

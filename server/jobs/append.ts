@@ -107,9 +107,10 @@ const rememberInRegister = async (knex: Knex, machine: MachineSnapshot, job: Job
       const left = job.state.packs.find((p) => p.machine === role && p.id === foot.id)?.packs
       return left ? { ...foot, existing: { left: left.left.map(inOwn), right: left.right.map(inOwn) } } : foot
     })
-  const { coldTarget } = job.state
+  const { coldTarget, bolts } = job.state
   const changed = machineFields.safeParse({
     ...record,
+    ...(bolts?.from === 'job' ? { bolts: bolts.payload } : {}),
     ...(coldTarget.from === 'job' && coldTarget.payload ? { target: coldTarget.payload } : {}),
     feet: { movable: withPacks('movable'), stationary: withPacks('stationary') },
   })

@@ -80,6 +80,18 @@ describe('what may be posted', () => {
         },
       },
       {
+        kind: 'counts-read',
+        payload: {
+          units: 'inch',
+          when: 'pushing',
+          counts: [{ machine: 'movable', pair: 'outboard', toGo: -6.5 }],
+        },
+      },
+      {
+        kind: 'bolts-named',
+        payload: { units: 'inch', size: '3/4', boltClass: 'grade-5', lubrication: 'dry', makerTorque: null },
+      },
+      {
         kind: 'hot-run-begun',
         payload: {
           at: '2026-03-02T06:10:00.000Z',

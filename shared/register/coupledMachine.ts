@@ -5,6 +5,7 @@ import { issue } from '../issue'
 import { usualSchemas } from '../methods/setUps'
 import { words } from '../text'
 import { pairId, refuseCrowdedPairs } from '../stages/feet'
+import { boltsFields } from '../stages/move/entries'
 import { targetFields } from '../stages/target/entries'
 import { commonFields, footing } from './common'
 
@@ -76,6 +77,7 @@ export const coupledFields = z.object({
   couplingType: oneOf('kind-of-coupling-inside', COUPLING_TYPES).optional(),
   hubs: hubs.optional(),
   target: targetFields.optional(),
+  bolts: boltsFields.optional(),
   tolerance,
 })
 

@@ -3,12 +3,17 @@ import { lineSum } from '~~/core/frame/planes'
 import { judge } from '~~/core/judge/judge'
 import { SIDES } from '~~/core/plan/movePlan'
 import { toCore } from '~~/core/units/unitSystem'
-import { sideWords } from '~~/shared/wording/directions'
+import { crissCross } from '~~/shared/stages/feet/form'
+import { drawPush } from '~~/shared/stages/move/pushDrawing'
+import { sidesFromCounts } from '~~/shared/stages/move/pushForm'
+import { hourOf, sideWords } from '~~/shared/wording/directions'
 import { figure, thickness, UNIT_NAMES } from '~~/shared/wording/figures'
 import { meaningOfMove } from '~~/shared/wording/headlines'
+import { biteWords, headlineOfPush, slipWords } from '~~/shared/wording/pushing'
 import { farEnd } from '~~/shared/wording/readings'
 import { capital } from '~~/shared/wording/telling'
 import { toleranceSource } from '~~/shared/wording/tolerances'
+import BoltsDialog from './BoltsDialog.vue'
 
 const job = useJob()
 const session = useSession()
@@ -16,6 +21,7 @@ const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
 const { form, clear, feet, read, plan, fill, correct } = useMoveForm()
 const ask = useAskOnce(() => read.value.questions)
+const push = usePushForm()
 
 const w = computed(() => telling.value.words.moves)
 const actions = computed(() => telling.value.words.actions)
@@ -46,6 +52,57 @@ const plannedSide = (id: string) =>
 const plannedShims = computed(() => pairs.value.some((p) => SIDES.some((s) => p.planned[s])))
 const plannedSides = computed(() => feet.value.some((f) => Math.abs(plannedSide(f.id)) > 1e-9))
 
+/** Shims first: while any wait, the push waits. A correction shows both. */
+const picked = ref<'v' | 'h' | null>(null)
+const step = computed(() => picked.value ?? (plannedSides.value && !plannedShims.value ? 'h' : 'v'))
+watch(
+  () => plan.value?.id,
+  () => (picked.value = null),
+)
+const p = computed(() => telling.value.words.pushing)
+const steps = computed(() => [
+  {
+    value: 'v' as const,
+    label: p.value.steps.v,
+    says: plannedShims.value ? p.value.steps.shimsNow : p.value.steps.noShims,
+  },
+  {
+    value: 'h' as const,
+    label: p.value.steps.h,
+    says: !plannedSides.value
+      ? p.value.steps.noSides
+      : plannedShims.value
+        ? p.value.steps.sidesWait
+        : p.value.steps.sidesNow,
+  },
+])
+const order = computed(() => crissCross(feet.value))
+const drawn = computed(() => drawPush(push.watched.value, feet.value, session.units))
+const naming = ref(false)
+/** Dials that were logged, here or elsewhere, say how far it was pushed: the boxes take it, and may be corrected. */
+const dialled = computed(() =>
+  push.watched.value.wanted && push.watched.value.counted
+    ? sidesFromCounts(push.watched.value, session.units)
+    : null,
+)
+watch(
+  () => JSON.stringify(dialled.value),
+  (_, was) => {
+    const blank = Object.values(form.value.side).every((t) => t.trim() === '')
+    if (dialled.value && !form.value.correcting && (was !== undefined || blank))
+      form.value.side = { ...form.value.side, ...dialled.value }
+  },
+  { immediate: true },
+)
+/** Nothing is to be pushed: the dials are zeroed, and watched while it is tightened. */
+const onlyShift = computed(() => step.value === 'v' && !push.watched.value.wanted && !locked.value)
+const pushing = computed(
+  () => (step.value === 'h' || onlyShift.value) && !form.value.correcting && !locked.value,
+)
+const bite = computed(() =>
+  pushing.value && step.value === 'h' ? biteWords(push.watched.value, telling.value) : [],
+)
+
 /** The move being typed, as the fold sees it. */
 const drafted = computed(() => {
   const record = job.draft ? job.liveCoupled?.moves.find((m) => m.entry.id === job.draft?.id) : null
@@ -70,6 +127,10 @@ const meaning = computed(() => {
   if (form.value.correcting) return { mark: 'todo' as const, headline: h.correcting }
   const verdict = after.value?.verdict
   const mark = verdict && verdict !== 'unknown' ? verdict : ('todo' as const)
+  if (pushing.value && (push.watched.value.counted || !read.value.payload)) {
+    const headline = headlineOfPush(push.watched.value, telling.value)
+    if (headline) return { mark: push.watched.value.drift?.over ? ('edge' as const) : mark, headline }
+  }
   if (read.value.hasShims && read.value.hasSide) return { mark, headline: h.both }
   if (read.value.hasShims) return { mark, headline: h.shims }
   if (read.value.hasSide) return { mark, headline: h.side }
@@ -117,7 +178,18 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
         >{{ w.view.sidesAsPlanned }}</el-button
       >
     </template>
+    <el-radio-group
+      class="steps"
+      :model-value="step"
+      :aria-label="w.view.title"
+      @update:model-value="picked = $event as 'v' | 'h'"
+    >
+      <el-radio-button v-for="s in steps" :key="s.value" :value="s.value">
+        <b>{{ s.label }}</b> · {{ s.says }}
+      </el-radio-button>
+    </el-radio-group>
     <FootMap
+      v-if="step === 'v'"
       :pairs="pairs"
       :out="form.out"
       :in="form.in"
@@ -129,8 +201,43 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
       @update:shims="(way, key, text) => (form[way][key] = text)"
       @enter="log()"
     />
+    <PushWatch
+      v-else
+      :ends="drawn"
+      :texts="push.form.value.toGo"
+      :faults="push.read.value.faults"
+      :locked="locked"
+      :telling="telling"
+      @update:text="(pair, text) => (push.form.value.toGo[pair] = text)"
+      @enter="push.log()"
+    />
+    <TightenPasses
+      :order="order"
+      :bolts="state.bolts"
+      :watched="push.watched.value"
+      :locked="locked"
+      :telling="telling"
+      @say="naming = true"
+    />
+    <div v-if="onlyShift" class="sides" role="group" :aria-label="p.drift.boxes">
+      <p class="shift">{{ p.drift.boxes }}</p>
+      <NumberBox
+        v-for="e in push.watched.value.ends"
+        :key="e.id"
+        :model-value="push.form.value.toGo[e.id] ?? ''"
+        :label="p.drift.box(capital(telling.footNames(e.id)), hourOf(1, telling))"
+        measure="displacement"
+        :units="session.units"
+        signed
+        on-dye
+        :note="push.read.value.faults[e.id]"
+        :note-is-fault="push.read.value.faults[e.id] !== undefined"
+        @update:model-value="push.form.value.toGo[e.id] = $event"
+        @enter="push.log()"
+      />
+    </div>
     <div class="sides">
-      <div v-for="f in feet" :key="f.id">
+      <div v-for="f in step === 'h' || form.correcting ? feet : []" :key="f.id">
         <p class="want">
           {{ capital(telling.footNames(f.id)) }}
           {{ plannedSide(f.id) ? sideWords(plannedSide(f.id), telling) : '' }}
@@ -156,6 +263,24 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
   </BoardFrame>
   <LedgerFrame :mark="meaning.mark" :headline="meaning.headline">
     <p v-for="q in ask.shown.value" :key="q" class="question" role="alert">{{ q }}</p>
+    <p v-for="q in push.ask.shown.value" :key="q" class="question" role="alert">{{ q }}</p>
+    <p v-if="push.watched.value.slip && pushing" class="slip" role="alert">
+      {{ slipWords(push.watched.value, telling) }}
+    </p>
+    <section v-if="bite.length > 0">
+      <h3>{{ p.bites.title }}</h3>
+      <p v-for="line in bite" :key="line">{{ line }}</p>
+    </section>
+    <p v-if="push.watched.value.drift?.over" class="slip" role="alert">{{ p.drift.overWhat }}</p>
+    <ChoiceRow
+      v-if="pushing && push.typed.value"
+      v-model="push.when.value"
+      :label="p.whenRead"
+      :options="[
+        { value: 'pushing', name: p.afterBite },
+        { value: 'tightened', name: p.afterTightening },
+      ]"
+    />
     <p v-for="u in drafted?.uneven ?? []" :key="u.pair">{{ w.uneven(footOf(u), d(u.difference)) }}</p>
     <p v-for="(u, i) in drafted?.unknownShims ?? []" :key="i">
       {{
@@ -183,8 +308,13 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
       actions.leaveAsItWas
     }}</el-button>
     <ol class="order">
-      <li v-for="step in w.view.order" :key="step">{{ step }}</li>
+      <li v-for="rule in w.view.order" :key="rule">{{ rule }}</li>
     </ol>
+    <BoltsDialog
+      v-model="naming"
+      :bolts="state.bolts?.payload ?? null"
+      @say="job.log({ kind: 'bolts-named', payload: $event })"
+    />
     <WhyDialog
       v-model="asking"
       :title="w.view.correctLast"
@@ -194,6 +324,13 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
     />
     <template #next>
       <el-button v-if="waiting" class="next-button" @click="goOn()">{{ w.view.goMeasure }}</el-button>
+      <el-button
+        v-else-if="pushing && push.typed.value"
+        class="next-button"
+        :disabled="!push.read.value.payload"
+        @click="push.log()"
+        >{{ push.when.value === 'tightened' ? p.log.tightened : p.log.counts }}</el-button
+      >
       <el-button v-else class="next-button" :disabled="!read.payload || locked" @click="log()">
         {{ form.correcting ? actions.logCorrection : w.view.log }}
       </el-button>
@@ -213,6 +350,11 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
   font-weight: 600;
   min-height: 22px;
 }
+.shift {
+  grid-column: 1 / -1;
+  color: var(--scribe-dim);
+  font-size: 14px;
+}
 .remark {
   grid-column: 1 / -1;
   display: flex;
@@ -220,7 +362,21 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
   align-items: center;
   color: var(--scribe-dim);
 }
-.question {
+.steps {
+  display: flex;
+  margin-bottom: 8px;
+}
+.steps :deep(.el-radio-button) {
+  flex: 1 1 0;
+}
+.steps :deep(.el-radio-button__inner) {
+  width: 100%;
+  height: 100%;
+  white-space: normal;
+  line-height: 1.3;
+}
+.question,
+.slip {
   border-left: 3px solid var(--edge);
   padding-left: 12px;
 }

@@ -22,7 +22,7 @@ const job = () => new TestJob().ready()
 
 describe('rounds', () => {
   it('begin with one that is empty', () => {
-    expect(roundsOf([])).toEqual([{ sets: [], plan: null, filled: [], move: null }])
+    expect(roundsOf([])).toEqual([{ sets: [], plan: null, filled: [], counts: [], move: null }])
   })
 
   it('take sets in their order until a move ends them', () => {

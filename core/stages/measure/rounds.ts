@@ -24,6 +24,8 @@ export interface Round {
   readonly plan: TakenPlan | null
   /** What was laid under the feet before anything was read. */
   readonly filled: readonly LogEntry<'foot-filled' | 'machine-levelled' | 'hubs-roughed'>[]
+  /** Dials read while it was pushed by that plan, and after tightening. */
+  readonly counts: readonly LogEntry<'counts-read'>[]
   /** Null in the round that is under way. */
   readonly move: LogEntry<'move-made'> | null
 }
@@ -31,7 +33,7 @@ export interface Round {
 /** Rounds of a job; the last one is under way. */
 export type Rounds = readonly [...(readonly Round[]), Round]
 
-const EMPTY: Round = { sets: [], plan: null, filled: [], move: null }
+const EMPTY: Round = { sets: [], plan: null, filled: [], counts: [], move: null }
 export const NO_ROUNDS: Rounds = [EMPTY]
 
 // Remembered, so that a set in a later fold is the very object it was in an earlier one.
@@ -80,7 +82,9 @@ export const keepRounds = (
       return sets === last.sets ? now : change({ ...last, sets, plan: overtaken(last.plan) })
     }
     case 'plan-chosen':
-      return change({ ...last, plan: { entry: e, overtaken: false, retargeted: false } })
+      return change({ ...last, plan: { entry: e, overtaken: false, retargeted: false }, counts: [] })
+    case 'counts-read':
+      return change({ ...last, counts: [...last.counts, e] })
     case 'target-set':
     case 'hot-answered':
       return last.plan ? change({ ...last, plan: { ...last.plan, retargeted: true } }) : now

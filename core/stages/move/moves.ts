@@ -8,7 +8,8 @@ import type { Measurement } from '../measure/measurement'
 import { readRound } from '../plan/odds'
 import type { SetUp } from '../setUp/setUp'
 import type { MoveEvidence } from './evidence'
-import type { Footwork } from './footwork'
+import type { FeetOf, Footwork } from './footwork'
+import { watchPush, type Counts, type PushWatch } from './push'
 
 /** A move as it was made, beside the plan it came from and what the next measurement says of it. */
 export interface MoveRecord {
@@ -21,6 +22,8 @@ export interface MoveRecord {
   readonly achieved: readonly AchievedPlane[] | null
   /** Planes that nothing was done in, with what they did all the same at each foot pair. */
   readonly carriedAlong: readonly AchievedPlane[]
+  /** Its dials, and what tightening shifted. */
+  readonly push: PushWatch
   /** Planes in which something other than the plan was done. */
   readonly strayed: readonly Plane[]
 }
@@ -78,6 +81,8 @@ export const recordMove = (given: {
   readonly after: Measurement
   readonly setUp: SetUp | null
   readonly evidence: MoveEvidence
+  readonly counts: Counts
+  readonly feet: FeetOf
 }): MoveRecord => {
   const { entry, planned, footwork, from, before, after, setUp, evidence } = given
   const planes = setUp ? compared(footwork, before, after, setUp, evidence) : null
@@ -87,6 +92,7 @@ export const recordMove = (given: {
     footwork,
     predicted: from ? lineSum(from, footwork.change) : null,
     achieved: planes && planes.filter((p) => footwork.planes[p.plane]),
+    push: watchPush(planned?.footwork ?? null, given.feet.movable, given.counts),
     carriedAlong: (planes ?? []).filter((p) => !footwork.planes[p.plane]),
     strayed: planned
       ? PLANES.filter((p) => footwork.planes[p] && !sameMoves(footwork, planned.footwork, p))

@@ -40,12 +40,17 @@ const latest = (job: Sees): Measurement => job.measurements[job.measurements.len
 /** Shims in, side moves made, and what was really done written down. */
 export const moveStage = defineStage({
   id: 'move',
-  writes: ['move-made'],
+  writes: ['move-made', 'counts-read', 'bolts-named'],
   skip: 'each-round',
   mark: (job: Sees) => (job.moves.length > 0 && !job.plan ? 'done' : 'todo'),
   wants: (job) =>
     (job.plan !== null && !job.plan.stale) || (isBelieved(latest(job)) && !isInBand(latest(job))),
   objection: ({ machine, safety, packs, feet }, entry) => {
+    if (entry.kind === 'counts-read') {
+      const at = entry.payload.counts.findIndex((c) => !machine.feet[c.machine].some((f) => f.id === c.pair))
+      if (at >= 0) return invalid('no-such-feet', 'payload', 'counts', at, 'pair')
+      return lockoutObjection(safety)
+    }
     if (entry.kind !== 'move-made') return null
     const wrong = footObjection(machine, entry.payload)
     if (wrong) return wrong

@@ -2,13 +2,17 @@ import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import { toCore } from '../../../core/units/unitSystem'
 import { shimWords, sideWords } from '../../../shared/wording/directions'
+import { boltWords, driftWords, torqueWords } from '../../../shared/wording/pushing'
 import { figure, pack, UNIT_NAMES } from '../../../shared/wording/figures'
 import { capital } from '../../../shared/wording/telling'
 import { block, figures, grid, when } from '../blocks'
 import type { Section } from '../section'
 
 /** Each move: planned, made and measured at every foot, the shims, and what explains a gap. */
-export const movesMade: Section<Pick<CoupledState, 'moves'>> = ({ moves }, { telling, personName }) =>
+export const movesMade: Section<Pick<CoupledState, 'moves' | 'bolts'>> = (
+  { moves, bolts },
+  { telling, personName },
+) =>
   moves.map((move, i): Content => {
     const { units, words, footNames } = telling
     const w = words.report.moves
@@ -51,6 +55,8 @@ export const movesMade: Section<Pick<CoupledState, 'moves'>> = ({ moves }, { tel
     const along = move.carriedAlong.map((a) =>
       w.inPlane(capital(words.directions.planes[a.plane]), words.moves.carriedAlong),
     )
+    const drift = driftWords(move.push, telling)
+    const { pushing } = words
     return block(
       w.name(i + 1, `${when(move.entry.madeAt)}, ${personName(move.entry.author)}`),
       { text: w.inUnit(capital(inWords.join('; ')), UNIT_NAMES[units].displacement) },
@@ -60,6 +66,17 @@ export const movesMade: Section<Pick<CoupledState, 'moves'>> = ({ moves }, { tel
         rows,
       ),
       ...(shims.length > 0 ? [{ text: w.shims(shims.join('. ')) }] : []),
+      ...(drift ? [{ text: pushing.drift.inReport(drift.feet, drift.said) }] : []),
+      ...(bolts && i === moves.length - 1
+        ? [
+            {
+              text: pushing.tighten.inReport(
+                boltWords(bolts, telling),
+                torqueWords(bolts.tightening.torque, units),
+              ),
+            },
+          ]
+        : []),
       ...(move.strayed.length > 0 ? [{ text: words.moves.strayed }] : []),
       ...[...causes, ...along].map((text): Content => ({ text })),
       ...(p.remark ? [{ text: w.remark(p.remark) }] : []),

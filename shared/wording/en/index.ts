@@ -16,6 +16,7 @@ import { objections } from './objections'
 import { opening } from './opening'
 import { pages } from './pages'
 import { plans } from './plans'
+import { pushing } from './pushing'
 import { limits, quantities } from './quantities'
 import { quick } from './quick'
 import { refusals } from './refusals'
@@ -55,6 +56,7 @@ export const en = {
   opening,
   pages,
   plans,
+  pushing,
   quantities,
   quick,
   refusals,

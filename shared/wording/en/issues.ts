@@ -207,6 +207,9 @@ export const issues = {
   'same-pair-twice': () => 'This foot pair is named twice. Give each pair once.',
   'sheaves-would-touch': () =>
     'The centre distance is shorter than half of both diameters: the sheaves would touch. Check it.',
+  'no-such-bolt': () =>
+    'That class isn’t made in that size: metric classes on metric threads, grades on inch ones.',
+  'counts-as-a-list': () => 'Give what is left at each foot pair, a dozen pairs at most.',
   'shims-as-a-list': () => 'Give the shims as a list of thicknesses.',
   'that-kind-of-entry-is-not': () => 'That kind of entry is not known here.',
   'that-time-cant-be-right-check': () => 'That time can’t be right. Check the clock of this device.',

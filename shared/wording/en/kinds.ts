@@ -28,6 +28,8 @@ export const kinds = {
   'set-left-out': 'Leaving a set out',
   'target-set': 'The cold target',
   'plan-chosen': 'The plan',
+  'counts-read': 'The dials at the push',
+  'bolts-named': 'The hold-down bolts',
   'move-made': 'The move',
   'hot-run-begun': 'The start of the hot run',
   'temperatures-read': 'The temperatures at the feet',

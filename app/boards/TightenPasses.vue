@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { PASS_SHARES } from '~~/core/bolts/tightening'
+import type { PushWatch } from '~~/core/stages/move/push'
+import type { Bolts } from '~~/core/stages/move/bolts'
+import type { FootRef } from '~~/core/stages/feet/entries'
+import type { Telling } from '~~/shared/wording/telling'
+import { boltWords, driftWords, torqueWords } from '~~/shared/wording/pushing'
+
+/** Tightening down behind a move: the feet in their order, the torque of each pass, and what it shifted. */
+const props = defineProps<{
+  order: readonly FootRef[]
+  bolts: Bolts | null
+  watched: PushWatch
+  locked: boolean
+  telling: Telling
+}>()
+const emit = defineEmits<{ say: [] }>()
+const w = computed(() => props.telling.words.pushing)
+const passes = computed(() =>
+  PASS_SHARES.map((share, i) => {
+    const torque = props.bolts?.tightening.passes[i]?.torque
+    return {
+      percent: `${Math.round(share * 100)} %`,
+      torque: torque === undefined ? '' : torqueWords(torque, props.telling.units),
+    }
+  }),
+)
+const names = computed(() => {
+  const { words, footNames } = props.telling
+  return props.order.map((f) => `${footNames(f.pair)} ${words.feet.sides[f.side]}`)
+})
+const bolt = computed(() => (props.bolts ? boltWords(props.bolts, props.telling) : ''))
+const drift = computed(() => driftWords(props.watched, props.telling))
+</script>
+
+<template>
+  <section class="tighten" :aria-label="w.tighten.title">
+    <div>
+      <h3>{{ w.tighten.title }}</h3>
+      <p class="dim">{{ bolt || w.tighten.order }}</p>
+    </div>
+    <ol class="order">
+      <li v-for="(name, i) in names" :key="name">
+        <span class="nth">{{ telling.words.softFoot.view.ordinals[i] }}</span> {{ name }}
+      </li>
+    </ol>
+    <ul v-if="bolts" class="passes">
+      <li v-for="p in passes" :key="p.percent">
+        <span class="percent">{{ p.percent }}</span> <span class="figure">{{ p.torque }}</span>
+      </li>
+    </ul>
+    <p v-else class="dim">{{ w.tighten.noBolts }}</p>
+    <el-button class="dye-button" :disabled="locked" @click="emit('say')">{{
+      bolts ? w.tighten.change : w.tighten.say
+    }}</el-button>
+    <p class="drift" :class="{ over: watched.drift?.over }">
+      <b>{{ w.drift.title }}</b>
+      <template v-if="drift">{{ drift.feet }} · {{ drift.said }}</template>
+      <template v-else>{{ w.drift.unread }}</template>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.tighten {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 22px;
+  align-items: center;
+  border-top: 1px solid var(--dye-line);
+  margin-top: 8px;
+  padding-top: 8px;
+}
+h3 {
+  font-size: 15px;
+  color: #fff;
+}
+.dim {
+  color: var(--scribe-dim);
+  font-size: 14px;
+}
+ol,
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  font-size: 14px;
+}
+.nth {
+  border: 1px solid var(--scribe);
+  border-radius: 11px;
+  padding: 0 7px;
+  color: #fff;
+}
+.percent {
+  font-weight: 700;
+  color: #fff;
+}
+.drift {
+  flex-basis: 100%;
+  font-size: 14px;
+}
+.drift b {
+  color: #fff;
+  margin-right: 8px;
+}
+.drift.over {
+  color: var(--out-on-dye);
+}
+</style>

@@ -1,0 +1,29 @@
+import { blankPush, namePushUnits, readPush, type PushTexts } from '~~/shared/stages/move/pushForm'
+
+/** The dials at the ends of a push: boxes bound to the draft, and when they were read. */
+export const usePushForm = () => {
+  const job = useJob()
+  const session = useSession()
+  const telling = useTelling()
+  const watched = computed(() => job.coupled!.push)
+  const { draft: form } = useDraft<PushTexts>('push', () => blankPush(session.units))
+  useUnitsOfDraft(form, namePushUnits)
+  /** Behind tightening once no bite is left to take, unless it is said otherwise. */
+  const said = ref<'pushing' | 'tightened' | null>(null)
+  const when = computed({
+    get: () => said.value ?? (watched.value.next ? 'pushing' : 'tightened'),
+    set: (w) => (said.value = w),
+  })
+  const read = computed(() => readPush(form.value, watched.value, when.value, telling.value))
+  const ask = useAskOnce(() => read.value.questions)
+  const typed = computed(() => Object.values(form.value.toGo).some((t) => t.trim() !== ''))
+  /** True when the dials were logged. */
+  const log = (): boolean => {
+    const { payload } = read.value
+    if (!payload || !ask.mayGo() || !job.log({ kind: 'counts-read', payload })) return false
+    form.value = blankPush(session.units)
+    said.value = null
+    return true
+  }
+  return { form, watched, when, read, ask, typed, log }
+}

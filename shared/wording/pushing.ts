@@ -1,0 +1,78 @@
+import type { Bolts } from '../../core/stages/move/bolts'
+import { DRIFT_LIMIT, type PushWatch } from '../../core/stages/move/push'
+import { CONVERSIONS, fromCore, type UnitSystem } from '../../core/units/unitSystem'
+import { hourOf } from './directions'
+import { figure } from './figures'
+import { capital, type Telling } from './telling'
+
+const d = (x: number, { units }: Telling) => figure(Math.abs(x), 'displacement', units, { unit: true })
+
+/** A torque as a wrench is set to it. `newtonMetres` as core has it. */
+export const torqueWords = (newtonMetres: number, units: UnitSystem): string => {
+  const own = fromCore(newtonMetres, 'torque', units)
+  return `${own.toFixed(own < 10 ? 1 : 0)} ${CONVERSIONS[units].torque.unit}`
+}
+
+/** What to do now in a push, line by line; nothing where nothing is to be pushed. */
+export const biteWords = (watched: PushWatch, telling: Telling): readonly string[] => {
+  const { words, footNames } = telling
+  const { bites, arrived, setDials, jacksOff } = words.pushing
+  const { next } = watched
+  if (!watched.wanted && !watched.counted) return []
+  if (!next) return [arrived, jacksOff]
+  const hour = hourOf(next.by, telling)
+  const { sides } = words.feet
+  // Toward 3 is to the right of whoever stands behind the movable machine: pushed from its left.
+  const [from, to] = next.by > 0 ? [sides.left, sides.right] : [sides.right, sides.left]
+  const foot = (side: string) => `${footNames(next.pair)} ${side}`
+  return [
+    ...(watched.counted ? [] : [setDials]),
+    bites.slacken(foot(to)),
+    bites.push(foot(from), d(next.by, telling), hour),
+    bites.then,
+  ]
+}
+
+/** What a count says went wrong with the bite before it; empty where nothing did. */
+export const slipWords = ({ slip }: PushWatch, { words, footNames }: Telling): string =>
+  slip ? words.pushing.slips[slip.what](capital(footNames(slip.pair))) : ''
+
+/** The ledger's sentence of a push; null where none is under way. */
+export const headlineOfPush = (watched: PushWatch, telling: Telling): string | null => {
+  const { headlines } = telling.words.pushing
+  const { next, drift } = watched
+  if (drift) return drift.over ? headlines.drifted(d(drift.worst, telling)) : headlines.held
+  if (next) {
+    const worst = Math.max(...watched.ends.map((e) => Math.abs(e.toGo)))
+    const push = headlines.pushTo(telling.footNames(next.pair), hourOf(next.by, telling))
+    return `${push} ${headlines.bitesLeft(capital(d(worst, telling)))}`
+  }
+  return watched.wanted ? headlines.tighten : null
+}
+
+/** Less than the finest dial shows. Millimetres. */
+const NOTHING = 5e-4
+
+/** What tightening shifted at each end, and whether that is within its limit; null until it was read. */
+export const driftWords = (
+  { ends, drift }: PushWatch,
+  telling: Telling,
+): { readonly feet: string; readonly said: string } | null => {
+  const w = telling.words.pushing.drift
+  if (!drift) return null
+  const feet = ends.flatMap((e) => {
+    if (e.drift === null) return []
+    const name = capital(telling.footNames(e.id))
+    return [
+      Math.abs(e.drift) < NOTHING ? w.still(name) : w.of(name, d(e.drift, telling), hourOf(e.drift, telling)),
+    ]
+  })
+  const limit = d(DRIFT_LIMIT, telling)
+  return { feet: feet.join(', '), said: drift.over ? w.over(limit) : w.in(limit) }
+}
+
+/** Bolts as they are called: `M16, class 8.8, dry`. */
+export const boltWords = ({ payload }: Bolts, { words }: Telling): string => {
+  const { tighten, bolts } = words.pushing
+  return tighten.bolt(payload.size, bolts.classes[payload.boltClass], bolts.threads[payload.lubrication])
+}
