@@ -76,6 +76,10 @@ const steps = computed(() => [
         : p.value.steps.sidesNow,
   },
 ])
+const asPlanned = (which: 'v' | 'h') => {
+  fill({ shims: which === 'v', side: which === 'h' })
+  picked.value = which
+}
 const order = computed(() => crissCross(feet.value))
 const drawn = computed(() => drawPush(push.watched.value, feet.value, session.units))
 const naming = ref(false)
@@ -163,20 +167,12 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
     :note="plan ? w.view.planned : w.view.free"
   >
     <template #tools>
-      <el-button
-        v-if="plannedShims"
-        class="dye-button"
-        :disabled="locked"
-        @click="fill({ shims: true, side: false })"
-        >{{ w.view.shimsAsPlanned }}</el-button
-      >
-      <el-button
-        v-if="plannedSides"
-        class="dye-button"
-        :disabled="locked"
-        @click="fill({ shims: false, side: true })"
-        >{{ w.view.sidesAsPlanned }}</el-button
-      >
+      <el-button v-if="plannedShims" class="dye-button" :disabled="locked" @click="asPlanned('v')">{{
+        w.view.shimsAsPlanned
+      }}</el-button>
+      <el-button v-if="plannedSides" class="dye-button" :disabled="locked" @click="asPlanned('h')">{{
+        w.view.sidesAsPlanned
+      }}</el-button>
     </template>
     <el-radio-group
       class="steps"
@@ -308,7 +304,7 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
       actions.leaveAsItWas
     }}</el-button>
     <ol class="order">
-      <li v-for="rule in w.view.order" :key="rule">{{ rule }}</li>
+      <li v-for="rule in [...w.view.order, p.tighten.caution]" :key="rule">{{ rule }}</li>
     </ol>
     <BoltsDialog
       v-model="naming"
