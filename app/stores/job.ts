@@ -88,13 +88,16 @@ export const useJob = defineStore('job', () => {
   }
   const load = async () => {
     const wanted = id.value
+    const isUnsent = () => outbox.rows.some((r) => r.job === wanted && r.machine !== null)
+    // It may be sent while the server is still saying that it knows no such job.
+    const wasUnsent = isUnsent()
     try {
       const opened = await door.load(wanted)
       if (wanted === id.value) show(opened)
     } catch (error) {
       if (!(error instanceof ApiFailure)) throw error
       // Opened on this device and not sent yet, or the server is away: the device's copy serves.
-      const unsent = outbox.rows.some((r) => r.job === wanted && r.machine !== null)
+      const unsent = wasUnsent || isUnsent()
       const kept = machine.value || !(error.passing || unsent) ? null : await door.recall(wanted)
       if (wanted !== id.value) return
       if (kept) show(kept)
