@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { EntryBody } from '../../core/logbook/entry'
+import type { BoltsPayload } from '../../core/stages/move/entries'
 import type { BeltFields } from '../../shared/register/beltMachine'
 import type { CoupledFields } from '../../shared/register/coupledMachine'
 import type { MachineFields } from '../../shared/register/machine'
@@ -72,6 +73,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await second.readRises([1, 1.5, 0.5, 1])
   await second.measure(3, 0.5)
   await second.write(HOT_GEAR_UNIT)
+  await second.write(boltsOf('inch', '3/4', 'grade-5', 'oiled'))
   await second.move()
   await second.read()
   // Power came back for a bump test between the two sets: the whole lockout is confirmed again.
@@ -124,6 +126,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await planning.makeSafe('W-2794')
   await planning.readRises([0.02, 0.03, 0.02, 0.02])
   await planning.measure(0.06, 0.01)
+  await planning.write(boltsOf('metric', 'M20', '8.8', 'dry'))
 
   // Both couplings of the pan mill are open: one is being looked at, at the other the heads go on next.
   const looking = on('CP-40M', 'CP-40M open', demoId('apprentice'), at(2, 9), line(-0.21, 0.3, -0.02, 0.04))
@@ -206,6 +209,13 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
 
   await writeBelts(knex, { day, night, lead }, at)
 }
+
+const boltsOf = (
+  units: BoltsPayload['units'],
+  size: BoltsPayload['size'],
+  boltClass: BoltsPayload['boltClass'],
+  lubrication: BoltsPayload['lubrication'],
+): EntryBody => ({ kind: 'bolts-named', payload: { units, size, boltClass, lubrication, makerTorque: null } })
 
 /** The pan mill's gear unit by the maker's sheet: it rises alike at both ends. */
 const WARM_GEAR_UNIT: EntryBody = {

@@ -100,7 +100,6 @@ export const MACHINES: readonly MachineFields[] = [
       rimLimit: null,
       faceLimit: null,
     },
-    bolts: { units: 'inch', size: '3/4', boltClass: 'grade-5', lubrication: 'oiled', makerTorque: null },
     tolerance: { form: 'speed-rule', mode: 'plane', grade: 'standard' },
   },
   {
@@ -149,7 +148,6 @@ export const MACHINES: readonly MachineFields[] = [
       rimLimit: null,
       faceLimit: null,
     },
-    bolts: { units: 'metric', size: 'M20', boltClass: '8.8', lubrication: 'dry', makerTorque: null },
     tolerance: { form: 'speed-rule', mode: 'plane', grade: 'standard', spoolLength: 180 },
   },
   {

@@ -33,6 +33,14 @@ const wholeJob = () => {
   if (!plan) throw new Error('no plan')
   const { changes, side } = planChanges(plan, 'inch')
   job.add({ kind: 'plan-chosen', payload: { units: 'inch', option: plan.kind, changes, side, sets: null } })
+  job.add({
+    kind: 'bolts-named',
+    payload: { units: 'inch', size: '3/4', boltClass: 'grade-5', lubrication: 'dry', makerTorque: null },
+  })
+  const counts = [{ machine: 'movable' as const, pair: 'inboard', toGo: 0 }]
+  job.add({ kind: 'counts-read', payload: { units: 'inch', when: 'pushing', counts } })
+  const shifted = counts.map((c) => ({ ...c, toGo: 1.4 }))
+  job.add({ kind: 'counts-read', payload: { units: 'inch', when: 'tightened', counts: shifted } })
   job.add({ kind: 'move-made', payload: { units: 'inch', changes, side, remark: 'one burr filed off' } })
   job.read(inMil(0.2, 0.1, 0, 0))
   job.read(inMil(0.2, 0.1, 0, 0))
@@ -127,6 +135,13 @@ describe('the report', () => {
     expect(text).toMatch(/Move 1, .* Day-shift millwright/)
     expect(text).toContain('Vertical: It moved as it was made.')
     expect(text).toMatch(/Shims\. Inboard left: out .+, in .+/)
+    expect(text).toContain('Shift on tightening: Inboard 1.4 mil toward 9; over 1.0 mil (starting value).')
+    expect(text).toContain('Hold-down bolts: 3/4, grade 5, dry, 267 lbf ft in three passes, criss-cross.')
+  })
+
+  it('says what the register took over', () => {
+    expect(said()).toMatch(/Into the register\nInboard left: shims .+ become .+\n/)
+    expect(said()).toContain('Hold-down bolts: 3/4, grade 5, dry')
   })
 
   it('gives each signed figure its word', () => {

@@ -12,6 +12,7 @@ import { lineResult, lineRounds } from './sections/lineResult'
 import { lookedAt } from './sections/look'
 import { movesMade } from './sections/moves'
 import { readings } from './sections/readings'
+import { registerTaken } from './sections/register'
 import { record } from './sections/record'
 import { roughInLooks } from './sections/roughIn'
 import { setUps } from './sections/setUps'
@@ -29,6 +30,7 @@ const COUPLED: readonly Section<CoupledState>[] = [
   roughInLooks,
   setUps,
   readings,
+  registerTaken,
   record,
   signature,
 ]

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { registerChanges } from '~~/core/stages/close/registerChanges'
 import type { CoupledState } from '~~/core/jobs/coupled'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { feltWords, roughLimitWords } from '~~/shared/wording/roughIn'
@@ -7,6 +8,7 @@ import { movableName } from '~~/shared/wording/headlines'
 import { meaningOfHot } from '~~/shared/wording/hotCheck'
 import { misalignmentWords } from '~~/shared/wording/directions'
 import { isParallel, limitWords, quantityName } from '~~/shared/wording/quantities'
+import { registerWords } from '~~/shared/wording/registerChanges'
 import { hasTarget, targetSource } from '~~/shared/wording/targets'
 
 /** As found against as left, each judged, and both drawn. */
@@ -69,6 +71,7 @@ const rough = computed(() => {
     }),
   )
 })
+const taken = computed(() => registerWords(registerChanges(props.state), telling.value))
 const roughLimit = computed(() =>
   props.state.roughIn.latest ? roughLimitWords(props.state.roughIn.latest, telling.value) : '',
 )
@@ -142,6 +145,13 @@ const roughLimit = computed(() =>
       :feet="state.setUp.feet"
       :tolerance="state.tolerance"
     />
+    <section v-if="taken.length" class="taken" :aria-label="w.register.name">
+      <h3>{{ w.register.name }}</h3>
+      <p v-if="!state.closing" class="quiet">{{ w.register.waits }}</p>
+      <ul>
+        <li v-for="line in taken" :key="line">{{ line }}</li>
+      </ul>
+    </section>
   </BoardFrame>
 </template>
 
@@ -166,6 +176,21 @@ const roughLimit = computed(() =>
 }
 .big {
   font-size: 19px;
+}
+.taken {
+  border-top: 1px solid var(--dye-line);
+  margin-top: 10px;
+  padding-top: 8px;
+  font-size: 14px;
+}
+.taken h3 {
+  font-size: 15px;
+  color: #fff;
+}
+.taken ul {
+  margin: 2px 0 0;
+  padding-left: 18px;
+  columns: 2 300px;
 }
 .empty {
   margin: auto;

@@ -39,6 +39,15 @@ export const closing = {
   asLeft: 'As left',
   notMeasured: 'not measured',
   /** What stands on the stage itself. */
+  /** What the closing writes into the register. */
+  register: {
+    name: 'Into the register',
+    waits: 'Written when it is signed:',
+    ofDriven: (foot: string) => `${foot} of the driven machine`,
+    pack: (foot: string, was: string, now: string) => `${foot}: shims ${was} become ${now}`,
+    target: (source: string) => `Cold target: ${source}`,
+    bolts: (bolts: string) => `Hold-down bolts: ${bolts}`,
+  },
   view: {
     title: 'As found, as left',
     movesBetween: (n: number) => `${n} ${n === 1 ? 'move' : 'moves'} between them`,

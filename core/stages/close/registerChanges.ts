@@ -1,0 +1,62 @@
+import { SIDES, type MachineRole, type Side } from '../../plan/movePlan'
+import { registeredPacks, type CoupledMachine } from '../../register/coupledMachine'
+import type { PairPacks } from '../../register/pair'
+import { thicknessKey } from '../../shims/leafKinds'
+import type { Millimetres } from '../../units/unitSystem'
+import type { Bolts } from '../move/bolts'
+import type { BoltsPayload } from '../move/entries'
+import type { ColdTarget } from '../target/target'
+
+/** What a closing writes into the register that was otherwise when the job was opened. Millimetres. */
+export type RegisterChange =
+  | {
+      readonly what: 'pack'
+      readonly machine: MachineRole
+      readonly pair: string
+      readonly side: Side
+      readonly was: readonly Millimetres[]
+      readonly now: readonly Millimetres[]
+    }
+  | { readonly what: 'target'; readonly target: ColdTarget }
+  | { readonly what: 'bolts'; readonly bolts: Bolts }
+
+interface Sees {
+  readonly machine: CoupledMachine
+  readonly packs: readonly PairPacks[]
+  readonly coldTarget: ColdTarget
+  readonly bolts: Bolts | null
+}
+
+const samePack = (a: readonly Millimetres[], b: readonly Millimetres[]): boolean => {
+  const keys = (pack: readonly Millimetres[]) =>
+    pack
+      .map(thicknessKey)
+      .sort((x, y) => x - y)
+      .join()
+  return keys(a) === keys(b)
+}
+const sameBolts = (a: BoltsPayload | undefined, b: BoltsPayload): boolean =>
+  a !== undefined &&
+  (['units', 'size', 'boltClass', 'lubrication', 'makerTorque'] as const).every((k) => a[k] === b[k])
+
+/** What the register takes over from a job, in working order; packs in whatever order of leaves are the same. */
+export const registerChanges = ({ machine, packs, coldTarget, bolts }: Sees): readonly RegisterChange[] => {
+  const before = registeredPacks(machine)
+  const changed = packs.flatMap(({ machine: role, id, packs: now }) => {
+    const was = before.find((p) => p.machine === role && p.id === id)?.packs
+    return SIDES.flatMap((side): RegisterChange[] =>
+      samePack(was?.[side] ?? [], now[side])
+        ? []
+        : [{ what: 'pack', machine: role, pair: id, side, was: was?.[side] ?? [], now: now[side] }],
+    )
+  })
+  return [
+    ...changed,
+    ...(coldTarget.from === 'job' && coldTarget.payload
+      ? [{ what: 'target' as const, target: coldTarget }]
+      : []),
+    ...(bolts?.from === 'job' && !sameBolts(machine.bolts, bolts.payload)
+      ? [{ what: 'bolts' as const, bolts }]
+      : []),
+  ]
+}

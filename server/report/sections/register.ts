@@ -1,0 +1,13 @@
+import type { CoupledState } from '../../../core/jobs/coupled'
+import { registerChanges } from '../../../core/stages/close/registerChanges'
+import { registerWords } from '../../../shared/wording/registerChanges'
+import { block } from '../blocks'
+import type { Section } from '../section'
+
+/** What the register took over from a closed job; nothing while it is open. */
+export const registerTaken: Section<
+  Pick<CoupledState, 'machine' | 'packs' | 'coldTarget' | 'bolts' | 'closing'>
+> = (state, { telling }) => {
+  const lines = state.closing ? registerWords(registerChanges(state), telling) : []
+  return lines.length > 0 ? [block(telling.words.closing.register.name, { ul: [...lines] })] : []
+}

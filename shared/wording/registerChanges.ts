@@ -1,0 +1,24 @@
+import type { RegisterChange } from '../../core/stages/close/registerChanges'
+import { pack } from './figures'
+import { boltWords } from './pushing'
+import { targetSource } from './targets'
+import { capital, type Telling } from './telling'
+
+/** What the register takes over, a line each. */
+export const registerWords = (changes: readonly RegisterChange[], telling: Telling): readonly string[] => {
+  const { words, units, footNames } = telling
+  const w = words.closing.register
+  return changes.map((c) => {
+    switch (c.what) {
+      case 'pack': {
+        const foot = `${capital(footNames(c.pair, c.machine))} ${words.feet.sides[c.side]}`
+        const side = c.machine === 'stationary' ? w.ofDriven(foot) : foot
+        return w.pack(side, pack(c.was, units), pack(c.now, units))
+      }
+      case 'target':
+        return w.target(targetSource(c.target, telling))
+      case 'bolts':
+        return w.bolts(boltWords(c.bolts, telling))
+    }
+  })
+}
