@@ -1,4 +1,5 @@
 /** `npm run screenshots`: takes the pictures of the main views from a running demo (npm run demo). */
+import { randomUUID } from 'node:crypto'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import { ROOT } from './local/paths.mjs'
@@ -40,7 +41,6 @@ await shoot('set-up', `/jobs/${open('KY-09')}`, 'Set up')
 await shoot('as-found', `/jobs/${open('KY-09')}`, 'As found')
 await shoot('target', `/jobs/${open('CP-11')}`, 'Cold target')
 await shoot('plan', `/jobs/${open('CP-14')}`, 'Plan')
-await shoot('move', `/jobs/${open('CP-14')}`, 'Move')
 await shoot('re-measure', `/jobs/${closed}`, 'Re-measure')
 await shoot('hot-check', `/jobs/${closed}`, 'Hot check')
 await shoot('close', `/jobs/${closed}`, 'Close')
@@ -48,4 +48,26 @@ await shoot('line-up', `/jobs/${open('GL-03')}`, 'Line up')
 await shoot('phone', `/jobs/${open('KY-09')}`, 'As found', { width: 390, height: 844 })
 await shoot('tablet', `/jobs/${open('CP-14')}`, 'Plan', { width: 820, height: 1180 })
 await shoot('sums', '/sums/soft-foot', '', undefined, 'Fill in the example')
+
+// Last, since it changes the job: a push under way, one bite taken.
+const { rows: people } = await ask('/api/people').then((p) => (Array.isArray(p) ? { rows: p } : p))
+const author = people.find((p) => p.role === 'millwright').id
+const push = open('CP-14')
+const log = (kind, payload) =>
+  fetch(`${base}/api/jobs/${push}/entries`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ id: randomUUID(), author, madeAt: new Date().toISOString(), kind, payload }),
+  })
+const ends = (inboard, outboard, key) =>
+  Object.entries({ inboard, outboard }).map(([pair, x]) => ({ machine: 'movable', pair, [key]: x }))
+await log('plan-chosen', {
+  units: 'metric',
+  option: 'own',
+  changes: [],
+  side: ends(-0.18, -0.32, 'moved'),
+  sets: null,
+})
+await log('counts-read', { units: 'metric', when: 'pushing', counts: ends(-0.17, -0.16, 'toGo') })
+await shoot('move', `/jobs/${push}`, 'Move')
 await browser.close()

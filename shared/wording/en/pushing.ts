@@ -53,8 +53,7 @@ export const pushing = {
     say: 'Say which bolts',
     change: 'Other bolts',
     typical: 'Typical values for dry or oiled threads; the maker’s torque rules.',
-    caution:
-      'Hands out of the pinch; the wrench pulled, not pushed. Guards of the jacking screws stay with them.',
+    caution: 'Hands out of the pinch; the wrench pulled, not pushed.',
     bolt: (size: string, bolt: string, lubrication: string) => `${size}, ${bolt}, ${lubrication}`,
     order: 'criss-cross',
     inReport: (bolt: string, torque: string) =>
