@@ -10,10 +10,13 @@ export const usePushForm = () => {
   useUnitsOfDraft(form, namePushUnits)
   /** Behind tightening once no bite is left to take, unless it is said otherwise. */
   const said = ref<'pushing' | 'tightened' | null>(null)
-  const when = computed({
-    get: () => said.value ?? (watched.value.next ? 'pushing' : 'tightened'),
-    set: (w) => (said.value = w),
-  })
+  const when = computed(() => said.value ?? (watched.value.next ? 'pushing' : 'tightened'))
+  const sayWhen = (w: 'pushing' | 'tightened') => {
+    said.value = w
+  }
+  const type = (pair: string, text: string) => {
+    form.value.toGo[pair] = text
+  }
   const read = computed(() => readPush(form.value, watched.value, when.value, telling.value))
   const ask = useAskOnce(() => read.value.questions)
   const typed = computed(() => Object.values(form.value.toGo).some((t) => t.trim() !== ''))
@@ -25,5 +28,5 @@ export const usePushForm = () => {
     said.value = null
     return true
   }
-  return { form, watched, when, read, ask, typed, log }
+  return { form, watched, when, sayWhen, type, read, ask, typed, log }
 }

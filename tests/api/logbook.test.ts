@@ -79,8 +79,8 @@ describe('a job from opening to closing', () => {
     ])
   })
 
-  it('leaves the shims it put in under the feet in the register', async () => {
-    type Row = { version: number; feet: { movable: { existing: { left: number[] } }[] } }
+  it('leaves the shims it put in under the feet in the register, and the bolts it was told of', async () => {
+    type Row = { version: number; bolts?: object; feet: { movable: { existing: { left: number[] } }[] } }
     const packs = async () => (await api.ask('/api/machines/CP-14')).body.machine as Row
     const before = await packs()
     const job = await api.openJob('CP-14')
@@ -91,11 +91,23 @@ describe('a job from opening to closing', () => {
       side: [],
       remark: '',
     }
+    const bolts = {
+      units: 'metric',
+      size: 'M24',
+      boltClass: '8.8',
+      lubrication: 'oiled',
+      makerTorque: 480,
+    } as const
+    const unmade = await api.log(job, { kind: 'bolts-named', payload: { ...bolts, boltClass: 'grade-8' } })
+    expectRefusal(unmade, 422)
+    expect(issuePaths(unmade)).toEqual(['payload.size'])
+    expect((await api.log(job, { kind: 'bolts-named', payload: bolts })).status).toBe(201)
     expect((await api.log(job, { kind: 'move-made', payload: move })).status).toBe(201)
     expect((await api.log(job, closing('not measured'))).status).toBe(201)
     const after = await packs()
     const left = (row: Row) => row.feet.movable[0]?.existing.left ?? []
     expect(left(after)).toEqual([...left(before), 0.05])
+    expect(after.bolts).toEqual(bolts)
     expect(after.version).toBe(before.version + 1)
   })
 

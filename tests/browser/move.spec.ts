@@ -43,7 +43,7 @@ test('a push: counts fall to zero in bites, a slip is named, tightening is watch
   await dials('0.2', '0')
   await expect(job.meaning).toContainText('Both ends are there: tighten down')
 
-  await page.getByRole('button', { name: 'Other bolts' }).click()
+  await page.getByRole('button', { name: 'Say which bolts' }).click()
   const bolts = page.getByRole('dialog')
   await bolts.getByLabel('The maker’s torque').fill('150')
   await bolts.getByRole('button', { name: 'Use these bolts' }).click()

@@ -1,19 +1,17 @@
 <script setup lang="ts">
 import { lineSum } from '~~/core/frame/planes'
 import { judge } from '~~/core/judge/judge'
-import { SIDES } from '~~/core/plan/movePlan'
-import { toCore } from '~~/core/units/unitSystem'
-import { crissCross } from '~~/shared/stages/feet/form'
 import { drawPush } from '~~/shared/stages/move/pushDrawing'
 import { sidesFromCounts } from '~~/shared/stages/move/pushForm'
-import { hourOf, sideWords } from '~~/shared/wording/directions'
+import { sideWords } from '~~/shared/wording/directions'
 import { figure, thickness, UNIT_NAMES } from '~~/shared/wording/figures'
 import { meaningOfMove } from '~~/shared/wording/headlines'
-import { biteWords, headlineOfPush, slipWords } from '~~/shared/wording/pushing'
+import { headlineOfPush } from '~~/shared/wording/pushing'
 import { farEnd } from '~~/shared/wording/readings'
 import { capital } from '~~/shared/wording/telling'
 import { toleranceSource } from '~~/shared/wording/tolerances'
-import BoltsDialog from './BoltsDialog.vue'
+import PushLedger from './PushLedger.vue'
+import TightenStep from './TightenStep.vue'
 
 const job = useJob()
 const session = useSession()
@@ -28,61 +26,13 @@ const actions = computed(() => telling.value.words.actions)
 const state = computed(() => job.coupled!)
 const locked = computed(() => state.value.closing !== null || !state.value.setUp)
 const last = computed(() => state.value.moves.at(-1) ?? null)
-const pairs = computed(() =>
-  feet.value.map((f) => {
-    const of = (side: 'left' | 'right') => {
-      const change = plan.value?.payload.changes.find(
-        (c) => c.machine === 'movable' && c.pair === f.id && c.side === side,
-      )
-      const mm = (t: number) => toCore(t, 'displacement', plan.value?.payload.units ?? 'inch')
-      return change ? { takeOut: change.takenOut.map(mm), putIn: change.putIn.map(mm) } : null
-    }
-    return {
-      id: f.id,
-      name: capital(telling.value.footNames(f.id)),
-      packs: f.existing,
-      planned: { left: of('left'), right: of('right') },
-    }
-  }),
-)
-const plannedSide = (id: string) =>
-  plan.value
-    ? (state.value.plan?.footwork.moves.find((m) => m.machine === 'movable' && m.id === id)?.h ?? 0)
-    : 0
-const plannedShims = computed(() => pairs.value.some((p) => SIDES.some((s) => p.planned[s])))
-const plannedSides = computed(() => feet.value.some((f) => Math.abs(plannedSide(f.id)) > 1e-9))
-
-/** Shims first: while any wait, the push waits. A correction shows both. */
-const picked = ref<'v' | 'h' | null>(null)
-const step = computed(() => picked.value ?? (plannedSides.value && !plannedShims.value ? 'h' : 'v'))
-watch(
-  () => plan.value?.id,
-  () => (picked.value = null),
-)
+const { pairs, plannedSide, plannedShims, plannedSides, step, steps } = useMoveSteps(feet, plan)
 const p = computed(() => telling.value.words.pushing)
-const steps = computed(() => [
-  {
-    value: 'v' as const,
-    label: p.value.steps.v,
-    says: plannedShims.value ? p.value.steps.shimsNow : p.value.steps.noShims,
-  },
-  {
-    value: 'h' as const,
-    label: p.value.steps.h,
-    says: !plannedSides.value
-      ? p.value.steps.noSides
-      : plannedShims.value
-        ? p.value.steps.sidesWait
-        : p.value.steps.sidesNow,
-  },
-])
 const asPlanned = (which: 'v' | 'h') => {
   fill({ shims: which === 'v', side: which === 'h' })
-  picked.value = which
+  step.value = which
 }
-const order = computed(() => crissCross(feet.value))
 const drawn = computed(() => drawPush(push.watched.value, feet.value, session.units))
-const naming = ref(false)
 /** Dials that were logged, here or elsewhere, say how far it was pushed: the boxes take it, and may be corrected. */
 const dialled = computed(() =>
   push.watched.value.wanted && push.watched.value.counted
@@ -102,9 +52,6 @@ watch(
 const onlyShift = computed(() => step.value === 'v' && !push.watched.value.wanted && !locked.value)
 const pushing = computed(
   () => (step.value === 'h' || onlyShift.value) && !form.value.correcting && !locked.value,
-)
-const bite = computed(() =>
-  pushing.value && step.value === 'h' ? biteWords(push.watched.value, telling.value) : [],
 )
 
 /** The move being typed, as the fold sees it. */
@@ -174,12 +121,7 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
         w.view.sidesAsPlanned
       }}</el-button>
     </template>
-    <el-radio-group
-      class="steps"
-      :model-value="step"
-      :aria-label="w.view.title"
-      @update:model-value="picked = $event as 'v' | 'h'"
-    >
+    <el-radio-group v-model="step" class="steps" :aria-label="w.view.title">
       <el-radio-button v-for="s in steps" :key="s.value" :value="s.value">
         <b>{{ s.label }}</b> · {{ s.says }}
       </el-radio-button>
@@ -204,34 +146,10 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
       :faults="push.read.value.faults"
       :locked="locked"
       :telling="telling"
-      @update:text="(pair, text) => (push.form.value.toGo[pair] = text)"
+      @update:text="push.type"
       @enter="push.log()"
     />
-    <TightenPasses
-      :order="order"
-      :bolts="state.bolts"
-      :watched="push.watched.value"
-      :locked="locked"
-      :telling="telling"
-      @say="naming = true"
-    />
-    <div v-if="onlyShift" class="sides" role="group" :aria-label="p.drift.boxes">
-      <p class="shift">{{ p.drift.boxes }}</p>
-      <NumberBox
-        v-for="e in push.watched.value.ends"
-        :key="e.id"
-        :model-value="push.form.value.toGo[e.id] ?? ''"
-        :label="p.drift.box(capital(telling.footNames(e.id)), hourOf(1, telling))"
-        measure="displacement"
-        :units="session.units"
-        signed
-        on-dye
-        :note="push.read.value.faults[e.id]"
-        :note-is-fault="push.read.value.faults[e.id] !== undefined"
-        @update:model-value="push.form.value.toGo[e.id] = $event"
-        @enter="push.log()"
-      />
-    </div>
+    <TightenStep :feet="feet" :push="push" :only-shift="onlyShift" :locked="locked" />
     <div class="sides">
       <div v-for="f in step === 'h' || form.correcting ? feet : []" :key="f.id">
         <p class="want">
@@ -259,24 +177,7 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
   </BoardFrame>
   <LedgerFrame :mark="meaning.mark" :headline="meaning.headline">
     <p v-for="q in ask.shown.value" :key="q" class="question" role="alert">{{ q }}</p>
-    <p v-for="q in push.ask.shown.value" :key="q" class="question" role="alert">{{ q }}</p>
-    <p v-if="push.watched.value.slip && pushing" class="slip" role="alert">
-      {{ slipWords(push.watched.value, telling) }}
-    </p>
-    <section v-if="bite.length > 0">
-      <h3>{{ p.bites.title }}</h3>
-      <p v-for="line in bite" :key="line">{{ line }}</p>
-    </section>
-    <p v-if="push.watched.value.drift?.over" class="slip" role="alert">{{ p.drift.overWhat }}</p>
-    <ChoiceRow
-      v-if="pushing && push.typed.value"
-      v-model="push.when.value"
-      :label="p.whenRead"
-      :options="[
-        { value: 'pushing', name: p.afterBite },
-        { value: 'tightened', name: p.afterTightening },
-      ]"
-    />
+    <PushLedger :push="push" :pushing="pushing && step === 'h'" />
     <p v-for="u in drafted?.uneven ?? []" :key="u.pair">{{ w.uneven(footOf(u), d(u.difference)) }}</p>
     <p v-for="(u, i) in drafted?.unknownShims ?? []" :key="i">
       {{
@@ -306,11 +207,6 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
     <ol class="order">
       <li v-for="rule in [...w.view.order, p.tighten.caution]" :key="rule">{{ rule }}</li>
     </ol>
-    <BoltsDialog
-      v-model="naming"
-      :bolts="state.bolts?.payload ?? null"
-      @say="job.log({ kind: 'bolts-named', payload: $event })"
-    />
     <WhyDialog
       v-model="asking"
       :title="w.view.correctLast"
@@ -346,11 +242,6 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
   font-weight: 600;
   min-height: 22px;
 }
-.shift {
-  grid-column: 1 / -1;
-  color: var(--scribe-dim);
-  font-size: 14px;
-}
 .remark {
   grid-column: 1 / -1;
   display: flex;
@@ -371,8 +262,7 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
   white-space: normal;
   line-height: 1.3;
 }
-.question,
-.slip {
+.question {
   border-left: 3px solid var(--edge);
   padding-left: 12px;
 }

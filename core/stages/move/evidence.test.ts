@@ -50,6 +50,19 @@ describe('why a move came out otherwise', () => {
     expect(strange((job) => void job.rises([20, 1, 18, 1]))).toEqual(['soft-foot', 'differs'])
   })
 
+  it('is the tightening where its dials saw it shift', () => {
+    const shift = (toGo: number) => ({
+      kind: 'counts-read' as const,
+      payload: {
+        units: 'inch' as const,
+        when: 'tightened' as const,
+        counts: [{ machine: 'movable' as const, pair: 'inboard', toGo }],
+      },
+    })
+    expect(strange((job) => void job.add(shift(3)))).toEqual(['shift-on-tightening', 'differs'])
+    expect(strange((job) => void job.add(shift(0.5)))).toEqual(['differs'])
+  })
+
   it('is always told by the same object, so that nothing is worked out twice', () => {
     const { feetCheck, looks } = new TestJob().ready().state
     expect(moveEvidence(feetCheck, looks)).toBe(moveEvidence({ ...feetCheck }, { ...looks }))

@@ -1,3 +1,4 @@
+import { remember } from '../../logbook/remember'
 import type { FeetCheck } from '../feet/feetCheck'
 import type { Looks } from '../look/looks'
 
@@ -7,6 +8,8 @@ export interface MoveEvidence {
   readonly softFoot: boolean
   /** A pipe or duct pulls at the machine. */
   readonly strained: boolean
+  /** The dials saw it shift while the bolts were tightened, more than it may. */
+  readonly drifted?: boolean
 }
 
 /** One object for each, so that what rests on it is worked out once. */
@@ -24,3 +27,6 @@ export const moveEvidence = (feetCheck: FeetCheck, looks: Looks): MoveEvidence =
   const strained = looks.pipe?.verdict === 'out'
   return KNOWN[2 * Number(softFoot) + Number(strained)] as MoveEvidence
 }
+
+/** The same evidence of a move that shifted on tightening. */
+export const withDrift = remember((evidence: MoveEvidence): MoveEvidence => ({ ...evidence, drifted: true }))

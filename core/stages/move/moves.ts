@@ -7,7 +7,7 @@ import { doubtOfMove, doubtOfSd, typicalSd, type ChangeDoubt } from '../../uncer
 import type { Measurement } from '../measure/measurement'
 import { readRound } from '../plan/odds'
 import type { SetUp } from '../setUp/setUp'
-import type { MoveEvidence } from './evidence'
+import { withDrift, type MoveEvidence } from './evidence'
 import type { FeetOf, Footwork } from './footwork'
 import { watchPush, type Counts, type PushWatch } from './push'
 
@@ -85,14 +85,16 @@ export const recordMove = (given: {
   readonly feet: FeetOf
 }): MoveRecord => {
   const { entry, planned, footwork, from, before, after, setUp, evidence } = given
-  const planes = setUp ? compared(footwork, before, after, setUp, evidence) : null
+  const push = watchPush(planned?.footwork ?? null, given.feet.movable, given.counts)
+  const known = push.drift?.over ? withDrift(evidence) : evidence
+  const planes = setUp ? compared(footwork, before, after, setUp, known) : null
   return {
     entry,
     planned,
     footwork,
     predicted: from ? lineSum(from, footwork.change) : null,
     achieved: planes && planes.filter((p) => footwork.planes[p.plane]),
-    push: watchPush(planned?.footwork ?? null, given.feet.movable, given.counts),
+    push,
     carriedAlong: (planes ?? []).filter((p) => !footwork.planes[p.plane]),
     strayed: planned
       ? PLANES.filter((p) => footwork.planes[p] && !sameMoves(footwork, planned.footwork, p))

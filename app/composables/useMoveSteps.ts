@@ -1,0 +1,54 @@
+import { SIDES, type PlanFoot } from '~~/core/plan/movePlan'
+import type { LogEntry } from '~~/core/logbook/entry'
+import { toCore } from '~~/core/units/unitSystem'
+import { capital } from '~~/shared/wording/telling'
+
+/** The two steps of a move, shims and push: what the plan wants in each, and which of them is on. */
+export const useMoveSteps = (feet: Ref<readonly PlanFoot[]>, plan: Ref<LogEntry<'plan-chosen'> | null>) => {
+  const job = useJob()
+  const telling = useTelling()
+  const w = computed(() => telling.value.words.pushing.steps)
+  const pairs = computed(() =>
+    feet.value.map((f) => {
+      const of = (side: 'left' | 'right') => {
+        const change = plan.value?.payload.changes.find(
+          (c) => c.machine === 'movable' && c.pair === f.id && c.side === side,
+        )
+        const mm = (t: number) => toCore(t, 'displacement', plan.value?.payload.units ?? 'inch')
+        return change ? { takeOut: change.takenOut.map(mm), putIn: change.putIn.map(mm) } : null
+      }
+      return {
+        id: f.id,
+        name: capital(telling.value.footNames(f.id)),
+        packs: f.existing,
+        planned: { left: of('left'), right: of('right') },
+      }
+    }),
+  )
+  const plannedSide = (id: string) =>
+    plan.value
+      ? (job.coupled?.plan?.footwork.moves.find((m) => m.machine === 'movable' && m.id === id)?.h ?? 0)
+      : 0
+  const plannedShims = computed(() => pairs.value.some((p) => SIDES.some((s) => p.planned[s])))
+  const plannedSides = computed(() => feet.value.some((f) => Math.abs(plannedSide(f.id)) > 1e-9))
+
+  const picked = ref<'v' | 'h' | null>(null)
+  watch(
+    () => plan.value?.id,
+    () => (picked.value = null),
+  )
+  /** Shims first: while any wait, the push waits. */
+  const step = computed({
+    get: () => picked.value ?? (plannedSides.value && !plannedShims.value ? 'h' : 'v'),
+    set: (which) => (picked.value = which),
+  })
+  const steps = computed(() => [
+    { value: 'v' as const, label: w.value.v, says: plannedShims.value ? w.value.shimsNow : w.value.noShims },
+    {
+      value: 'h' as const,
+      label: w.value.h,
+      says: !plannedSides.value ? w.value.noSides : plannedShims.value ? w.value.sidesWait : w.value.sidesNow,
+    },
+  ])
+  return { pairs, plannedSide, plannedShims, plannedSides, step, steps }
+}

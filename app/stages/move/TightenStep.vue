@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { PlanFoot } from '~~/core/plan/movePlan'
+import { crissCross } from '~~/shared/stages/feet/form'
+import { hourOf } from '~~/shared/wording/directions'
+import { capital } from '~~/shared/wording/telling'
+import BoltsDialog from './BoltsDialog.vue'
+
+/** Tightening down: the passes, which bolts they are for, and dials zeroed before it where nothing is pushed. */
+defineProps<{
+  feet: readonly PlanFoot[]
+  push: ReturnType<typeof usePushForm>
+  /** Nothing is to be pushed: the dials say the shift alone. */
+  onlyShift: boolean
+  locked: boolean
+}>()
+const job = useJob()
+const session = useSession()
+const telling = useTelling()
+const w = computed(() => telling.value.words.pushing.drift)
+const bolts = computed(() => job.coupled!.bolts)
+const naming = ref(false)
+</script>
+
+<template>
+  <TightenPasses
+    :order="crissCross(feet)"
+    :bolts="bolts"
+    :watched="push.watched.value"
+    :locked="locked"
+    :telling="telling"
+    @say="naming = true"
+  />
+  <div v-if="onlyShift" class="shift" role="group" :aria-label="w.boxes">
+    <p>{{ w.boxes }}</p>
+    <NumberBox
+      v-for="e in push.watched.value.ends"
+      :key="e.id"
+      :model-value="push.form.value.toGo[e.id] ?? ''"
+      :label="w.box(capital(telling.footNames(e.id)), hourOf(1, telling))"
+      measure="displacement"
+      :units="session.units"
+      signed
+      on-dye
+      :note="push.read.value.faults[e.id]"
+      :note-is-fault="push.read.value.faults[e.id] !== undefined"
+      @update:model-value="push.type(e.id, $event)"
+      @enter="push.log()"
+    />
+  </div>
+  <BoltsDialog
+    v-model="naming"
+    :bolts="bolts?.payload ?? null"
+    @say="job.log({ kind: 'bolts-named', payload: $event })"
+  />
+</template>
+
+<style scoped>
+.shift {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 4px 16px;
+  margin-top: 8px;
+}
+p {
+  grid-column: 1 / -1;
+  color: var(--scribe-dim);
+  font-size: 14px;
+}
+</style>
