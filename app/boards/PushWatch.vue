@@ -21,6 +21,8 @@ const emit = defineEmits<{ enter: []; 'update:text': [pair: string, text: string
 const w = computed(() => props.telling.words.pushing)
 const unit = computed(() => UNIT_NAMES[props.telling.units].displacement)
 const d = (x: number) => figure(Math.abs(x), 'displacement', props.telling.units)
+/** How far a bolt can go in its hole as it is drawn. */
+const HOLE = 40
 const seen = useRowsSeen()
 const rows = computed(() =>
   seen(props.ends).map((e) => {
@@ -36,6 +38,8 @@ const rows = computed(() =>
       label: e.there ? w.value.there(name) : (past ? w.value.beyond : w.value.toGo)(name, unit.value, hour),
       // It is pushed from the side it comes from.
       push: (hour === '3' ? 'left' : 'right') as 'left' | 'right',
+      bolt: HOLE * (turned ? 1 - e.bolt : e.bolt),
+      boltEnds: HOLE * (turned ? 1 - e.boltEnds : e.boltEnds),
       zero: x(e.zero),
       mark: x(e.mark),
       from: x(e.from),
@@ -61,14 +65,24 @@ const HOURS = { left: '9', right: '3' }
       >
         <g v-for="side in ['left', 'right'] as const" :key="side">
           <g :transform="side === 'left' ? '' : 'translate(660 0) scale(-1 1)'" fill="none">
-            <g v-if="!e.there" :stroke="e.turn ? brass : '#8F9AD6'" stroke-width="1.6" class="screw">
+            <g v-if="!e.there" :stroke="e.turn ? brass : '#8F9AD6'" stroke-width="1.6">
               <rect x="2" y="40" width="12" height="26" />
               <path d="M14 47h44M14 59h44" />
               <path d="M18 47l6 12M28 47l6 12M38 47l6 12M48 47l6 12" />
             </g>
             <rect x="62" y="30" width="76" height="46" rx="4" stroke="#8F9AD6" />
             <rect x="74" y="46" width="52" height="15" rx="7.5" fill="#12163F" stroke="#C9D0F5" />
-            <circle cx="100" cy="53.5" r="5.5" stroke="#FFFFFF" stroke-width="1.6" />
+          </g>
+          <g :transform="`translate(${side === 'left' ? 80 : 540} 53.5)`" fill="none">
+            <circle :cx="e.bolt" r="5.5" stroke="#FFFFFF" stroke-width="1.6" />
+            <circle
+              v-if="!e.there"
+              :cx="e.boltEnds"
+              r="5.5"
+              :stroke="e.turn ? brass : '#C9D0F5'"
+              stroke-width="1.4"
+              stroke-dasharray="2 2"
+            />
           </g>
           <text
             v-if="!e.there"

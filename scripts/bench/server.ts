@@ -1,16 +1,13 @@
 /** `npm run bench:server`: appending entries beside a bare insert route of the same server on as many connections, and on long jobs beside short ones. */
 import { randomUUID } from 'node:crypto'
 import { execFileSync } from 'node:child_process'
-import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import knexModule from 'knex'
 import { knexOptions } from '../../server/database/connection'
-import { command } from '../local/command.mjs'
-import { fingerprint, isFresh, markFresh } from '../local/freshness.mjs'
-import { SOURCES } from '../local/prepare.mjs'
+import { buildWithBareRoute } from '../local/prepare.mjs'
 import { ROOT } from '../local/paths.mjs'
 import { startPostgres } from '../local/postgres.mjs'
-import { run, say, timed } from '../local/say.mjs'
+import { run, say } from '../local/say.mjs'
 import { startWeb } from '../local/webServer.mjs'
 import { at, load, type Load } from './load'
 import { day, draft } from './workingDay'
@@ -44,25 +41,8 @@ const line = (label: string, loads: readonly Load[]): string =>
       6,
     )} a second   median ${median(loads.map((l) => at(l, 0.5))).toFixed(2)} ms   99 % ${median(loads.map((l) => at(l, 0.99))).toFixed(2)} ms`
 
-/** The program with a bare insert route beside its own, in a build of its own. */
-const LAYER = join('scripts', 'bench', 'layer')
-const BUILT = join(ROOT, '.local', 'bench-output')
-const buildWithBare = async () => {
-  const print = fingerprint(...SOURCES, LAYER)
-  if (existsSync(join(BUILT, 'server', 'index.mjs')) && isFresh('bench-build', print)) return
-  await timed('Building the program with the bare route (about a minute)', () =>
-    command('npx', ['nuxt', 'build', '--extends', `./${LAYER}`], {
-      cwd: ROOT,
-      quiet: true,
-      remedy: 'The build failed; the lines above say where.',
-      env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' },
-    }),
-  )
-  markFresh('bench-build', print)
-}
-
 await run(async () => {
-  await buildWithBare()
+  const program = await buildWithBareRoute()
   const postgres = await startPostgres('bench', { port: 0, throwAway: true, durable: true })
   let broken = false
   const bar = (name: string, value: number, holds: boolean) => {
@@ -86,7 +66,7 @@ await run(async () => {
     const web = await startWeb({
       port: PORT,
       databaseUrl,
-      program: join(BUILT, 'server', 'index.mjs'),
+      program,
       env: { HC_LOG_LEVEL: 'error' },
     })
     try {

@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { command } from './command.mjs'
 import { fingerprint, isFresh, markFresh } from './freshness.mjs'
-import { ROOT } from './paths.mjs'
+import { LOCAL, ROOT } from './paths.mjs'
 import { Stuck, timed } from './say.mjs'
 
 /** Refuses a Node that the packages don't run on. */
@@ -28,20 +28,39 @@ export const installPackages = async () => {
   markFresh('packages', print)
 }
 
-/** What a build is made from. */
-export const SOURCES = ['app', 'core', 'server', 'shared', 'public', 'nuxt.config.ts', 'package-lock.json']
+const SOURCES = ['app', 'core', 'server', 'shared', 'public', 'nuxt.config.ts', 'package-lock.json']
 
-/** Builds the program when its sources changed since the last build. */
-export const buildProgram = async () => {
-  const print = fingerprint(...SOURCES)
-  if (existsSync(join(ROOT, '.output', 'server', 'index.mjs')) && isFresh('build', print)) return
-  await timed('Building the program (about a minute)', () =>
-    command('npm', ['run', '-s', 'build'], {
+/** A layer of Nuxt's that is built onto the program, and where what comes of it lies. */
+const buildWith = async ({ stamp, built, layer, says }) => {
+  const print = fingerprint(...SOURCES, ...(layer ? [layer] : []))
+  if (existsSync(built) && isFresh(stamp, print)) return
+  await timed(says, () =>
+    command('npx', ['nuxt', 'build', ...(layer ? ['--extends', `./${layer}`] : [])], {
       cwd: ROOT,
       quiet: true,
       remedy: 'The build failed; the lines above say where.',
       env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' },
     }),
   )
-  markFresh('build', print)
+  markFresh(stamp, print)
+}
+
+/** Builds the program when its sources changed since the last build. */
+export const buildProgram = () =>
+  buildWith({
+    stamp: 'build',
+    built: join(ROOT, '.output', 'server', 'index.mjs'),
+    says: 'Building the program (about a minute)',
+  })
+
+/** The program with a bare insert route beside its own, for `npm run bench:server`; answers where it starts. */
+export const buildWithBareRoute = async () => {
+  const built = join(LOCAL, 'bench-output', 'server', 'index.mjs')
+  await buildWith({
+    stamp: 'bench-build',
+    built,
+    layer: join('scripts', 'bench', 'layer'),
+    says: 'Building the program with the bare route (about a minute)',
+  })
+  return built
 }

@@ -45,7 +45,7 @@ export const headlineOfPush = (watched: PushWatch, telling: Telling): string | n
   if (next) {
     const worst = Math.max(...watched.ends.map((e) => Math.abs(e.toGo)))
     const push = headlines.pushTo(telling.footNames(next.pair), hourOf(next.by, telling))
-    return `${push} ${headlines.bitesLeft(capital(d(worst, telling)))}`
+    return `${push} ${headlines.bitesLeft(d(worst, telling))}`
   }
   return watched.wanted ? headlines.tighten : null
 }

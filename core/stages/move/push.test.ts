@@ -66,6 +66,13 @@ describe('a push', () => {
     expect(watched([count(toGo)]).slip?.what ?? null).toBe(what)
   })
 
+  it('says nothing of an end that was not read, and takes the one that was for the one pushed', () => {
+    const other = watched([count({ inboard: -0.06 })])
+    expect([other.slip, other.next?.pair]).toEqual([null, 'outboard'])
+    const both = watched([count({ inboard: -0.06 }), count({ outboard: -0.1 })])
+    expect(both.next?.pair).toBe('inboard')
+  })
+
   it('takes the shift on tightening from the count before it, plus toward 3, against its limit', () => {
     const held = watched([
       count({ inboard: 0, outboard: -0.01 }),

@@ -19,7 +19,6 @@ export type PushSlip = 'other-way' | 'other-foot' | 'too-far'
 /** One end of the movable machine in a push; plus is toward 3. */
 export interface PushEnd {
   readonly id: string
-  readonly x: Millimetres
   readonly wanted: Millimetres
   readonly toGo: Millimetres
   /** Where the last count before it stood; null until it was counted. */
@@ -84,12 +83,12 @@ const slipOf = (before: readonly PushEnd[], after: readonly PushEnd[], bite: Bit
  */
 export const watchPush = (
   footwork: Footwork | null,
-  feet: readonly FootPlane[],
+  feet: readonly Pick<FootPlane, 'id'>[],
   counts: Counts,
 ): PushWatch => {
-  let ends: readonly PushEnd[] = feet.map(({ id, x }) => {
+  let ends: readonly PushEnd[] = feet.map(({ id }) => {
     const wanted = footwork?.moves.find((m) => m.machine === 'movable' && m.id === id)?.h ?? 0
-    return { id, x, wanted, toGo: wanted, before: null, drift: null }
+    return { id, wanted, toGo: wanted, before: null, drift: null }
   })
   let bitten: string | null = null
   let slip: PushWatch['slip'] = null
@@ -109,10 +108,12 @@ export const watchPush = (
         : { ...e, toGo, before: e.toGo, drift: null }
     })
     if (payload.when === 'pushing') {
-      const what = bite && slipOf(was, ends, bite)
+      // An end that nobody read says nothing; where one alone was read, that is the one that was pushed.
+      const what = bite && read(bite.pair) !== null ? slipOf(was, ends, bite) : null
       slip = what && bite ? { what, pair: bite.pair } : null
+      const alone = payload.counts.length === 1 ? payload.counts[0]?.pair : undefined
       // What went wrong is put right first, at the same end.
-      if (!slip) bitten = bite?.pair ?? bitten
+      if (!slip) bitten = alone ?? bite?.pair ?? bitten
     } else slip = null
   }
   const drifts = ends.flatMap((e) => (e.drift === null ? [] : [Math.abs(e.drift)]))

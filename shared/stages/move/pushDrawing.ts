@@ -1,6 +1,7 @@
 import { ARRIVED, type PushWatch } from '../../../core/stages/move/push'
 import type { PlanFoot } from '../../../core/plan/movePlan'
 import { fromCore, type Millimetres, type UnitSystem } from '../../../core/units/unitSystem'
+import { boltRoom } from '../plan/room'
 import { wayOf } from './pushForm'
 
 /** Ruler, from its left end to its right, in drawing units. */
@@ -18,8 +19,11 @@ export interface DrawnEnd {
   readonly mark: number
   readonly from: number
   readonly ticks: readonly { readonly at: number; readonly label: string }[]
-  /** Left of the machine's room in the way it goes. */
+  /** Left of the room in the bolt holes, in the way it goes. */
   readonly room: Millimetres
+  /** Where its bolts stand in their holes now, and where they are to end: 0 toward 9, 1 toward 3. */
+  readonly bolt: number
+  readonly boltEnds: number
   /** The turn of this end now. */
   readonly turn: boolean
 }
@@ -45,14 +49,21 @@ export const drawPush = (
   const whole = Math.ceil(reach / step) * step
   // A fifth of the ruler lies behind zero: an end may go past.
   const scale = (RULER * 0.8) / whole
+  const now = boltRoom(
+    { feet },
+    watched.ends.map((e) => ({ id: e.id, h: e.wanted - e.toGo })),
+  )
+  const whenThere = boltRoom(
+    { feet },
+    watched.ends.map((e) => ({ id: e.id, h: e.wanted })),
+  )
   return watched.ends.map((e) => {
     const way = wayOf(e)
     const at = (toGo: number) => {
       const zero = way < 0 ? 0.15 * RULER : 0.85 * RULER
       return Math.max(0, Math.min(RULER, zero - toGo * scale))
     }
-    const foot = feet.find((f) => f.id === e.id)
-    const moved = e.wanted - e.toGo
+    const [bolt, ends] = [now, whenThere].map((rooms) => rooms.find((r) => r.id === e.id))
     return {
       id: e.id,
       way,
@@ -65,7 +76,9 @@ export const drawPush = (
         at: at(way * i * step),
         label: String(Number((i * step).toPrecision(6))),
       })),
-      room: foot ? (way > 0 ? foot.sidePlus - moved : foot.sideMinus + moved) : 0,
+      room: (way > 0 ? bolt?.toward3 : bolt?.toward9) ?? 0,
+      bolt: bolt?.to ?? 0.5,
+      boltEnds: ends?.to ?? 0.5,
       turn: watched.next?.pair === e.id,
     }
   })

@@ -153,6 +153,9 @@ describe('a push drawn', () => {
     expect(later?.mark).toBeLessThan(outboard?.mark ?? 0)
     expect(later?.from).toBeGreaterThan(later?.mark ?? 0)
     expect(later?.room).toBeCloseTo(0.6 - 6 * 0.0254, 9)
+    // Its bolts go toward 9 in their holes, and end there.
+    expect(later?.bolt).toBeCloseTo((0.6 - 6 * 0.0254) / 1.1, 9)
+    expect(later?.boltEnds).toBeCloseTo((0.6 - 11 * 0.0254) / 1.1, 9)
     for (const end of drawPush(watched(), ROOM, 'metric'))
       for (const x of [end.zero, end.mark, ...end.ticks.map((t) => t.at)]) {
         expect(x).toBeGreaterThanOrEqual(0)
