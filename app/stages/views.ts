@@ -22,6 +22,7 @@ export const VIEWS: Readonly<Record<StageId, Component>> = {
   plan: view(() => import('./plan/PlanStage.vue')),
   move: view(() => import('./move/MoveStage.vue')),
   're-measure': view(() => import('./measure/ReMeasureStage.vue')),
+  prove: view(() => import('./prove/ProveStage.vue')),
   'hot-check': view(() => import('./hotCheck/HotCheckStage.vue')),
   'line-up': view(() => import('./lineUp/LineUpStage.vue')),
   close: view(() => import('./close/CloseStage.vue')),

@@ -73,6 +73,8 @@ describe('where a job stands', () => {
     const truth = asTruth(job.state.moves[0]?.predicted)
     job.read(truth)
     job.read(truth)
+    expect(job.fold().sheet.current).toBe('prove')
+    job.prove()
     expect(job.fold().sheet.current).toBe('close')
     expect(job.state.moves[0]?.achieved?.map((a) => a.cause)).toEqual(['as-planned', 'as-planned'])
     expect(job.state.outcome).toEqual({ verdict: 'in', exceptions: [] })
@@ -88,7 +90,7 @@ describe('where a job stands', () => {
 
   it('needs no plan when it is found in band', () => {
     const job = measured(inMil(1, 0, 0.1, 0))
-    expect(job.fold().sheet.current).toBe('close')
+    expect(job.fold().sheet.current).toBe('prove')
     expect(job.state.asLeft).toBe(job.state.asFound)
   })
 
@@ -112,7 +114,7 @@ describe('where a job stands', () => {
     const job = measured()
     job.add(move(lift('inboard', [5])))
     job.add({ kind: 'stage-skipped', payload: { stage: 're-measure', why: 'shift ends' } })
-    expect(job.fold().sheet.current).toBe('close')
+    expect(job.fold().sheet.current).toBe('prove')
     job.add(move(lift('outboard', [5])))
     expect(job.fold().sheet.current).toBe('re-measure')
     expect(job.mark('re-measure')).toMatchObject({ mark: 'todo', skipped: null })

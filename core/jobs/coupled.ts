@@ -27,9 +27,9 @@ import { lookStage } from '../stages/look/stage'
 import { keepRoughIn, NO_ROUGH_ROUNDS, type RoughRounds } from '../stages/roughIn/rounds'
 import { checkRoughIn, type RoughIn } from '../stages/roughIn/roughIn'
 import { roughInStage } from '../stages/roughIn/stage'
-import { keepClosing, type Closing, type ExceptionReason, type Outcome } from '../stages/close/closing'
+import { keepClosing, type Closing, type Outcome } from '../stages/close/closing'
 import { closeStage } from '../stages/close/stage'
-import { handsMayGo, keepSafety, UNSAFE, type Safety } from '../stages/makeSafe/safety'
+import { keepSafety, UNSAFE, type Safety } from '../stages/makeSafe/safety'
 import { checkLevels, keepLevels, NO_LEVELS, type LevelFacts, type Levels } from '../stages/level/levels'
 import {
   checkRunouts,
@@ -39,11 +39,12 @@ import {
   type Runouts,
 } from '../stages/level/runouts'
 import { checkHot, expectedToGo, measureHot, UNKNOWN, type HotCheck } from '../stages/hotCheck/hotCheck'
-import { isUnderWay, keepHotRun, NO_HOT_RUN, readsHot, type HotRun } from '../stages/hotCheck/hotRun'
+import { keepHotRun, NO_HOT_RUN, type HotRun } from '../stages/hotCheck/hotRun'
 import { hotCheckStage } from '../stages/hotCheck/stage'
 import { levelStage } from '../stages/level/stage'
 import { makeSafe } from '../stages/makeSafe/stage'
-import type { Measurement } from '../stages/measure/measurement'
+import { besideTheRounds } from '../stages/measure/beside'
+import { measureRound, type Measurement } from '../stages/measure/measurement'
 import { keepRounds, NO_ROUNDS, type Round, type Rounds } from '../stages/measure/rounds'
 import { asFound, reMeasure } from '../stages/measure/stage'
 import { boltsOf, keepBolts, type Bolts, type BoltsEntry } from '../stages/move/bolts'
@@ -58,10 +59,15 @@ import { keepOpening, keepRemarks, type Opening, type Remarks } from '../stages/
 import { keepVibration, NO_VIBRATION, type Vibration } from '../stages/open/vibration'
 import { recordPlan, type PlanRecord } from '../stages/plan/plans'
 import { planStage } from '../stages/plan/stage'
+import { checkProof, type Proof } from '../stages/prove/checkProof'
+import { keepProof, NO_PROOF, type ProofFacts } from '../stages/prove/proof'
+import { proveStage } from '../stages/prove/stage'
 import { keepSetUp, settleSetUp, type SetUp } from '../stages/setUp/setUp'
 import { setUpStage } from '../stages/setUp/stage'
 import { coldTarget, keepTarget, type ColdTarget, type TargetEntry } from '../stages/target/target'
 import { targetStage } from '../stages/target/stage'
+import { outcomeOf } from './coupledOutcome'
+import { isHotVisit, turnOutOfOrder } from './coupledTurn'
 import { atStart, filledPacks, takenNote, walkRounds } from './walkRounds'
 
 interface Facts {
@@ -79,6 +85,7 @@ interface Facts {
   readonly target: TargetEntry | null
   readonly bolts: BoltsEntry | null
   readonly hotRun: HotRun
+  readonly proof: ProofFacts
   readonly rounds: Rounds
   readonly remarks: Remarks
   readonly closing: Closing
@@ -98,6 +105,7 @@ const BLANK: Facts = {
   target: null,
   bolts: null,
   hotRun: NO_HOT_RUN,
+  proof: NO_PROOF,
   rounds: NO_ROUNDS,
   remarks: [],
   closing: null,
@@ -122,7 +130,9 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
   const target = keepTarget(now.target, e)
   const bolts = keepBolts(now.bolts, e)
   const hotRun = keepHotRun(now.hotRun, e, setUp, now.rounds.length - 1)
-  const rounds = keepRounds(now.rounds, e, setUp, readsHot(now.hotRun))
+  const beside = besideTheRounds(now.hotRun, now.proof)
+  const proof = keepProof(now.proof, e, setUp, beside === 'prove')
+  const rounds = keepRounds(now.rounds, e, setUp, beside !== null)
   const remarks = keepRemarks(now.remarks, e)
   const closing = keepClosing(now.closing, e)
   return {
@@ -140,6 +150,7 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
     target,
     bolts,
     hotRun,
+    proof,
     rounds,
     remarks,
     closing,
@@ -184,6 +195,8 @@ export interface CoupledState {
   readonly asFound: Measurement | null
   /** The last measurement that could be used; equals as found when nothing was moved. */
   readonly asLeft: Measurement | null
+  /** Rotation, grease, the coupling made up and read once more, all tight, guard on. */
+  readonly proof: Proof
   readonly hot: HotCheck
   /** How it is expected to go as it warms: closed now it is provisional. Null where that is borne out. */
   readonly expected: Misalignment | null
@@ -200,33 +213,6 @@ const untapedFeet = remember((machine: CoupledMachine): FeetOf => ({
   movable: movableFeet(machine),
   stationary: stationaryFeet(machine),
 }))
-const outcomeOf = (
-  moves: number,
-  latest: Measurement,
-  asLeft: Measurement | null,
-  roughIn: RoughIn,
-  hot: HotCheck,
-): Outcome => {
-  // A visit for the hot check alone is proved by it.
-  if (!asLeft && moves === 0 && hot.judgement && hot.run.answered) {
-    const { verdict } = hot.judgement
-    const doubt: readonly ExceptionReason[] = hot.measurement.trust === 'doubtful' ? ['doubtful'] : []
-    return { verdict, exceptions: verdict === 'in' ? doubt : [...doubt, verdict] }
-  }
-  // A small coupling whose maker asks for straightedge and feelers only is proved by them.
-  if (!asLeft && moves === 0 && roughIn.proves)
-    return { verdict: roughIn.latest?.verdict ?? 'unknown', exceptions: [] }
-  const verdict = asLeft?.judgement?.verdict ?? 'unknown'
-  const exceptions: ExceptionReason[] = []
-  if (!asLeft) exceptions.push('unmeasured')
-  else if (moves > 0 && latest.coupling === null) exceptions.push('moved-since')
-  if (latest.trust === 'doubtful') exceptions.push('doubtful')
-  if (asLeft && verdict === 'out') exceptions.push('out')
-  if (asLeft && verdict === 'edge') exceptions.push('edge')
-  if (asLeft && verdict === 'unknown') exceptions.push('unknown')
-  return { verdict, exceptions }
-}
-
 /** The last measurement that says where the axis lies. */
 const lastUsable = (measurements: readonly Measurement[]): Measurement | null => {
   let usable = measurements.length - 1
@@ -239,6 +225,10 @@ const measureWarm = remember((run: HotRun, tolerance: SettledTolerance) =>
     run.sets.map((s) => takenNote(s, tolerance)),
     tolerance,
   ),
+)
+const measureMadeUp = remember(
+  (sets: ProofFacts['sets'], tolerance: SettledTolerance, target: Misalignment) =>
+    measureRound(tolerance, target, ...sets.map((s) => takenNote(s, tolerance))),
 )
 
 /** What follows from the facts. */
@@ -279,6 +269,19 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     tolerance,
     lastUsable(measurements.slice(0, facts.hotRun.moves + 1))?.coupling ?? UNKNOWN,
   )
+  const proof = checkProof(
+    machine,
+    facts.proof,
+    measureMadeUp(facts.proof.sets, tolerance, target),
+    asLeft,
+    feet.movable,
+    tolerance,
+    target,
+    {
+      guardOnly: isHotVisit({ opening, moves, latest }),
+      byReading: asLeft !== null || !roughIn.proves,
+    },
+  )
   return {
     machine,
     skips: facts.skips,
@@ -308,11 +311,12 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     shimmed: rounds.length > 1 || current.filled.length > 0,
     asFound: measurements[0]?.coupling ? measurements[0] : null,
     asLeft,
+    proof,
     hot,
     expected: expectedToGo(aim, tolerance),
     remarks: facts.remarks,
     closing: facts.closing,
-    outcome: outcomeOf(moves.length, latest, asLeft, roughIn, hot),
+    outcome: outcomeOf({ moves, latest, asLeft, roughIn, hot, proof }),
   }
 }
 
@@ -330,6 +334,7 @@ export const COUPLED_STAGES = [
   planStage,
   moveStage,
   reMeasure,
+  proveStage,
   hotCheckStage,
   closeStage,
 ] as const
@@ -337,29 +342,13 @@ export type CoupledStageId = (typeof COUPLED_STAGES)[number]['id']
 
 const factsOf = takenForward(BLANK, take)
 
-/**
- * Whose turn it is about a hot run, or in a visit that is for nothing else: it runs with the lockout off, then hands
- * want it back, then a bracket. Null where the sheet's own order holds.
- */
-const hotTurn = (state: CoupledState): CoupledStageId | null => {
-  const { run, judgement } = state.hot
-  if (state.closing || !state.opening) return null
-  if (isUnderWay(run)) {
-    if (!run.ended) return 'hot-check'
-    if (!handsMayGo(state.safety)) return 'make-safe'
-    return state.setUp ? 'hot-check' : 'set-up'
-  }
-  const forThis = state.opening.payload.reason === 'hot-check'
-  const untouched = state.moves.length === 0 && state.latest.sets.length === 0
-  const passedOver = state.skips.once.has('hot-check')
-  if (!forThis || !untouched || run.movedSince || passedOver) return null
-  if (!run.answered) return 'hot-check'
-  return judgement?.verdict === 'out' ? null : 'close'
-}
-
 /** Folds a coupled job. Entries in logbook order. */
 export const coupledJob = (machine: CoupledMachine, logbook: readonly LogEntry[]) => {
   const state = workOut(machine, factsOf(logbook))
   const sheet = sheetOf<CoupledStageId, CoupledState>(COUPLED_STAGES, state)
-  return { kind: 'coupled' as const, state, sheet: { ...sheet, current: hotTurn(state) ?? sheet.current } }
+  return {
+    kind: 'coupled' as const,
+    state,
+    sheet: { ...sheet, current: turnOutOfOrder(state) ?? sheet.current },
+  }
 }

@@ -7,6 +7,7 @@ import { placesOf } from '../stages/look/looks'
 import { SAFETY_POINTS } from '../stages/makeSafe/entries'
 import type { FootChange } from '../stages/plan/entries'
 import type { SetUpPayload } from '../stages/setUp/entries'
+import { PROOF_POINTS } from '../stages/prove/entries'
 import { settleSetUp } from '../stages/setUp/setUp'
 import { fromCore } from '../units/unitSystem'
 import { coupledJob } from './coupled'
@@ -185,6 +186,18 @@ export class TestJob {
   ready(setUp: SetUpPayload = SET_UP): this {
     this.open().lockOut()
     this.add({ kind: 'set-up', payload: setUp })
+    return this
+  }
+
+  /** Nothing to see or grease, the coupling made up and left unread, everything tight, guard on. */
+  prove(gap: number | null = null): this {
+    this.add({ kind: 'rotation-seen', payload: { seen: 'not-needed', words: '' } })
+    this.add({ kind: 'coupling-made-up', payload: { units: 'inch', gap } })
+    for (const point of PROOF_POINTS)
+      this.add({
+        kind: 'proof-confirmed',
+        payload: { point, how: point === 'read-coupled' ? 'not-here' : 'done', words: '' },
+      })
     return this
   }
 

@@ -9,6 +9,7 @@ import type { ReadingEntries } from '../stages/measure/entries'
 import type { MoveEntries } from '../stages/move/entries'
 import type { OpeningEntries } from '../stages/open/entries'
 import type { PlanEntries } from '../stages/plan/entries'
+import type { ProveEntries } from '../stages/prove/entries'
 import type { RoughInEntries } from '../stages/roughIn/entries'
 import type { SetUpEntries } from '../stages/setUp/entries'
 import type { TargetEntries } from '../stages/target/entries'
@@ -34,6 +35,7 @@ export interface EntryPayloads
     TargetEntries,
     PlanEntries,
     MoveEntries,
+    ProveEntries,
     HotCheckEntries,
     BeltEntries,
     ClosingEntries {}

@@ -49,6 +49,12 @@ export type ObjectionCode =
   | 'ended-before-begun'
   | 'hot-unmeasured'
   | 'keeping-needs-why'
+  | 'bumped-coupled'
+  | 'bumping-already'
+  | 'no-bump'
+  | 'made-up-already'
+  | 'not-made-up'
+  | 'read-it'
 
 export const conflict = (code: ObjectionCode): Objection => ({ code, sort: 'conflict', path: [] })
 export const invalid = (code: ObjectionCode, ...path: (string | number)[]): Objection => ({

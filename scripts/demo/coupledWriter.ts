@@ -11,6 +11,8 @@ import type { Found, Place } from '../../core/stages/look/entries'
 import { doFootwork } from '../../core/stages/move/footwork'
 import { roughCure, roughedBy } from '../../core/stages/roughIn/cure'
 import { planChanges, plansFor } from '../../core/stages/plan/planning'
+import type { ProofStep } from '../../core/stages/prove/checkProof'
+import { HANDS_IN, type ProofPoint } from '../../core/stages/prove/entries'
 import { fromCore, toCore } from '../../core/units/unitSystem'
 import { couplingLine } from '../../shared/calculation/fields'
 import { inputToCore } from '../../shared/calculation/unitConversion'
@@ -59,6 +61,8 @@ export class CoupledWriter extends JobWriter {
   private readonly random: Random
   private readonly normal: Random
   private truth: Misalignment
+  /** What a coupling that grips adds to it. */
+  private bent: Misalignment = ALIGNED
 
   constructor(
     knex: Knex,
@@ -305,7 +309,7 @@ export class CoupledWriter extends JobWriter {
     const { setUp } = await this.state()
     if (!setUp) throw new Error('The demo job reads before it sets up.')
     const dial = { ...EXACT_DIAL, graduation: setUp.coarsest, noise: setUp.coarsest * 0.35 }
-    const read = readByMethod(setUp.how, this.truth, CLOCKS, dial, this.normal)
+    const read = readByMethod(setUp.how, lineSum(this.truth, this.bent), CLOCKS, dial, this.normal)
     const circles = Object.fromEntries(
       Object.entries(read).map(([circle, list]) => [
         circle,
@@ -379,6 +383,46 @@ export class CoupledWriter extends JobWriter {
     await this.write({ kind: 'hot-run-ended', payload: { at: this.moment(3) } }, 3)
     this.truth = lineSum(this.truth, inputToCore(couplingLine, grows, units))
     await this.makeSafe(permit)
+    return this
+  }
+
+  private async confirm(point: ProofPoint, how: 'done' | 'not-here' = 'done'): Promise<void> {
+    await this.write({ kind: 'proof-confirmed', payload: { point, how, words: '' } }, 3)
+  }
+
+  /** Bumped uncoupled where it was wired, greased, without heaters. */
+  async bump(permit: string): Promise<this> {
+    await this.write({ kind: 'bump-begun', payload: { by: 'Shift electrician' } }, 10)
+    await this.write({ kind: 'rotation-seen', payload: { seen: 'right', words: '' } }, 2)
+    await this.makeSafe(permit)
+    return this
+  }
+
+  /** Makes the coupling up with this gap (in or mm); `bends` is what it does to the shafts until it is opened again (contract units). */
+  async makeUp(gap: number, bends: Misalignment = ALIGNED): Promise<this> {
+    const { units } = this.machine
+    this.bent = inputToCore(couplingLine, bends, units)
+    await this.write({ kind: 'coupling-made-up', payload: { units, gap } }, 20)
+    return this
+  }
+
+  async openCoupling(why: string): Promise<this> {
+    this.bent = ALIGNED
+    await this.write({ kind: 'coupling-opened', payload: { why } }, 15)
+    return this
+  }
+
+  /** Everything that is still to prove; what was not read made up stays unread. */
+  async prove(gap: number): Promise<this> {
+    const { proof } = await this.state()
+    const todo = (step: ProofStep) => proof.rows.some((r) => r.step === step && r.stands === 'todo')
+    if (todo('rotation'))
+      await this.write({ kind: 'rotation-seen', payload: { seen: 'not-needed', words: '' } }, 2)
+    if (todo('greased')) await this.confirm('greased')
+    if (todo('heaters')) await this.confirm('heaters', 'not-here')
+    if (todo('made-up')) await this.makeUp(gap)
+    if (todo('read-coupled')) await this.confirm('read-coupled', 'not-here')
+    for (const point of HANDS_IN) if (todo(point)) await this.confirm(point)
     return this
   }
 

@@ -60,6 +60,8 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await first.move()
   await first.read()
   await first.read()
+  await first.bump('W-2107')
+  await first.prove(0.13)
   await first.close('Day-shift millwright', 'Base scraped clean at the two outboard feet.')
 
   const second = on('CP-11', 'CP-11 vibration', night, at(152, 14), line(-6.8, 5.1, -0.36, 0.22))
@@ -80,11 +82,13 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await second.write({ kind: 'power-restored', payload: { why: 'Bump test for rotation after rewiring.' } })
   await second.makeSafe('W-2511')
   await second.read()
+  await second.prove(0.13)
   // The gear unit ran hotter than the survey said: the hot check gave another target.
   await second.runHot(HOT_RUN, line(-7.2, 0, -0.06, 0), 'W-2511')
   await second.read()
   await second.read()
   await second.takeNewTarget()
+  await second.prove(0.13)
   await second.close('Night-shift millwright', 'Hold-down bolts were not all tight when found.')
 
   const tight = on('KY-09', 'KY-09 bolt-bound', day, at(64, 7), line(3.1, -9.4, 0.12, -0.55))
@@ -95,6 +99,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await tight.move()
   await tight.read()
   await tight.read()
+  await tight.prove(0.11)
   await tight.close(
     'Day-shift millwright',
     'Outboard feet can go no further toward 3.',
@@ -145,9 +150,30 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await relined.move()
   await relined.read()
   await relined.read()
+  await relined.prove(4)
   await relined.close('Maintenance lead', 'Mill runs from Monday: hot check asked for.', '', undefined, {
     what: 'hot-check',
     days: 14,
+  })
+
+  // Read open it was in band; made up, bushes of the wrong length bent the shafts.
+  const gripped = on('CP-40', 'CP-40 strained', night, at(118, 7), line(0.32, -0.21, 0.04, -0.03))
+  await gripped.open({ reason: 'wear', rpm: 1475, customer: '', note: 'Bushes worn, new set fitted.' })
+  await gripped.makeSafe('W-2602')
+  await gripped.readRises([0.02, 0.03, 0.02, 0.02])
+  await gripped.measure(0, 0.01)
+  await gripped.move()
+  await gripped.read()
+  await gripped.read()
+  await gripped.makeUp(4, line(0.14, -0.05, 0.03, 0))
+  await gripped.read()
+  await gripped.openCoupling('New bushes stand out 2 mm too long and bind: cut to the maker’s length.')
+  await gripped.makeUp(4)
+  await gripped.read()
+  await gripped.prove(4)
+  await gripped.close('Night-shift millwright', 'Bushes of the last delivery are all too long.', '', undefined, {
+    what: 'regular',
+    days: 365,
   })
 
   const mounting = on('CP-40', 'CP-40 open', day, at(3, 7), line(0.14, -0.195, 0.0333, 0.0056))
@@ -169,6 +195,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await felt.feelHubs(0.12, true)
   await felt.roughIn()
   await felt.feelHubs(0.12, true)
+  await felt.prove(0.118)
   await felt.close('Day-shift millwright', 'New insert, 92 Shore.')
 
   const roughing = on('CP-11', 'CP-11 open', night, at(0, 3), line(-38, -20, -0.8, 0.6))

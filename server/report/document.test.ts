@@ -216,6 +216,28 @@ describe('the report', () => {
     expect(hot).not.toContain('Provisional:')
   })
 
+  it('prints the proof: strain with what each plan would have been, what was confirmed and what was not', () => {
+    const job = new TestJob().ready()
+    job.read(inMil(1, 0, 0, 0))
+    job.read(inMil(1, 0, 0, 0))
+    expect(said({}, job)).not.toContain('Proof')
+    job.add({ kind: 'bump-begun', payload: { by: 'the electrician' } })
+    job.add({ kind: 'rotation-seen', payload: { seen: 'right', words: '' } })
+    job.lockOut()
+    job.add({ kind: 'proof-confirmed', payload: { point: 'heaters', how: 'not-here', words: '' } })
+    job.add({ kind: 'coupling-made-up', payload: { units: 'inch', gap: 0.125 } })
+    job.read(inMil(-4, 0, 0, 0))
+    const text = said({}, job)
+    expect(text).toContain('Seen to turn the right way, uncoupled')
+    expect(text).toContain('Coupling made up, gap 0.125 in')
+    expect(text).toContain('made up, it reads 5.0 mil down of what was read open.')
+    expect(text).toContain('by the made-up one')
+    expect(text).toContain('Not needed here: space heaters.')
+    expect(text).toContain('Not confirmed: motor greased, set screws and keys')
+    expect(text).toContain('Readings with the coupling made up')
+    expect(text).toContain('Bump test for rotation, switched by the electrician.')
+  })
+
   it('converts the whole of it, not a part', () => {
     const text = said({ telling: tellingOf('metric', TEST_MACHINE) })
     expect(text).toContain('0.213 mm low')

@@ -11,6 +11,7 @@ import { levelAndRunout } from './sections/level'
 import { lineResult, lineRounds } from './sections/lineResult'
 import { lookedAt } from './sections/look'
 import { movesMade } from './sections/moves'
+import { proved } from './sections/prove'
 import { readings } from './sections/readings'
 import { registerTaken } from './sections/register'
 import { record } from './sections/record'
@@ -23,6 +24,7 @@ const COUPLED: readonly Section<CoupledState>[] = [
   facts,
   couplingResult,
   movesMade,
+  proved,
   hotCheck,
   lookedAt,
   feetRounds,

@@ -91,6 +91,11 @@ describe('what may be posted', () => {
         kind: 'bolts-named',
         payload: { units: 'inch', size: '3/4', boltClass: 'grade-5', lubrication: 'dry', makerTorque: null },
       },
+      { kind: 'bump-begun', payload: { by: 'the electrician' } },
+      { kind: 'rotation-seen', payload: { seen: 'right', words: '' } },
+      { kind: 'coupling-made-up', payload: { units: 'inch', gap: 0.125 } },
+      { kind: 'coupling-opened', payload: { why: 'The grid binds.' } },
+      { kind: 'proof-confirmed', payload: { point: 'guard-on', how: 'done', words: '' } },
       {
         kind: 'hot-run-begun',
         payload: {

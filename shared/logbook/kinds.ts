@@ -7,6 +7,7 @@ import { levelKinds } from '../stages/level/entries'
 import { lineUpKinds } from '../stages/lineUp/entries'
 import { safetyKinds } from '../stages/makeSafe/entries'
 import { lookKinds } from '../stages/look/entries'
+import { proveKinds } from '../stages/prove/entries'
 import { readingKinds } from '../stages/measure/entries'
 import { moveKinds } from '../stages/move/entries'
 import { openingKinds } from '../stages/open/entries'
@@ -36,6 +37,7 @@ export const KINDS = {
   ...targetKinds,
   ...planKinds,
   ...moveKinds,
+  ...proveKinds,
   ...hotCheckKinds,
   ...lineUpKinds,
   ...closingKinds,

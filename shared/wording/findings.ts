@@ -13,6 +13,7 @@ import { findingOfHot } from './hotCheck'
 import { findingOfLevelStage } from './level'
 import { findingOfLooks } from './look'
 import { findingOfOpening } from './open'
+import { findingOfProof } from './prove'
 import { findingOfRoughIn } from './roughIn'
 import { findingOfFeet } from './softFoot'
 import { farEnd } from './readings'
@@ -78,6 +79,7 @@ const COUPLED: {
   },
   move: ({ moves }, { words }) => (moves.length === 0 ? '' : words.moves.count(moves.length)),
   're-measure': (s, t) => measurementFinding(s.moves.length > 0 ? s.latest : undefined, t),
+  prove: findingOfProof,
   'hot-check': findingOfHot,
   close: ({ closing }, t) => closingFinding(closing, t),
 }

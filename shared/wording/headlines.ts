@@ -3,9 +3,11 @@ import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
 import type { Job } from '../../core/jobs/jobs'
 import type { Closing, Outcome } from '../../core/stages/close/closing'
 import { handsMayGo, type Safety } from '../../core/stages/makeSafe/safety'
+import type { Measurement } from '../../core/stages/measure/measurement'
 import { diagnosisOf } from '../../core/stages/lineUp/line'
 import { meaningOfLine } from './lines'
 import { meaningOfPlan } from './plans'
+import { meaningOfProof } from './prove'
 import { farEnd, meaningOfReadings, type Meaning } from './readings'
 import { meaningOfHot, powerWhy } from './hotCheck'
 import { meaningOfLevelStage } from './level'
@@ -75,25 +77,36 @@ export const machineNames = (
       : 'driven machine',
 })
 
+/** Stages that have readings typed into them. */
+export type MeasuringStage = 'as-found' | 're-measure' | 'prove' | 'hot-check'
+
+/** What was read at one of them; undefined after a move that was not made. */
+export const measurementAt = (state: CoupledState, stage: MeasuringStage): Measurement | undefined => {
+  switch (stage) {
+    case 'as-found':
+      return state.measurements[0]
+    case 're-measure':
+      return state.moves.length > 0 ? state.latest : undefined
+    case 'prove':
+      return state.proof.measurement
+    case 'hot-check':
+      return state.hot.measurement
+  }
+}
+
 /** What a stage of measuring says: as found, or after the last move. */
 export const meaningOfMeasuring = (
   state: CoupledState,
-  stage: 'as-found' | 're-measure' | 'hot-check',
+  stage: MeasuringStage,
   telling: Telling,
   now = Date.now(),
 ): Meaning => {
   const w = telling.words.measuring
-  const m =
-    stage === 'hot-check'
-      ? state.hot.measurement
-      : stage === 'as-found'
-        ? state.measurements[0]
-        : state.latest
+  const m = measurementAt(state, stage)
   if (stage === 'hot-check' && m?.sets.length === 0)
     return meaningOfHot(state, movableName(state), telling, now)
-  if (!state.setUp || !m) return plain('todo', w.setUpFirst, w.setUpFirstDetail)
-  if (stage === 're-measure' && state.moves.length === 0)
-    return plain('todo', w.nothingMoved, w.nothingMovedDetail)
+  if (!state.setUp) return plain('todo', w.setUpFirst, w.setUpFirstDetail)
+  if (!m) return plain('todo', w.nothingMoved, w.nothingMovedDetail)
   return meaningOfReadings(m, movableName(state), state.setUp, telling)
 }
 
@@ -145,6 +158,7 @@ const COUPLED: {
   },
   move: meaningOfMove,
   're-measure': (s, t) => meaningOfMeasuring(s, 're-measure', t),
+  prove: meaningOfProof,
   'hot-check': (s, t) => meaningOfHot(s, movableName(s), t),
   close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
 }

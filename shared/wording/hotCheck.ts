@@ -34,7 +34,11 @@ export const goWords = (by: Misalignment, far: string, { words, units, viewFrom 
 
 /** Why the power is back. */
 export const powerWhy = (entry: PowerBack, { words }: Pick<Telling, 'words'>): string =>
-  entry.kind === 'power-restored' ? entry.payload.why : words.hot.power
+  entry.kind === 'power-restored'
+    ? entry.payload.why
+    : entry.kind === 'bump-begun'
+      ? words.prove.power(entry.payload.by)
+      : words.hot.power
 
 /** Whole minutes from the stop to a moment, in words. */
 export const minutesSince = (stopped: string, now: number, { words }: Pick<Telling, 'words'>): string =>

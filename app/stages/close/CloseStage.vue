@@ -8,6 +8,7 @@ import { readingsWorking } from '~~/shared/stages/measure/working'
 import { DUE_AFTER_DAYS, DUE_FOR, dueAdvised, dueDay, urgencyOf, type DueFor } from '~~/core/stages/close/due'
 import { dueWords } from '~~/shared/wording/due'
 import { openAtClose } from '~~/shared/wording/look'
+import { unprovedAtClose } from '~~/shared/wording/prove'
 import { provisionalAtClose } from '~~/shared/wording/hotCheck'
 import { meaningOfClosing } from '~~/shared/wording/headlines'
 import { toleranceSource } from '~~/shared/wording/tolerances'
@@ -36,7 +37,11 @@ const differs = computed(() => signedOtherwise(closed.value, outcome.value))
 /** What was found on the way and is nobody's verdict: pins still out, places to report. */
 const stillOpen = computed(() =>
   job.coupled && !closed.value
-    ? [...openAtClose(job.coupled.looks, telling.value), ...provisionalAtClose(job.coupled, telling.value)]
+    ? [
+        ...openAtClose(job.coupled.looks, telling.value),
+        ...unprovedAtClose(job.coupled, telling.value),
+        ...provisionalAtClose(job.coupled, telling.value),
+      ]
     : [],
 )
 const needsException = computed(() => outcome.value.exceptions.length > 0)

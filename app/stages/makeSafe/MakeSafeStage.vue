@@ -19,7 +19,7 @@ const confirmation = (point: SafetyPoint) => safety.value.confirmed.find((c) => 
 const next = computed(() => (closed.value ? null : (safety.value.missing[0] ?? null)))
 const meaning = computed(() => meaningOfSafety(safety.value, closed.value, telling.value))
 const powerCameBack = computed(() =>
-  safety.value.history.filter((e) => e.kind === 'power-restored' || e.kind === 'hot-run-begun'),
+  safety.value.history.filter((e) => e.kind !== 'safety-confirmed' && e.kind !== 'lockout-waived'),
 )
 const note = computed(() => job.folded?.state.opening?.payload.note)
 

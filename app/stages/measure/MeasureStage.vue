@@ -8,10 +8,10 @@ import {
   signsNote,
   usableAnyway,
 } from '~~/shared/stages/measure/drawing'
-import { readsHot } from '~~/core/stages/hotCheck/hotRun'
+import { besideTheRounds } from '~~/core/stages/measure/beside'
 import { FOUR_QUARTERS, type ReadingBox } from '~~/shared/stages/measure/form'
 import { readingsWorking } from '~~/shared/stages/measure/working'
-import { meaningOfMeasuring } from '~~/shared/wording/headlines'
+import { meaningOfMeasuring, measurementAt, type MeasuringStage } from '~~/shared/wording/headlines'
 import { circleName, playWords, setName } from '~~/shared/wording/readings'
 import { toleranceSource } from '~~/shared/wording/tolerances'
 import { useKeyEvents } from '~/composables/useKeys'
@@ -19,7 +19,9 @@ import QuickEntry from './QuickEntry.vue'
 import type { BoardShape } from './boardShape'
 import ReadingBoard from './ReadingBoard.vue'
 
-const props = defineProps<{ stage: 'as-found' | 're-measure' | 'hot-check' }>()
+const props = defineProps<{ stage: MeasuringStage }>()
+/** Readings beside the rounds are part of another stage's work, which goes on. */
+const emit = defineEmits<{ back: [] }>()
 const job = useJob()
 const session = useSession()
 const telling = useTelling()
@@ -35,28 +37,18 @@ const actions = computed(() => telling.value.words.actions)
 const state = computed(() => job.coupled!)
 const live = computed(() => job.liveCoupled ?? state.value)
 const moved = computed(() => state.value.moves.length)
-/** Readings of the warm machine stand beside the rounds. */
 const warm = computed(() => props.stage === 'hot-check')
+const beside = computed(() => (warm.value || props.stage === 'prove' ? props.stage : null))
 /** Readings taken now belong after the last move; as found is over once something was moved. */
 const taking = computed(
   () =>
     state.value.closing === null &&
     state.value.setUp !== null &&
-    (warm.value || (props.stage === 'as-found' ? moved.value === 0 : moved.value > 0)) &&
-    warm.value === readsHot(state.value.hot.run),
+    (beside.value !== null || (props.stage === 'as-found' ? moved.value === 0 : moved.value > 0)) &&
+    beside.value === besideTheRounds(state.value.hot.run, state.value.proof.facts),
 )
-const logged = computed(() =>
-  warm.value
-    ? state.value.hot.measurement
-    : props.stage === 'as-found'
-      ? state.value.measurements[0]
-      : moved.value > 0
-        ? state.value.latest
-        : undefined,
-)
-const measurement = computed(() =>
-  taking.value ? (warm.value ? live.value.hot.measurement : live.value.latest) : logged.value,
-)
+const logged = computed(() => measurementAt(state.value, props.stage))
+const measurement = computed(() => (taking.value ? measurementAt(live.value, props.stage) : logged.value))
 const liveSet = computed(() => measurement.value?.sets.find((s) => s.set.entry.id === reading.draftId()))
 const now = useNow({ interval: 15_000 })
 const meaning = computed(() =>
@@ -162,11 +154,12 @@ onMounted(() => {
 })
 
 const title = computed(() => {
-  const name = warm.value
-    ? telling.value.words.hot.view.name
-    : props.stage === 'as-found'
-      ? v.value.asFound
-      : v.value.afterMove(moved.value)
+  const name = {
+    'hot-check': telling.value.words.hot.view.name,
+    prove: telling.value.words.prove.view.name,
+    'as-found': v.value.asFound,
+    're-measure': v.value.afterMove(moved.value),
+  }[props.stage]
   if (!taking.value) return name
   if (form.value.correcting) return v.value.correcting(name, nameOf(form.value.correcting))
   const nth = logged.value?.sets.length ?? 0
@@ -316,6 +309,9 @@ const turnNote = computed(() =>
         <el-button v-if="form.correcting" link class="text-button" @click="reading.reset()">
           {{ v.leaveSet }}
         </el-button>
+        <el-button v-if="stage === 'prove'" link class="text-button" @click="emit('back')">{{
+          telling.words.prove.view.back
+        }}</el-button>
         <el-button v-if="canGoOn" link class="text-button" @click="focusFirst">{{ v.another }}</el-button>
         <el-button v-if="canGoOn" class="next-button" @click="goOn()">{{ actions.goOn }}</el-button>
         <el-button v-else class="next-button" @click="logOrShow">{{ gapWords }}</el-button>

@@ -14,7 +14,15 @@ export const keepClosing = (now: Closing, e: LogEntry): Closing => (e.kind === '
 
 /** Why a job can only be closed with an exception; empty when it needs none. */
 export type ExceptionReason =
-  'unmeasured' | 'moved-since' | 'doubtful' | 'out' | 'edge' | 'unknown' | 'corrected-since'
+  | 'unmeasured'
+  | 'moved-since'
+  | 'doubtful'
+  | 'out'
+  | 'edge'
+  | 'unknown'
+  | 'corrected-since'
+  | 'strained'
+  | 'turns-wrong'
 
 /** What a job comes to when it is closed now. */
 export interface Outcome {

@@ -335,7 +335,11 @@ describe('a visit for the hot check alone', () => {
     job.add({ kind: 'hot-answered', payload: { take: 'old', target: { ...LOW, learned }, why: '' } })
     const { state, sheet } = fold(job)
     expect(state.outcome).toEqual({ verdict: 'in', exceptions: [] })
-    expect(sheet.current).toBe('close')
+    // Nothing was opened or moved: the guard alone goes back on.
+    expect(sheet.current).toBe('prove')
+    expect(state.proof.rows.map((r) => r.step)).toEqual(['guard-on'])
+    job.add({ kind: 'proof-confirmed', payload: { point: 'guard-on', how: 'done', words: '' } })
+    expect(fold(job).sheet.current).toBe('close')
     expect(state.expected).toBeNull()
   })
 

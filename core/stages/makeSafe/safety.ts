@@ -1,8 +1,8 @@
 import type { LogEntry } from '../../logbook/entry'
 import { SAFETY_POINTS, type SafetyPoint } from './entries'
 
-/** What brings the power back: somebody needed it, or the machine is run warm. */
-export type PowerBack = LogEntry<'power-restored' | 'hot-run-begun'>
+/** What brings the power back: somebody needed it, the motor is bumped, or the machine is run warm. */
+export type PowerBack = LogEntry<'power-restored' | 'bump-begun' | 'hot-run-begun'>
 type SafetyEntry = PowerBack | LogEntry<'safety-confirmed' | 'lockout-waived'>
 
 /** How the lockout stands, and all that happened to it. */
@@ -31,6 +31,7 @@ export const UNSAFE: Safety = {
 export const keepSafety = (now: Safety, e: LogEntry): Safety => {
   switch (e.kind) {
     case 'power-restored':
+    case 'bump-begun':
     case 'hot-run-begun':
       return {
         ...now,

@@ -62,18 +62,18 @@ export const notedIn = (
     : sets
 const overtaken = (plan: TakenPlan | null): TakenPlan | null => plan && { ...plan, overtaken: true }
 
-/** Links each entry to its round; readings keep the set-up they were read with. `warm` while what is read is of the warm machine. */
+/** Links each entry to its round; readings keep the set-up they were read with. `beside` while what is read belongs elsewhere: to the warm machine, or to the coupling made up. */
 export const keepRounds = (
   now: Rounds,
   e: LogEntry,
   setUp: LogEntry<'set-up'> | null,
-  warm: boolean,
+  beside: boolean,
 ): Rounds => {
   const last = now[now.length - 1] as Round
   const change = (round: Round): Rounds => [...now.slice(0, -1), round]
   switch (e.kind) {
     case 'readings-taken':
-      return setUp && !warm
+      return setUp && !beside
         ? change({ ...last, sets: takenIn(last.sets, e, setUp), plan: overtaken(last.plan) })
         : now
     case 'set-used-anyway':

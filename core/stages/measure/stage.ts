@@ -12,11 +12,13 @@ interface Sees {
   readonly roughIn: RoughIn
   /** Index 0 is as found; index n is after the n-th move. Never empty. */
   readonly measurements: readonly Measurement[]
-  /** Sets that were read on the warm machine stand beside the rounds. */
+  /** Sets that were read on the warm machine, and with the coupling made up, stand beside the rounds. */
   readonly hot: { readonly measurement: Measurement }
+  readonly proof: { readonly measurement: Measurement }
 }
 
 const latest = (job: Sees): Measurement => job.measurements[job.measurements.length - 1] as Measurement
+const beside = (job: Sees): readonly Measurement[] => [job.hot.measurement, job.proof.measurement]
 const round = (job: Sees): number => job.measurements.length - 1
 
 const markOf = (m: Measurement | undefined): Mark => {
@@ -29,7 +31,7 @@ const markOf = (m: Measurement | undefined): Mark => {
 const setUpFor = (job: Sees, entry: LogEntry): SetUp | null => {
   if (!entry.supersedes) return job.setUp
   const corrected = entry.supersedes.entry
-  const set = [...job.measurements, job.hot.measurement]
+  const set = [...job.measurements, ...beside(job)]
     .flatMap((m) => m.sets)
     .find((s) => s.set.entry.id === corrected)
   return set?.set.setUp ?? job.setUp
@@ -48,8 +50,8 @@ const objection = (job: Sees, entry: LogEntry): Objection | null => {
     }
     case 'set-used-anyway':
     case 'set-left-out':
-      return [...latest(job).sets, ...job.hot.measurement.sets].some(
-        (s) => s.set.entry.id === entry.payload.set,
+      return [latest(job), ...beside(job)].some((m) =>
+        m.sets.some((s) => s.set.entry.id === entry.payload.set),
       )
         ? null
         : invalid('no-such-set', 'payload', 'set')

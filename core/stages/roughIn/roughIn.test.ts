@@ -267,7 +267,9 @@ describe('a small coupling whose maker asks no more', () => {
     job.feelHubs({ 12: 3, 3: 2 }, { 12: 121, 6: 120, 3: 120, 9: 121 })
     expect([latest(job).next, stands(job)]).toEqual(['all-four', ['rough-in', 'todo']])
     job.feelHubs({ 12: 3, 3: 2, 6: -3, 9: -2 }, { 12: 121, 6: 120, 3: 120, 9: 121 })
-    expect([job.state.roughIn.proves, stands(job)]).toEqual([true, ['close', 'in']])
+    expect([job.state.roughIn.proves, stands(job)]).toEqual([true, ['prove', 'in']])
+    // Without an instrument there is nothing to read made up.
+    expect(job.state.proof.rows.map((r) => r.step)).not.toContain('read-coupled')
     expect(job.state.outcome).toEqual({ verdict: 'in', exceptions: [] })
     // An instrument says more, where somebody puts one on all the same.
     job.add({ kind: 'set-up', payload: new TestJob().ready().entries.at(-1)!.payload as never })

@@ -77,9 +77,15 @@ const round = (m: Measurement, title: string, { telling, personName }: Reported)
   return [together(...body)]
 }
 
-/** Every set of every round, how it stands, and the checks behind it. */
-export const readings: Section<Pick<CoupledState, 'measurements'>> = ({ measurements }, report) =>
-  measurements.flatMap((m, i) => {
-    const w = report.telling.words.report.readings
-    return round(m, i === 0 ? w.asFound : w.after(i), report)
-  })
+/** Every set of every round, made up and hot, how it stands, and the checks behind it. */
+export const readings: Section<Pick<CoupledState, 'measurements' | 'proof' | 'hot'>> = (
+  { measurements, proof, hot },
+  report,
+) => {
+  const w = report.telling.words.report.readings
+  return [
+    ...measurements.flatMap((m, i) => round(m, i === 0 ? w.asFound : w.after(i), report)),
+    ...round(proof.measurement, w.madeUp, report),
+    ...round(hot.measurement, w.hot, report),
+  ]
+}

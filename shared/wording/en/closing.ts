@@ -11,6 +11,8 @@ export const closing = {
     doubtful: 'The last readings are doubtful. Read again, or say why it closes so.',
     edge: 'Left inside the limit, near its edge. Say why it is accepted though it could be better.',
     out: 'Left out of band. It can be closed only with a reason.',
+    strained: 'The coupling bends the shafts. Say why it is left so.',
+    'turns-wrong': 'It was seen to turn the wrong way. Say why it is left so.',
     unknown: 'Not everything is known that is judged. It can be closed only with a reason.',
   } satisfies Record<ExceptionReason, string>,
   edge: 'Left inside the limit, near its edge. Another move may be worth it.',

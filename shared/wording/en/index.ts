@@ -16,6 +16,7 @@ import { objections } from './objections'
 import { opening } from './opening'
 import { pages } from './pages'
 import { plans } from './plans'
+import { prove } from './prove'
 import { pushing } from './pushing'
 import { limits, quantities } from './quantities'
 import { quick } from './quick'
@@ -56,6 +57,7 @@ export const en = {
   opening,
   pages,
   plans,
+  prove,
   pushing,
   quantities,
   quick,

@@ -46,6 +46,12 @@ export const objections = {
   'no-hot-run': 'No hot run is under way. Say when it was switched on first.',
   'ended-before-begun': 'It can’t have been stopped before it was switched on. Check the time.',
   'hot-unmeasured': 'Nothing was measured on the warm machine yet. Measure it first.',
+  'bumped-coupled': 'The coupling is made up. Open it before the motor is bumped.',
+  'bumping-already': 'A bump test is under way. Say which way it turned.',
+  'no-bump': 'No bump test is under way. Log that the lockout is off for it first.',
+  'made-up-already': 'The coupling is made up already. Open it first.',
+  'not-made-up': 'The coupling is not made up.',
+  'read-it': 'Read a set with the coupling made up, or say that it is left unread.',
   'keeping-needs-why': 'Hot it is not in band. Say why the cold target stays all the same.',
   'no-such-move': 'The move this is said to belong before is not in the logbook.',
 } satisfies Record<ObjectionCode, string>

@@ -92,6 +92,8 @@ export const report = {
     signsShown: (unit: string) => `${unit}, as the instrument shows it`,
     asFound: 'Readings as found',
     after: (nth: number) => `Readings after move ${nth}`,
+    madeUp: 'Readings with the coupling made up',
+    hot: 'Readings of the warm machine',
   },
   seenFrom: 'Clock positions, left and right as seen from behind the motor, looking at the coupling.',
   seenFromOtherEnd:

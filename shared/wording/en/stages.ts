@@ -31,6 +31,7 @@ const stages = {
   plan: { name: 'Plan', phase: 'correct', next: 'Choose the move' },
   move: { name: 'Move', phase: 'correct', next: 'Make the move' },
   're-measure': { name: 'Re-measure', phase: 'correct', next: 'Measure again' },
+  prove: { name: 'Prove', phase: 'finish', next: 'Make it up and prove it' },
   'hot-check': { name: 'Hot check', phase: 'finish', next: 'Run it warm and measure' },
   'line-up': { name: 'Line up sheaves', phase: 'line-up', next: 'Line up the sheaves' },
   close: { name: 'Close', phase: 'finish', next: 'Close and sign' },

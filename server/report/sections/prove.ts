@@ -1,0 +1,76 @@
+import type { Content, TableCell } from 'pdfmake/interfaces'
+import type { CoupledState } from '../../../core/jobs/coupled'
+import type { ProofRow } from '../../../core/stages/prove/checkProof'
+import { figure, UNIT_NAMES } from '../../../shared/wording/figures'
+import { gapWindow, hubGap, strainWords } from '../../../shared/wording/prove'
+import { quantityName } from '../../../shared/wording/quantities'
+import { capital } from '../../../shared/wording/telling'
+import { block, figures, grid, QUIET, verdictCell, when } from '../blocks'
+import type { Section } from '../section'
+
+/** Rotation, gap, coupled against uncoupled, and what was confirmed before the guard went on; nothing where nobody began. */
+export const proved: Section<CoupledState> = (state, { telling, personName }) => {
+  const { proof, skips } = state
+  const { facts, gap, strain, rows } = proof
+  const { words, units, footNames } = telling
+  const w = words.prove
+  const begun = facts.rotation ?? facts.madeUp ?? facts.confirmed[0]
+  if (!begun) return []
+  const by = (e: { readonly madeAt: string; readonly author: string }) =>
+    `${when(e.madeAt)}, ${personName(e.author)}`
+  const names = (stands: ProofRow['stands']) =>
+    rows
+      .filter((r) => r.stands === stands)
+      .map((r) => w.steps[r.step].name.toLowerCase())
+      .join(', ')
+  const lines: string[] = []
+  const seen = facts.rotation?.payload.seen
+  if (facts.rotation && (seen === 'right' || seen === 'wrong'))
+    lines.push(w.report.row(w.report.rotation[seen], by(facts.rotation)))
+  if (facts.madeUp) {
+    const felt = gap ? hubGap(gap.value, telling) : ''
+    lines.push(w.report.row(w.report.made(felt), by(facts.madeUp)))
+    if (gap?.verdict === 'out') lines.push(w.gapOut(felt, gapWindow(gap, telling)))
+  }
+  for (const c of facts.confirmed)
+    if (c.payload.how === 'done') lines.push(w.report.row(w.steps[c.payload.point].name, by(c)))
+  const [lacking, left] = [names('not-here'), names('todo')]
+  if (lacking) lines.push(w.report.notHere(lacking))
+  if (left && !skips.once.has('prove')) lines.push(w.report.open(left))
+  const signed = (x: number | null, kind: 'displacement' | 'slope', strong = false) =>
+    figures(figure(x, kind, units, { sign: true }), strong)
+  const strained: Content[] = strain
+    ? [
+        { text: strain.strained ? w.strained(strainWords(state, telling)) : w.unstrained, bold: true },
+        grid(
+          ['*', 66, 66, 50, 70],
+          ['', w.report.columns.difference, words.tables.limit, '', ''],
+          strain.quantities.map((q): TableCell[] => [
+            quantityName(q.name, telling),
+            signed(q.value, q.kind, true),
+            figures(q.limit === null ? '–' : figure(q.limit, q.kind, units)),
+            { text: UNIT_NAMES[units][q.kind], alignment: 'right' },
+            q.limit === null ? '' : verdictCell(q.over ? 'out' : 'in', words.verdicts[q.over ? 'out' : 'in']),
+          ]),
+        ),
+        { text: w.limit, color: QUIET },
+        ...(strain.strained
+          ? [
+              grid(
+                ['*', 90, 90, 66],
+                [w.view.columns.foot, w.view.columns.byOpen, w.view.columns.byMadeUp, w.view.columns.wrongBy],
+                strain.plans.flatMap((p, i) =>
+                  (['v', 'h'] as const).map((plane): TableCell[] => [
+                    `${capital(footNames(p.id))}, ${words.directions.planes[plane]}`,
+                    signed(p.uncoupled[plane], 'displacement'),
+                    signed(p.coupled[plane], 'displacement'),
+                    signed(strain.feet[i]?.moveError[plane] ?? null, 'displacement'),
+                  ]),
+                ),
+              ),
+            ]
+          : []),
+      ]
+    : []
+  return [block(w.report.title, ...strained, ...(lines.length > 0 ? [{ ul: lines }] : []))]
+}

@@ -1,0 +1,76 @@
+import type { CoupledState } from '../../core/jobs/coupled'
+import type { Proof } from '../../core/stages/prove/checkProof'
+import { worthTelling } from '../../core/stages/target/target'
+import { figure } from './figures'
+import { goWords } from './hotCheck'
+import { farEnd, type Meaning } from './readings'
+import type { Telling } from './telling'
+
+/** A gap between hub faces: thousandths of an inch, hundredths of a millimetre. */
+export const hubGap = (gap: number, { units }: Pick<Telling, 'units'>): string =>
+  figure(gap, 'distance', units, { unit: true, extra: 1 })
+
+/** The gap a register wants, in words; empty where it says nothing. */
+export const gapWindow = (
+  { least, most }: { readonly least: number | null; readonly most: number | null },
+  telling: Telling,
+): string => {
+  const w = telling.words.prove
+  const d = (x: number) => hubGap(x, telling)
+  if (least !== null && most !== null)
+    return w.between(figure(least, 'distance', telling.units, { extra: 1 }), d(most))
+  return least !== null ? w.least(d(least)) : most !== null ? w.most(d(most)) : ''
+}
+
+type Seen = Pick<CoupledState, 'proof' | 'closing' | 'feet' | 'tolerance'>
+
+/** How far the made-up reading lies from the open one, in one clause. */
+export const strainWords = ({ proof, feet, tolerance }: Seen, telling: Telling): string =>
+  proof.strain
+    ? goWords(worthTelling(proof.strain.difference, tolerance), farEnd(feet.movable, telling), telling)
+    : ''
+
+/** What the proof says now, and what wants hands next. */
+export const meaningOfProof = (state: Seen, telling: Telling): Meaning => {
+  const { proof, closing } = state
+  const w = telling.words.prove
+  const say = (mark: Meaning['mark'], headline: string, detail = ''): Meaning => ({ mark, headline, detail })
+  if (proof.bumping) return say('stale', w.bumping, w.bumpingDetail)
+  if (proof.facts.rotation?.payload.seen === 'wrong') return say('out', w.wrongWay, w.wrongWayDetail)
+  const { gap, strain } = proof
+  if (gap?.verdict === 'out')
+    return say('out', w.gapOut(hubGap(gap.value, telling), gapWindow(gap, telling)), w.gapOutDetail)
+  if (strain?.strained)
+    return say('out', w.strained(strainWords(state, telling)), `${w.strainedDetail} ${w.limit}`)
+  if (proof.next === 'read-coupled' && proof.facts.sets.length > 0) return say('out', w.doubtful)
+  if (proof.next === null)
+    return say('done', w.whole, strain ? `${w.unstrained} ${w.wholeDetail}` : w.wholeDetail)
+  return say('todo', closing ? w.openAtClose(openSteps(proof, telling)) : w.next[proof.next])
+}
+
+const openSteps = (proof: Proof, { words }: Pick<Telling, 'words'>): string =>
+  proof.rows
+    .filter((r) => r.stands === 'todo')
+    .map((r) => words.prove.steps[r.step].name.toLowerCase())
+    .join(', ')
+
+/** What nobody has confirmed when the job is to be signed. */
+export const unprovedAtClose = (
+  { proof, skips }: Pick<CoupledState, 'proof' | 'skips'>,
+  { words }: Pick<Telling, 'words'>,
+): readonly string[] => {
+  const open = openSteps(proof, { words })
+  return open === '' || skips.once.has('prove') ? [] : [words.prove.openAtClose(open)]
+}
+
+/** What the sheet says of it. */
+export const findingOfProof = ({ proof }: Pick<CoupledState, 'proof'>, { words }: Telling): string => {
+  const w = words.prove
+  if (proof.bumping) return w.finding.bumping
+  if (proof.facts.rotation?.payload.seen === 'wrong') return w.finding.wrongWay
+  if (proof.gap?.verdict === 'out') return w.finding.gapOut
+  if (proof.strain?.strained) return w.finding.strained
+  if (proof.next === null) return w.finding.whole
+  const begun = proof.rows.some((r) => r.stands !== 'todo')
+  return begun ? w.finding.next(w.steps[proof.next].name.toLowerCase()) : ''
+}
