@@ -272,7 +272,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const proof = checkProof(
     machine,
     facts.proof,
-    measureMadeUp(facts.proof.sets, tolerance, target),
+    (sets) => measureMadeUp(sets, tolerance, target),
     asLeft,
     feet.movable,
     tolerance,

@@ -1,5 +1,6 @@
+import dayjs from 'dayjs'
 import type { CoupledState } from '../../core/jobs/coupled'
-import type { Proof } from '../../core/stages/prove/checkProof'
+import type { Proof, ProvedStrain } from '../../core/stages/prove/checkProof'
 import { worthTelling } from '../../core/stages/target/target'
 import { figure } from './figures'
 import { goWords } from './hotCheck'
@@ -25,10 +26,19 @@ export const gapWindow = (
 type Seen = Pick<CoupledState, 'proof' | 'closing' | 'feet' | 'tolerance'>
 
 /** How far the made-up reading lies from the open one, in one clause. */
-export const strainWords = ({ proof, feet, tolerance }: Seen, telling: Telling): string =>
-  proof.strain
-    ? goWords(worthTelling(proof.strain.difference, tolerance), farEnd(feet.movable, telling), telling)
-    : ''
+export const strainWords = (
+  { difference }: ProvedStrain,
+  { feet, tolerance }: Pick<Seen, 'feet' | 'tolerance'>,
+  telling: Telling,
+): string => goWords(worthTelling(difference, tolerance), farEnd(feet.movable, telling), telling)
+
+/** Each time the coupling was opened again, and what had been read by then. */
+export const openedWords = (state: Seen, telling: Telling): readonly string[] =>
+  state.proof.openedAgain.map(({ why, at, strain }) => {
+    const w = telling.words.prove
+    const read = strain?.strained ? `${w.strainedThen(strainWords(strain, state, telling))} ` : ''
+    return `${read}${w.opened(dayjs(at).format('HH:mm'), why)}`
+  })
 
 /** What the proof says now, and what wants hands next. */
 export const meaningOfProof = (state: Seen, telling: Telling): Meaning => {
@@ -41,7 +51,7 @@ export const meaningOfProof = (state: Seen, telling: Telling): Meaning => {
   if (gap?.verdict === 'out')
     return say('out', w.gapOut(hubGap(gap.value, telling), gapWindow(gap, telling)), w.gapOutDetail)
   if (strain?.strained)
-    return say('out', w.strained(strainWords(state, telling)), `${w.strainedDetail} ${w.limit}`)
+    return say('out', w.strained(strainWords(strain, state, telling)), `${w.strainedDetail} ${w.limit}`)
   if (proof.next === 'read-coupled' && proof.facts.sets.length > 0) return say('out', w.doubtful)
   if (proof.next === null)
     return say('done', w.whole, strain ? `${w.unstrained} ${w.wholeDetail}` : w.wholeDetail)

@@ -42,7 +42,7 @@ test('keys reach each stage; after two sets agree Enter goes on', async ({ page 
   await expect(page.getByRole('button', { name: 'Go on' })).toBeFocused()
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: 'Side view' })).toBeVisible()
-  await page.locator('body').click({ position: { x: 100, y: 660 } })
+  await page.locator('body').click({ position: { x: 100, y: 690 } })
   for (const [key, heading] of [
     ['1', 'Open'],
     ['2', 'Make safe'],
@@ -53,13 +53,14 @@ test('keys reach each stage; after two sets agree Enter goes on', async ({ page 
     ['7', 'Set up the dials'],
     ['9', 'Cold target'],
     ['a', 'Move'],
-    ['c', 'Temperatures at the feet'],
-    ['d', 'As found, as left'],
+    ['c', 'Prove'],
+    ['d', 'Temperatures at the feet'],
+    ['e', 'As found, as left'],
   ] as const) {
     await page.keyboard.press('g')
     await page.keyboard.press(key)
     await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible()
-    await page.locator('body').click({ position: { x: 100, y: 660 } })
+    await page.locator('body').click({ position: { x: 100, y: 690 } })
   }
 })
 

@@ -63,7 +63,7 @@ test('keys walk the whole set: sign, arrows, Enter, units, table, the map', asyn
   await page.keyboard.press('g')
   await page.keyboard.press('7')
   await expect(page.getByRole('heading', { name: 'Set up the dials' })).toBeVisible()
-  await page.locator('body').click({ position: { x: 100, y: 660 } })
+  await page.locator('body').click({ position: { x: 100, y: 690 } })
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('switch units')
   await page.keyboard.press('Escape')

@@ -72,6 +72,9 @@ test('closed cold it is provisional; a later visit runs it warm, takes the new t
   await job.next('Take the new target')
   await expect(job.stage('Hot check')).toContainText('New target')
   await expect(job.stage('Cold target')).toContainText('10.0 mil low')
+  // It came off for the reading: the guard alone is asked for.
+  await job.next('The guard is on')
+  await job.next('Go on')
 
   await page.getByLabel('Signature name').fill('N. Vale')
   await job.next('Sign and close')

@@ -134,6 +134,23 @@ export class Job {
     await this.next('Log the set-up')
   }
 
+  /** Nothing wired or heated, the coupling made up and left unread, everything tight, guard on. */
+  async prove(byInstrument = true) {
+    for (const step of [
+      'Not wired in this job',
+      'Greased, plug back',
+      'They work',
+      'It is made up',
+      ...(byInstrument ? ['Leave it unread'] : []),
+      'Tight',
+      'At torque',
+      'It turns freely',
+      'The guard is on',
+      'Go on',
+    ])
+      await this.page.getByRole('button', { name: step, exact: true }).click()
+  }
+
   reading(dial: 'Rim' | 'Face', hour: (typeof HOURS)[number]) {
     return this.page.getByLabel(`${dial} at ${hour} o’clock`)
   }

@@ -15,6 +15,7 @@ const STAGES = [
   'Plan',
   'Move',
   'Re-measure',
+  'Prove',
   'Hot check',
   'Close',
 ]

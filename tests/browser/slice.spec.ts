@@ -45,6 +45,7 @@ test('from lockout to a signed report, through a reload and a killed server', as
   await expect(job.meaning).toContainText('In band')
   await expect(page.getByText('Vertical: It moved as it was made.')).toBeVisible()
   await job.next('Go on')
+  await job.prove()
 
   await expect(page.getByRole('button', { name: 'Sign and close' })).toBeDisabled()
   await page.getByLabel('Signature name').fill('Day-shift millwright')

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
-import type { Proof, ProofStep } from '~~/core/stages/prove/checkProof'
+import type { CoupledState } from '~~/core/jobs/coupled'
+import type { ProofStep } from '~~/core/stages/prove/checkProof'
 import { isPoint } from '~~/core/stages/prove/checkProof'
 import type { ProofPoint } from '~~/core/stages/prove/entries'
 import { hubGap } from '~~/shared/wording/prove'
 
 /** Each step of the proof in working order, with who confirmed it; those not yet are confirmed where they stand. */
-const props = defineProps<{ proof: Proof; next: ProofStep | null; closed: boolean }>()
+const props = defineProps<{ state: CoupledState; next: ProofStep | null; closed: boolean }>()
 const emit = defineEmits<{ confirm: [point: ProofPoint] }>()
 const session = useSession()
 const telling = useTelling()
@@ -15,7 +16,7 @@ const MARKS = { done: 'done', 'not-here': 'skipped', wrong: 'out', todo: 'todo' 
 
 /** The entry that says how a step stands. */
 const entryOf = (step: ProofStep) => {
-  const { facts, measurement } = props.proof
+  const { facts, measurement } = props.state.proof
   switch (step) {
     case 'rotation':
       return facts.rotation
@@ -28,9 +29,9 @@ const entryOf = (step: ProofStep) => {
   }
 }
 const rows = computed(() =>
-  props.proof.rows.map((row) => {
+  props.state.proof.rows.map((row) => {
     const entry = row.stands === 'todo' ? null : entryOf(row.step)
-    const gap = row.step === 'made-up' ? props.proof.gap : null
+    const gap = row.step === 'made-up' ? props.state.proof.gap : null
     return {
       ...row,
       words: w.value.steps[row.step],

@@ -5,7 +5,7 @@ import type { ProofPoint } from '~~/core/stages/prove/entries'
 import MeasureStage from '~/stages/measure/MeasureStage.vue'
 import { blankProof, nameProofUnits, readGap, type ProofTexts } from '~~/shared/stages/prove/form'
 import { strainWorking } from '~~/shared/stages/prove/working'
-import { gapWindow, meaningOfProof } from '~~/shared/wording/prove'
+import { gapWindow, meaningOfProof, openedWords } from '~~/shared/wording/prove'
 import ProofSteps from './ProofSteps.vue'
 import StrainPanel from './StrainPanel.vue'
 
@@ -77,7 +77,7 @@ const working = () => (proof.value.strain ? strainWorking(proof.value.strain, te
         <ChoiceRow v-model="shown" :label="v.which" on-dye :options="views" />
       </template>
       <StrainPanel v-if="showing === 'strain' && proof.strain" :strain="proof.strain" :state="state" />
-      <ProofSteps v-else :proof="proof" :next="next" :closed="closed" @confirm="confirm" />
+      <ProofSteps v-else :state="state" :next="next" :closed="closed" @confirm="confirm" />
     </BoardFrame>
     <LedgerFrame
       ref="ledger"
@@ -108,6 +108,7 @@ const working = () => (proof.value.strain ? strainWorking(proof.value.strain, te
       />
       <p v-else-if="next === 'turns-freely'" class="muted">{{ telling.words.safety.turning }}</p>
       <p v-else-if="next === 'read-coupled' && !state.setUp">{{ telling.words.measuring.setUpFirst }}</p>
+      <p v-for="line in openedWords(state, telling)" :key="line" class="muted">{{ line }}</p>
       <TrustTable v-if="proof.measurement.sets.length" :measurement="proof.measurement" />
       <ShowWorking v-if="proof.strain" :steps="working" />
       <template #next>
@@ -180,7 +181,6 @@ const working = () => (proof.value.strain ? strainWorking(proof.value.strain, te
 
 <style scoped>
 .cautions {
-  margin: 0;
   padding-left: 20px;
 }
 .cautions li + li {

@@ -33,7 +33,7 @@ const feet = computed(() =>
 </script>
 
 <template>
-  <LineBundle :lines="lines" :feet="state.feet.movable" :tolerance="state.tolerance" />
+  <LineBundle class="lines" :lines="lines" :feet="state.feet.movable" :tolerance="state.tolerance" />
   <div class="tables">
     <FigureTable on-dye :head="[c.quantity, c.difference, c.limit, '']">
       <tr v-for="q in strain.quantities" :key="q.name">
@@ -55,10 +55,13 @@ const feet = computed(() =>
       </tr>
     </FigureTable>
   </div>
-  <p class="quiet">{{ w.limit }}</p>
+  <p class="quiet">{{ w.limit }} {{ w.signs }}</p>
 </template>
 
 <style scoped>
+.lines {
+  margin-top: 14px;
+}
 .tables {
   display: grid;
   grid-template-columns: 1fr 1fr;

@@ -51,6 +51,12 @@ export interface Proof {
   } | null
   /** Null until both were read, and while the made-up reading is doubtful. */
   readonly strain: ProvedStrain | null
+  /** Times it was opened again, with the strain that was read before; null where it was not read. */
+  readonly openedAgain: readonly {
+    readonly why: string
+    readonly at: string
+    readonly strain: ProvedStrain | null
+  }[]
   readonly rows: readonly ProofRow[]
   /** What wants hands next; null when everything is proved. */
   readonly next: ProofStep | null
@@ -109,7 +115,7 @@ const gapOf = (machine: CoupledMachine, { madeUp }: ProofFacts): Proof['gap'] =>
 export const checkProof = (
   machine: CoupledMachine,
   facts: ProofFacts,
-  measurement: Measurement,
+  measure: (sets: ProofFacts['sets']) => Measurement,
   uncoupled: Measurement | null,
   feet: readonly FootPlane[],
   tolerance: SettledTolerance,
@@ -117,7 +123,9 @@ export const checkProof = (
   what: { readonly guardOnly: boolean; readonly byReading: boolean },
 ): Proof => {
   const gap = gapOf(machine, facts)
-  const strain = uncoupled && strainBetween(measurement, uncoupled, feet, tolerance, target)
+  const measurement = measure(facts.sets)
+  const strainOf = (made: Measurement) => uncoupled && strainBetween(made, uncoupled, feet, tolerance, target)
+  const strain = strainOf(measurement)
   const said = (point: ProofPoint): ProofRow['stands'] => {
     const last = facts.confirmed.find((c) => c.payload.point === point)
     return last ? last.payload.how : 'todo'
@@ -148,6 +156,11 @@ export const checkProof = (
     measurement,
     gap,
     strain,
+    openedAgain: facts.opened.map(({ entry, sets }) => ({
+      why: entry.payload.why,
+      at: entry.madeAt,
+      strain: strainOf(measure(sets)),
+    })),
     rows,
     next: rows.find((r) => r.stands === 'todo' || r.stands === 'wrong')?.step ?? null,
   }

@@ -11,10 +11,25 @@ export interface ProofFacts {
   readonly madeUp: LogEntry<'coupling-made-up'> | null
   /** Sets read while the coupling was made up, since it last was. */
   readonly sets: readonly TakenSet[]
+  /** Times it was made up and opened again, with what was read between. */
+  readonly opened: readonly OpenedAgain[]
   readonly confirmed: readonly LogEntry<'proof-confirmed'>[]
 }
 
-export const NO_PROOF: ProofFacts = { bump: null, rotation: null, madeUp: null, sets: [], confirmed: [] }
+/** A coupling that was made up, read perhaps, and opened again for a reason. */
+export interface OpenedAgain {
+  readonly entry: LogEntry<'coupling-opened'>
+  readonly sets: readonly TakenSet[]
+}
+
+export const NO_PROOF: ProofFacts = {
+  bump: null,
+  rotation: null,
+  madeUp: null,
+  sets: [],
+  opened: [],
+  confirmed: [],
+}
 
 /** What holds only as long as nobody opens the machine again. */
 const UNDONE_BY_OPENING: readonly ProofPoint[] = ['read-coupled', 'set-screws', 'turns-freely', 'guard-on']
@@ -43,6 +58,7 @@ export const keepProof = (
         ...now,
         madeUp: null,
         sets: [],
+        opened: [...now.opened, { entry: e, sets: now.sets }],
         confirmed: without(now.confirmed, UNDONE_BY_OPENING),
       }
     case 'move-made':

@@ -210,6 +210,9 @@ describe('coupled against uncoupled', () => {
     expect([job.state.proof.strain, job.state.proof.next]).toEqual([null, 'rotation'])
     madeUp(job)
     expect(stands(job, 'read-coupled')).toBe('todo')
+    expect(job.state.proof.openedAgain).toMatchObject([
+      { why: 'a bolt was forgotten', strain: { strained: false } },
+    ])
   })
 
   it('sets made up that don’t agree say nothing: they are read again', () => {

@@ -2,7 +2,7 @@ import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { ProofRow } from '../../../core/stages/prove/checkProof'
 import { figure, UNIT_NAMES } from '../../../shared/wording/figures'
-import { gapWindow, hubGap, strainWords } from '../../../shared/wording/prove'
+import { gapWindow, hubGap, openedWords, strainWords } from '../../../shared/wording/prove'
 import { quantityName } from '../../../shared/wording/quantities'
 import { capital } from '../../../shared/wording/telling'
 import { block, figures, grid, QUIET, verdictCell, when } from '../blocks'
@@ -27,6 +27,7 @@ export const proved: Section<CoupledState> = (state, { telling, personName }) =>
   const seen = facts.rotation?.payload.seen
   if (facts.rotation && (seen === 'right' || seen === 'wrong'))
     lines.push(w.report.row(w.report.rotation[seen], by(facts.rotation)))
+  lines.push(...openedWords(state, telling))
   if (facts.madeUp) {
     const felt = gap ? hubGap(gap.value, telling) : ''
     lines.push(w.report.row(w.report.made(felt), by(facts.madeUp)))
@@ -41,7 +42,10 @@ export const proved: Section<CoupledState> = (state, { telling, personName }) =>
     figures(figure(x, kind, units, { sign: true }), strong)
   const strained: Content[] = strain
     ? [
-        { text: strain.strained ? w.strained(strainWords(state, telling)) : w.unstrained, bold: true },
+        {
+          text: strain.strained ? w.strained(strainWords(strain, state, telling)) : w.unstrained,
+          bold: true,
+        },
         grid(
           ['*', 66, 66, 50, 70],
           ['', w.report.columns.difference, words.tables.limit, '', ''],

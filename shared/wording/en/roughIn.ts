@@ -155,7 +155,7 @@ export const roughIn = {
     axialDone: 'Moved: feel it again',
     feelAgain: 'Feel the hubs again',
     goOn: 'Close enough: go on',
-    close: 'In band: close and sign',
+    close: 'In band: go on',
     passOver: 'Go on as it is and say why',
     other: 'Something else was done',
     otherTitle: 'What was done instead',

@@ -1,0 +1,66 @@
+import { ALIGNED as IN_BAND } from '../support/entries'
+import { ALIGNED, expect, Job, LOW, test } from './job'
+
+test('bumped, made up, found strained, opened, read alike and guarded: each wants the lockout that the bump took', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  const job = new Job(page)
+  await job.prepared([IN_BAND, IN_BAND])
+  await job.stage('Prove').click()
+  await expect(page.getByText('everybody clear.')).toBeVisible()
+
+  // The wrong way first: the lockout is off, and asked for again before anything else.
+  await page.getByLabel('Switched by (name)').fill('Shift electrician')
+  await job.next('Lockout off: bump it')
+  await expect(job.meaning).toContainText('Which way did it turn?')
+  await job.next('The wrong way')
+  await expect(job.meaning).toContainText('It turns the wrong way')
+  await expect(page.getByText('A qualified electrician swaps two phases')).toBeVisible()
+  await job.next('To Make safe')
+  await expect(page.getByText('Bump test for rotation, switched by Shift electrician.').first()).toBeVisible()
+  await job.makeSafe()
+  await job.next('Lockout off: bump it')
+  await job.next('The right way')
+  await job.next('To Make safe')
+  await job.makeSafe()
+  await expect(job.stage('Prove')).toContainText('Next: motor greased')
+  await job.next('Greased, plug back')
+  await job.next('Not needed here')
+
+  // The register wants 0.108 to 0.140 in.
+  const gap = page.getByLabel('Gap between the faces')
+  await gap.fill('narrow')
+  await expect(page.getByRole('alert').filter({ hasText: 'not a number' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'It is made up' })).toBeDisabled()
+  await gap.fill('0.2')
+  await gap.press('Enter')
+  await expect(job.meaning).toContainText('The gap is 0.200 in, wanted is 0.108 to 0.140 in')
+  const openAgain = async (why: string) => {
+    await job.next('Open it again')
+    await page.getByLabel('Why is it opened?').fill(why)
+    await page.getByRole('button', { name: 'It is open', exact: true }).click()
+  }
+  await openAgain('Motor shifted along.')
+  await gap.fill('0.125')
+  await gap.press('Enter')
+  await job.next('Read it made up')
+  await job.read(LOW.rim, LOW.face)
+  await expect(job.meaning).toContainText('The coupling bends the shafts')
+  await expect(page.getByText('by the made-up one')).toBeVisible()
+  await expect(job.stage('As found')).toContainText('Two sets agree: in band')
+  await openAgain('A rung of the grid was bound.')
+  await gap.fill('0.125')
+  await gap.press('Enter')
+  await job.next('Read it made up')
+  await job.read(ALIGNED.rim, ALIGNED.face)
+  await expect(page.getByText('Made up, it read', { exact: false })).toBeVisible()
+  for (const step of ['Tight', 'At torque', 'It turns freely', 'The guard is on'])
+    await page.getByRole('button', { name: step, exact: true }).click()
+  await expect(job.meaning).toContainText('Proved')
+  await job.next('Go on')
+  await expect(page.getByText('Not confirmed in Prove')).toHaveCount(0)
+  await page.getByLabel('Signature name').fill('N. Vale')
+  await job.next('Sign and close')
+  await expect(job.meaning).toContainText('Closed and signed')
+})
