@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { pairKey } from '~~/core/plan/movePlan'
 import type { BoltRoom } from '~~/shared/stages/plan/room'
 import { hourOf } from '~~/shared/wording/directions'
 import { figure } from '~~/shared/wording/figures'
-import { capital, type Telling } from '~~/shared/wording/telling'
+import { capital, pairName, type Telling } from '~~/shared/wording/telling'
 
 /** Room in the bolt holes, a gauge a foot pair: where the bolt stands now, and where the plan brings it. Millimetres. */
 const props = defineProps<{ feet: readonly BoltRoom[]; telling: Telling }>()
@@ -15,7 +16,8 @@ const gauges = computed(() =>
     const drawn = (place: number) => (turned ? 1 - place : place) * W
     const d = (x: number) => figure(Math.max(0, x), 'displacement', props.telling.units)
     return {
-      id: f.id,
+      key: pairKey(f.id, f.machine),
+      name: capital(pairName(props.telling, f)),
       from: drawn(f.from),
       to: drawn(f.to),
       over: f.toward3 < -1e-9 || f.toward9 < -1e-9,
@@ -27,8 +29,8 @@ const gauges = computed(() =>
 
 <template>
   <dl class="room" :aria-label="w.title">
-    <div v-for="g in gauges" :key="g.id">
-      <dt>{{ capital(telling.footNames(g.id)) }}</dt>
+    <div v-for="g in gauges" :key="g.key">
+      <dt>{{ g.name }}</dt>
       <dd>
         <svg :viewBox="`-8 0 ${W + 16} 18`" aria-hidden="true">
           <rect x="0.5" y="4" :width="W - 1" height="10" rx="5" fill="none" stroke="#8F9AD6" />

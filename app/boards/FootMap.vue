@@ -1,9 +1,12 @@
 <script setup lang="ts">
-import { SIDES, type Side } from '~~/core/plan/movePlan'
+import { keyOfPair, SIDES, type MachineRole, type Side } from '~~/core/plan/movePlan'
 import type { UnitSystem } from '~~/core/units/unitSystem'
+import { footKey } from '~~/shared/stages/move/form'
+import { fromFarEnd } from '~~/shared/stages/plan/packs'
 import { pack, thickness } from '~~/shared/wording/figures'
 
 interface Pair {
+  readonly machine: MachineRole
   readonly id: string
   /** As it is called, capitalised. */
   readonly name: string
@@ -19,7 +22,7 @@ interface Pair {
  * at the top; left is left. Each with its pack to scale, what the plan wants there, and what was done.
  */
 const props = defineProps<{
-  /** From the coupling outward. */
+  /** Of each machine, from the coupling outward. */
   pairs: readonly Pair[]
   out: Readonly<Record<string, string>>
   in: Readonly<Record<string, string>>
@@ -34,7 +37,7 @@ const {
   drawings: w,
   feet: { sides },
 } = useWords()
-const key = (pair: string, side: Side) => `${pair}-${side}`
+const key = (pair: Pair, side: Side) => footKey(pair.id, side, pair.machine)
 const wanted = (pair: Pair, side: Side) => {
   const p = pair.planned[side]
   if (!p || p.takeOut.length + p.putIn.length === 0) return ''
@@ -45,7 +48,8 @@ const wanted = (pair: Pair, side: Side) => {
 }
 const otherEnd = useOtherEnd()
 const seen = useRowsSeen()
-const rows = computed(() => seen(props.pairs))
+const rows = computed(() => seen(fromFarEnd(props.pairs)))
+const driven = computed(() => props.pairs.some((p) => p.machine === 'stationary'))
 const sidesSeen = seen(SIDES)
 /** Leaf heights to one scale over all feet, so that packs can be compared by eye. */
 const tallest = computed(() =>
@@ -56,7 +60,7 @@ const tallest = computed(() =>
     ),
   ),
 )
-const fault = (pair: string, side: Side) =>
+const fault = (pair: Pair, side: Side) =>
   props.faults[`out.${key(pair, side)}`] ?? props.faults[`in.${key(pair, side)}`] ?? ''
 </script>
 
@@ -66,10 +70,10 @@ const fault = (pair: string, side: Side) =>
       {{
         otherEnd
           ? w.fromOtherEnd.top(farName, thickness(tallest, units))
-          : w.tallestPack(thickness(tallest, units))
+          : (driven ? w.bothMachines : w.tallestPack)(thickness(tallest, units))
       }}
     </p>
-    <template v-for="pair in rows" :key="pair.id">
+    <template v-for="pair in rows" :key="keyOfPair(pair)">
       <div
         v-for="side in sidesSeen"
         :key="side"
@@ -90,7 +94,7 @@ const fault = (pair: string, side: Side) =>
         <NumberBox
           v-for="way in ['out', 'in'] as const"
           :key="way"
-          :model-value="(way === 'out' ? props.out : props.in)[key(pair.id, side)] ?? ''"
+          :model-value="(way === 'out' ? props.out : props.in)[key(pair, side)] ?? ''"
           :label="way === 'out' ? w.takenOut : w.wasPutIn"
           measure="displacement"
           :units="units"
@@ -99,10 +103,10 @@ const fault = (pair: string, side: Side) =>
           on-dye
           :placeholder="w.none"
           :disabled="locked"
-          @update:model-value="emit('update:shims', way, key(pair.id, side), $event)"
+          @update:model-value="emit('update:shims', way, key(pair, side), $event)"
           @enter="emit('enter')"
         />
-        <p v-if="fault(pair.id, side)" class="fault" role="alert">{{ fault(pair.id, side) }}</p>
+        <p v-if="fault(pair, side)" class="fault" role="alert">{{ fault(pair, side) }}</p>
       </div>
     </template>
     <p class="way">

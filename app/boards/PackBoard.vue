@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import { pairKey, type MachineRole } from '~~/core/plan/movePlan'
 import type { UnitSystem } from '~~/core/units/unitSystem'
-import type { PlannedPack } from '~~/shared/stages/plan/packs'
+import { fromFarEnd, type PlannedPack } from '~~/shared/stages/plan/packs'
 import { thickness } from '~~/shared/wording/figures'
 
 /** Every foot from above as the observer stands, its leaves bottom up as the plan leaves them: what stays, goes in, comes out. */
 const props = defineProps<{
   packs: readonly PlannedPack[]
-  footName: (pair: string) => string
+  footName: (pair: { readonly machine: MachineRole; readonly id: string }) => string
   movableName: string
   farName: string
   units: UnitSystem
@@ -17,11 +18,15 @@ const otherEnd = useOtherEnd()
 const seen = useRowsSeen()
 const sidesSeen = seen(['left', 'right'] as const)
 const rows = computed(() =>
-  seen([...new Set(props.packs.map((k) => k.pair))]).map((pair) => ({
-    pair,
-    feet: sidesSeen.map((side) => props.packs.find((k) => k.pair === pair && k.side === side)!),
+  seen(fromFarEnd(props.packs.filter((k) => k.side === 'left'))).map((left) => ({
+    key: pairKey(left.pair, left.machine),
+    name: props.footName({ machine: left.machine, id: left.pair }),
+    feet: sidesSeen.map((side) =>
+      props.packs.find((k) => k.machine === left.machine && k.pair === left.pair && k.side === side)!,
+    ),
   })),
 )
+const driven = computed(() => props.packs.some((k) => k.machine === 'stationary'))
 const sum = (list: readonly number[]) => list.reduce((s, t) => s + t, 0)
 const tallest = computed(() =>
   Math.max(0.5, ...props.packs.map((k) => Math.max(sum(k.now), sum(k.now) + sum(k.putIn)))),
@@ -32,11 +37,15 @@ const t = (x: number) => thickness(x, props.units)
 <template>
   <div class="packs">
     <p class="way">
-      {{ otherEnd ? w.fromOtherEnd.top(farName, t(tallest)) : w.tallestPack(t(tallest)) }}
+      {{
+        otherEnd
+          ? w.fromOtherEnd.top(farName, t(tallest))
+          : (driven ? w.bothMachines : w.tallestPack)(t(tallest))
+      }}
     </p>
-    <template v-for="row in rows" :key="row.pair">
-      <section v-for="k in row.feet" :key="k.side" :aria-label="w.foot(footName(k.pair), feet.sides[k.side])">
-        <h3>{{ w.foot(footName(k.pair), feet.sides[k.side]) }}</h3>
+    <template v-for="row in rows" :key="row.key">
+      <section v-for="k in row.feet" :key="k.side" :aria-label="w.foot(row.name, feet.sides[k.side])">
+        <h3>{{ w.foot(row.name, feet.sides[k.side]) }}</h3>
         <div class="foot">
           <LeafStack :pack="k.now" :put-in="k.putIn" :taken-out="k.takeOut" :tallest="tallest" />
           <ol reversed :start="k.leaves.length">

@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import type { DrawnEnd } from '~~/shared/stages/move/pushDrawing'
+import { fromFarEnd } from '~~/shared/stages/plan/packs'
 import { RULER } from '~~/shared/stages/move/pushDrawing'
 import { hourOf } from '~~/shared/wording/directions'
 import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
-import { capital, type Telling } from '~~/shared/wording/telling'
+import { capital, pairName, type Telling } from '~~/shared/wording/telling'
 
 /**
  * The movable machine from above while it is pushed: at each end what is still to go, large, on a ruler
  * whose mark slides as the machine does; at its feet the screw to slacken and the one to push.
  */
 const props = defineProps<{
-  /** From the coupling outward. */
+  /** Of each machine, from the coupling outward. */
   ends: readonly DrawnEnd[]
   texts: Readonly<Record<string, string>>
   faults: Readonly<Record<string, string>>
@@ -25,10 +26,10 @@ const d = (x: number) => figure(Math.abs(x), 'displacement', props.telling.units
 const HOLE = 40
 const seen = useRowsSeen()
 const rows = computed(() =>
-  seen(props.ends).map((e) => {
+  seen(fromFarEnd(props.ends)).map((e) => {
     const turned = hourOf(1, props.telling) === '9'
     const x = (at: number) => (turned ? RULER - at : at)
-    const name = capital(props.telling.footNames(e.id))
+    const name = capital(pairName(props.telling, e))
     const past = e.left < 0 && !e.there
     const hour = hourOf(past ? -e.way : e.way, props.telling)
     return {
@@ -56,7 +57,7 @@ const HOURS = { left: '9', right: '3' }
 
 <template>
   <div class="push">
-    <section v-for="e in rows" :key="e.id" class="end" :class="{ turn: e.turn }" :aria-label="e.label">
+    <section v-for="e in rows" :key="e.key" class="end" :class="{ turn: e.turn }" :aria-label="e.label">
       <h3>{{ e.label }}</h3>
       <svg
         :viewBox="narrow ? '136 0 388 128' : '0 0 660 128'"
@@ -124,7 +125,7 @@ const HOURS = { left: '9', right: '3' }
       </svg>
       <div class="box">
         <NumberBox
-          :model-value="texts[e.id] ?? ''"
+          :model-value="texts[e.key] ?? ''"
           :label="w.countNow(e.name)"
           measure="displacement"
           :units="telling.units"
@@ -132,9 +133,9 @@ const HOURS = { left: '9', right: '3' }
           big
           on-dye
           :disabled="locked"
-          :note="faults[e.id]"
-          :note-is-fault="faults[e.id] !== undefined"
-          @update:model-value="emit('update:text', e.id, $event)"
+          :note="faults[e.key]"
+          :note-is-fault="faults[e.key] !== undefined"
+          @update:model-value="emit('update:text', e.key, $event)"
           @enter="emit('enter')"
         />
       </div>

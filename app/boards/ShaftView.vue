@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import type { Misalignment, Plane } from '~~/core/frame/planes'
 import type { SettledTolerance } from '~~/core/judge/tolerance'
-import { layOutShafts, PLAN_VIEW, softBand } from '~~/shared/drawing/shaftLines'
+import { keyOfPair, type MachineRole } from '~~/core/plan/movePlan'
+import { layOutShafts, PLAN_VIEW, softBand, type ShaftLines } from '~~/shared/drawing/shaftLines'
 import { offsetWords, shimWords, sideWords } from '~~/shared/wording/directions'
 import { figure } from '~~/shared/wording/figures'
-import type { Telling } from '~~/shared/wording/telling'
+import { pairName, type Telling } from '~~/shared/wording/telling'
 
 interface Foot {
+  readonly machine: MachineRole
   readonly id: string
   readonly x: number
   readonly v: number
@@ -20,14 +22,18 @@ const props = defineProps<{
   /** Where it is to lie cold. */
   target?: Misalignment
   found: Misalignment
-  predicted: Misalignment
+  /** Where each axis lies after the plan, told from where the stationary one lies now. */
+  axes: { readonly movable: Misalignment; readonly stationary: Misalignment }
   /** Half of the 95 % interval of where the axis stands at x; drawn as a soft band. */
   doubt?: (x: number) => number
+  /** Of each machine that may be moved. */
   feet: readonly Foot[]
+  /** Feet of the movable machine where it stays. */
+  still?: readonly { readonly id: string; readonly x: number }[]
   stationaryName: string
   /** Shared by both views. */
   exaggeration: number
-  /** Next value that this foot can really take, from here, one step up or down. */
+  /** Next value that this foot (by `keyOfPair`) can really take, from here, one step up or down. */
   step: (foot: string, plane: Plane, by: 1 | -1) => number
   /** Nearest value that this foot can really take. */
   nearest: (foot: string, plane: Plane, wanted: number) => number
@@ -38,22 +44,29 @@ const emit = defineEmits<{ move: [foot: string, plane: Plane, value: number] }>(
 const w = computed(() => props.telling.words.drawings)
 const { width: W, height: H } = PLAN_VIEW
 
-const lay = (line: Misalignment) =>
+const own = computed(() => {
+  const movable = props.feet.filter((foot) => foot.machine === 'movable')
+  return movable.length > 0 ? movable : (props.still ?? [])
+})
+const driven = computed(() => props.feet.filter((foot) => foot.machine === 'stationary'))
+const lay = (line: Misalignment, ground?: Misalignment) =>
   layOutShafts({
     plane: props.plane,
-    feet: props.feet,
+    feet: own.value,
+    driven: driven.value.length > 0 ? driven.value : undefined,
     tolerance: props.tolerance,
     target: props.target,
+    ground,
     width: W,
     height: H,
     exaggeration: props.exaggeration,
     line,
   })
 const now = computed(() => lay(props.found))
-const after = computed(() => lay(props.predicted))
+const after = computed(() => lay(props.axes.movable, props.axes.stationary))
 const band = computed(() =>
   props.doubt
-    ? softBand(now.value, props.found, Math.max(...props.feet.map((foot) => foot.x)), props.doubt)
+    ? softBand(now.value, props.found, Math.max(...own.value.map((foot) => foot.x)), props.doubt)
     : '',
 )
 const f = (x: number, options = {}) => figure(x, 'displacement', props.telling.units, options)
@@ -64,7 +77,9 @@ const gateWords = computed(() => {
   return w.value.gate(f((top - bottom) / 2, { unit: true }))
 })
 const offsetNow = computed(() => props.found.offset[props.plane] ?? 0)
-const offsetAfter = computed(() => props.predicted.offset[props.plane] ?? 0)
+const offsetAfter = computed(
+  () => (props.axes.movable.offset[props.plane] ?? 0) - (props.axes.stationary.offset[props.plane] ?? 0),
+)
 const inGate = computed(() => {
   const g = now.value.gate
   if (!g) return true
@@ -72,16 +87,16 @@ const inGate = computed(() => {
   return drawn >= g.top - 1e-6 && drawn <= g.bottom + 1e-6
 })
 const tone = computed(() => (inGate.value ? '#58D3BE' : '#FF8FA3'))
-/** The gate's words stand on the side of the zero line where the shaft does not start. */
+/** The gate stands about where the stationary shaft is to end; its words on the side where the other does not start. */
 const gateAt = computed(() => {
-  const g = now.value.gate
+  const { gate: g } = after.value
   const { zero } = now.value
   if (!g) return zero
   return now.value.movable.y1 > zero ? Math.max(20, g.top - 14) : Math.min(H - 8, g.bottom + 24)
 })
 /** The target's name stands between coupling and feet, on the side away from the shaft. */
 const targetAt = computed(() => {
-  const t = now.value.target
+  const t = after.value.target
   if (!t) return { x: 0, y: 0 }
   const share = 0.16
   const at = (l: { y1: number; y2: number }) => l.y1 + share * (l.y2 - l.y1)
@@ -94,20 +109,23 @@ const targetAt = computed(() => {
 const moveOf = (foot: Foot) => (props.plane === 'v' ? foot.v : foot.h)
 const words = (foot: Foot) =>
   props.plane === 'v' ? shimWords(moveOf(foot), props.telling) : sideWords(moveOf(foot), props.telling)
-const footNow = (id: string) => now.value.feet.find((x) => x.id === id)!
-const footAfter = (id: string) => after.value.feet.find((x) => x.id === id)!
+const among = (sheet: ShaftLines, foot: Foot) =>
+  (foot.machine === 'movable' ? sheet.feet : sheet.stationaryFeet).find((x) => x.id === foot.id)!
+const footNow = (foot: Foot) => among(now.value, foot)
+const footAfter = (foot: Foot) => among(after.value, foot)
 /**
  * Figure and words of a foot stand on the side its handle moves away from, two lines apart from the
  * shaft; at the edges of the sheet they are drawn in.
  */
-const label = (id: string) => {
-  const [at, to] = [footNow(id), footAfter(id)]
+const label = (foot: Foot) => {
+  const [at, to] = [footNow(foot), footAfter(foot)]
   const top = Math.min(at.y, to.y)
   const bottom = Math.max(at.y, to.y)
   const above = to.y > at.y || bottom > H - 64
   const y = above && top > 58 ? top - 42 : bottom < H - 58 ? bottom + 40 : top - 42
-  const edge = at.x > W - 90
-  return { x: edge ? W - 2 : at.x, anchor: edge ? 'end' : 'middle', y: Math.max(22, Math.min(H - 24, y)) }
+  const [last, first] = [at.x > W - 90, at.x < 90]
+  const x = last ? W - 2 : first ? 2 : at.x
+  return { x, anchor: last ? 'end' : first ? 'start' : 'middle', y: Math.max(22, Math.min(H - 24, y)) }
 }
 
 const svg = useTemplateRef<SVGSVGElement>('svg')
@@ -120,20 +138,21 @@ const toDrawing = (event: PointerEvent) => {
 }
 const start = (foot: Foot, event: PointerEvent) => {
   if (props.locked) return
-  dragging.value = foot.id
+  dragging.value = keyOfPair(foot)
   ;(event.target as Element).setPointerCapture(event.pointerId)
 }
 const drag = (foot: Foot, event: PointerEvent) => {
-  if (dragging.value !== foot.id) return
-  const wanted = now.value.displacementAt(toDrawing(event)) - footNow(foot.id).at
-  const value = props.nearest(foot.id, props.plane, wanted)
-  if (value !== moveOf(foot)) emit('move', foot.id, props.plane, value)
+  const at = keyOfPair(foot)
+  if (dragging.value !== at) return
+  const wanted = now.value.displacementAt(toDrawing(event)) - footNow(foot).at
+  const value = props.nearest(at, props.plane, wanted)
+  if (value !== moveOf(foot)) emit('move', at, props.plane, value)
 }
 const key = (foot: Foot, event: KeyboardEvent) => {
   const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0
   if (by === 0 || props.locked) return
   event.preventDefault()
-  emit('move', foot.id, props.plane, props.step(foot.id, props.plane, by))
+  emit('move', keyOfPair(foot), props.plane, props.step(keyOfPair(foot), props.plane, by))
 }
 const title = computed(() => props.telling.words.directions.views[props.plane])
 const planeName = computed(() => props.telling.words.directions.planes[props.plane])
@@ -159,14 +178,14 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
       <path :d="`M0 ${now.zero}H${now.coupling}`" stroke="#FFFFFF" stroke-width="2.5" />
       <path :d="`M${now.coupling} ${now.zero}H${W}`" stroke="#8F9AD6" stroke-dasharray="7 5" />
       <path v-for="t in now.ticks" :key="t" :d="`M${t} ${now.zero - 4}v8`" stroke="#8F9AD6" />
-      <g v-if="now.gate" stroke="#58D3BE" stroke-width="2" fill="none">
-        <path :d="`M${now.coupling - 10} ${now.gate.top}h20m-10 0v-9`" />
-        <path :d="`M${now.coupling - 10} ${now.gate.bottom}h20m-10 0v9`" />
+      <g v-if="after.gate" stroke="#58D3BE" stroke-width="2" fill="none">
+        <path :d="`M${now.coupling - 10} ${after.gate.top}h20m-10 0v-9`" />
+        <path :d="`M${now.coupling - 10} ${after.gate.bottom}h20m-10 0v9`" />
       </g>
       <path v-if="band" :d="band" fill="#DCE3FF" fill-opacity="0.16" />
-      <g v-if="now.target">
+      <g v-if="after.target">
         <path
-          :d="`M${now.target.x1} ${now.target.y1}L${now.target.x2} ${now.target.y2}`"
+          :d="`M${after.target.x1} ${after.target.y1}L${after.target.x2} ${after.target.y2}`"
           stroke="#DCE3FF"
           stroke-width="1.6"
           stroke-dasharray="3 6"
@@ -190,7 +209,9 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
         stroke-width="2.5"
       />
       <path
-        :d="`M${after.movable.x1} ${after.movable.y1}L${after.movable.x2} ${after.movable.y2}`"
+        v-for="line in driven.length > 0 ? [after.stationary, after.movable] : [after.movable]"
+        :key="line.x1"
+        :d="`M${line.x1} ${line.y1}L${line.x2} ${line.y2}`"
         stroke="#E0B04A"
         stroke-width="2"
         stroke-dasharray="10 5"
@@ -212,20 +233,28 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
           {{ f(offsetNow, { sign: true }) }}
         </text>
       </g>
-      <g v-for="foot in feet" :key="foot.id">
+      <circle
+        v-for="foot in still ? now.feet : []"
+        :key="foot.id"
+        :cx="foot.x"
+        :cy="foot.y"
+        r="3.5"
+        fill="#FFFFFF"
+      />
+      <g v-for="foot in feet" :key="keyOfPair(foot)">
         <path
           v-if="Math.abs(moveOf(foot)) > 1e-9"
-          :d="`M${footNow(foot.id).x} ${footNow(foot.id).y}V${footAfter(foot.id).y}`"
+          :d="`M${footNow(foot).x} ${footNow(foot).y}V${footAfter(foot).y}`"
           stroke="#E0B04A"
           stroke-width="2"
         />
-        <circle :cx="footNow(foot.id).x" :cy="footNow(foot.id).y" r="3.5" fill="#FFFFFF" />
+        <circle :cx="footNow(foot).x" :cy="footNow(foot).y" r="3.5" fill="#FFFFFF" />
         <g
           class="handle"
           :class="{ locked }"
           tabindex="0"
           role="slider"
-          :aria-label="w.footInPlane(telling.words.feet.feet(telling.footNames(foot.id)), planeName)"
+          :aria-label="w.footInPlane(telling.words.feet.feet(pairName(telling, foot)), planeName)"
           :aria-valuenow="Number(f(moveOf(foot)).replace('−', '-'))"
           :aria-valuetext="words(foot)"
           :aria-disabled="locked"
@@ -235,24 +264,24 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
           @pointercancel="dragging = ''"
           @keydown="key(foot, $event)"
         >
-          <circle :cx="footAfter(foot.id).x" :cy="footAfter(foot.id).y" r="22" fill="transparent" />
+          <circle :cx="footAfter(foot).x" :cy="footAfter(foot).y" r="22" fill="transparent" />
           <circle
-            :cx="footAfter(foot.id).x"
-            :cy="footAfter(foot.id).y"
+            :cx="footAfter(foot).x"
+            :cy="footAfter(foot).y"
             r="12"
             fill="#15183F"
             stroke="#E0B04A"
             stroke-width="2.5"
           />
           <path
-            :d="`M${footAfter(foot.id).x - 4} ${footAfter(foot.id).y - 3}l4 -4 4 4m-8 6l4 4 4 -4`"
+            :d="`M${footAfter(foot).x - 4} ${footAfter(foot).y - 3}l4 -4 4 4m-8 6l4 4 4 -4`"
             stroke="#FFFFFF"
             stroke-width="1.6"
             fill="none"
           />
         </g>
         <g
-          :text-anchor="label(foot.id).anchor"
+          :text-anchor="label(foot).anchor"
           paint-order="stroke"
           stroke="#1F2358"
           stroke-width="5"
@@ -260,16 +289,16 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
         >
           <text
             class="figure"
-            :x="label(foot.id).x"
-            :y="label(foot.id).y"
+            :x="label(foot).x"
+            :y="label(foot).y"
             font-size="22"
             font-weight="600"
             fill="#E0B04A"
           >
             {{ f(plane === 'v' ? moveOf(foot) : Math.abs(moveOf(foot)), { sign: plane === 'v' }) }}
           </text>
-          <text :x="label(foot.id).x" :y="label(foot.id).y + 19" font-size="14" fill="#DCE3FF">
-            {{ w.footMove(words(foot).replace(/ [\d.]+/, ''), telling.footNames(foot.id)) }}
+          <text :x="label(foot).x" :y="label(foot).y + 19" font-size="14" fill="#DCE3FF">
+            {{ w.footMove(words(foot).replace(/ [\d.]+/, ''), pairName(telling, foot)) }}
           </text>
         </g>
       </g>

@@ -3,12 +3,14 @@ import { PASS_SHARES } from '~~/core/bolts/tightening'
 import type { PushWatch } from '~~/core/stages/move/push'
 import type { Bolts } from '~~/core/stages/move/bolts'
 import type { FootRef } from '~~/core/stages/feet/entries'
-import type { Telling } from '~~/shared/wording/telling'
+import { pairName, type Telling } from '~~/shared/wording/telling'
 import { boltWords, driftWords, torqueWords } from '~~/shared/wording/pushing'
 
 /** Tightening down behind a move: the feet in their order, the torque of each pass, and what it shifted. */
 const props = defineProps<{
   order: readonly FootRef[]
+  /** Feet of the driven machine, where that is moved too. */
+  driven: readonly FootRef[]
   bolts: Bolts | null
   watched: PushWatch
   locked: boolean
@@ -25,10 +27,13 @@ const passes = computed(() =>
     }
   }),
 )
-const names = computed(() => {
-  const { words, footNames } = props.telling
-  return props.order.map((f) => `${footNames(f.pair)} ${words.feet.sides[f.side]}`)
-})
+const named = (feet: readonly FootRef[]) =>
+  feet.map(
+    (f) =>
+      `${pairName(props.telling, { machine: f.machine, id: f.pair })} ${props.telling.words.feet.sides[f.side]}`,
+  )
+const names = computed(() => named(props.order))
+const others = computed(() => named(props.driven))
 const bolt = computed(() => (props.bolts ? boltWords(props.bolts, props.telling) : ''))
 const drift = computed(() => driftWords(props.watched, props.telling))
 </script>
@@ -44,6 +49,14 @@ const drift = computed(() => driftWords(props.watched, props.telling))
         <span class="nth">{{ telling.words.softFoot.view.ordinals[i] }}</span> {{ name }}
       </li>
     </ol>
+    <template v-if="others.length > 0">
+      <p class="dim">{{ w.tighten.driven }}</p>
+      <ol class="order">
+        <li v-for="(name, i) in others" :key="name">
+          <span class="nth">{{ telling.words.softFoot.view.ordinals[i] }}</span> {{ name }}
+        </li>
+      </ol>
+    </template>
     <ul v-if="bolts" class="passes">
       <li v-for="p in passes" :key="p.percent">
         <span class="percent">{{ p.percent }}</span> <span class="figure">{{ p.torque }}</span>

@@ -4,6 +4,7 @@ import {
   blankMove,
   editMove,
   fillMove,
+  movesDriven,
   nameMoveUnits,
   readMove,
   type MoveTexts,
@@ -17,14 +18,23 @@ export const useMoveForm = () => {
   const { draft: form, clear } = useDraft<MoveTexts>('move', () => blankMove(session.units))
   useUnitsOfDraft(form, nameMoveUnits)
 
+  const plan = computed(() => (job.coupled?.plan && !job.coupled.plan.stale ? job.coupled.plan.entry : null))
+  /** A line of its own can be given to the driven machine: it has two pairs at least. */
+  const hasDriven = computed(() => (job.coupled?.machine.feet.stationary.length ?? 0) > 1)
+  const withDriven = computed(
+    () =>
+      hasDriven.value &&
+      (form.value.driven === true || (plan.value !== null && movesDriven(plan.value.payload))),
+  )
   const feet = computed(() => {
-    if (!job.coupled) return []
-    return form.value.correcting ? feetBeforeLastMove(job.coupled) : planFeet(job.coupled)
+    const state = job.coupled
+    if (!state) return []
+    const feetOf = form.value.correcting ? feetBeforeLastMove : planFeet
+    return [...feetOf(state), ...(withDriven.value ? feetOf(state, 'stationary') : [])]
   })
   const read = computed(() =>
     readMove(form.value, feet.value, job.coupled?.machine.packLimit ?? 4, telling.value),
   )
-  const plan = computed(() => (job.coupled?.plan && !job.coupled.plan.stale ? job.coupled.plan.entry : null))
   const fill = (what: { shims: boolean; side: boolean }) => {
     if (plan.value) form.value = fillMove(form.value, plan.value.payload, what, session.units)
   }
@@ -44,5 +54,5 @@ export const useMoveForm = () => {
   onBeforeUnmount(() => {
     job.draft = null
   })
-  return { form, clear, feet, read, plan, fill, correct }
+  return { form, clear, feet, hasDriven, withDriven, read, plan, fill, correct }
 }

@@ -1,7 +1,7 @@
-import { SIDES, type PlanFoot } from '~~/core/plan/movePlan'
+import { keyOfPair, pairKey, SIDES, type PlanFoot } from '~~/core/plan/movePlan'
 import type { LogEntry } from '~~/core/logbook/entry'
 import { toCore } from '~~/core/units/unitSystem'
-import { capital } from '~~/shared/wording/telling'
+import { capital, pairName } from '~~/shared/wording/telling'
 
 /** The two steps of a move, shims and push: what the plan wants in each, and which of them is on. */
 export const useMoveSteps = (feet: Ref<readonly PlanFoot[]>, plan: Ref<LogEntry<'plan-chosen'> | null>) => {
@@ -12,25 +12,24 @@ export const useMoveSteps = (feet: Ref<readonly PlanFoot[]>, plan: Ref<LogEntry<
     feet.value.map((f) => {
       const of = (side: 'left' | 'right') => {
         const change = plan.value?.payload.changes.find(
-          (c) => c.machine === 'movable' && c.pair === f.id && c.side === side,
+          (c) => pairKey(c.pair, c.machine) === keyOfPair(f) && c.side === side,
         )
         const mm = (t: number) => toCore(t, 'displacement', plan.value?.payload.units ?? 'inch')
         return change ? { takeOut: change.takenOut.map(mm), putIn: change.putIn.map(mm) } : null
       }
       return {
+        machine: f.machine ?? 'movable',
         id: f.id,
-        name: capital(telling.value.footNames(f.id)),
+        name: capital(pairName(telling.value, f)),
         packs: f.existing,
         planned: { left: of('left'), right: of('right') },
       }
     }),
   )
-  const plannedSide = (id: string) =>
-    plan.value
-      ? (job.coupled?.plan?.footwork.moves.find((m) => m.machine === 'movable' && m.id === id)?.h ?? 0)
-      : 0
+  const plannedSide = (pair: Pick<PlanFoot, 'id' | 'machine'>) =>
+    plan.value ? (job.coupled?.plan?.footwork.moves.find((m) => keyOfPair(m) === keyOfPair(pair))?.h ?? 0) : 0
   const plannedShims = computed(() => pairs.value.some((p) => SIDES.some((s) => p.planned[s])))
-  const plannedSides = computed(() => feet.value.some((f) => Math.abs(plannedSide(f.id)) > 1e-9))
+  const plannedSides = computed(() => feet.value.some((f) => Math.abs(plannedSide(f)) > 1e-9))
 
   const picked = ref<'v' | 'h' | null>(null)
   watch(

@@ -1,8 +1,14 @@
 import type { Misalignment, Plane } from '~~/core/frame/planes'
 import { judge } from '~~/core/judge/judge'
-import type { MovePlan } from '~~/core/plan/movePlan'
+import { keyOfPair, type MovePlan } from '~~/core/plan/movePlan'
 import { adviseMove, chanceAfter, lineDoubt } from '~~/core/stages/plan/odds'
-import { planChanges, planInputFor, worthwhilePlan } from '~~/core/stages/plan/planning'
+import {
+  drivenMoves,
+  planChanges,
+  planInputFor,
+  worthwhilePlan,
+  type WhichMoves,
+} from '~~/core/stages/plan/planning'
 import {
   choiceOf,
   doNothing,
@@ -10,7 +16,9 @@ import {
   movesHorizontally,
   movesVertically,
   nearestMove,
+  movedBy,
   packedMoves,
+  plannedAxes,
   predictedLine,
   shimLifts,
   steppedMove,
@@ -21,11 +29,25 @@ import {
 /** The plans on offer, the one in hand (chosen or dragged), and where it leads. */
 export const usePlanChoice = () => {
   const job = useJob()
-  const input = computed(() => (job.coupled ? planInputFor(job.coupled) : null))
+  const { draft: asked } = useDraft('plan-which', () => ({ which: '' as WhichMoves | '' }))
+  /** The driven machine has feet that are not locked. */
+  const mayMoveDriven = computed(() => job.coupled !== null && drivenMoves(job.coupled.machine))
+  /** Which machine is moved: as asked, as the plan taken has it, or the movable one. */
+  const which = computed((): WhichMoves => {
+    if (!mayMoveDriven.value) return 'movable'
+    const taken = job.coupled?.plan
+    return asked.value.which || (taken && !taken.stale ? movedBy(taken.footwork) : 'movable')
+  })
+  const input = computed(() => (job.coupled ? planInputFor(job.coupled, which.value) : null))
   const search = usePlanSearch(() => input.value)
   const { result } = search
   const suggested = computed(() => worthwhilePlan(result.value?.plans ?? []))
   const lifts = computed(() => (input.value ? shimLifts(input.value) : new Map()))
+  const askWhich = (other: WhichMoves) => {
+    if (other === which.value) return
+    asked.value.which = other
+    tried.value = null
+  }
 
   /** What was tried by hand; null shows what the board opens with. */
   const tried = shallowRef<PlanChoice | null>(null)
@@ -51,9 +73,8 @@ export const usePlanChoice = () => {
   // A plan for other readings is not pointed at any more.
   watch(result, () => (pointed.value = null))
   const drawn = computed(() => (pointed.value ? choiceOf(pointed.value) : choice.value))
-  const drawnLine = computed(() =>
-    input.value && drawn.value ? predictedLine(input.value, drawn.value) : null,
-  )
+  /** Where both axes lie after what is drawn. */
+  const axes = computed(() => (input.value && drawn.value ? plannedAxes(input.value, drawn.value) : null))
 
   const doubt = computed(() => {
     const state = job.coupled
@@ -82,7 +103,7 @@ export const usePlanChoice = () => {
   const nearest = (foot: string, plane: Plane, wanted: number): number =>
     input.value ? nearestMove(input.value, lifts.value, foot, plane, wanted) : wanted
   const step = (foot: string, plane: Plane, by: 1 | -1): number => {
-    const now = choice.value?.feet.find((f) => f.id === foot)?.[plane] ?? 0
+    const now = choice.value?.feet.find((f) => keyOfPair(f) === foot)?.[plane] ?? 0
     return input.value ? steppedMove(input.value, lifts.value, now, foot, plane, by) : now
   }
   const move = (foot: string, plane: Plane, value: number) => {
@@ -103,7 +124,10 @@ export const usePlanChoice = () => {
     predicted,
     point,
     drawn,
-    drawnLine,
+    axes,
+    mayMoveDriven,
+    which,
+    askWhich,
     drawnPacks,
     doubt,
     chances,

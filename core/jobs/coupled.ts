@@ -303,7 +303,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     measurements,
     latest,
     plan,
-    push: watchPush(plan && !plan.stale ? plan.footwork : null, feet.movable, current.counts),
+    push: watchPush(plan && !plan.stale ? plan.footwork : null, feet, current.counts),
     bolts: boltsOf(machine, facts.bolts),
     moves,
     packs,

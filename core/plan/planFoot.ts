@@ -6,6 +6,16 @@ export type Side = 'left' | 'right'
 export const SIDES: readonly Side[] = ['left', 'right']
 export type MachineRole = 'movable' | 'stationary'
 
+export const ROLES: readonly MachineRole[] = ['movable', 'stationary']
+
+/** A pair of either machine by one name: its own for the movable machine, whose drafts are kept under it. */
+export const pairKey = (id: string, machine: MachineRole = 'movable'): string =>
+  machine === 'movable' ? id : `stationary:${id}`
+
+/** The same of whatever names a pair and perhaps its machine. */
+export const keyOfPair = (pair: { readonly id: string; readonly machine?: MachineRole }): string =>
+  pairKey(pair.id, pair.machine)
+
 /** A foot pair that may be moved, with what limits it. Millimetres. */
 export interface PlanFoot {
   readonly id: string

@@ -171,10 +171,16 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await gripped.makeUp(4)
   await gripped.read()
   await gripped.prove(4)
-  await gripped.close('Night-shift millwright', 'Bushes of the last delivery are all too long.', '', undefined, {
-    what: 'regular',
-    days: 365,
-  })
+  await gripped.close(
+    'Night-shift millwright',
+    'Bushes of the last delivery are all too long.',
+    '',
+    undefined,
+    {
+      what: 'regular',
+      days: 365,
+    },
+  )
 
   const mounting = on('CP-40', 'CP-40 open', day, at(3, 7), line(0.14, -0.195, 0.0333, 0.0056))
   await mounting.open({ reason: 'planned', rpm: 1475, customer: '', note: 'New bushes.' })

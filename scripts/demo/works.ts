@@ -136,7 +136,27 @@ export const MACHINES: readonly MachineFields[] = [
           locked: false,
         },
       ],
-      stationary: [fixedPair('inboard', -420), fixedPair('outboard', -1100)],
+      // The gear unit stands on shims of its own: it may be moved where the motor can't.
+      stationary: [
+        {
+          id: 'inboard',
+          x: -420,
+          existing: { left: [1, 0.5], right: [1, 0.5] },
+          maxPack: 4,
+          sidePlus: 1,
+          sideMinus: 1,
+          locked: false,
+        },
+        {
+          id: 'outboard',
+          x: -1100,
+          existing: { left: [1, 0.2], right: [1, 0.2] },
+          maxPack: 4,
+          sidePlus: 1,
+          sideMinus: 1,
+          locked: false,
+        },
+      ],
     },
     hubs: {
       stationaryDiameter: 230,

@@ -15,7 +15,10 @@ export interface GraphSheet {
   }[]
   readonly found: Misalignment
   readonly target: Misalignment
+  /** Where the movable axis will lie, told from where the stationary one lies now. */
   readonly predicted: Misalignment
+  /** Where the stationary axis will lie, where it is moved too. */
+  readonly ground?: Misalignment | undefined
   readonly words: {
     readonly views: Readonly<Record<Plane, string>>
     readonly scale: (along: string, across: string) => string
@@ -48,19 +51,28 @@ const n = (x: number) => String(Number(x.toFixed(3)))
 const escape = (text: string) =>
   text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c] ?? c)
 
+const FLAT: Misalignment = { offset: { v: 0, h: 0 }, slope: { v: 0, h: 0 } }
+
+/** Where the sheet begins left of the coupling: past the driven machine's feet, where it is moved too. */
+const leftEnd = (feet: GraphSheet['feet']): number =>
+  Math.min(-0.3 * Math.max(...feet.map((f) => f.x)), ...feet.map((f) => 1.1 * f.x))
+
 /** How many units a division of the paper stands for, each way: the finest that holds everything. */
 export const graphScale = (
-  sheet: Pick<GraphSheet, 'units' | 'feet' | 'found' | 'target' | 'predicted'>,
+  sheet: Pick<GraphSheet, 'units' | 'feet' | 'found' | 'target' | 'predicted' | 'ground'>,
 ): { readonly along: number; readonly across: number } => {
   const { units, feet } = sheet
   const far = Math.max(...feet.map((f) => f.x))
   const divisions = (PAPER.width - 2 * PAPER.margin) / DIVISION[units]
-  const length = fromCore(1.45 * far, 'distance', units)
+  const length = fromCore(1.15 * far - leftEnd(feet), 'distance', units)
   const along = ALONG[units].find((a) => a * divisions >= length) ?? (ALONG[units].at(-1) as number)
   const rows = (PAPER.height - 2 * PAPER.margin - 24) / 2 / DIVISION[units] / 2 - 3
   const reach = Math.max(
     ...[sheet.found, sheet.target, sheet.predicted].flatMap((line) =>
       PLANES.flatMap((p) => [0, far * 1.08].map((x) => Math.abs(positionAt(line, x)[p] ?? 0))),
+    ),
+    ...PLANES.flatMap((p) =>
+      [0, leftEnd(feet)].map((x) => Math.abs((sheet.ground && positionAt(sheet.ground, x)[p]) ?? 0)),
     ),
   )
   const tall = fromCore(reach, 'displacement', units)
@@ -76,7 +88,7 @@ export const graphPaper = (sheet: GraphSheet): string => {
   const scale = graphScale(sheet)
   const far = Math.max(...feet.map((f) => f.x))
   const inPaper = (mm: number) => (fromCore(mm, 'distance', units) / scale.along) * d
-  const left = -0.3 * far
+  const left = leftEnd(feet)
   const x = (mm: number) => margin + inPaper(mm - left)
   const right = margin + Math.floor((W - 2 * margin) / d) * d
   const half = (H - 2 * margin - 24) / 2
@@ -96,12 +108,13 @@ export const graphPaper = (sheet: GraphSheet): string => {
         `<path d="M${n(margin)} ${n(top + i * d)}H${n(right)}" stroke-width="${(i - Math.floor(rows / 2)) % 5 === 0 ? 0.18 : 0.07}"/>`,
       )
     const end = far * 1.08
-    const line = (l: Misalignment, more: string) =>
-      `<path d="M${n(x(0))} ${n(y(positionAt(l, 0)[plane] ?? 0))}L${n(x(end))} ${n(y(positionAt(l, end)[plane] ?? 0))}" ${more}/>`
+    const line = (l: Misalignment, more: string, from = 0, to = end) =>
+      `<path d="M${n(x(from))} ${n(y(positionAt(l, from)[plane] ?? 0))}L${n(x(to))} ${n(y(positionAt(l, to)[plane] ?? 0))}" ${more}/>`
     const at = (f: GraphSheet['feet'][number]) => ({
       x: x(f.x),
-      from: y(positionAt(sheet.found, f.x)[plane] ?? 0),
-      to: y(positionAt(sheet.predicted, f.x)[plane] ?? 0),
+      // Feet left of the coupling are the driven machine's, whose axis is the ground line.
+      from: f.x < 0 ? zero : y(positionAt(sheet.found, f.x)[plane] ?? 0),
+      to: y(positionAt((f.x < 0 ? sheet.ground : sheet.predicted) ?? FLAT, f.x)[plane] ?? 0),
     })
     const marks = feet.map(at)
     const taped = (f: GraphSheet['feet'][number]) =>
@@ -115,6 +128,7 @@ export const graphPaper = (sheet: GraphSheet): string => {
       ...marks.map((m) => `<path d="M${n(m.x)} ${n(m.from)}V${n(m.to)}" stroke-width="0.8"/>`),
       line(sheet.target, 'stroke-width="0.3" stroke-dasharray="0.6 1.4"'),
       line(sheet.predicted, 'stroke-width="0.45" stroke-dasharray="3 1.5"'),
+      ...(sheet.ground ? [line(sheet.ground, 'stroke-width="0.45" stroke-dasharray="3 1.5"', left, 0)] : []),
       line(sheet.found, 'stroke-width="0.6"'),
       ...marks.map((m) => `<circle cx="${n(m.x)}" cy="${n(m.from)}" r="0.9"/>`),
       '</g>',

@@ -20,18 +20,30 @@ export interface ShaftLines {
   readonly zero: number
   readonly coupling: number
   readonly movable: { readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number }
-  readonly feet: readonly {
-    readonly id: string
-    readonly x: number
-    readonly y: number
-    readonly at: Millimetres
-  }[]
+  readonly feet: readonly DrawnFoot[]
+  /** The stationary shaft, left of the coupling, and its feet where they are drawn. */
+  readonly stationary: ShaftLines['movable']
+  readonly stationaryFeet: readonly DrawnFoot[]
   /** The line it is to lie on cold; null where that is the stationary axis. */
   readonly target: ShaftLines['movable'] | null
   /** Top and bottom of the gate at the coupling, about the target; null where the offset has no single limit. */
   readonly gate: { readonly top: number; readonly bottom: number } | null
   readonly ticks: readonly number[]
 }
+
+export interface DrawnFoot {
+  readonly id: string
+  readonly x: number
+  readonly y: number
+  readonly at: Millimetres
+}
+type FeetDrawn = readonly { readonly id: string; readonly x: Millimetres }[]
+
+/** The sheet ends left of the coupling here: at the driven machine’s feet where they are drawn. */
+const leftEnd = (far: Millimetres, driven: readonly { readonly x: Millimetres }[] = []): Millimetres =>
+  Math.min(-0.5 * far, ...driven.map((f) => 1.13 * f.x))
+/** And here right of it, as a share of the furthest foot. */
+const RIGHT_END = 1.13
 
 /** Drawn size of one view of a plan. */
 export const PLAN_VIEW = { width: 690, height: 306 } as const
@@ -61,9 +73,13 @@ export const softBand = (
 export const layOutShafts = (input: {
   readonly plane: Plane
   readonly line: Misalignment
-  readonly feet: readonly { readonly id: string; readonly x: Millimetres }[]
+  readonly feet: FeetDrawn
   readonly tolerance: SettledTolerance
   readonly target?: Misalignment
+  /** Where the stationary axis will lie, told from where it lies now. */
+  readonly ground?: Misalignment | undefined
+  /** Feet of the stationary machine, where it may be moved too. */
+  readonly driven?: FeetDrawn | undefined
   readonly width: number
   readonly height: number
   /** The exaggeration both views share; the largest that fits this one when missing. */
@@ -71,18 +87,20 @@ export const layOutShafts = (input: {
 }): ShaftLines => {
   const { plane, line, feet, width, height } = input
   const far = Math.max(...feet.map((f) => f.x))
-  const left = -0.5 * far
-  const right = far * 1.13
+  const left = leftEnd(far, input.driven)
+  const right = far * RIGHT_END
   const scale = width / (right - left)
   const x = (at: Millimetres) => (at - left) * scale
   const at = (place: Millimetres) => positionAt(line, place)[plane] ?? 0
+  const under = (place: Millimetres) => (input.ground && positionAt(input.ground, place)[plane]) ?? 0
   const gateLimit = gateOf(input.tolerance, plane, input.target)
   const exaggeration = input.exaggeration ?? fittingExaggeration({ ...input, lines: [line], planes: [plane] })
   const zero = height / 2
   const across = scale * exaggeration
   const y = (displacement: Millimetres) => zero - displacement * across
   const end = right * 0.985
-  const aimAt = (place: Millimetres) => (input.target && positionAt(input.target, place)[plane]) ?? 0
+  const aimed = (place: Millimetres) => (input.target && positionAt(input.target, place)[plane]) ?? 0
+  const aimAt = (place: Millimetres) => aimed(place) + under(place)
   return {
     plane,
     width,
@@ -95,12 +113,23 @@ export const layOutShafts = (input: {
     coupling: x(0),
     movable: { x1: x(0), y1: y(at(0)), x2: x(end), y2: y(at(end)) },
     target:
-      aimAt(0) === 0 && aimAt(end) === 0
+      aimed(0) === 0 && aimed(end) === 0
         ? null
         : { x1: x(0), y1: y(aimAt(0)), x2: x(end), y2: y(aimAt(end)) },
     feet: feet.map((f) => ({ id: f.id, x: x(f.x), y: y(at(f.x)), at: at(f.x) })),
-    gate: gateLimit === null ? null : { top: y(gateLimit[1]), bottom: y(gateLimit[0]) },
-    ticks: feet.flatMap((f) => [x(f.x), x(-f.x * 0.35)]),
+    stationary: { x1: x(left), y1: y(under(left)), x2: x(0), y2: y(under(0)) },
+    stationaryFeet: (input.driven ?? []).map((f) => ({
+      id: f.id,
+      x: x(f.x),
+      y: y(under(f.x)),
+      at: under(f.x),
+    })),
+    gate: gateLimit === null ? null : { top: y(gateLimit[1] + under(0)), bottom: y(gateLimit[0] + under(0)) },
+    ticks: [
+      ...feet.map((f) => x(f.x)),
+      ...(input.driven ?? []).map((f) => x(f.x)),
+      ...(input.driven ? [] : feet.map((f) => x(-f.x * 0.35))),
+    ],
   }
 }
 
@@ -114,16 +143,22 @@ export const fittingExaggeration = (input: {
   readonly feet: readonly { readonly x: Millimetres }[]
   readonly tolerance: SettledTolerance
   readonly target?: Misalignment
+  readonly ground?: Misalignment | undefined
+  readonly driven?: FeetDrawn | undefined
   readonly width: number
   readonly height: number
 }): number => {
-  const { lines, planes, feet, tolerance, target, width, height } = input
+  const { lines, planes, feet, tolerance, target, ground, width, height } = input
   const far = Math.max(...feet.map((f) => f.x))
-  const scale = width / (far * 1.13 + 0.5 * far)
+  const left = leftEnd(far, input.driven)
+  const scale = width / (far * RIGHT_END - left)
+  const under = (plane: Plane) =>
+    ground ? [0, left].map((x) => Math.abs(positionAt(ground, x)[plane] ?? 0)) : []
   const reach = Math.max(
-    ...planes.flatMap((plane) =>
-      [...lines, ...(target ? [target] : [])].map((line) => reachOf(line, plane, feet, tolerance, target)),
-    ),
+    ...planes.flatMap((plane) => [
+      ...[...lines, ...(target ? [target] : [])].map((line) => reachOf(line, plane, feet, tolerance, target)),
+      ...under(plane),
+    ]),
   )
   return roundTimes((height / 2 - 34) / (reach * scale))
 }
@@ -151,7 +186,7 @@ export const reachOf = (
   target?: Misalignment,
 ): Millimetres => {
   const gate = gateOf(tolerance, plane, target)
-  const far = Math.max(...feet.map((f) => f.x)) * 1.13
+  const far = Math.max(...feet.map((f) => f.x)) * RIGHT_END
   return Math.max(
     0.02,
     ...(gate ?? []).map((g) => Math.abs(g) * 1.15),

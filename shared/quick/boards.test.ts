@@ -218,23 +218,23 @@ describe('plans drawn', () => {
   it('stand in millimetres on the sheet that their feet are dragged on', async () => {
     const sheet = planSheet(input)!
     expect(sheet.input.feet.map((f) => f.x)).toEqual([9.5 * 25.4, 24 * 25.4])
-    expect(sheet.own).toBe(true)
+    expect(sheet.still).toEqual([])
     const answer = await operation('move-plan').run(input)
     const plans = drawnPlans(sheet, answer.ok && answer.result)
     const told = answer.ok ? (answer.result as { plans: { moves: { v: number }[] }[] }).plans : []
     expect(plans.length).toBe(told.length)
     expect(plans[0]!.choice.feet[1]!.v).toBeCloseTo(told[0]!.moves[1]!.v * 0.0254, 9)
-    expect(plans.every((p) => !p.drivenMoves)).toBe(true)
+    expect(plans[0]!.choice.feet.every((f) => f.machine === 'movable')).toBe(true)
   })
 
-  it('say where the driven machine moves, and leave the motor’s feet standing', async () => {
+  it('move the driven machine’s feet where they are asked to, and leave the motor’s standing', async () => {
     const other = { ...input, movable: 'stationary' }
     const sheet = planSheet(other)!
-    expect(sheet.own).toBe(false)
+    expect(sheet.still.map((f) => f.id)).toEqual(['inboard', 'outboard'])
     const answer = await operation('move-plan').run(other)
     const [plan] = drawnPlans(sheet, answer.ok && answer.result)
-    expect(plan!.drivenMoves).toBe(true)
-    expect(plan!.choice.feet.every((f) => f.v === 0 && f.h === 0)).toBe(true)
+    expect(plan!.choice.feet.every((f) => f.machine === 'stationary')).toBe(true)
+    expect(plan!.choice.feet.some((f) => f.v !== 0)).toBe(true)
   })
 
   it('wait for numbers that are whole', () => {

@@ -12,8 +12,8 @@ export interface PlanSheet {
   readonly input: PlanInput
   readonly tolerance: SettledTolerance
   readonly units: UnitSystem
-  /** Only the motor moves: its feet can be dragged. */
-  readonly own: boolean
+  /** Feet of the motor where it stays: they are drawn, and can't be dragged. */
+  readonly still: readonly { readonly id: string; readonly x: number }[]
 }
 
 /** The sheet of a planning sum's input; null while it is not whole. */
@@ -24,10 +24,10 @@ export const planSheet = (raw: unknown): PlanSheet | null => {
   const limits = settled(given.tolerance, given.rpm)
   if (!limits.ok || !given.machines.movable) return null
   return {
-    input: planInputOf(given, limits.value, 'movable'),
+    input: planInputOf(given, limits.value),
     tolerance: limits.value,
     units: parsed.data.units,
-    own: given.movable === 'movable',
+    still: given.movable === 'stationary' ? given.machines.movable.feet : [],
   }
 }
 
@@ -49,7 +49,6 @@ export interface DrawnPlan {
   readonly choice: PlanChoice
   readonly predicted: Misalignment
   readonly verdict: ToldPlan['verdict']
-  readonly drivenMoves: boolean
 }
 
 const inCore = ({ offset, slope }: Misalignment, units: UnitSystem): Misalignment => {
@@ -61,18 +60,17 @@ const inCore = ({ offset, slope }: Misalignment, units: UnitSystem): Misalignmen
   }
 }
 
-/** The plans of a result on this sheet; a motor's foot that a plan leaves alone stands still. */
+/** The plans of a result on this sheet; a foot that a plan leaves alone stands still. */
 export const drawnPlans = (sheet: PlanSheet, result: unknown): readonly DrawnPlan[] =>
   ((result as { readonly plans?: readonly ToldPlan[] } | null)?.plans ?? []).map((plan) => ({
     choice: {
       option: plan.kind,
-      feet: sheet.input.feet.map(({ id, x }) => {
-        const move = plan.moves.find((m) => m.machine === 'movable' && m.id === id)
+      feet: sheet.input.feet.map(({ machine = 'movable', id, x }) => {
+        const move = plan.moves.find((m) => m.machine === machine && m.id === id)
         const small = (d: number) => toCore(d, 'displacement', sheet.units)
-        return { id, x, v: small(move?.v ?? 0), h: small(move?.h ?? 0) }
+        return { machine, id, x, v: small(move?.v ?? 0), h: small(move?.h ?? 0) }
       }),
     },
     predicted: inCore(plan.predicted, sheet.units),
     verdict: plan.verdict,
-    drivenMoves: plan.moves.some((m) => m.machine === 'stationary' && (m.v !== 0 || m.h !== 0)),
   }))

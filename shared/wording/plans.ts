@@ -1,22 +1,27 @@
 import type { Judgement } from '../../core/judge/judge'
-import type { BlockedFoot, MovePlan } from '../../core/plan/movePlan'
+import { ROLES, type BlockedFoot, type MovePlan } from '../../core/plan/movePlan'
 import { adviceWords, percentOf } from './planOdds'
 import type { MoveAdvice } from '../../core/stages/plan/odds'
 import { shimWords, hourOf } from './directions'
 import { figure } from './figures'
 import { namedQuantities } from './quantities'
 import type { Meaning } from './readings'
-import { capital, type Telling } from './telling'
+import { capital, pairName, type Telling } from './telling'
 
-/** `add 12.0 / add 18.0`: what happens under each pair, nearest the coupling first. */
+/** `add 12.0 / add 18.0`: what happens under each pair, nearest the coupling first; the driven machine’s behind. */
 export const liftWords = (plan: Pick<MovePlan, 'moves'>, telling: Telling): string =>
-  plan.moves.map((m) => shimWords(m.v, telling).replace(/ as it is$/, '')).join(' / ')
+  ROLES.flatMap((role) => {
+    const own = plan.moves.filter((m) => m.machine === role)
+    const lifts = own.map((m) => shimWords(m.v, telling).replace(/ as it is$/, '')).join(' / ')
+    return own.length === 0 ? [] : [role === 'stationary' ? telling.words.feet.driven(lifts) : lifts]
+  }).join(', ')
 
 /** `both pairs, 6 shims`. */
 export const handlingWords = (
   plan: Pick<MovePlan, 'pairsOpened' | 'shimsHandled' | 'moves'>,
-  { words, footNames }: Telling,
+  telling: Telling,
 ): string => {
+  const { words } = telling
   const w = words.plans
   if (plan.pairsOpened === 0) return w.noShims
   const opened = plan.moves.filter((m) => m.packs.left.changes + m.packs.right.changes > 0)
@@ -24,19 +29,19 @@ export const handlingWords = (
     plan.pairsOpened === plan.moves.length
       ? w.allPairs(plan.pairsOpened)
       : opened.length === 1 && opened[0]
-        ? w.onlyPair(footNames(opened[0].id, opened[0].machine))
+        ? w.onlyPair(pairName(telling, opened[0]))
         : w.somePairs(plan.pairsOpened)
   return `${pairs}, ${w.shims(plan.shimsHandled)}`
 }
 
 /** A foot that can't do what is asked of it. */
 export const blockedWords = (b: BlockedFoot, telling: Telling): string => {
-  const { words, units, footNames } = telling
+  const { words, units } = telling
   const d = (x: number) => figure(Math.abs(x), 'displacement', units, { unit: true })
   const w = words.plans
   const way =
     b.plane === 'v' ? (b.need > 0 ? w.up : w.down) : words.directions.toward(hourOf(b.need, telling))
-  const feet = capital(words.feet.feet(footNames(b.id, b.machine)))
+  const feet = capital(words.feet.feet(pairName(telling, b)))
   return w.blockedFoot(feet, d(b.need), way, d(b.room), w.blocked[b.reason])
 }
 

@@ -1,9 +1,9 @@
 import type { Bolts } from '../../core/stages/move/bolts'
-import { DRIFT_LIMIT, type PushWatch } from '../../core/stages/move/push'
+import { DRIFT_LIMIT, type Bite, type PushWatch } from '../../core/stages/move/push'
 import { CONVERSIONS, fromCore, type UnitSystem } from '../../core/units/unitSystem'
 import { hourOf } from './directions'
 import { figure } from './figures'
-import { capital, type Telling } from './telling'
+import { capital, pairName, type Telling } from './telling'
 
 const d = (x: number, { units }: Telling) => figure(Math.abs(x), 'displacement', units, { unit: true })
 
@@ -13,9 +13,11 @@ export const torqueWords = (newtonMetres: number, units: UnitSystem): string => 
   return `${own.toFixed(own < 10 ? 1 : 0)} ${CONVERSIONS[units].torque.unit}`
 }
 
+const endOf = ({ machine, pair }: Pick<Bite, 'machine' | 'pair'>) => ({ machine, id: pair })
+
 /** What to do now in a push, line by line; nothing where nothing is to be pushed. */
 export const biteWords = (watched: PushWatch, telling: Telling): readonly string[] => {
-  const { words, footNames } = telling
+  const { words } = telling
   const { bites, arrived, setDials, jacksOff } = words.pushing
   const { next } = watched
   if (!watched.wanted && !watched.counted) return []
@@ -24,7 +26,7 @@ export const biteWords = (watched: PushWatch, telling: Telling): readonly string
   const { sides } = words.feet
   // Toward 3 is to the right of whoever stands behind the movable machine: pushed from its left.
   const [from, to] = next.by > 0 ? [sides.left, sides.right] : [sides.right, sides.left]
-  const foot = (side: string) => `${footNames(next.pair)} ${side}`
+  const foot = (side: string) => `${pairName(telling, endOf(next))} ${side}`
   return [
     ...(watched.counted ? [] : [setDials]),
     bites.slacken(foot(to)),
@@ -34,8 +36,8 @@ export const biteWords = (watched: PushWatch, telling: Telling): readonly string
 }
 
 /** What a count says went wrong with the bite before it; empty where nothing did. */
-export const slipWords = ({ slip }: PushWatch, { words, footNames }: Telling): string =>
-  slip ? words.pushing.slips[slip.what](capital(footNames(slip.pair))) : ''
+export const slipWords = ({ slip }: PushWatch, telling: Telling): string =>
+  slip ? telling.words.pushing.slips[slip.what](capital(pairName(telling, endOf(slip)))) : ''
 
 /** The ledger's sentence of a push; null where none is under way. */
 export const headlineOfPush = (watched: PushWatch, telling: Telling): string | null => {
@@ -44,7 +46,7 @@ export const headlineOfPush = (watched: PushWatch, telling: Telling): string | n
   if (drift) return drift.over ? headlines.drifted(d(drift.worst, telling)) : headlines.held
   if (next) {
     const worst = Math.max(...watched.ends.map((e) => Math.abs(e.toGo)))
-    const push = headlines.pushTo(telling.footNames(next.pair), hourOf(next.by, telling))
+    const push = headlines.pushTo(pairName(telling, endOf(next)), hourOf(next.by, telling))
     return `${push} ${headlines.bitesLeft(d(worst, telling))}`
   }
   return watched.wanted ? headlines.tighten : null
@@ -62,7 +64,7 @@ export const driftWords = (
   if (!drift) return null
   const feet = ends.flatMap((e) => {
     if (e.drift === null) return []
-    const name = capital(telling.footNames(e.id))
+    const name = capital(pairName(telling, e))
     return [
       Math.abs(e.drift) < NOTHING ? w.still(name) : w.of(name, d(e.drift, telling), hourOf(e.drift, telling)),
     ]

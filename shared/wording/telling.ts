@@ -37,6 +37,12 @@ export const nameFeet = (words: Words, chosen: FootWords, machine: Footed | null
   }
 }
 
+/** A pair where both machines have a say: those of the driven one are called so. */
+export const pairName = (
+  { words, footNames }: Pick<Telling, 'words' | 'footNames'>,
+  { id, machine = 'movable' }: { readonly id: string; readonly machine?: MachineRole | undefined },
+): string => (machine === 'stationary' ? words.feet.driven(footNames(id, machine)) : footNames(id))
+
 /** English, in these units, with the works' words for the feet of this machine. */
 export const tellingOf = (
   units: UnitSystem,

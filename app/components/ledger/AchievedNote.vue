@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { positionAt } from '~~/core/frame/planes'
 import type { MoveRecord } from '~~/core/stages/move/moves'
+import { movesDriven } from '~~/shared/stages/move/form'
 import { figure } from '~~/shared/wording/figures'
 import { capital } from '~~/shared/wording/telling'
 
@@ -10,8 +12,13 @@ const telling = useTelling()
 const d = (x: number | undefined) =>
   x === undefined ? '–' : figure(x, 'displacement', session.units, { sign: true })
 const planes = computed(() => [...(props.move.achieved ?? []), ...props.move.carriedAlong])
-const plannedAt = (id: string, plane: 'v' | 'h') =>
-  props.move.planned?.footwork.moves.find((m) => m.machine === 'movable' && m.id === id)?.[plane]
+const drivenMoved = computed(() => movesDriven(props.move.entry.payload))
+/** What the plan would shift the axis by over a foot, whichever machine is moved for it. */
+const plannedAt = (id: string, plane: 'v' | 'h') => {
+  const { planned, footwork } = props.move
+  const x = footwork.moves.find((m) => m.machine === 'movable' && m.id === id)?.x
+  return planned && x !== undefined ? (positionAt(planned.footwork.change, x)[plane] ?? undefined) : undefined
+}
 const words = computed(() => telling.value.words)
 const sentence = (plane: 'v' | 'h') => {
   const made = props.move.achieved?.find((a) => a.plane === plane)
@@ -40,6 +47,7 @@ const sentence = (plane: 'v' | 'h') => {
       </FigureTable>
       <p class="muted">{{ sentence(p.plane) }}</p>
     </template>
+    <p v-if="drivenMoved" class="muted">{{ words.moves.view.againstDriven }}</p>
     <p v-if="move.strayed.length" class="muted">{{ words.moves.strayed }}</p>
   </div>
 </template>

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { lineSum } from '~~/core/frame/planes'
+import { keyOfPair } from '~~/core/plan/movePlan'
 import { judge } from '~~/core/judge/judge'
 import { drawPush } from '~~/shared/stages/move/pushDrawing'
 import { sidesFromCounts } from '~~/shared/stages/move/pushForm'
 import { sideWords } from '~~/shared/wording/directions'
 import { figure, thickness, UNIT_NAMES } from '~~/shared/wording/figures'
-import { meaningOfMove } from '~~/shared/wording/headlines'
+import { machineNames, meaningOfMove } from '~~/shared/wording/headlines'
 import { headlineOfPush } from '~~/shared/wording/pushing'
 import { farEnd } from '~~/shared/wording/readings'
-import { capital } from '~~/shared/wording/telling'
+import { capital, pairName } from '~~/shared/wording/telling'
 import { toleranceSource } from '~~/shared/wording/tolerances'
 import PushLedger from './PushLedger.vue'
 import TightenStep from './TightenStep.vue'
@@ -17,7 +18,7 @@ const job = useJob()
 const session = useSession()
 const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
-const { form, clear, feet, read, plan, fill, correct } = useMoveForm()
+const { form, clear, feet, hasDriven, withDriven, read, plan, fill, correct } = useMoveForm()
 const ask = useAskOnce(() => read.value.questions)
 const push = usePushForm()
 
@@ -88,7 +89,7 @@ const meaning = computed(() => {
   return meaningOfMove(state.value, telling.value)
 })
 const footOf = (u: { pair: string; machine: 'movable' | 'stationary' }) =>
-  capital(telling.value.words.feet.feet(telling.value.footNames(u.pair, u.machine)))
+  capital(telling.value.words.feet.feet(pairName(telling.value, { ...u, id: u.pair })))
 
 const asking = ref(false)
 const log = (reason?: string) => {
@@ -151,21 +152,21 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
     />
     <TightenStep :feet="feet" :push="push" :only-shift="onlyShift" :locked="locked" />
     <div class="sides">
-      <div v-for="f in step === 'h' || form.correcting ? feet : []" :key="f.id">
+      <div v-for="f in step === 'h' || form.correcting ? feet : []" :key="keyOfPair(f)">
         <p class="want">
-          {{ capital(telling.footNames(f.id)) }}
-          {{ plannedSide(f.id) ? sideWords(plannedSide(f.id), telling) : '' }}
+          {{ capital(pairName(telling, f)) }}
+          {{ plannedSide(f) ? sideWords(plannedSide(f), telling) : '' }}
         </p>
         <NumberBox
-          :model-value="form.side[f.id] ?? ''"
-          :label="w.view.pushed(capital(telling.footNames(f.id)))"
+          :model-value="form.side[keyOfPair(f)] ?? ''"
+          :label="w.view.pushed(capital(pairName(telling, f)))"
           measure="displacement"
           :units="session.units"
           signed
           on-dye
           :disabled="locked"
-          :note="read.faults[`side.${f.id}`] ?? w.view.room(d(f.sidePlus), d(f.sideMinus))"
-          @update:model-value="form.side[f.id] = $event"
+          :note="read.faults[`side.${keyOfPair(f)}`] ?? w.view.room(d(f.sidePlus), d(f.sideMinus))"
+          @update:model-value="form.side[keyOfPair(f)] = $event"
           @enter="log()"
         />
       </div>
@@ -183,7 +184,7 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
       {{
         w.unknownShim(
           `${thickness(u.thickness, session.units)} ${unit}`,
-          `${telling.footNames(u.pair, u.machine)} ${telling.words.feet.sides[u.side]}`,
+          `${pairName(telling, { ...u, id: u.pair })} ${telling.words.feet.sides[u.side]}`,
         )
       }}
     </p>
@@ -200,6 +201,13 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
       class="text-button"
       @click="correct(last.entry)"
       >{{ w.view.correctLast }}</el-button
+    >
+    <el-button
+      v-if="hasDriven && !withDriven && !locked"
+      link
+      class="text-button"
+      @click="form.driven = true"
+      >{{ w.view.drivenToo(machineNames(state).stationary) }}</el-button
     >
     <el-button v-if="form.correcting" link class="text-button" @click="clear()">{{
       actions.leaveAsItWas

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { PlanFoot } from '~~/core/plan/movePlan'
+import { keyOfPair, type MachineRole, type PlanFoot } from '~~/core/plan/movePlan'
 import { crissCross } from '~~/shared/stages/feet/form'
 import { hourOf } from '~~/shared/wording/directions'
-import { capital } from '~~/shared/wording/telling'
+import { capital, pairName } from '~~/shared/wording/telling'
 import BoltsDialog from './BoltsDialog.vue'
 
 /** Tightening down: the passes, which bolts they are for, and dials zeroed before it where nothing is pushed. */
-defineProps<{
+const props = defineProps<{
   feet: readonly PlanFoot[]
   push: ReturnType<typeof usePushForm>
   /** Nothing is to be pushed: the dials say the shift alone. */
@@ -19,11 +19,17 @@ const telling = useTelling()
 const w = computed(() => telling.value.words.pushing.drift)
 const bolts = computed(() => job.coupled!.bolts)
 const naming = ref(false)
+const order = (machine: MachineRole) =>
+  crissCross(
+    props.feet.filter((f) => (f.machine ?? 'movable') === machine),
+    machine,
+  )
 </script>
 
 <template>
   <TightenPasses
-    :order="crissCross(feet)"
+    :order="order('movable')"
+    :driven="order('stationary')"
     :bolts="bolts"
     :watched="push.watched.value"
     :locked="locked"
@@ -34,16 +40,16 @@ const naming = ref(false)
     <p>{{ w.boxes }}</p>
     <NumberBox
       v-for="e in push.watched.value.ends"
-      :key="e.id"
-      :model-value="push.form.value.toGo[e.id] ?? ''"
-      :label="w.box(capital(telling.footNames(e.id)), hourOf(1, telling))"
+      :key="keyOfPair(e)"
+      :model-value="push.form.value.toGo[keyOfPair(e)] ?? ''"
+      :label="w.box(capital(pairName(telling, e)), hourOf(1, telling))"
       measure="displacement"
       :units="session.units"
       signed
       on-dye
-      :note="push.read.value.faults[e.id]"
-      :note-is-fault="push.read.value.faults[e.id] !== undefined"
-      @update:model-value="push.type(e.id, $event)"
+      :note="push.read.value.faults[keyOfPair(e)]"
+      :note-is-fault="push.read.value.faults[keyOfPair(e)] !== undefined"
+      @update:model-value="push.type(keyOfPair(e), $event)"
       @enter="push.log()"
     />
   </div>

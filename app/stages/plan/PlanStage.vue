@@ -5,13 +5,14 @@ import { halfWidthAt } from '~~/core/stages/plan/odds'
 import { isBelieved } from '~~/core/stages/measure/measurement'
 import { fittingExaggeration, PLAN_VIEW } from '~~/shared/drawing/shaftLines'
 import { graphPaper } from '~~/shared/drawing/graphPaper'
+import { plannedAxes } from '~~/shared/stages/plan/choice'
 import { boltRoom } from '~~/shared/stages/plan/room'
 import { pickList, plannedPacks } from '~~/shared/stages/plan/packs'
 import { shimWords, sideWords } from '~~/shared/wording/directions'
 import { planWorking } from '~~/shared/stages/plan/working'
 import { machineNames } from '~~/shared/wording/headlines'
 import { oddsSource, priceWords } from '~~/shared/wording/planOdds'
-import { capital } from '~~/shared/wording/telling'
+import { capital, pairName } from '~~/shared/wording/telling'
 import { blockedWords, meaningOfPlan } from '~~/shared/wording/plans'
 import { farEnd } from '~~/shared/wording/readings'
 import { toleranceSource } from '~~/shared/wording/tolerances'
@@ -61,12 +62,16 @@ const working = () =>
   found.value && predicted.value
     ? planWorking(found.value, predicted.value, plan.packedMoves.value, telling.value)
     : []
+/** The driven machine's feet, where it may be moved. */
+const driven = computed(() => (plan.which.value === 'movable' ? undefined : state.value.feet.stationary))
 const exaggeration = computed(() =>
-  found.value && predicted.value
+  found.value && choice.value && plan.input.value
     ? fittingExaggeration({
-        lines: [found.value, predicted.value],
+        lines: [found.value, plannedAxes(plan.input.value!, choice.value!).movable],
         planes: PLANES,
         feet: state.value.feet.movable,
+        ground: plannedAxes(plan.input.value!, choice.value!).stationary,
+        driven: driven.value,
         tolerance: state.value.tolerance,
         target: state.value.target,
         ...PLAN_VIEW,
@@ -75,6 +80,13 @@ const exaggeration = computed(() =>
 )
 const names = computed(() => machineNames(state.value))
 
+const whichOptions = computed(() => [
+  { value: 'movable' as const, name: names.value.movable },
+  { value: 'stationary' as const, name: names.value.stationary },
+  { value: 'both' as const, name: w.value.which.both },
+])
+/** Feet of the motor where the driven machine alone is moved. */
+const still = computed(() => (plan.which.value === 'stationary' ? state.value.feet.movable : []))
 const shows = ref<'shafts' | 'packs'>('shafts')
 const packs = computed(() =>
   plan.input.value && plan.drawnPacks.value
@@ -84,16 +96,19 @@ const packs = computed(() =>
 const picked = computed(() => (plan.drawnPacks.value ? pickList(plan.drawnPacks.value) : []))
 /** The graph that people draw by hand, of the plan that is drawn, on a sheet of its own to print. */
 const openGraph = () => {
-  const [drawn, line] = [plan.drawn.value, plan.drawnLine.value]
-  if (!found.value || !drawn || !line) return
+  const [drawn, axes] = [plan.drawn.value, plan.axes.value]
+  if (!found.value || !drawn || !axes) return
   const g = w.value.graph
   const svg = graphPaper({
     title: g.title(job.machine?.tag ?? '', job.machine?.name ?? ''),
     units: session.units,
-    feet: drawn.feet.map((f) => ({ ...f, name: telling.value.footNames(f.id) })),
+    feet: [...drawn.feet, ...still.value.map((f) => ({ ...f, machine: 'movable' as const, v: 0, h: 0 }))].map(
+      (f) => ({ ...f, name: pairName(telling.value, f) }),
+    ),
     found: found.value,
     target: state.value.target,
-    predicted: line,
+    predicted: axes.movable,
+    ground: driven.value && axes.stationary,
     words: {
       ...g,
       views: telling.value.words.directions.views,
@@ -131,13 +146,22 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
           { value: 'packs', name: w.packs.packs },
         ]"
       />
+      <ChoiceRow
+        v-if="plan.mayMoveDriven.value"
+        :model-value="plan.which.value"
+        :label="w.which.ask"
+        on-dye
+        :disabled="closed"
+        :options="whichOptions"
+        @update:model-value="plan.askWhich($event)"
+      />
       <el-button link class="text-button on-dye" @click="openGraph">{{ w.graph.open }}</el-button>
     </div>
     <template v-if="shows === 'packs'">
       <PackBoard
         v-if="packs"
         :packs="packs"
-        :foot-name="(pair) => capital(telling.footNames(pair))"
+        :foot-name="(pair) => capital(pairName(telling, pair))"
         :movable-name="names.movable"
         :far-name="farEnd(state.feet.movable, telling)"
         :units="session.units"
@@ -153,9 +177,10 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
         :tolerance="state.tolerance"
         :target="state.target"
         :found="found"
-        :predicted="plan.drawnLine.value ?? predicted"
+        :axes="plan.axes.value!"
         :doubt="plan.doubt.value ? (x) => halfWidthAt(plan.doubt.value!, plane, x) : undefined"
         :feet="(plan.drawn.value ?? choice).feet"
+        :still="still"
         :stationary-name="job.machine?.stationaryName ?? ''"
         :exaggeration="exaggeration"
         :step="plan.step"
@@ -208,6 +233,12 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
         {{ priceWords(p, names, telling) }}
       </li>
     </ul>
+    <el-button
+      v-if="result && !result.feasible && plan.mayMoveDriven.value && plan.which.value !== 'both' && !closed"
+      class="quiet-button"
+      @click="plan.askWhich('both')"
+      >{{ w.which.withBoth(names[plan.which.value === 'movable' ? 'stationary' : 'movable']) }}</el-button
+    >
     <p v-if="result && plan.doubt.value" class="muted source">{{ oddsSource(plan.doubt.value, telling) }}</p>
     <ShowWorking v-if="found && predicted" :steps="working" />
     <WhyDialog

@@ -3,6 +3,7 @@ import type { CoupledState } from '~~/core/jobs/coupled'
 import type { Plane, VH } from '~~/core/frame/planes'
 import type { ProvedStrain } from '~~/core/stages/prove/checkProof'
 import type { NamedLine } from '~~/shared/drawing/lineBundle'
+import { hourOf } from '~~/shared/wording/directions'
 import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
 import { quantityName } from '~~/shared/wording/quantities'
 import { capital } from '~~/shared/wording/telling'
@@ -55,7 +56,7 @@ const feet = computed(() =>
       </tr>
     </FigureTable>
   </div>
-  <p class="quiet">{{ w.limit }} {{ w.signs }}</p>
+  <p class="quiet">{{ w.limit }} {{ w.signs(hourOf(1, telling)) }}</p>
 </template>
 
 <style scoped>

@@ -1,6 +1,6 @@
 import { compareAchieved, type AchievedPlane } from '../../coupling/achieved'
 import type { FootPlane } from '../../coupling/feet'
-import { lineSum, PLANES, type Misalignment, type Plane } from '../../frame/planes'
+import { lineSum, PLANES, positionAt, type Misalignment, type Plane } from '../../frame/planes'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
 import { doubtOfMove, doubtOfSd, typicalSd, type ChangeDoubt } from '../../uncertainty/changeDoubt'
@@ -33,8 +33,11 @@ const doubtOf = (made: Footwork, before: Measurement, after: Measurement, setUp:
   const [from, to] = [readRound(before), readRound(after)]
   const near = setUp.feet[0]
   const far = setUp.feet[setUp.feet.length - 1]
-  const movesOf = (foot: FootPlane) =>
-    made.moves.find((m) => m.machine === 'movable' && m.id === foot.id) ?? { v: 0, h: 0 }
+  // How the axis shifts over each foot, whichever machine was moved for it.
+  const movesOf = ({ x }: FootPlane) => {
+    const { v, h } = positionAt(made.change, x)
+    return { v: v ?? 0, h: h ?? 0 }
+  }
   const doubt =
     from && to && near && far && near !== far
       ? doubtOfMove({
@@ -85,7 +88,7 @@ export const recordMove = (given: {
   readonly feet: FeetOf
 }): MoveRecord => {
   const { entry, planned, footwork, from, before, after, setUp, evidence } = given
-  const push = watchPush(planned?.footwork ?? null, given.feet.movable, given.counts)
+  const push = watchPush(planned?.footwork ?? null, given.feet, given.counts)
   const known = push.drift?.over ? withDrift(evidence) : evidence
   const planes = setUp ? compared(footwork, before, after, setUp, known) : null
   return {

@@ -4,7 +4,7 @@ import type { Judgement } from '../../judge/judge'
 import { judgedQuantities } from '../../judge/quantities'
 import type { SettledTolerance } from '../../judge/tolerance'
 import { remember } from '../../logbook/remember'
-import type { PlanInput } from '../../plan/movePlan'
+import { ROLES, type MachineRole, type PlanInput } from '../../plan/movePlan'
 import { arrangementModel } from '../../uncertainty/arrangementModel'
 import { chanceInBand, termVariance } from '../../uncertainty/chance'
 import { readingSd, typicalSd, type ReadRound } from '../../uncertainty/changeDoubt'
@@ -66,16 +66,10 @@ export const halfWidthAt = ({ covariance: c }: LineDoubt, plane: Plane, x: Milli
   return NINETY_FIVE * Math.sqrt(Math.max(0, variance))
 }
 
-type MovedFoot = FootPlane & { readonly v: number; readonly h: number }
+type MovedFoot = FootPlane & { readonly machine?: MachineRole; readonly v: number; readonly h: number }
 
-/** Chance that everything judged lies in its band after these moves of the movable machine, made in ordinary hands. */
-export const chanceAfter = (
-  predicted: Misalignment,
-  feet: readonly MovedFoot[],
-  covariance: LineCovariance,
-  tolerance: SettledTolerance,
-  target: Misalignment,
-): number => {
+/** What one machine's moves add to the doubt; the same either way it goes. */
+const movedInHands = (covariance: LineCovariance, feet: readonly MovedFoot[]): LineCovariance => {
   const [near, far] = [feet[0], feet[feet.length - 1]]
   const moved = (plane: Plane) => feet.some((f) => Math.abs(f[plane]) > 1e-9)
   const [v, h] = [moved('v'), moved('h')]
@@ -87,10 +81,27 @@ export const chanceAfter = (
     settling: v ? ORDINARY_HANDS.settling : 0,
     side: h ? ORDINARY_HANDS.side : 0,
   }
-  const after =
-    near && far && near !== far && (v || h)
-      ? covarianceAfterMove(covariance, [near, far], [near, far], hands)
-      : covariance
+  return near && far && near !== far && (v || h)
+    ? covarianceAfterMove(covariance, [near, far], [near, far], hands)
+    : covariance
+}
+
+/** Chance that everything judged lies in its band after these moves, of either machine or both, made in ordinary hands. */
+export const chanceAfter = (
+  predicted: Misalignment,
+  feet: readonly MovedFoot[],
+  covariance: LineCovariance,
+  tolerance: SettledTolerance,
+  target: Misalignment,
+): number => {
+  const after = ROLES.reduce(
+    (known, role) =>
+      movedInHands(
+        known,
+        feet.filter((f) => (f.machine ?? 'movable') === role),
+      ),
+    covariance,
+  )
   return chanceInBand(predicted, after, tolerance, target)
 }
 

@@ -1,5 +1,5 @@
 import type { MachineRole, MovePlan, PlanFoot, PlanInput, PlanResult } from '../../plan/movePlan'
-import { planMoves, SIDES } from '../../plan/movePlan'
+import { planMoves, ROLES, SIDES } from '../../plan/movePlan'
 import { remember } from '../../logbook/remember'
 import type { Misalignment } from '../../frame/planes'
 import type { SettledTolerance } from '../../judge/tolerance'
@@ -25,25 +25,36 @@ export interface Planned {
   readonly tolerance: SettledTolerance
 }
 
-/** How far a pair of the movable machine has been pushed since it was registered. */
+/** How far a pair has been pushed since it was registered. */
 const pushedSoFar = (state: Planned, machine: MachineRole, pair: string): Millimetres =>
   state.moves.reduce(
     (sum, m) => sum + (m.footwork.moves.find((f) => f.machine === machine && f.id === pair)?.h ?? 0),
     0,
   )
 
-/** The feet of the movable machine as they stand now: packs, and the room left in the holes. */
-export const planFeet = (state: Planned): readonly PlanFoot[] => {
+/** Which machine a plan may move. */
+export type WhichMoves = MachineRole | 'both'
+
+/** The machines that a plan of this kind moves. */
+export const rolesOf = (which: WhichMoves): readonly MachineRole[] => (which === 'both' ? ROLES : [which])
+
+/** Whether the driven machine can be moved at all: two pairs at least, and not all of them locked. */
+export const drivenMoves = ({ feet }: Pick<CoupledMachine, 'feet'>): boolean =>
+  feet.stationary.length > 1 && feet.stationary.some((f) => !f.locked)
+
+/** The feet of one machine as they stand now: packs, and the room left in the holes. */
+export const planFeet = (state: Planned, role: MachineRole = 'movable'): readonly PlanFoot[] => {
   const { machine } = state
   const thick = (t: number) => toCore(t, 'displacement', machine.units)
-  return machine.feet.movable.map((registered): PlanFoot => {
-    const packs = state.packs.find((p) => p.machine === 'movable' && p.id === registered.id)?.packs
+  return machine.feet[role].map((registered): PlanFoot => {
+    const packs = state.packs.find((p) => p.machine === role && p.id === registered.id)?.packs
     // Room in the holes is registered for the machine as it stood; what was moved has used some up.
-    const used = pushedSoFar(state, 'movable', registered.id)
+    const used = pushedSoFar(state, role, registered.id)
     return {
       id: registered.id,
+      machine: role,
       x:
-        state.feet.movable.find((f) => f.id === registered.id)?.x ??
+        state.feet[role].find((f) => f.id === registered.id)?.x ??
         toCore(registered.x, 'distance', machine.units),
       existing: packs ?? { left: [], right: [] },
       maxPack: thick(registered.maxPack),
@@ -55,21 +66,21 @@ export const planFeet = (state: Planned): readonly PlanFoot[] => {
 }
 
 /** The feet as they stood before the last move was made: what a correction of it starts from. */
-export const feetBeforeLastMove = (state: Planned): readonly PlanFoot[] =>
-  planFeet({ ...state, moves: state.moves.slice(0, -1), packs: state.packsBefore })
+export const feetBeforeLastMove = (state: Planned, role: MachineRole = 'movable'): readonly PlanFoot[] =>
+  planFeet({ ...state, moves: state.moves.slice(0, -1), packs: state.packsBefore }, role)
 
 const isWhole = (m: Measurement): boolean =>
   m.coupling !== null && [m.coupling.offset, m.coupling.slope].every((vh) => vh.v !== null && vh.h !== null)
 
 /** What a plan starts from: the latest usable measurement, the packs under the feet, the room left, the stock. Null until both planes are measured. */
-export const planInputFor = (state: Planned): PlanInput | null => {
+export const planInputFor = (state: Planned, which: WhichMoves = 'movable'): PlanInput | null => {
   const { machine, latest, setUp } = state
   if (!latest.coupling || !setUp || !isWhole(latest)) return null
   return {
     coupling: latest.coupling,
     target: state.target,
     tolerance: state.tolerance,
-    feet: planFeet(state),
+    feet: rolesOf(which).flatMap((role) => planFeet(state, role)),
     stock: machine.stock.map((s) => ({
       thickness: toCore(s.thickness, 'displacement', machine.units),
       count: s.count,

@@ -4,7 +4,8 @@ import { toCore } from '../../../core/units/unitSystem'
 import { shimWords, sideWords } from '../../../shared/wording/directions'
 import { boltWords, driftWords, torqueWords } from '../../../shared/wording/pushing'
 import { figure, pack, UNIT_NAMES } from '../../../shared/wording/figures'
-import { capital } from '../../../shared/wording/telling'
+import { movesDriven } from '../../../shared/stages/move/form'
+import { capital, pairName } from '../../../shared/wording/telling'
 import { block, figures, grid, when } from '../blocks'
 import type { Section } from '../section'
 
@@ -14,7 +15,7 @@ export const movesMade: Section<Pick<CoupledState, 'moves' | 'bolts'>> = (
   { telling, personName },
 ) =>
   moves.map((move, i): Content => {
-    const { units, words, footNames } = telling
+    const { units, words } = telling
     const w = words.report.moves
     const t = words.tables
     const p = move.entry.payload
@@ -30,7 +31,7 @@ export const movesMade: Section<Pick<CoupledState, 'moves' | 'bolts'>> = (
           ? planes.find((a) => a.plane === plane)?.feet.find((x) => x.id === f.id)?.achieved
           : undefined
       return [
-        capital(footNames(f.id, f.machine)),
+        capital(pairName(telling, f)),
         signed(planned?.v),
         signed(f.v),
         signed(measured('v')),
@@ -41,13 +42,13 @@ export const movesMade: Section<Pick<CoupledState, 'moves' | 'bolts'>> = (
     })
     const shims = p.changes.map((c) =>
       w.shimmed(
-        `${capital(footNames(c.pair, c.machine))} ${words.feet.sides[c.side]}`,
+        `${capital(pairName(telling, { machine: c.machine, id: c.pair }))} ${words.feet.sides[c.side]}`,
         pack(c.takenOut.map(mm), units),
         pack(c.putIn.map(mm), units),
       ),
     )
     const inWords = opened.map((f) =>
-      w.foot(words.feet.feet(footNames(f.id, f.machine)), shimWords(f.v, telling), sideWords(f.h, telling)),
+      w.foot(words.feet.feet(pairName(telling, f)), shimWords(f.v, telling), sideWords(f.h, telling)),
     )
     const causes = (move.achieved ?? []).map((a) =>
       w.inPlane(capital(words.directions.planes[a.plane]), words.moves.causes[a.cause]),
@@ -77,6 +78,7 @@ export const movesMade: Section<Pick<CoupledState, 'moves' | 'bolts'>> = (
             },
           ]
         : []),
+      ...(movesDriven(p) ? [{ text: words.moves.view.againstDriven }] : []),
       ...(move.strayed.length > 0 ? [{ text: words.moves.strayed }] : []),
       ...[...causes, ...along].map((text): Content => ({ text })),
       ...(p.remark ? [{ text: w.remark(p.remark) }] : []),

@@ -1,6 +1,6 @@
 import type { CornerGaps } from '../../../core/feet/cornerGaps'
 import type { FeetEntries, FootRef } from '../../../core/stages/feet/entries'
-import { SIDES } from '../../../core/plan/movePlan'
+import { SIDES, type MachineRole } from '../../../core/plan/movePlan'
 import { readTypedNumber } from '../../../core/units/typedNumber'
 import { toCore, type Millimetres, type UnitSystem } from '../../../core/units/unitSystem'
 import { namedParts, typedValue, unitOf, withUnit } from '../../forms/typed'
@@ -144,7 +144,10 @@ export const readFeet = (texts: FeetTexts, order: readonly FootRef[], telling: T
 }
 
 /** Criss-cross from the coupling end: the order in which bolts are tightened, and loosened one at a time. */
-export const crissCross = (pairs: readonly { readonly id: string }[]): readonly FootRef[] => {
+export const crissCross = (
+  pairs: readonly { readonly id: string }[],
+  machine: MachineRole = 'movable',
+): readonly FootRef[] => {
   const inward: { readonly id: string }[] = []
   const rest = [...pairs]
   while (rest.length > 0) {
@@ -153,7 +156,7 @@ export const crissCross = (pairs: readonly { readonly id: string }[]): readonly 
     if (last) inward.push(last)
   }
   const foot = (id: string, left: boolean): FootRef => ({
-    machine: 'movable',
+    machine,
     pair: id,
     side: left ? (SIDES[0] as 'left') : (SIDES[1] as 'right'),
   })

@@ -1,20 +1,22 @@
 import type { LogEntry } from '../../../core/logbook/entry'
 import type { MoveEntries } from '../../../core/stages/move/entries'
 import type { FootChange, SideChange } from '../../../core/stages/plan/entries'
-import { SIDES, type MachineRole, type PlanFoot, type Side } from '../../../core/plan/movePlan'
+import { pairKey, SIDES, type MachineRole, type PlanFoot, type Side } from '../../../core/plan/movePlan'
 import { readTypedNumber } from '../../../core/units/typedNumber'
 import { fromCore, toCore, type Millimetres, type UnitSystem } from '../../../core/units/unitSystem'
 import { namedParts, typedValue, unitOf } from '../../forms/typed'
 import { figure, thickness } from '../../wording/figures'
-import { capital, type Telling } from '../../wording/telling'
+import { capital, pairName, type Telling } from '../../wording/telling'
 
-/** What stands in the boxes of a move, as typed; feet by `pair-side`, side moves by pair. */
+/** What stands in the boxes of a move, as typed; feet by `footKey`, side moves by `pairKey`. */
 export interface MoveTexts {
   units: UnitSystem
   out: Record<string, string>
   in: Record<string, string>
   side: Record<string, string>
   remark: string
+  /** The driven machine was moved too. */
+  driven?: boolean
   /** The move being corrected, if one is. */
   correcting: string
 }
@@ -28,9 +30,10 @@ export const blankMove = (units: UnitSystem): MoveTexts => ({
   correcting: '',
 })
 
-export const footKey = (pair: string, side: Side): string => `${pair}-${side}`
+export const footKey = (pair: string, side: Side, machine: MachineRole = 'movable'): string =>
+  `${pairKey(pair, machine)}-${side}`
 
-/** Changes and side moves of one machine in the boxes: a plan taken as it is, or a logged move. */
+/** Changes and side moves in the boxes: a plan taken as it is, or a logged move. */
 export const fillMove = (
   texts: MoveTexts,
   entry: {
@@ -40,34 +43,38 @@ export const fillMove = (
   },
   what: { readonly shims: boolean; readonly side: boolean },
   units: UnitSystem,
-  machine: MachineRole = 'movable',
 ): MoveTexts => {
   const shown = (t: number) =>
     String(Number(fromCore(toCore(t, 'displacement', entry.units), 'displacement', units).toPrecision(8)))
   const list = (ts: readonly number[]) => ts.map(shown).join(' + ')
-  const changes = entry.changes.filter((c) => c.machine === machine)
+  const { changes } = entry
   return {
     ...texts,
     ...(what.shims
       ? {
-          out: Object.fromEntries(changes.map((c) => [footKey(c.pair, c.side), list(c.takenOut)])),
-          in: Object.fromEntries(changes.map((c) => [footKey(c.pair, c.side), list(c.putIn)])),
+          out: Object.fromEntries(changes.map((c) => [footKey(c.pair, c.side, c.machine), list(c.takenOut)])),
+          in: Object.fromEntries(changes.map((c) => [footKey(c.pair, c.side, c.machine), list(c.putIn)])),
         }
       : {}),
     ...(what.side
       ? {
-          side: Object.fromEntries(
-            entry.side.filter((s) => s.machine === machine).map((s) => [s.pair, shown(s.moved)]),
-          ),
+          side: Object.fromEntries(entry.side.map((s) => [pairKey(s.pair, s.machine), shown(s.moved)])),
         }
       : {}),
   }
 }
 
+/** Whether anything of it is done at the driven machine. */
+export const movesDriven = (entry: {
+  readonly changes: readonly Pick<FootChange, 'machine'>[]
+  readonly side: readonly Pick<SideChange, 'machine'>[]
+}): boolean => [...entry.changes, ...entry.side].some((c) => c.machine === 'stationary')
+
 /** A logged move in its boxes, to be corrected. */
 export const editMove = (entry: LogEntry<'move-made'>, units: UnitSystem): MoveTexts => ({
   ...fillMove(blankMove(units), entry.payload, { shims: true, side: true }, units),
   remark: entry.payload.remark,
+  driven: movesDriven(entry.payload),
   correcting: entry.id,
 })
 
@@ -99,7 +106,7 @@ export const readShims = (text: string | undefined, telling: Telling): readonly 
 const THICKEST_LEAF: Millimetres = 6.5
 
 export interface MoveRead {
-  /** What can't be read, by `out.pair-side`, `in.pair-side`, `side.pair`. */
+  /** What can't be read, by the key of its box behind `out.`, `in.` or `side.`. */
   readonly faults: Readonly<Record<string, string>>
   /** What is odd and asked once before it is logged. */
   readonly questions: readonly string[]
@@ -115,16 +122,18 @@ export const readMove = (
   packLimit: number,
   telling: Telling,
 ): MoveRead => {
-  const { words, units, footNames } = telling
+  const { words, units } = telling
   const faults: Record<string, string> = {}
   const questions: string[] = []
   const changes: FootChange[] = []
   const side: SideChange[] = []
   const mm = (t: number) => toCore(t, 'displacement', units)
   for (const foot of feet) {
-    const name = footNames(foot.id)
+    const machine = foot.machine ?? 'movable'
+    const own = pairKey(foot.id, machine)
+    const name = pairName(telling, foot)
     for (const which of SIDES) {
-      const key = footKey(foot.id, which)
+      const key = footKey(foot.id, which, machine)
       const [takenOut, putIn] = (['out', 'in'] as const).map((way) => {
         const read = readShims(texts[way][key], telling)
         if (typeof read !== 'string') return read
@@ -142,17 +151,17 @@ export const readMove = (
           words.moves.manyLeaves(capital(`${name} ${words.feet.sides[which]}`), leaves, packLimit),
         )
       if (takenOut.length + putIn.length > 0)
-        changes.push({ machine: 'movable', pair: foot.id, side: which, takenOut, putIn })
+        changes.push({ machine, pair: foot.id, side: which, takenOut, putIn })
     }
-    const typed = texts.side[foot.id] ?? ''
+    const typed = texts.side[own] ?? ''
     const read = readTypedNumber(typed, 'displacement', units)
     if (!read.ok) {
-      if (read.fault !== 'empty') faults[`side.${foot.id}`] = words.typing.faults[read.fault]
+      if (read.fault !== 'empty') faults[`side.${own}`] = words.typing.faults[read.fault]
       continue
     }
     const moved = typedValue(typed, 'displacement', units) ?? 0
     if (moved === 0) continue
-    side.push({ machine: 'movable', pair: foot.id, moved })
+    side.push({ machine, pair: foot.id, moved })
     const room = moved > 0 ? foot.sidePlus : foot.sideMinus
     const d = (x: number) => figure(x, 'displacement', units, { unit: true })
     if (Math.abs(mm(moved)) > room * (1 + 1e-9))

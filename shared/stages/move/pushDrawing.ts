@@ -1,5 +1,5 @@
 import { ARRIVED, type PushWatch } from '../../../core/stages/move/push'
-import type { PlanFoot } from '../../../core/plan/movePlan'
+import { keyOfPair, pairKey, type MachineRole, type PlanFoot } from '../../../core/plan/movePlan'
 import { fromCore, type Millimetres, type UnitSystem } from '../../../core/units/unitSystem'
 import { boltRoom } from '../plan/room'
 import { wayOf } from './pushForm'
@@ -8,7 +8,10 @@ import { wayOf } from './pushForm'
 export const RULER = 320
 
 export interface DrawnEnd {
+  readonly machine: MachineRole
   readonly id: string
+  /** Its key among the boxes. */
+  readonly key: string
   /** 1: it is to go toward 3. */
   readonly way: 1 | -1
   readonly there: boolean
@@ -39,6 +42,7 @@ export const drawPush = (
   feet: readonly PlanFoot[],
   units: UnitSystem,
 ): readonly DrawnEnd[] => {
+  const { next } = watched
   const own = (x: Millimetres) => fromCore(x, 'displacement', units)
   const small = units === 'inch' ? 1 : 0.01
   const reach = Math.max(
@@ -51,11 +55,11 @@ export const drawPush = (
   const scale = (RULER * 0.8) / whole
   const now = boltRoom(
     { feet },
-    watched.ends.map((e) => ({ id: e.id, h: e.wanted - e.toGo })),
+    watched.ends.map((e) => ({ ...e, h: e.wanted - e.toGo })),
   )
   const whenThere = boltRoom(
     { feet },
-    watched.ends.map((e) => ({ id: e.id, h: e.wanted })),
+    watched.ends.map((e) => ({ ...e, h: e.wanted })),
   )
   return watched.ends.map((e) => {
     const way = wayOf(e)
@@ -63,9 +67,11 @@ export const drawPush = (
       const zero = way < 0 ? 0.15 * RULER : 0.85 * RULER
       return Math.max(0, Math.min(RULER, zero - toGo * scale))
     }
-    const [bolt, ends] = [now, whenThere].map((rooms) => rooms.find((r) => r.id === e.id))
+    const [bolt, ends] = [now, whenThere].map((rooms) => rooms.find((r) => keyOfPair(r) === keyOfPair(e)))
     return {
+      machine: e.machine,
       id: e.id,
+      key: keyOfPair(e),
       way,
       there: Math.abs(e.toGo) <= ARRIVED,
       left: way * e.toGo,
@@ -79,7 +85,7 @@ export const drawPush = (
       room: (way > 0 ? bolt?.toward3 : bolt?.toward9) ?? 0,
       bolt: bolt?.to ?? 0.5,
       boltEnds: ends?.to ?? 0.5,
-      turn: watched.next?.pair === e.id,
+      turn: next !== null && pairKey(next.pair, next.machine) === keyOfPair(e),
     }
   })
 }

@@ -40,7 +40,8 @@ const counted = (...looks: { when?: 'pushing' | 'tightened'; inboard: number; ou
       ],
     },
   })) as unknown as Counts
-const watched = (counts: Counts = [], plan: typeof PLAN | null = PLAN) => watchPush(plan, FEET, counts)
+const watched = (counts: Counts = [], plan: typeof PLAN | null = PLAN) =>
+  watchPush(plan, { movable: FEET, stationary: [] }, counts)
 const inch = tellingOf('inch', TEST_MACHINE)
 
 describe('the dials as typed', () => {

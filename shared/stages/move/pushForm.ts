@@ -1,12 +1,13 @@
+import { keyOfPair, type MachineRole } from '../../../core/plan/movePlan'
 import type { MoveEntries } from '../../../core/stages/move/entries'
 import { ARRIVED, type PushEnd, type PushWatch } from '../../../core/stages/move/push'
 import { readTypedNumber } from '../../../core/units/typedNumber'
 import { fromCore, toCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { namedParts, unitOf } from '../../forms/typed'
 import { figure } from '../../wording/figures'
-import { capital, type Telling } from '../../wording/telling'
+import { capital, pairName, type Telling } from '../../wording/telling'
 
-/** What stands in the boxes of a push: what each end's dial says is still to go, by pair. */
+/** What stands in the boxes of a push: what each end's dial says is still to go, by `keyOfPair`. */
 export interface PushTexts {
   units: UnitSystem
   toGo: Record<string, string>
@@ -48,12 +49,12 @@ export const readPush = (
   const { words, units } = telling
   const faults: Record<string, string> = {}
   const questions: string[] = []
-  const counts: { machine: 'movable'; pair: string; toGo: number }[] = []
+  const counts: { machine: MachineRole; pair: string; toGo: number }[] = []
   const d = (x: number) => figure(Math.abs(x), 'displacement', units, { unit: true })
   for (const end of watched.ends) {
-    const read = readTypedNumber(texts.toGo[end.id] ?? '', 'displacement', units)
+    const read = readTypedNumber(texts.toGo[keyOfPair(end)] ?? '', 'displacement', units)
     if (!read.ok) {
-      if (read.fault !== 'empty') faults[end.id] = words.typing.faults[read.fault]
+      if (read.fault !== 'empty') faults[keyOfPair(end)] = words.typing.faults[read.fault]
       continue
     }
     // With nothing to push the dial was zeroed: it says the shift itself, toward 3 is plus.
@@ -61,8 +62,8 @@ export const readPush = (
     const mm = toCore(toGo, 'displacement', units)
     const planned = Math.max(Math.abs(end.wanted), toCore(units === 'inch' ? 5 : 0.1, 'displacement', units))
     if (Math.abs(mm) > FAR * planned)
-      questions.push(words.pushing.questions.far(capital(telling.footNames(end.id)), d(mm), d(end.wanted)))
-    counts.push({ machine: 'movable', pair: end.id, toGo })
+      questions.push(words.pushing.questions.far(capital(pairName(telling, end)), d(mm), d(end.wanted)))
+    counts.push({ machine: end.machine, pair: end.id, toGo })
   }
   const whole = Object.keys(faults).length === 0 && counts.length > 0
   return { faults, questions, payload: whole ? { units, when, counts } : null }
@@ -72,7 +73,7 @@ export const readPush = (
 export const sidesFromCounts = (watched: PushWatch, units: UnitSystem): Readonly<Record<string, string>> =>
   Object.fromEntries(
     watched.ends.map((e) => [
-      e.id,
+      keyOfPair(e),
       String(Number(fromCore(e.wanted - e.toGo, 'displacement', units).toFixed(units === 'inch' ? 2 : 4))),
     ]),
   )

@@ -1,17 +1,22 @@
 import { lineOfMoves } from '../../../core/coupling/feet'
-import { lineSum, type Misalignment, type Plane } from '../../../core/frame/planes'
+import { ALIGNED, lineSum, type Misalignment, type Plane } from '../../../core/frame/planes'
 import {
+  keyOfPair,
   reachableLifts,
+  shiftOfMoves,
   type Lift,
+  type MachineRole,
   type MovePlan,
   type PlanInput,
   type PlannedMove,
 } from '../../../core/plan/movePlan'
+import type { WhichMoves } from '../../../core/stages/plan/planning'
 import type { PlanRecord } from '../../../core/stages/plan/plans'
 import type { Millimetres } from '../../../core/units/unitSystem'
 
-/** A foot pair in a plan: how far it goes up and toward 3. */
+/** A foot pair of either machine in a plan: how far it goes up and toward 3. Called by `keyOfPair`. */
 export interface PlannedFoot {
+  readonly machine: MachineRole
   readonly id: string
   readonly x: Millimetres
   readonly v: Millimetres
@@ -28,12 +33,12 @@ export interface PlanChoice {
 
 export const choiceOf = (plan: MovePlan): PlanChoice => ({
   option: plan.kind,
-  feet: plan.moves.map(({ id, x, v, h }) => ({ id, x, v, h })),
+  feet: plan.moves.map(({ machine, id, x, v, h }) => ({ machine, id, x, v, h })),
 })
 
 export const doNothing = ({ feet }: PlanInput): PlanChoice => ({
   option: 'nothing',
-  feet: feet.map(({ id, x }) => ({ id, x, v: 0, h: 0 })),
+  feet: feet.map(({ machine = 'movable', id, x }) => ({ machine, id, x, v: 0, h: 0 })),
 })
 
 /** What the board opens with: the plan already taken, else nothing when in band, else the one worth doing. */
@@ -49,9 +54,19 @@ export const firstChoice = (
   if (taken && !taken.stale)
     return {
       option: taken.entry.payload.option,
-      feet: taken.footwork.moves.filter((m) => m.machine === 'movable'),
+      feet: doNothing(input).feet.map((f) => {
+        const made = taken.footwork.moves.find((m) => keyOfPair(m) === keyOfPair(f))
+        return made ? { ...f, v: made.v, h: made.h } : f
+      }),
     }
   return inBand || !worthwhile ? doNothing(input) : choiceOf(worthwhile)
+}
+
+/** Which machine a plan moves. */
+export const movedBy = ({ moves }: Pick<PlanRecord['footwork'], 'moves'>): WhichMoves => {
+  const moved = (role: MachineRole) =>
+    moves.some((m) => m.machine === role && (Math.abs(m.v) > 1e-9 || Math.abs(m.h) > 1e-9))
+  return !moved('stationary') ? 'movable' : moved('movable') ? 'both' : 'stationary'
 }
 
 /** The lifts that real shims make at each foot pair, lowest first. */
@@ -59,7 +74,7 @@ export type ShimLifts = ReadonlyMap<string, readonly Lift[]>
 
 /** An exact search; not for every digit. */
 export const shimLifts = ({ feet, stock, packLimit }: PlanInput): ShimLifts =>
-  new Map(feet.map((f) => [f.id, [...reachableLifts(f, stock, packLimit)].sort((a, b) => a.v - b.v)]))
+  new Map(feet.map((f) => [keyOfPair(f), [...reachableLifts(f, stock, packLimit)].sort((a, b) => a.v - b.v)]))
 
 /** Side moves go by what a dial shows. */
 const sideStepOf = (input: PlanInput): Millimetres => input.sideStep || 0.01
@@ -72,7 +87,7 @@ export const nearestMove = (
   plane: Plane,
   wanted: Millimetres,
 ): Millimetres => {
-  const limits = input.feet.find((f) => f.id === foot)
+  const limits = input.feet.find((f) => keyOfPair(f) === foot)
   if (!limits) return wanted
   if (plane === 'v')
     return (lifts.get(foot) ?? []).reduce(
@@ -105,18 +120,30 @@ export const steppedMove = (
 /** The plan with one foot dragged elsewhere: from then on it is the millwright's own. */
 export const withMove = (choice: PlanChoice, foot: string, plane: Plane, value: Millimetres): PlanChoice => ({
   option: 'own',
-  feet: choice.feet.map((f) => (f.id === foot ? { ...f, [plane]: value } : f)),
+  feet: choice.feet.map((f) => (keyOfPair(f) === foot ? { ...f, [plane]: value } : f)),
 })
 
-/** Where a plan leads. */
+/** Where a plan leads: the movable axis against the stationary one. */
 export const predictedLine = ({ coupling }: PlanInput, { feet }: PlanChoice): Misalignment =>
-  lineSum(coupling, lineOfMoves(feet))
+  lineSum(coupling, shiftOfMoves(feet))
+
+/** Where each axis lies after a plan, from where the stationary one lies now: what is drawn. */
+export const plannedAxes = (
+  { coupling }: PlanInput,
+  { feet }: PlanChoice,
+): { readonly movable: Misalignment; readonly stationary: Misalignment } => {
+  const shift = (role: MachineRole) => {
+    const own = feet.filter((f) => f.machine === role)
+    return own.length > 1 ? lineOfMoves(own) : ALIGNED
+  }
+  return { movable: lineSum(coupling, shift('movable')), stationary: shift('stationary') }
+}
 
 /** The shims of each foot; null when a lift of the plan can't be made from what there is. */
 export const packedMoves = ({ feet }: PlanChoice, lifts: ShimLifts): readonly PlannedMove[] | null => {
   const moves = feet.map((f): PlannedMove | null => {
-    const lift = (lifts.get(f.id) ?? []).find((l) => Math.abs(l.v - f.v) < 1e-9)
-    return lift ? { ...f, machine: 'movable', packs: lift.packs } : null
+    const lift = (lifts.get(keyOfPair(f)) ?? []).find((l) => Math.abs(l.v - f.v) < 1e-9)
+    return lift ? { ...f, packs: lift.packs } : null
   })
   return moves.every((m) => m !== null) ? moves : null
 }

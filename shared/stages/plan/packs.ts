@@ -1,5 +1,5 @@
-import type { PlanFoot, PlannedMove, Side } from '../../../core/plan/movePlan'
-import { SIDES } from '../../../core/plan/movePlan'
+import type { MachineRole, PlanFoot, PlannedMove, Side } from '../../../core/plan/movePlan'
+import { keyOfPair, SIDES } from '../../../core/plan/movePlan'
 import { thicknessKey } from '../../../core/shims/leafKinds'
 import type { Millimetres } from '../../../core/units/unitSystem'
 
@@ -11,6 +11,7 @@ export interface PlannedLeaf {
 
 /** One foot before and after a plan. */
 export interface PlannedPack {
+  readonly machine: MachineRole
   readonly pair: string
   readonly side: Side
   /** Bottom up, as it lies now. */
@@ -21,6 +22,14 @@ export interface PlannedPack {
   readonly putIn: readonly Millimetres[]
 }
 
+/** Pairs of both machines as they stand along the shafts: the driven machine's from its far end to the coupling, then the movable one's outward. */
+export const fromFarEnd = <T extends { readonly machine?: MachineRole }>(
+  pairs: readonly T[],
+): readonly T[] => [
+  ...pairs.filter((p) => p.machine === 'stationary').reverse(),
+  ...pairs.filter((p) => p.machine !== 'stationary'),
+]
+
 /** Every foot of a plan, pair by pair from the coupling outward, left before right. */
 export const plannedPacks = (
   feet: readonly PlanFoot[],
@@ -28,10 +37,12 @@ export const plannedPacks = (
 ): readonly PlannedPack[] =>
   feet.flatMap((foot) =>
     SIDES.map((side): PlannedPack => {
-      const pack = moves.find((m) => m.id === foot.id)?.packs[side]
+      const pack = moves.find((m) => keyOfPair(m) === keyOfPair(foot))?.packs[side]
+      const machine = foot.machine ?? 'movable'
       const now = foot.existing[side]
       if (!pack || pack.changes === 0)
         return {
+          machine,
           pair: foot.id,
           side,
           now,
@@ -46,7 +57,15 @@ export const plannedPacks = (
         if (at >= 0) fresh.splice(at, 1)
         return { thickness, fresh: at >= 0 }
       })
-      return { pair: foot.id, side, now, leaves: leaves.reverse(), takeOut: pack.takeOut, putIn: pack.putIn }
+      return {
+        machine,
+        pair: foot.id,
+        side,
+        now,
+        leaves: leaves.reverse(),
+        takeOut: pack.takeOut,
+        putIn: pack.putIn,
+      }
     }),
   )
 

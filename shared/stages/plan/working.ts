@@ -1,16 +1,24 @@
 import type { Misalignment } from '../../../core/frame/planes'
-import { SIDES, type PlannedMove } from '../../../core/plan/movePlan'
+import { SIDES, type MachineRole, type PlannedMove } from '../../../core/plan/movePlan'
 import { figure, pack } from '../../wording/figures'
-import type { Telling } from '../../wording/telling'
+import { pairName, type Telling } from '../../wording/telling'
 import type { WorkingStep } from '../../working/step'
+
+/** The outer pairs of one machine in a plan, which carry its line; null where it has none to move. */
+const shiftOf = (role: MachineRole, moves: readonly PlannedMove[]) => {
+  const own = moves.filter((m) => m.machine === role)
+  const [near, far] = [own[0], own[own.length - 1]]
+  return near && far && near !== far ? { role, near, far, more: own.length > 2 } : null
+}
 
 /** How the predicted result follows from the moves, and each pack from what lies there. */
 export const planWorking = (
   found: Misalignment,
   predicted: Misalignment,
   moves: readonly PlannedMove[],
-  { words, units, footNames }: Telling,
+  telling: Telling,
 ): readonly WorkingStep[] => {
+  const { words, units, footNames } = telling
   const d = (x: number | null) => figure(x, 'displacement', units, { sign: true, extra: 1 })
   const s = (x: number | null) => figure(x, 'slope', units, { sign: true, extra: 1 })
   const l = (x: number) => figure(x, 'distance', units)
@@ -21,31 +29,72 @@ export const planWorking = (
       const p = m.packs[side]
       if (p.changes === 0) continue
       steps.push({
-        name: w.pack(footNames(m.id, m.machine), words.feet.sides[side]),
+        name: w.pack(pairName(telling, m), words.feet.sides[side]),
         formula: w.packing,
         substituted: w.outIn(pack(p.takeOut, units), pack(p.putIn, units)),
         result: pack(p.shims, units),
       })
     }
-  const a = moves[0]
-  const b = moves[moves.length - 1]
-  if (!a || !b || a === b) return steps
-  const [near, far] = [footNames(a.id, a.machine), footNames(b.id, b.machine)]
-  const more = moves.length > 2 ? w.outerShown : undefined
+  const hundred = units === 'metric'
+  const driven = shiftOf('stationary', moves)
+  const own = shiftOf('movable', moves)
   for (const plane of ['v', 'h'] as const) {
-    const ds = (b[plane] - a[plane]) / (b.x - a.x)
+    const name = words.directions.planes[plane]
+    const shifts = [own, driven].flatMap((shift) => {
+      if (!shift) return []
+      const { near: a, far: b } = shift
+      const ds = (b[plane] - a[plane]) / (b.x - a.x)
+      return [
+        {
+          ...shift,
+          slope: ds,
+          offset: a[plane] - ds * a.x,
+          slopeSum: `(${d(b[plane])} − ${d(a[plane])}) / (${l(b.x)} − ${l(a.x)})${hundred ? ' × 100' : ''}`,
+          offsetSum: `${d(a[plane])} − ${s(ds)} × ${l(a.x)}${hundred ? ' / 100' : ''}`,
+        },
+      ]
+    })
+    // The driven machine's shift is worked out first, since the line is told against it.
+    for (const shift of shifts.filter((x) => x.role === 'stationary'))
+      steps.push(
+        {
+          name: w.drivenAngle(name),
+          formula: w.ownAngle(footNames(shift.near.id, shift.role), footNames(shift.far.id, shift.role)),
+          substituted: shift.slopeSum,
+          result: s(shift.slope),
+        },
+        {
+          name: w.drivenOffset(name),
+          formula: w.ownOffset(footNames(shift.near.id, shift.role)),
+          substituted: shift.offsetSum,
+          result: d(shift.offset),
+        },
+      )
+    const movable = shifts.find((x) => x.role === 'movable')
+    const other = shifts.find((x) => x.role === 'stationary')
+    if (!movable && !other) continue
+    const names = movable && [footNames(movable.near.id, 'movable'), footNames(movable.far.id, 'movable')]
+    const more = movable?.more || other?.more ? w.outerShown : undefined
     steps.push(
       {
-        name: w.angleAfter(words.directions.planes[plane]),
-        formula: w.angleFormula(near, far),
-        substituted: `${s(found.slope[plane])} + (${d(b[plane])} − ${d(a[plane])}) / (${l(b.x)} − ${l(a.x)})${units === 'metric' ? ' × 100' : ''}`,
+        name: w.angleAfter(name),
+        formula: w.angleFormula(names?.[0] ?? '', names?.[1] ?? '', other !== undefined),
+        substituted: [
+          s(found.slope[plane]),
+          ...(movable ? [`+ ${movable.slopeSum}`] : []),
+          ...(other ? [`− (${s(other.slope)})`] : []),
+        ].join(' '),
         result: s(predicted.slope[plane]),
         note: more,
       },
       {
-        name: w.offsetAfter(words.directions.planes[plane]),
-        formula: w.offsetFormula(near),
-        substituted: `${d(found.offset[plane])} + ${d(a[plane])} − ${s(ds)} × ${l(a.x)}${units === 'metric' ? ' / 100' : ''}`,
+        name: w.offsetAfter(name),
+        formula: w.offsetFormula(names?.[0] ?? '', other !== undefined),
+        substituted: [
+          d(found.offset[plane]),
+          ...(movable ? [`+ ${movable.offsetSum}`] : []),
+          ...(other ? [`− (${d(other.offset)})`] : []),
+        ].join(' '),
         result: d(predicted.offset[plane]),
         note: more,
       },

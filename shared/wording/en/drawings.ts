@@ -32,6 +32,8 @@ export const drawings = {
   motor: 'motor',
   toward: (machine: string) => `${machine} →`,
   tallestPack: (pack: string) => `coupling end · tallest pack ${pack} at full height`,
+  bothMachines: (pack: string) =>
+    `driven machine above, coupling between · tallest pack ${pack} at full height`,
   youStandHere: (end: string, machine: string) =>
     `${end} end · you stand here, behind the ${machine}, looking at the coupling`,
   fromOtherEnd: {

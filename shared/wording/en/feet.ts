@@ -10,6 +10,8 @@ export const feet = {
   footWords,
   /** A pair between the two, counted from the coupling. */
   between: (nth: number, count: number) => (count === 3 ? 'middle' : `middle ${nth}`),
+  /** A pair of the driven machine, beside those of the movable one. */
+  driven: (pair: string) => `driven ${pair}`,
   feet: (pair: string) => `${pair} feet`,
   sides: { left: 'left', right: 'right' },
 }

@@ -80,6 +80,8 @@ export const moves = {
     sidesAsPlanned: 'Sides as planned',
     pushed: (pair: string) => `${pair} pushed, toward 3 is plus`,
     room: (three: string, nine: string) => `room ${three} toward 3, ${nine} toward 9`,
+    againstDriven: 'The driven machine was moved too: made and measured are of the motor’s axis against it.',
+    drivenToo: (machine: string) => `The ${machine} was moved too`,
     correctLast: 'Correct the last move',
     order: [
       'Lift only as far as the shim needs; lifting rules apply. Keep hands out from under the feet.',

@@ -64,6 +64,11 @@ export const plans = {
     push: (machine: string, by: string, way: string, feet: string) =>
       `Or push the ${machine} ${by} ${way}: then the bolts of the ${feet} here have the room.`,
   },
+  which: {
+    ask: 'Which machine is moved',
+    both: 'both',
+    withBoth: (machine: string) => `Plan with the ${machine} too`,
+  },
   packs: {
     shown: 'Drawn',
     shafts: 'shafts',

@@ -88,7 +88,7 @@ export const prove = {
     'The open reading stands. Open the coupling and look: a gap too tight, a part bound or the wrong size, hubs pushed together, a spacer too long. Or leave it with a word at the close.',
   unstrained: 'Made up and open read the same, within the limit.',
   limit: 'Limit: half of the tolerance, or what the sets repeat by where that is more.',
-  signs: 'Plus is high and toward 3; at the feet it is add and push toward 3.',
+  signs: (hour: string) => `Plus is high and toward ${hour}; at the feet it is add and push toward ${hour}.`,
   doubtful: 'The set read made up is doubtful. Read it again.',
   between: (least: string, most: string) => `${least} to ${most}`,
   least: (gap: string) => `${gap} at least`,

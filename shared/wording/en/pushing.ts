@@ -56,6 +56,7 @@ export const pushing = {
     caution: 'Hands out of the pinch; the wrench pulled, not pushed.',
     bolt: (size: string, bolt: string, lubrication: string) => `${size}, ${bolt}, ${lubrication}`,
     order: 'criss-cross',
+    driven: 'The driven machine first, by its own bolts and torque:',
     inReport: (bolt: string, torque: string) =>
       `Hold-down bolts: ${bolt}, ${torque} in three passes, criss-cross.`,
   },

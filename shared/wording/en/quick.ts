@@ -85,7 +85,6 @@ export const quick = {
     drag: 'Drag a foot: it goes by real shims.',
     leads: (verdict: string) => `${verdict} when done.`,
     before: 'Drawn for the numbers as they were whole last.',
-    drivenMoves: 'The driven machine moves too: its shims stand beside this.',
   },
   steps: {
     slope: 'Slope of the shaft',

@@ -43,10 +43,23 @@ export const working = {
     outIn: (out: string, putIn: string) => `out ${out}, in ${putIn}`,
     outerShown: 'Least squares over all pairs; the outer two are shown.',
     angleAfter: (plane: string) => `Angle after, ${plane}`,
-    angleFormula: (near: string, far: string) =>
-      `slope + (move ${far} − move ${near}) / (x ${far} − x ${near})`,
+    angleFormula: (near: string, far: string, driven: boolean) =>
+      [
+        'slope',
+        ...(near ? [`+ (move ${far} − move ${near}) / (x ${far} − x ${near})`] : []),
+        ...(driven ? ['− change of the driven slope'] : []),
+      ].join(' '),
     offsetAfter: (plane: string) => `Offset after, ${plane}`,
-    offsetFormula: (near: string) => `offset + move ${near} − (change of slope) × x ${near}`,
+    offsetFormula: (near: string, driven: boolean) =>
+      [
+        'offset',
+        ...(near ? [`+ move ${near} − (change of slope) × x ${near}`] : []),
+        ...(driven ? ['− change of the driven offset'] : []),
+      ].join(' '),
+    drivenAngle: (plane: string) => `Driven machine, angle by its move, ${plane}`,
+    ownAngle: (near: string, far: string) => `(move ${far} − move ${near}) / (x ${far} − x ${near})`,
+    drivenOffset: (plane: string) => `Driven machine, shift at the coupling, ${plane}`,
+    ownOffset: (near: string) => `move ${near} − (change of slope) × x ${near}`,
   },
   setUp: {
     barSag: (circle: string) => `Bar sag, ${circle}`,

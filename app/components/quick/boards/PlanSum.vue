@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import ValuesSum from './ValuesSum.vue'
 import { PLANES, type Plane } from '~~/core/frame/planes'
+import { keyOfPair } from '~~/core/plan/movePlan'
 import { judge } from '~~/core/judge/judge'
 import { fittingExaggeration, PLAN_VIEW } from '~~/shared/drawing/shaftLines'
 import { drawnPlans, planSheet, type DrawnPlan, type PlanSheet } from '~~/shared/quick/drawnPlans'
 import {
   nearestMove,
+  plannedAxes,
   predictedLine,
   shimLifts,
   steppedMove,
@@ -40,11 +42,19 @@ const shown = computed(() => {
   if (!dragged.value) return offered.value
   const predicted = predictedLine(sheet.value.input, dragged.value)
   const { verdict } = judge(predicted, sheet.value.tolerance, sheet.value.input.target)
-  return { choice: dragged.value, predicted, verdict, drivenMoves: false }
+  return { choice: dragged.value, predicted, verdict }
 })
-const lifts = computed(() => (sheet.value?.own ? shimLifts(sheet.value.input) : new Map()))
+const lifts = computed(() => (sheet.value ? shimLifts(sheet.value.input) : new Map()))
+const axes = computed(() =>
+  sheet.value && shown.value ? plannedAxes(sheet.value.input, shown.value.choice) : null,
+)
+const own = computed(() => {
+  const movable = sheet.value?.input.feet.filter((f) => f.machine !== 'stationary') ?? []
+  return movable.length > 0 ? movable : (sheet.value?.still ?? [])
+})
+const driven = computed(() => sheet.value?.input.feet.filter((f) => f.machine === 'stationary') ?? [])
 const step = (foot: string, plane: Plane, by: 1 | -1): number => {
-  const now = shown.value?.choice.feet.find((f) => f.id === foot)?.[plane] ?? 0
+  const now = shown.value?.choice.feet.find((f) => keyOfPair(f) === foot)?.[plane] ?? 0
   return sheet.value ? steppedMove(sheet.value.input, lifts.value, now, foot, plane, by) : now
 }
 const nearest = (foot: string, plane: Plane, wanted: number): number =>
@@ -61,11 +71,13 @@ const options = computed(() => [
   ...(dragged.value ? [{ value: 'own' as const, name: words.plans.names.own }] : []),
 ])
 const exaggeration = computed(() =>
-  sheet.value && shown.value
+  sheet.value && axes.value
     ? fittingExaggeration({
-        lines: [sheet.value.input.coupling, shown.value.predicted],
+        lines: [sheet.value.input.coupling, axes.value.movable],
         planes: PLANES,
-        feet: sheet.value.input.feet,
+        feet: own.value,
+        ground: axes.value.stationary,
+        driven: driven.value.length > 0 ? driven.value : undefined,
         tolerance: sheet.value.tolerance,
         target: sheet.value.input.target,
         ...PLAN_VIEW,
@@ -77,7 +89,7 @@ const exaggeration = computed(() =>
 <template>
   <div>
     <ValuesSum :id="id" :result="result" feet-at="machines/movable/feet" />
-    <div v-if="sheet && shown" class="plan-sum" :class="{ stale }">
+    <div v-if="sheet && shown && axes" class="plan-sum" :class="{ stale }">
       <ChoiceRow
         :model-value="dragged ? 'own' : (offered?.choice.option ?? '')"
         :label="w.choose"
@@ -92,20 +104,21 @@ const exaggeration = computed(() =>
         :tolerance="sheet.tolerance"
         :target="sheet.input.target"
         :found="sheet.input.coupling"
-        :predicted="shown.predicted"
+        :axes="axes"
         :feet="shown.choice.feet"
+        :still="sheet.still"
         :stationary-name="words.tables.driven.toLowerCase()"
         :exaggeration="exaggeration"
         :step="step"
         :nearest="nearest"
-        :locked="!sheet.own || stale"
+        :locked="stale"
         :telling="telling"
         @move="move"
       />
       <p v-if="stale" class="note">{{ w.before }}</p>
       <p v-else class="note">
         <VerdictMark :mark="shown.verdict" on-dye /> {{ w.leads(words.verdicts[shown.verdict]) }}
-        {{ shown.drivenMoves ? w.drivenMoves : '' }} {{ sheet.own ? w.drag : '' }}
+        {{ w.drag }}
       </p>
     </div>
   </div>
