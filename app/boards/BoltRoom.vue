@@ -28,7 +28,7 @@ const gauges = computed(() =>
 </script>
 
 <template>
-  <dl class="room" :aria-label="w.title">
+  <dl class="room" :class="{ many: gauges.length > 2 }" :aria-label="w.title">
     <div v-for="g in gauges" :key="g.key">
       <dt>{{ g.name }}</dt>
       <dd>
@@ -86,6 +86,10 @@ dd {
 svg {
   width: 120px;
   flex: none;
+}
+/* Two machines: their longer names need the room. */
+.many svg {
+  width: 76px;
 }
 dd span {
   font-size: 13px;

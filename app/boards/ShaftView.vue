@@ -109,6 +109,21 @@ const targetAt = computed(() => {
 const moveOf = (foot: Foot) => (props.plane === 'v' ? foot.v : foot.h)
 const words = (foot: Foot) =>
   props.plane === 'v' ? shimWords(moveOf(foot), props.telling) : sideWords(moveOf(foot), props.telling)
+/** With feet of both machines side by side there is room for what is done there only. */
+const said = (foot: Foot) => {
+  const done = words(foot).replace(/ [\d.]+/, '')
+  return driven.value.length > 0
+    ? done.replace(props.telling.words.directions.shim.leave, w.value.leave)
+    : w.value.footMove(done, props.telling.footNames(foot.id))
+}
+/** What it is off by stands beside the coupling, on the side that has no feet near it. */
+const offAt = computed(() => {
+  const { y1 } = now.value.movable
+  const below = y1 > now.value.zero
+  return driven.value.length > 0
+    ? { x: now.value.coupling + 14, anchor: 'start', y: y1 + (below ? -12 : 26) }
+    : { x: now.value.coupling - 18, anchor: 'end', y: y1 + (below ? 20 : -8) }
+})
 const among = (sheet: ShaftLines, foot: Foot) =>
   (foot.machine === 'movable' ? sheet.feet : sheet.stationaryFeet).find((x) => x.id === foot.id)!
 const footNow = (foot: Foot) => among(now.value, foot)
@@ -174,7 +189,7 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
         fill="none"
         stroke="#A3AEE0"
       />
-      <text :x="12" :y="now.zero - 54" fill="#A3AEE0" font-size="14">{{ stationaryName }}</text>
+      <text :x="12" :y="driven.length > 0 ? 18 : now.zero - 54" fill="#A3AEE0" font-size="14">{{ stationaryName }}</text>
       <path :d="`M0 ${now.zero}H${now.coupling}`" stroke="#FFFFFF" stroke-width="2.5" />
       <path :d="`M${now.coupling} ${now.zero}H${W}`" stroke="#8F9AD6" stroke-dasharray="7 5" />
       <path v-for="t in now.ticks" :key="t" :d="`M${t} ${now.zero - 4}v8`" stroke="#8F9AD6" />
@@ -219,15 +234,21 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
       />
       <circle :cx="now.coupling" :cy="now.movable.y1" r="5" :fill="tone" />
       <g paint-order="stroke" stroke="#1F2358" stroke-width="5" stroke-linejoin="round">
-        <text :x="now.coupling" :y="gateAt" text-anchor="middle" font-size="14" fill="#58D3BE">
+        <text
+          :x="driven.length > 0 ? now.coupling + 14 : now.coupling"
+          :y="gateAt"
+          :text-anchor="driven.length > 0 ? 'start' : 'middle'"
+          font-size="14"
+          fill="#58D3BE"
+        >
           {{ gateWords }}
         </text>
         <text
           class="figure"
-          :x="now.coupling - 18"
-          :y="now.movable.y1 + (now.movable.y1 > now.zero ? 20 : -8)"
+          :x="offAt.x"
+          :y="offAt.y"
           font-size="19"
-          text-anchor="end"
+          :text-anchor="offAt.anchor"
           :fill="tone"
         >
           {{ f(offsetNow, { sign: true }) }}
@@ -298,7 +319,7 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
             {{ f(plane === 'v' ? moveOf(foot) : Math.abs(moveOf(foot)), { sign: plane === 'v' }) }}
           </text>
           <text :x="label(foot).x" :y="label(foot).y + 19" font-size="14" fill="#DCE3FF">
-            {{ w.footMove(words(foot).replace(/ [\d.]+/, ''), pairName(telling, foot)) }}
+            {{ said(foot) }}
           </text>
         </g>
       </g>

@@ -2,6 +2,7 @@ import dayjs from 'dayjs'
 import type { BeltStageId, BeltState } from '../../core/jobs/belt'
 import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
 import type { Job } from '../../core/jobs/jobs'
+import type { MachineRole } from '../../core/plan/movePlan'
 import type { Closing } from '../../core/stages/close/closing'
 import type { Safety } from '../../core/stages/makeSafe/safety'
 import type { Measurement } from '../../core/stages/measure/measurement'
@@ -72,9 +73,16 @@ const COUPLED: {
   target: (s, t) => findingOfTarget(s.coldTarget, s.tolerance, farEnd(s.feet.movable, t), t),
   plan: ({ plan }, { words, units }) => {
     if (!plan) return ''
-    const lifts = plan.footwork.moves.filter((m) => m.machine === 'movable')
-    return plan.footwork.planes.v
-      ? words.plans.finding(lifts.map((m) => figure(m.v, 'displacement', units, { sign: true })).join(' / '))
+    const { moves, planes } = plan.footwork
+    const lifts = (machine: MachineRole) => {
+      const own = moves.filter((m) => m.machine === machine)
+      return own.some((m) => m.v !== 0)
+        ? own.map((m) => figure(m.v, 'displacement', units, { sign: true })).join(' / ')
+        : ''
+    }
+    const [own, driven] = [lifts('movable'), lifts('stationary')]
+    return planes.v
+      ? words.plans.finding([own, driven && words.feet.driven(driven)].filter(Boolean).join(', '))
       : words.plans.findingSide
   },
   move: ({ moves }, { words }) => (moves.length === 0 ? '' : words.moves.count(moves.length)),

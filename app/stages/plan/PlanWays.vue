@@ -94,8 +94,7 @@ h3 {
 .lifts {
   font-size: 15px;
   text-align: right;
-  flex: 1;
-  white-space: nowrap;
+  flex: 1 1 auto;
 }
 .verdict {
   text-align: right;

@@ -48,6 +48,7 @@ export const drawings = {
   wasPutIn: 'Put in',
   none: 'none',
   footInPlane: (feet: string, plane: string) => `${feet}, ${plane}`,
+  leave: 'leave',
   footMove: (move: string, pair: string) => `${move}, ${pair}`,
   dialOf: (circle: string) => `${circle} dial`,
   readingAt: (circle: string, hour: string) => `${circle} at ${hour}`,
