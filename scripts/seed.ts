@@ -2,7 +2,8 @@
 import { migrateDown, migrateUp } from '../server/database/migrate'
 import { insertMachine } from '../server/machines/machines.repository'
 import { writeHistory } from './demo/history'
-import { demoId, INSTRUMENTS, MACHINES, PEOPLE, STOCK, WORKS } from './demo/works'
+import { insertLimitSet } from '../server/limits/limits.repository'
+import { demoId, INSTRUMENTS, LIMIT_SETS, MACHINES, PEOPLE, STOCK, WORKS } from './demo/works'
 import { withDatabase } from './withDatabase'
 
 await withDatabase(async (knex) => {
@@ -32,6 +33,7 @@ await withDatabase(async (knex) => {
         due: dueIn === null ? null : new Date(Date.now() + dueIn * 86_400_000).toISOString().slice(0, 10),
       })),
     )
+    for (const { id, ...set } of LIMIT_SETS) await insertLimitSet(trx, id, set)
     for (const machine of MACHINES) await insertMachine(trx, demoId(`machine/${machine.tag}`), machine)
     await writeHistory(trx, new Date())
   })

@@ -21,5 +21,10 @@ export const words = (what: Thing, longest = 2000) =>
 /** A UUID made by the client, in small letters however it was written. */
 export const uuid = (what: Thing) => z.uuid({ error: issue('uuid', what) }).toLowerCase()
 
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
+
+/** Whether a part of an address can be anything's id at all. */
+export const isUuid = (s: string): boolean => UUID.test(s)
+
 /** A reason, in a few words. */
 export const why = words('why', 500)

@@ -189,7 +189,9 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
         fill="none"
         stroke="#A3AEE0"
       />
-      <text :x="12" :y="driven.length > 0 ? 18 : now.zero - 54" fill="#A3AEE0" font-size="14">{{ stationaryName }}</text>
+      <text :x="12" :y="driven.length > 0 ? 18 : now.zero - 54" fill="#A3AEE0" font-size="14">
+        {{ stationaryName }}
+      </text>
       <path :d="`M0 ${now.zero}H${now.coupling}`" stroke="#FFFFFF" stroke-width="2.5" />
       <path :d="`M${now.coupling} ${now.zero}H${W}`" stroke="#8F9AD6" stroke-dasharray="7 5" />
       <path v-for="t in now.ticks" :key="t" :d="`M${t} ${now.zero - 4}v8`" stroke="#8F9AD6" />

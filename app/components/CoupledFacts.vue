@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { setsFor, type LimitSet } from '~~/core/judge/limitSets'
 import { judgedQuantities } from '~~/core/judge/quantities'
 import { settleTolerance } from '~~/core/judge/tolerance'
 import { toleranceToCore } from '~~/core/judge/toleranceUnits'
@@ -10,13 +11,19 @@ import { capital, tellingOf } from '~~/shared/wording/telling'
 import { toleranceSource } from '~~/shared/wording/tolerances'
 
 /** What lies under the feet of a coupled machine, and what it is judged by. */
-const props = defineProps<{ machine: CoupledFields }>()
+const props = defineProps<{ machine: CoupledFields; limitSets: readonly LimitSet[] }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
 const mm = (t: number) => toCore(t, 'displacement', props.machine.units)
+/** Tables that it would be judged by today, nearest first. */
+const near = computed(() => setsFor(props.machine.couplingKind, props.limitSets))
 const limits = computed(() =>
   judgedQuantities(
-    settleTolerance(toleranceToCore(props.machine.tolerance, props.machine.units), props.machine.rpm),
+    settleTolerance(
+      toleranceToCore(props.machine.tolerance, props.machine.units),
+      props.machine.rpm,
+      near.value,
+    ),
   ).map((q) => {
     const kind = q.terms[0]?.kind ?? 'displacement'
     const [low, high] = q.terms[0]?.band ?? [null, null]
@@ -48,7 +55,7 @@ const limits = computed(() =>
         <td class="figure">{{ l.text }} {{ l.unit }}</td>
       </tr>
     </FigureTable>
-    <p class="muted">{{ toleranceSource(machine.tolerance, machine.rpm) }}</p>
+    <p class="muted">{{ toleranceSource(machine.tolerance, machine.rpm, telling.words.limits, near) }}</p>
   </div>
 </template>
 

@@ -19,6 +19,7 @@ onMounted(() => {
       <nav :aria-label="w.main">
         <NuxtLink to="/">{{ w.today }}</NuxtLink>
         <NuxtLink to="/machines">{{ w.machines }}</NuxtLink>
+        <NuxtLink to="/limits">{{ w.limits }}</NuxtLink>
         <NuxtLink to="/sums" :class="{ 'router-link-exact-active': route.path.startsWith('/sums') }">{{
           w.sums
         }}</NuxtLink>

@@ -1,3 +1,4 @@
+import { nearestLimit, type Limited, type LimitSet } from './limitSets'
 import type { Millimetres, Slope } from '../units/unitSystem'
 
 export type JudgeMode = 'plane' | 'vector'
@@ -34,53 +35,31 @@ export type Tolerance = (
 
 export type SettledTolerance = Exclude<Tolerance, { form: 'speed-rule' }>
 
-interface SpeedRule {
-  /** Limit = constant / rpm, clamped. Offset in mil, slopes in mil/in. */
-  readonly constant: number
-  readonly least: number
-  readonly most: number
-}
-
-const MIL: Millimetres = 0.0254
-const MIL_PER_INCH: Slope = 0.001
-
-/** The starter set: a constant-sliding-speed rule that the maker's or site's value overrides. */
-export const STARTER_RULES: Readonly<
-  Record<Grade, { offset: SpeedRule; slope: SpeedRule; flexSlope: SpeedRule }>
-> = {
-  fine: {
-    offset: { constant: 3600, least: 0.5, most: 4 },
-    slope: { constant: 600, least: 0.1, most: 1 },
-    flexSlope: { constant: 900, least: 0.125, most: 1.5 },
-  },
-  standard: {
-    offset: { constant: 5400, least: 0.75, most: 8 },
-    slope: { constant: 1000, least: 0.15, most: 1.5 },
-    flexSlope: { constant: 1800, least: 0.25, most: 3 },
-  },
-}
-
-const byRule = (rule: SpeedRule, rpm: number): number =>
-  Math.min(rule.most, Math.max(rule.least, rule.constant / rpm))
-
-/** A speed rule turned into the limits it gives at this speed; other forms as they are. */
-export const settleTolerance = (tolerance: Tolerance, rpm: number): SettledTolerance => {
+/**
+ * A speed rule turned into the limits it gives at this speed, by the nearest of `sets` that has one; other
+ * forms are the machine's own and stay as they are.
+ */
+export const settleTolerance = (
+  tolerance: Tolerance,
+  rpm: number,
+  sets: readonly LimitSet[] = [],
+): SettledTolerance => {
   if (tolerance.form !== 'speed-rule') return tolerance
-  const rules = STARTER_RULES[tolerance.grade]
+  const limit = (quantity: Limited) => nearestLimit(sets, quantity, tolerance.grade, rpm).value
   const source = tolerance.source
   if (tolerance.spoolLength !== undefined)
     return {
       form: 'flex-plane',
       mode: tolerance.mode,
-      slope: byRule(rules.flexSlope, rpm) * MIL_PER_INCH,
+      slope: limit('flexSlope'),
       spoolLength: tolerance.spoolLength,
       source,
     }
   return {
     form: 'offset-slope',
     mode: tolerance.mode,
-    offset: byRule(rules.offset, rpm) * MIL,
-    slope: byRule(rules.slope, rpm) * MIL_PER_INCH,
+    offset: limit('offset'),
+    slope: limit('slope'),
     source,
   }
 }

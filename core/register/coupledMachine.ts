@@ -1,4 +1,5 @@
 import type { FootPlane } from '../coupling/feet'
+import type { LimitSet } from '../judge/limitSets'
 import { settleTolerance, type SettledTolerance, type Tolerance } from '../judge/tolerance'
 import { toleranceToCore } from '../judge/toleranceUnits'
 import type { LogEntry } from '../logbook/entry'
@@ -31,6 +32,8 @@ export interface CoupledMachine {
   readonly tolerance: Tolerance
   readonly stock: readonly { readonly thickness: number; readonly count: number }[]
   readonly packLimit: number
+  /** Tables of limits that it is judged by, nearest first, as they were at the opening of a job. */
+  readonly limitSets?: readonly LimitSet[]
 }
 
 const ROLES: readonly MachineRole[] = ['movable', 'stationary']
@@ -59,10 +62,14 @@ export const stationaryFeet = remember((machine: CoupledMachine) => registeredFe
 /** The limits at the speed that was read off at the opening. */
 export const limitsOf = remember(
   (machine: CoupledMachine, opening: LogEntry<'job-opened'>): SettledTolerance =>
-    settleTolerance(toleranceToCore(machine.tolerance, machine.units), opening.payload.rpm),
+    settleTolerance(
+      toleranceToCore(machine.tolerance, machine.units),
+      opening.payload.rpm,
+      machine.limitSets,
+    ),
 )
 
 /** The limits at the registered speed, for a job that is not open yet. */
 export const registeredLimits = remember((machine: CoupledMachine): SettledTolerance =>
-  settleTolerance(toleranceToCore(machine.tolerance, machine.units), machine.rpm),
+  settleTolerance(toleranceToCore(machine.tolerance, machine.units), machine.rpm, machine.limitSets),
 )

@@ -2,6 +2,9 @@ import { urgencyOf } from '../../core/stages/close/due'
 import type { Knex } from 'knex'
 import { foldJob } from '../../core/jobs/jobs'
 import type { EntryAnswer, JobAnswer, JobSummary, Page, TodayAnswer } from '../../shared/api/answers'
+import { asKept } from '../../shared/limits/limitSet'
+import { setsFor } from '../../core/judge/limitSets'
+import { isUuid } from '../../shared/text'
 import type { EntryDraft } from '../../shared/logbook/entry'
 import { toWire } from '../../shared/logbook/lifts'
 import { MACHINE_SCHEMA } from '../../shared/register/lifts'
@@ -11,6 +14,7 @@ import { database } from '../database/connection'
 import { notFound, Refused } from '../http/refusal'
 import { findMachine, retiredMachines } from '../machines/machines.repository'
 import { askForPhotographs } from '../photographs/askForPhotographs'
+import { limitSetsInForce } from '../limits/limits.repository'
 import { findWorks } from '../works/works.repository'
 import { appendAll, appendBatch, idTaken, isTaken, personOf, type Offered } from './append'
 import { Batches, type Settled } from './batches'
@@ -28,11 +32,9 @@ import {
 import { keepLogbook, logbookOf, type Logbook } from './logbooks'
 import { peopleById } from './people'
 
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
-
 /** The head of a job; 404 when there is none. */
 export const requireJob = async (knex: Knex, id: string, lock = false): Promise<JobHead> => {
-  const job = UUID.test(id) ? await findJob(knex, id.toLowerCase(), lock) : null
+  const job = isUuid(id) ? await findJob(knex, id.toLowerCase(), lock) : null
   if (!job) throw notFound(en.answers.noJob)
   return job
 }
@@ -82,7 +84,7 @@ const only = (results: readonly Settled<EntryAnswer>[]): EntryAnswer => {
 /** Adds an entry to a job; posting the same one twice adds it once. */
 export const addEntry = async (jobId: string, draft: EntryDraft): Promise<EntryAnswer> => {
   const id = jobId.toLowerCase()
-  if (!UUID.test(id)) throw notFound(en.answers.noJob)
+  if (!isUuid(id)) throw notFound(en.answers.noJob)
   await askForPhotographs(database('read'), id, draft)
   return appends.add(id, { draft, received: new Date() })
 }
@@ -105,8 +107,11 @@ const snapshotOf = async (trx: Knex, tag: string): Promise<MachineSnapshot> => {
   if (!machine) throw notFound(en.answers.noTag(tag))
   if (machine.retired) throw new Refused(409, 'retired', en.answers.retired(machine.tag))
   const works = await findWorks(trx)
+  const limitSets =
+    machine.drive === 'coupled' ? setsFor(machine.couplingKind, await limitSetsInForce(trx)) : []
   return {
     ...machine,
+    ...(limitSets.length > 0 ? { limitSets: limitSets.map(asKept) } : {}),
     stock: works.stock
       .filter((s) => s.units === machine.units)
       .map(({ thickness, count }) => ({ thickness, count })),

@@ -3,6 +3,7 @@ import { issue } from '../issue'
 import { z } from 'zod'
 import { entryDraft, liftDraft } from '../logbook/entry'
 import { liftPostedMachine } from '../register/lifts'
+import { limitSetChange, newLimitSet } from '../limits/limitSet'
 import { machineChange, newMachine } from '../register/machine'
 import { PICTURE_TYPES } from '../photographs/photographs'
 import { refuseCutThrough } from '../stages/look/entries'
@@ -111,6 +112,24 @@ export const ROUTES = {
     summary: 'Changes a machine; a stale version is answered 409 with the current row.',
     body: machineChange,
     lift: liftPostedMachine,
+  },
+  limits: {
+    method: 'get',
+    path: '/api/limits',
+    summary: 'Tables of limits by speed, of the works and of kinds of coupling; those in force first.',
+  },
+  addLimits: {
+    method: 'post',
+    path: '/api/limits',
+    summary: 'Adds a table of limits; in force it takes the place of the one before it.',
+    body: newLimitSet,
+  },
+  changeLimits: {
+    method: 'put',
+    path: '/api/limits/{id}',
+    summary:
+      'Changes a table of limits; a stale version is answered 409 with the current one. Jobs that are open keep theirs.',
+    body: limitSetChange,
   },
   jobs: {
     method: 'get',

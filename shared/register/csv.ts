@@ -21,7 +21,7 @@ const BLANK_PAIR = {
 }
 
 /** Whatever a spreadsheet would run as a formula; figures with a sign are none. */
-const FORMULA = /^(?:[=@\t\r]|[+-](?![\d.]))/
+export const FORMULA = /^(?:[=@\t\r]|[+-](?![\d.]))/
 
 const textsOf = (m: MachineFields): Readonly<Record<string, string>> => ({
   [DRIVE]: m.drive,

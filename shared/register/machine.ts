@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { Machine } from '../../core/register/machine'
 import { issue } from '../issue'
+import { keptLimitSet } from '../limits/limitSet'
 import { uuid } from '../text'
 import { beltFields } from './beltMachine'
 import { coupledFields } from './coupledMachine'
@@ -29,12 +30,13 @@ interface Row {
 
 export type MachineRecord = MachineFields & Row
 
-/** A machine as a job keeps it: as registered on the day, with the stock and pack rule of the works. */
+/** A machine as a job keeps it: as registered on the day, with the stock, pack rule and limits of the works. */
 export type MachineSnapshot = MachineFields & Machine & Row
 
 const works = z.object({
   stock: z.array(z.object({ thickness: z.number(), count: z.number() })),
   packLimit: z.number(),
+  limitSets: z.array(keptLimitSet).optional(),
 })
 const row = z.object({ id: z.string(), version: z.number() })
 

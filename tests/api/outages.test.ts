@@ -66,7 +66,14 @@ describe('the database itself', () => {
     await admin.destroy()
     url.pathname = '/migrations'
     const knex = knexModule(knexOptions(url.href))
-    const all = ['0001-logbook', '0002-frame', '0003-photographs', '0004-instruments', '0005-narrow-jobs']
+    const all = [
+      '0001-logbook',
+      '0002-frame',
+      '0003-photographs',
+      '0004-instruments',
+      '0005-narrow-jobs',
+      '0006-limits',
+    ]
     expect(await migrateUp(knex)).toEqual(all)
     expect(await migrateUp(knex)).toEqual([])
     expect(await migrateDown(knex)).toEqual([...all].reverse())

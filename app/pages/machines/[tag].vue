@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { LimitSetRecord } from '~~/shared/limits/limitSet'
 import type { MachineAnswer } from '~~/shared/api/answers'
 
 const route = useRoute()
@@ -7,6 +8,7 @@ const tag = computed(() => String(route.params.tag))
 const { data, failure, load } = useAnswer<MachineAnswer>(
   () => `/api/machines/${encodeURIComponent(tag.value)}`,
 )
+const { data: limitSets } = useAnswer<readonly LimitSetRecord[]>(() => '/api/limits')
 const { shell, pages } = useWords()
 const w = pages.machine
 useHead({ title: () => shell.pageTitle(tag.value) })
@@ -79,7 +81,11 @@ const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machin
             :units="session.units"
           />
           <BeltDrawing v-else :machine="data.machine" :units="session.units" />
-          <CoupledFacts v-if="data.machine.drive === 'coupled'" :machine="data.machine" />
+          <CoupledFacts
+            v-if="data.machine.drive === 'coupled'"
+            :limit-sets="(limitSets ?? []).filter((s) => s.inForce)"
+            :machine="data.machine"
+          />
           <BeltFacts v-else :machine="data.machine" />
         </div>
         <h2>{{ w.jobs }}</h2>

@@ -11,7 +11,7 @@ import { openAtClose } from '~~/shared/wording/look'
 import { unprovedAtClose } from '~~/shared/wording/prove'
 import { provisionalAtClose } from '~~/shared/wording/hotCheck'
 import { meaningOfClosing } from '~~/shared/wording/headlines'
-import { toleranceSource } from '~~/shared/wording/tolerances'
+import { limitSource } from '~~/shared/wording/tolerances'
 
 const job = useJob()
 const session = useSession()
@@ -92,8 +92,8 @@ const report = (paper: 'a4' | 'letter') =>
   `/api/jobs/${job.id}/report.pdf?paper=${paper}&units=${session.units}&view=${job.viewFrom}`
 const working = () => {
   if (job.coupled?.asLeft) {
-    const { machine, rpm, asLeft } = job.coupled
-    const source = toleranceSource(machine.tolerance, rpm, telling.value.words.limits)
+    const { rpm, asLeft } = job.coupled
+    const source = limitSource(job.coupled, telling.value)
     return readingsWorking(asLeft, { rpm, source }, telling.value)
   }
   const belt = job.belt

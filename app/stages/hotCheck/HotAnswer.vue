@@ -7,7 +7,7 @@ import { keptTarget, newTarget } from '~~/shared/stages/hotCheck/answer'
 import { hotWorking } from '~~/shared/stages/hotCheck/working'
 import { farEnd } from '~~/shared/wording/readings'
 import { lineWords } from '~~/shared/wording/targets'
-import { toleranceSource } from '~~/shared/wording/tolerances'
+import { limitSource } from '~~/shared/wording/tolerances'
 
 /** Cold, hot and planned over one another, and which target is taken from it. */
 const emit = defineEmits<{ again: []; run: [] }>()
@@ -44,9 +44,7 @@ const newWords = computed(() =>
 const { draft } = useDraft('hot-answer', () => ({ pick: '' as 'new' | 'old' | '', why: '' }))
 const chosen = computed(() => draft.value.pick || (hot.value.target ? 'new' : 'old'))
 const whyAsked = computed(() => chosen.value === 'old' && keepingNeedsWhy(hot.value))
-const source = computed(() =>
-  toleranceSource(state.value.machine.tolerance, state.value.rpm, telling.value.words.limits),
-)
+const source = computed(() => limitSource(state.value, telling.value))
 const answer = () => {
   const learned = { job: job.id, on: new Date().toISOString() }
   const fresh = newTarget(hot.value, state.value.coldTarget, learned, session.units)

@@ -13,7 +13,7 @@ import { FOUR_QUARTERS, type ReadingBox } from '~~/shared/stages/measure/form'
 import { readingsWorking } from '~~/shared/stages/measure/working'
 import { meaningOfMeasuring, measurementAt, type MeasuringStage } from '~~/shared/wording/headlines'
 import { circleName, playWords, setName } from '~~/shared/wording/readings'
-import { toleranceSource } from '~~/shared/wording/tolerances'
+import { limitSource } from '~~/shared/wording/tolerances'
 import { useKeyEvents } from '~/composables/useKeys'
 import QuickEntry from './QuickEntry.vue'
 import type { BoardShape } from './boardShape'
@@ -54,9 +54,7 @@ const now = useNow({ interval: 15_000 })
 const meaning = computed(() =>
   meaningOfMeasuring(live.value, props.stage, telling.value, warm.value ? now.value.getTime() : undefined),
 )
-const source = computed(() =>
-  toleranceSource(state.value.machine.tolerance, state.value.rpm, telling.value.words.limits),
-)
+const source = computed(() => limitSource(state.value, telling.value))
 
 const shownSet = computed(
   () => liveSet.value?.set ?? (read.value.blank ? measurement.value?.sets.at(-1)?.set : undefined),

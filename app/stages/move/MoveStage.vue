@@ -10,7 +10,7 @@ import { machineNames, meaningOfMove } from '~~/shared/wording/headlines'
 import { headlineOfPush } from '~~/shared/wording/pushing'
 import { farEnd } from '~~/shared/wording/readings'
 import { capital, pairName } from '~~/shared/wording/telling'
-import { toleranceSource } from '~~/shared/wording/tolerances'
+import { limitSource } from '~~/shared/wording/tolerances'
 import PushLedger from './PushLedger.vue'
 import TightenStep from './TightenStep.vue'
 
@@ -67,9 +67,7 @@ const predicted = computed(() => {
 const after = computed(() =>
   predicted.value ? judge(predicted.value, state.value.tolerance, state.value.target) : null,
 )
-const source = computed(() =>
-  toleranceSource(state.value.machine.tolerance, state.value.rpm, telling.value.words.limits),
-)
+const source = computed(() => limitSource(state.value, telling.value))
 const waiting = computed(
   () => !read.value.payload && last.value !== null && state.value.latest.sets.length === 0 && !plan.value,
 )

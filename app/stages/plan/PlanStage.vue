@@ -15,7 +15,7 @@ import { oddsSource, priceWords } from '~~/shared/wording/planOdds'
 import { capital, pairName } from '~~/shared/wording/telling'
 import { blockedWords, meaningOfPlan } from '~~/shared/wording/plans'
 import { farEnd } from '~~/shared/wording/readings'
-import { toleranceSource } from '~~/shared/wording/tolerances'
+import { limitSource } from '~~/shared/wording/tolerances'
 import PickList from './PickList.vue'
 import PlanWays from './PlanWays.vue'
 
@@ -55,9 +55,7 @@ const meaning = computed(() =>
       ),
 )
 const notAgreed = computed(() => !isBelieved(state.value.latest) && found.value !== null)
-const source = computed(() =>
-  toleranceSource(state.value.machine.tolerance, state.value.rpm, telling.value.words.limits),
-)
+const source = computed(() => limitSource(state.value, telling.value))
 const working = () =>
   found.value && predicted.value
     ? planWorking(found.value, predicted.value, plan.packedMoves.value, telling.value)

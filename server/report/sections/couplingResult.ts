@@ -7,7 +7,7 @@ import { limitWords, quantityName } from '../../../shared/wording/quantities'
 import { farEnd } from '../../../shared/wording/readings'
 import { hasTarget, lineWords, targetAtFeet, targetSource } from '../../../shared/wording/targets'
 import { capital, type Telling } from '../../../shared/wording/telling'
-import { toleranceSource } from '../../../shared/wording/tolerances'
+import { limitSource } from '../../../shared/wording/tolerances'
 import { block, figures, grid, QUIET, verdictCell, withWord } from '../blocks'
 import type { Section } from '../section'
 import { shaftSvg } from '../shaftSvg'
@@ -42,7 +42,7 @@ const targetLines = ({ coldTarget, feet }: Sees, telling: Telling): readonly Con
 
 /** As found against as left, judged, with both drawn. */
 export const couplingResult: Section<Sees> = (state, { telling }) => {
-  const { asFound, asLeft, machine } = state
+  const { asFound, asLeft } = state
   const { units, words } = telling
   const w = words.report.result
   if (!asLeft?.judgement || !asLeft.coupling)
@@ -100,7 +100,7 @@ export const couplingResult: Section<Sees> = (state, { telling }) => {
         ],
         rows,
       ),
-      { text: w.limits(toleranceSource(machine.tolerance, state.rpm, words.limits)), color: QUIET },
+      { text: w.limits(limitSource(state, telling)), color: QUIET },
       ...targetLines(state, telling),
       ...(asFound ? [{ text: w.asFound(inWords(asFound), words.measuring.trust[asFound.trust]) }] : []),
       { text: w.asLeft(inWords(asLeft), words.measuring.trust[asLeft.trust]) },

@@ -8,6 +8,7 @@ import { feet } from './feet'
 import { hot } from './hot'
 import { kinds } from './kinds'
 import { level } from './level'
+import { limitSets } from './limitSets'
 import { look } from './look'
 import { measuring } from './measuring'
 import { methods } from './methods'
@@ -49,6 +50,7 @@ export const en = {
   kinds,
   level,
   limits,
+  limitSets,
   look,
   measuring,
   methods,

@@ -21,6 +21,13 @@ export const quantities: Readonly<Record<string, string>> = {
 export const limits = {
   bySpeed: (grade: string, rpm: string) =>
     `Starting point by speed, ${grade} grade at ${rpm} rpm. The maker’s or the site’s value overrides it.`,
+  bySet: (set: string, row: string, grade: string, rpm: string) =>
+    `${set}: ${row}, ${grade} grade at ${rpm} rpm.`,
+  revision: (name: string, revision: string) => (revision ? `${name}, revision ${revision}` : name),
+  upTo: (rpm: string) => `row up to ${rpm} rpm`,
+  everySpeed: 'row for every speed',
+  of: { offset: 'Offset', slope: 'Angle', flexSlope: 'Angle at each flex plane' },
+  each: (quantity: string, source: string) => `${quantity} by ${source}`,
   window: 'Window given with the job',
   given: 'Limit given with the job',
 }

@@ -8,6 +8,7 @@ export const shell = {
   today: 'Today',
   sums: 'Quick sums',
   machines: 'Machines',
+  limits: 'Limits',
   job: 'Job',
   units: 'Units',
   unitNames: { inch: 'mil', metric: 'mm' },

@@ -1,0 +1,196 @@
+import Papa from 'papaparse'
+import { GRADES, LIMITED, type LimitRow, type RowLimits } from '../../core/judge/limitSets'
+import { issuesOf } from '../calculation/issues'
+import { FORMULA } from '../register/csv'
+import { en } from '../wording/en'
+import { limitSetFields, type LimitSetFields, type LimitSetRecord } from './limitSet'
+
+/** Columns of the file: a line for each row and grade of a table, figures in the table's own units. */
+const COLUMNS = [
+  'level',
+  'coupling',
+  'name',
+  'source',
+  'revision',
+  'inForce',
+  'units',
+  'upTo',
+  'grade',
+  ...LIMITED,
+] as const
+type Column = (typeof COLUMNS)[number]
+
+/** Tables as CSV. */
+export const limitsToCsv = (sets: readonly LimitSetFields[]): string => {
+  const text = (x: number | null) => (x === null ? '' : String(x))
+  const data = sets.flatMap((s) =>
+    s.rows.flatMap((r) =>
+      GRADES.map((grade) => [
+        s.level,
+        s.coupling,
+        s.name,
+        s.source,
+        s.revision,
+        String(s.inForce),
+        s.units,
+        text(r.upTo),
+        grade,
+        ...LIMITED.map((q) => text(r[grade][q])),
+      ]),
+    ),
+  )
+  return `${Papa.unparse({ fields: [...COLUMNS], data }, { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`
+}
+
+const plain = ({ level, coupling, name, source, revision, units, rows, inForce }: LimitSetFields) => ({
+  level,
+  coupling,
+  name,
+  source,
+  revision,
+  units,
+  rows,
+  inForce,
+})
+
+/** Tables as JSON: a list of what a person writes of each. */
+export const limitsToJson = (sets: readonly LimitSetFields[]): string =>
+  `${JSON.stringify(sets.map(plain), null, 2)}\n`
+
+/** One thing that is wrong in a file, where it stands, and a sentence. */
+export interface LimitsFault {
+  readonly at: string
+  readonly message: string
+}
+
+/** A table of a file beside the one it would change. */
+export interface ReadLimitSet {
+  readonly fields: LimitSetFields
+  readonly known: LimitSetRecord | null
+  readonly is: 'new' | 'changed' | 'same'
+}
+
+export interface LimitsRead {
+  readonly sets: readonly ReadLimitSet[]
+  readonly faults: readonly LimitsFault[]
+}
+
+const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
+
+/** A table is the one of that name, for that level and coupling. */
+const beside = (fields: LimitSetFields, known: readonly LimitSetRecord[]): ReadLimitSet => {
+  const found =
+    known.find(
+      (k) => k.level === fields.level && same(k.coupling, fields.coupling) && same(k.name, fields.name),
+    ) ?? null
+  const is = !found
+    ? 'new'
+    : JSON.stringify(plain(found)) === JSON.stringify(plain(fields))
+      ? 'same'
+      : 'changed'
+  return { fields, known: found, is }
+}
+
+const checked = (
+  raw: unknown,
+  at: string,
+  known: readonly LimitSetRecord[],
+): { readonly set: ReadLimitSet | null; readonly faults: readonly LimitsFault[] } => {
+  const parsed = limitSetFields.safeParse(raw)
+  return parsed.success
+    ? { set: beside(parsed.data, known), faults: [] }
+    : {
+        set: null,
+        faults: issuesOf(parsed.error).map((i) => ({
+          at: i.path ? `${at}, ${i.path}` : at,
+          message: i.message,
+        })),
+      }
+}
+
+const together = (
+  read: readonly { readonly set: ReadLimitSet | null; readonly faults: readonly LimitsFault[] }[],
+): LimitsRead => ({
+  sets: read.flatMap((r) => (r.set ? [r.set] : [])),
+  faults: read.flatMap((r) => r.faults),
+})
+
+const MOST_SETS = 200
+
+/** Tables out of JSON, beside those that are known. */
+const readJson = (text: string, known: readonly LimitSetRecord[]): LimitsRead => {
+  let raw: unknown
+  try {
+    raw = JSON.parse(text)
+  } catch {
+    return { sets: [], faults: [{ at: '', message: en.limitSets.files.notJson }] }
+  }
+  if (!Array.isArray(raw) || raw.length > MOST_SETS)
+    return { sets: [], faults: [{ at: '', message: en.limitSets.files.notJson }] }
+  return together(raw.map((one, i) => checked(one, en.limitSets.files.nth(i + 1), known)))
+}
+
+type Line = Readonly<Partial<Record<Column, string>>>
+
+/** Tables out of CSV: lines of one level, coupling and name belong together. */
+const readCsv = (text: string, known: readonly LimitSetRecord[]): LimitsRead => {
+  const w = en.limitSets.files
+  const { data, meta } = Papa.parse<Line>(text, { header: true, skipEmptyLines: 'greedy' })
+  const missing = (['level', 'name', 'units', 'grade'] as const).filter((c) => !meta.fields?.includes(c))
+  if (missing.length > 0) return { sets: [], faults: [{ at: '', message: w.columns(missing.join(', ')) }] }
+  const faults: LimitsFault[] = []
+  const tables = new Map<string, { first: Line; rows: Map<string, LimitRow> }>()
+  data.forEach((line, i) => {
+    const at = w.line(i + 2)
+    const field = (c: Column) => (line[c] ?? '').trim()
+    const number = (c: Column): number | null => {
+      const typed = field(c)
+      if (typed === '') return null
+      const x = Number(typed.replace(',', '.'))
+      if (!Number.isFinite(x)) faults.push({ at: `${at}, ${c}`, message: en.typing.faults['not-a-number'] })
+      return Number.isFinite(x) ? x : null
+    }
+    const grade = GRADES.find((g) => g === field('grade').toLowerCase())
+    if (!grade) {
+      faults.push({ at: `${at}, grade`, message: w.grade })
+      return
+    }
+    const key = JSON.stringify([field('level'), field('coupling'), field('name')].map((s) => s.toLowerCase()))
+    const table = tables.get(key) ?? { first: line, rows: new Map<string, LimitRow>() }
+    tables.set(key, table)
+    const speed = field('upTo')
+    const none: RowLimits = { offset: null, slope: null, flexSlope: null }
+    const row = table.rows.get(speed) ?? { upTo: number('upTo'), fine: none, standard: none }
+    table.rows.set(speed, {
+      ...row,
+      [grade]: { offset: number('offset'), slope: number('slope'), flexSlope: number('flexSlope') },
+    })
+  })
+  if (tables.size > MOST_SETS) return { sets: [], faults: [{ at: '', message: w.notCsv }] }
+  const read = together(
+    [...tables.values()].map(({ first, rows }) =>
+      checked(
+        {
+          level: first.level?.trim(),
+          coupling: first.coupling?.trim() ?? '',
+          name: first.name?.trim(),
+          source: first.source?.trim() ?? '',
+          revision: first.revision?.trim() ?? '',
+          units: first.units?.trim(),
+          inForce: (first.inForce ?? '').trim().toLowerCase() === 'true',
+          rows: [...rows.values()],
+        },
+        first.name?.trim() ?? '',
+        known,
+      ),
+    ),
+  )
+  return { sets: read.sets, faults: [...faults, ...read.faults] }
+}
+
+/** Tables out of a file, CSV or JSON by what it looks like, beside those that are known. */
+export const readLimitsFile = (text: string, known: readonly LimitSetRecord[]): LimitsRead => {
+  const bare = text.replace(/^\uFEFF/, '')
+  if (bare.trim() === '') return { sets: [], faults: [{ at: '', message: en.limitSets.files.empty }] }
+  return /^\s*[[{]/.test(bare) ? readJson(bare, known) : readCsv(bare, known)
+}
