@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import ScreenTag from '~/components/secondScreen/ScreenTag.vue'
+
 const job = useJob()
 const outbox = useOutbox()
 const words = useWords()
@@ -35,6 +37,7 @@ const what = computed(() => {
     </h1>
     <p class="muted what">{{ what }}</p>
     <span class="muted connection" role="status">{{ connection }}</span>
+    <ScreenTag v-if="!job.folded?.state.closing" />
     <SessionControls />
   </header>
 </template>

@@ -1,6 +1,7 @@
 import type { LeafUse } from '~~/core/tools/toolsToTake'
 import type { LogEntry } from '~~/core/logbook/entry'
 import type { LeftBefore, PreviousSetUp } from '~~/shared/api/answers'
+import type { Call } from '~~/shared/secondScreen/call'
 import type { MachineSnapshot } from '~~/shared/register/machine'
 
 /** A job as it comes through a door. */
@@ -19,6 +20,13 @@ export interface Door {
   /** The last copy kept on this device; null when there is none. */
   readonly recall: (job: string) => Promise<OpenedJob | null>
   readonly post: (job: string, entry: LogEntry) => void
-  /** Hears entries of others; `lost` once the line was down and is up again. Answers how to stop. */
-  readonly listen: (job: string, heard: (entry: LogEntry) => void, lost: () => void) => () => void
+  /** Hears entries of others, and calls; `lost` once the line was down and is up again. Answers how to stop. */
+  readonly listen: (
+    job: string,
+    heard: (entry: LogEntry) => void,
+    lost: () => void,
+    called: (said: Call) => void,
+  ) => () => void
+  /** Says a word to whoever looks at the job; false when it did not get through. */
+  readonly call: (job: string, said: Call) => Promise<boolean>
 }

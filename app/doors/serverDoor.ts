@@ -1,6 +1,7 @@
 import type { JobAnswer } from '~~/shared/api/answers'
 import { fromWire } from '~~/shared/logbook/lifts'
 import { takeSnapshot } from '~~/shared/register/lifts'
+import type { Call } from '~~/shared/secondScreen/call'
 import { deviceStore } from '~/device/database'
 import type { Door, OpenedJob } from './door'
 
@@ -30,18 +31,31 @@ export const serverDoor = (): Door => {
       return kept ? read(kept) : null
     },
     post: (job, entry) => void outbox.post(job, entry),
-    listen: (job, heard, lost) => {
+    call: (job, said) =>
+      askServer(`/api/jobs/${job}/call`, { method: 'POST', body: said }).then(
+        () => true,
+        (failure: unknown) => {
+          if (failure instanceof ApiFailure) return false
+          throw failure
+        },
+      ),
+    listen: (job, heard, lost, called) => {
       const stream = new EventSource(`/api/jobs/${job}/stream`)
       let dropped = false
       stream.addEventListener('entry', (message) =>
         heard(fromWire(JSON.parse((message as MessageEvent<string>).data))),
       )
+      stream.addEventListener('call', (message) =>
+        called(JSON.parse((message as MessageEvent<string>).data) as Call),
+      )
       stream.addEventListener('error', () => {
         dropped = true
+        outbox.linked = false
       })
       stream.addEventListener('open', () => {
         if (dropped) lost()
         dropped = false
+        outbox.linked = true
         outbox.reachable = true
       })
       return () => stream.close()

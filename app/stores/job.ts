@@ -4,6 +4,7 @@ import type { EntryBody, LogEntry } from '~~/core/logbook/entry'
 import { extended } from '~~/core/logbook/forward'
 import { fromWire } from '~~/shared/logbook/lifts'
 import type { PreviousSetUp } from '~~/shared/api/answers'
+import type { Call } from '~~/shared/secondScreen/call'
 import type { MachineSnapshot } from '~~/shared/register/machine'
 import type { ViewFrom } from '~~/shared/wording/otherEnd'
 import { composeEntry, refusalToLog } from '~/device/composeEntry'
@@ -31,6 +32,8 @@ export const useJob = defineStore('job', () => {
   const draft = shallowRef<LogEntry | null>(null)
   /** Why the last entry was not logged, in words; empty when it was. */
   const refusal = ref('')
+  /** The last word between the board and the second screen. */
+  const called = shallowRef<Call | null>(null)
   let stop: (() => void) | null = null
 
   /** The very objects that were read once, so that the fold remembers them. */
@@ -128,7 +131,14 @@ export const useJob = defineStore('job', () => {
     if (fresh) session.switchUnits(opened.units)
     localStorage.setItem(seenUnder(jobId), 'yes')
     stop?.()
-    stop = door.listen(jobId, take, () => void load())
+    stop = door.listen(
+      jobId,
+      take,
+      () => void load(),
+      (said) => {
+        called.value = said
+      },
+    )
   }
 
   /** Looks from the other end; kept on this device for this job. */
@@ -164,8 +174,13 @@ export const useJob = defineStore('job', () => {
     return entry
   }
 
+  /** Says a word to the other screens of this job; false when it did not get through. */
+  const call = (said: Call): Promise<boolean> => door.call(id.value, said)
+
   return {
     id,
+    called,
+    call,
     machine,
     previous,
     left,

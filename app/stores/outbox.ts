@@ -44,6 +44,8 @@ const sendToServer = async (row: OutboxRow): Promise<Answer> => {
 export const useOutbox = defineStore('outbox', () => {
   const rows = shallowRef<readonly OutboxRow[]>([])
   const reachable = ref(true)
+  /** The line on which news of the job in view comes is up. */
+  const linked = ref(false)
   const received = shallowRef<{ job: string; entry: LogEntry } | null>(null)
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('hc.outbox')
 
@@ -84,5 +86,5 @@ export const useOutbox = defineStore('outbox', () => {
     await outbox.send()
   }
 
-  return { rows, waiting, turnedDown, reachable, received, begin, post, settle }
+  return { rows, waiting, turnedDown, reachable, linked, received, begin, post, settle }
 })

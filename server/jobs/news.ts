@@ -5,9 +5,12 @@ import { database } from '../database/connection'
 import { environment } from '../environment'
 import { log } from '../log'
 import { listEntries } from './entries.repository'
+import type { Call } from '../../shared/secondScreen/call'
+import { tellCall } from './calls'
 import { toldSoFar, tellViewers, viewedJobs } from './viewers'
 
 const CHANNEL = 'hushed_caliper_logbooks'
+const CALLS = 'hushed_caliper_calls'
 /** Milliseconds in which entries of several jobs are announced together. */
 const GATHER = 20
 /** Jobs named in one announcement; PostgreSQL carries 8000 bytes. */
@@ -56,6 +59,17 @@ export const tellNews = (jobId: string, before: number, news: readonly LogEntry[
   else void catchUp(jobId).catch(() => null)
 }
 
+/** Passes a call on to everyone who looks at this job, here and at other server processes. */
+export const passOn = (jobId: string, said: Call): void => {
+  tellCall(jobId, said)
+  line?.query('select pg_notify($1, $2)', [CALLS, JSON.stringify([jobId, said])]).catch(() => null)
+}
+
+const hearCall = (payload: string): void => {
+  const [jobId, said] = JSON.parse(payload) as [string, Call]
+  tellCall(jobId, said)
+}
+
 /** Listens to the other server processes; comes back by itself after the database was away. */
 export const listenToNews = (): void => {
   if (closed) return
@@ -77,11 +91,12 @@ export const listenToNews = (): void => {
   client.on('end', again)
   client.on('notification', (message) => {
     if (message.processId === (client as unknown as { processID: number }).processID) return
+    if (message.channel === CALLS) return hearCall(message.payload ?? '')
     for (const jobId of (message.payload ?? '').split(',')) void catchUp(jobId).catch(() => null)
   })
   client
     .connect()
-    .then(() => client.query(`listen ${CHANNEL}`))
+    .then(() => client.query(`listen ${CHANNEL}; listen ${CALLS}`))
     .then(() => {
       line = client
       // What was written while nobody listened.

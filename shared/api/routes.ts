@@ -6,6 +6,7 @@ import { liftPostedMachine } from '../register/lifts'
 import { limitSetChange, newLimitSet } from '../limits/limitSet'
 import { machineChange, newMachine } from '../register/machine'
 import { PICTURE_TYPES } from '../photographs/photographs'
+import { call } from '../secondScreen/call'
 import { refuseCutThrough } from '../stages/look/entries'
 import { VIEWS_FROM } from '../wording/otherEnd'
 import { text, uuid, words } from '../text'
@@ -162,6 +163,13 @@ export const ROUTES = {
     summary: 'Server-sent stream of entries as they are received.',
     answers: 'text/event-stream',
     seconds: Infinity,
+  },
+  call: {
+    method: 'post',
+    path: '/api/jobs/{id}/call',
+    summary:
+      'A word between the board and the second screen of a job: passed on to whoever looks, kept nowhere.',
+    body: call,
   },
   report: {
     method: 'get',

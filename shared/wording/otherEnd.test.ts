@@ -16,9 +16,9 @@ const leaves = (node: unknown, path = ''): [string, unknown][] =>
 
 /** What names one side: these read the other way round from the other end. */
 const ONE_SIDE = /toward [39]\b|\b[39] o’clock|(?:from|again at|gap at) [39]\b|\b[39] side\b/
-/** Both sides alike, or not told from where one stands: the register, hubs' own marks, sums without a job. */
+/** Both sides alike, or not told from where one stands: the register, hubs' own marks, sums without a job, the second screen. */
 const ALIKE =
-  /^(register|quick|refusals|objections|issues|things|belts|kinds)\.|^directions\.hours\.|\.trust\.|typing\.|gapsApart$/
+  /^(register|secondScreen|quick|refusals|objections|issues|things|belts|kinds)\.|^directions\.hours\.|\.trust\.|typing\.|gapsApart$/
 
 describe('seen from the other end', () => {
   it('a clock angle goes over and comes back', () => {

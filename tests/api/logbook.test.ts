@@ -57,7 +57,7 @@ describe('a job from opening to closing', () => {
     expect(await summaryOf(job)).toMatchObject({ stage: 're-measure' })
     await api.log(job, ALIGNED)
     await api.log(job, ALIGNED)
-    expect(await summaryOf(job)).toMatchObject({ stage: 'close', verdict: 'in' })
+    expect(await summaryOf(job)).toMatchObject({ stage: 'prove', verdict: 'in' })
     const signed = { verdict: 'in' as const, foldVersion: FOLD_VERSION }
     const close = { signedBy: 'Lead', remarks: '', exception: '', signed }
     const closed = await api.log(job, { kind: 'job-closed', payload: close })

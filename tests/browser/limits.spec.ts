@@ -9,10 +9,7 @@ test('a table for a kind of coupling is written, rules a new job in its row, and
   const tag = await job.register('CP-11')
   const answer = (await (await page.request.get(`/api/machines/${tag}`)).json()) as { machine: object }
   const kind = `Coupling of ${tag}`
-  const { id: _, ...record } = { ...answer.machine, couplingKind: kind } as {
-    id: string
-    [k: string]: unknown
-  }
+  const { id: _, ...record } = { ...answer.machine, couplingKind: kind } as unknown as { id: string }
   expect((await page.request.put(`/api/machines/${tag}`, { data: record })).status()).toBe(200)
 
   const openJob = async () => {

@@ -12,6 +12,7 @@ import { besideTheRounds } from '~~/core/stages/measure/beside'
 import { FOUR_QUARTERS, type ReadingBox } from '~~/shared/stages/measure/form'
 import { readingsWorking } from '~~/shared/stages/measure/working'
 import { meaningOfMeasuring, measurementAt, type MeasuringStage } from '~~/shared/wording/headlines'
+import { seenClock } from '~~/shared/wording/otherEnd'
 import { circleName, playWords, setName } from '~~/shared/wording/readings'
 import { limitSource } from '~~/shared/wording/tolerances'
 import { useKeyEvents } from '~/composables/useKeys'
@@ -80,6 +81,20 @@ const shape = computed<BoardShape>(() => {
   return 'round'
 })
 const listed = computed(() => listSets(logged.value, telling.value))
+
+/** What a second screen is asked to read: the next empty box. */
+const mate = useMate(reading, () => {
+  const [gap] = taking.value ? read.value.missing : []
+  return gap?.clock == null || reads.value === 'values'
+    ? null
+    : {
+        circle: gap.circle,
+        clock: gap.clock,
+        dial: circleName(gap.circle, telling.value).toLowerCase(),
+        at: seenClock(gap.clock, job.viewFrom),
+        left: read.value.missing.length,
+      }
+})
 
 // Walking the boxes.
 const board = useTemplateRef<{ focus: (box: ReadingBox) => void }>('board')
@@ -214,6 +229,7 @@ const turnNote = computed(() =>
       <el-checkbox v-if="tellsAngles" v-model="form.ownAngles">{{ v.ownAngles }}</el-checkbox>
     </div>
     <p v-if="taking && turnNote" class="note">{{ turnNote }}</p>
+    <p v-if="taking && mate.note.value" class="note" role="status">{{ mate.note.value }}</p>
     <ReadingBoard
       v-if="taking"
       ref="board"

@@ -26,6 +26,7 @@ import { register } from './register'
 import { report } from './report'
 import { roughIn } from './roughIn'
 import { safety } from './safety'
+import { secondScreen } from './secondScreen'
 import { setUp } from './setUp'
 import { shell } from './shell'
 import { softFoot } from './softFoot'
@@ -68,6 +69,7 @@ export const en = {
   report,
   roughIn,
   safety,
+  secondScreen,
   setUp,
   sheet,
   shell,

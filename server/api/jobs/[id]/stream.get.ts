@@ -2,6 +2,7 @@ import { createEventStream } from 'h3'
 import { ROUTES } from '../../../../shared/api/routes'
 import { database } from '../../../database/connection'
 import { route } from '../../../http/route'
+import { listenToCalls } from '../../../jobs/calls'
 import { readJob } from '../../../jobs/logbook'
 import { catchUp } from '../../../jobs/news'
 import { joinViewers } from '../../../jobs/viewers'
@@ -16,6 +17,7 @@ export default route(ROUTES.stream, async ({ event, param }) => {
     entries.length,
     (entry) => void stream.push({ event: 'entry', data: JSON.stringify(entry) }),
   )
+  const hangUp = listenToCalls(id, (said) => void stream.push({ event: 'call', data: JSON.stringify(said) }))
   // What was written between that reading and now.
   void catchUp(id).catch(() => null)
   // A line now and then tells both ends, and anything between them, that the stream lives.
@@ -23,6 +25,7 @@ export default route(ROUTES.stream, async ({ event, param }) => {
   stream.onClosed(async () => {
     clearInterval(heartbeat)
     leave()
+    hangUp()
     await stream.close()
   })
   void stream.push({ event: 'alive', data: '' })

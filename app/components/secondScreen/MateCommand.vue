@@ -1,0 +1,255 @@
+<script setup lang="ts">
+import type { Job } from '~~/core/jobs/jobs'
+import type { MateSide, Wanted } from '~~/shared/secondScreen/call'
+import { commandFor, dialSays, thereAt } from '~~/shared/secondScreen/command'
+import { clockName, hourOf } from '~~/shared/wording/directions'
+import { figure } from '~~/shared/wording/figures'
+import { capital, pairName } from '~~/shared/wording/telling'
+import ClockFace from './ClockFace.vue'
+
+/** One command, one count, one button. */
+const props = defineProps<{ own: string; side: MateSide; job: Job }>()
+const emit = defineEmits<{ round: [] }>()
+const session = useSession()
+const store = useJob()
+const telling = useTelling()
+const w = computed(() => telling.value.words.secondScreen)
+const wanted = ref<Wanted | null>(null)
+watch(
+  () => store.called,
+  (said) => {
+    if (said?.says === 'wants') wanted.value = said.wants
+  },
+  { immediate: true },
+)
+const command = computed(() => commandFor(props.job, wanted.value, props.side))
+const push = computed(() =>
+  command.value.does === 'push' || command.value.does === 'slacken' ? command.value : null,
+)
+const turn = computed(() => (command.value.does === 'turn' ? command.value.wanted : null))
+/** Where the shaft was said to stand: then its dials are read. */
+const stands = ref<number | null>(null)
+const typing = ref(false)
+const value = ref('')
+const note = ref('')
+watch(
+  () => [turn.value?.clock, push.value?.end.id, push.value?.end.toGo],
+  () => {
+    typing.value = false
+    value.value = ''
+  },
+)
+const reading = computed(() => turn.value !== null && stands.value === turn.value.clock)
+const d = (x: number) => figure(Math.abs(x), 'displacement', session.units)
+const hours = computed(() => ({
+  yours: props.side,
+  far: props.side === '9' ? ('3' as const) : ('9' as const),
+}))
+const goes = computed(() => (push.value ? hourOf(push.value.bite.by, telling.value) : '9'))
+const head = computed((): { say: string; how: string } => {
+  const c = command.value
+  switch (c.does) {
+    case 'push':
+      return { say: w.value.push, how: w.value.away }
+    case 'slacken':
+      return { say: w.value.slacken, how: w.value.toYou }
+    case 'turn':
+      return { say: w.value.turn, how: w.value.to(clockName(c.wanted.at, telling.value)) }
+    case 'hands-off':
+      return { say: w.value.handsOff, how: w.value.handsOffWhy }
+    case 'tighten':
+      return { say: w.value.tighten, how: w.value.tightenHow }
+    case 'closed':
+      return { say: w.value.closed, how: w.value.closedWhy }
+    default:
+      return { say: w.value.wait, how: w.value.next(telling.value.words.sheet.stages[c.stage].next) }
+  }
+})
+const where = computed(() => (push.value ? capital(pairName(telling.value, push.value.end)) : ''))
+/** Share of the way that is left, 0 at the target. */
+const share = computed(() =>
+  push.value
+    ? Math.min(
+        1,
+        Math.max(0, push.value.left / Math.max(Math.abs(push.value.end.wanted), Math.abs(push.value.left))),
+      )
+    : 0,
+)
+const target = computed(() => (push.value?.toward ? 96 : 8))
+const mark = computed(() => (push.value?.toward ? 96 - 88 * share.value : 8 + 88 * share.value))
+
+const dial = computed(() =>
+  push.value ? dialSays(push.value, value.value, session.units, telling.value.words) : null,
+)
+const log = (payload: ReturnType<typeof thereAt> | null) => {
+  if (payload && store.log({ kind: 'counts-read', payload })) {
+    typing.value = false
+    value.value = ''
+  }
+}
+const there = async () => {
+  if (push.value) return log(thereAt(push.value, session.units))
+  const at = turn.value
+  if (!at) return
+  stands.value = at.clock
+  await store.call({ says: 'there', from: props.own, circle: at.circle, clock: at.clock })
+}
+const send = async () => {
+  if (push.value) return log(dial.value?.payload ?? null)
+  const at = turn.value
+  const text = value.value.trim()
+  if (!at || text === '') return
+  const { circle, clock, dial: named } = at
+  const through = await store.call({
+    says: 'reads',
+    from: props.own,
+    circle,
+    clock,
+    units: session.units,
+    value: text,
+  })
+  note.value = through ? w.value.sent(`${named} ${text}`) : w.value.kept
+  if (through) value.value = ''
+}
+const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.value.there : ''))
+</script>
+
+<template>
+  <div class="command" :class="command.does">
+    <p v-if="where" class="where">{{ where }}</p>
+    <h1>{{ head.say }}</h1>
+    <p class="how">{{ head.how }}</p>
+    <template v-if="push">
+      <p class="hour">{{ w.farSide(hours.far) }}</p>
+      <svg viewBox="0 0 350 104" aria-hidden="true">
+        <rect x="0" y="8" width="350" height="88" fill="#15183F" />
+        <path
+          v-for="i in 7"
+          :key="i"
+          :d="`M0 ${8 + (i - 1) * 14.6}h14M336 ${8 + (i - 1) * 14.6}h14`"
+          stroke="#A3AEE0"
+        />
+        <path :d="`M0 ${target}H350`" stroke="#58D3BE" stroke-width="5" />
+        <path :d="`M0 ${mark}H350`" stroke="#E0B04A" stroke-width="10" />
+      </svg>
+      <p class="hour">{{ w.yourSide(hours.yours) }}</p>
+      <p class="count figure">{{ d(push.left) }}</p>
+      <p class="to">{{ push.left < 0 ? w.past(goes) : w.toGo(goes) }} · {{ w.stopAt(d(push.stopAt)) }}</p>
+    </template>
+    <template v-else-if="turn">
+      <ClockFace :clock="turn.at" />
+      <p class="to">{{ w.read(turn.dial) }} · {{ w.leftToRead(turn.left) }}</p>
+      <p v-if="!reading" class="small">{{ w.caution }}</p>
+    </template>
+    <span class="gap" />
+    <p v-if="note" role="status" class="small">{{ note }}</p>
+    <p v-if="store.refusal" role="alert" class="small">{{ store.refusal }}</p>
+    <template v-if="reading || typing">
+      <NumberBox
+        v-model="value"
+        class="value"
+        :label="w.shows(turn ? turn.dial : where)"
+        measure="displacement"
+        :units="session.units"
+        signed
+        on-dye
+        :note="dial?.fault"
+        :note-is-fault="!!dial?.fault"
+        @enter="send"
+      />
+      <el-button class="big" @click="send">{{ w.send }}</el-button>
+    </template>
+    <el-button v-else-if="tap" class="big" @click="there">{{ tap }}</el-button>
+    <div class="links">
+      <el-button v-if="push && !typing" link class="text-button on-dye" @click="typing = true">{{
+        w.typeIt
+      }}</el-button>
+      <el-button link class="text-button on-dye" @click="emit('round')">{{ w.otherSide }}</el-button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.command {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+.where {
+  margin-top: 6px;
+  font-size: 20px;
+}
+h1 {
+  font-size: min(22vw, 110px);
+  line-height: 1;
+  color: #dfe3ff;
+  margin-top: 6px;
+}
+.how {
+  font-size: min(10vw, 52px);
+  line-height: 1.1;
+  font-weight: 600;
+  color: #dfe3ff;
+}
+.hands-off h1,
+.hands-off .how {
+  color: var(--out-on-dye);
+}
+.hour {
+  text-align: center;
+  font-size: 20px;
+  margin: 6px 0;
+}
+svg {
+  width: 100%;
+  max-height: 22vh;
+}
+.count {
+  font-size: min(44vw, 30vh);
+  line-height: 0.95;
+  font-weight: 700;
+  letter-spacing: -0.05em;
+  text-align: center;
+  color: #fff;
+}
+.to {
+  text-align: center;
+  font-size: min(6.4vw, 34px);
+  line-height: 1.25;
+  font-weight: 600;
+}
+.small {
+  font-size: 17px;
+  text-align: center;
+}
+.gap {
+  flex: 1;
+  min-height: 10px;
+}
+.big.el-button {
+  width: 100%;
+  min-height: 110px;
+  margin: 8px 0 0;
+  font-size: 44px;
+  font-weight: 700;
+  background: var(--brass-on-dye);
+  border: 0;
+  border-radius: 6px;
+  color: #15183f;
+}
+.value :deep(.el-input__inner.el-input__inner) {
+  height: 76px;
+  font-size: 48px;
+}
+.value :deep(label) {
+  font-size: 20px;
+}
+.links {
+  display: flex;
+  justify-content: space-between;
+}
+.on-dye {
+  color: var(--scribe);
+}
+</style>

@@ -1,0 +1,67 @@
+import { unitOf } from '~~/shared/forms/typed'
+import { clockName } from '~~/shared/wording/directions'
+import type { Wanted } from '~~/shared/secondScreen/call'
+import { newId } from '~/device/newId'
+
+/** A second screen that was not heard for so long is gone. */
+const GONE_MS = 50_000
+
+/** This page's own name among the screens of a job. */
+const own = newId()
+
+/** Whether a second screen of the job in view is linked. */
+export const useMateLinked = () => {
+  const job = useJob()
+  const now = useNow({ interval: 5000 })
+  const heard = ref(0)
+  watch(
+    () => job.called,
+    (said) => {
+      if (said && said.from !== own && said.says !== 'wants') heard.value = Date.now()
+    },
+  )
+  return computed(() => now.value.getTime() - heard.value < GONE_MS)
+}
+
+/**
+ * The board's end of the line to a second screen: says what is read next, and puts what is read there into
+ * its box, if nobody has filled that meanwhile.
+ */
+export const useMate = (
+  reading: ReturnType<typeof useReadingForm>,
+  wants: () => Omit<Wanted, 'units'> | null,
+) => {
+  const job = useJob()
+  const session = useSession()
+  const telling = useTelling()
+  const linked = useMateLinked()
+  /** What was heard last, in words. */
+  const note = ref('')
+  const tell = () => {
+    const wanted = wants()
+    void job.call({ says: 'wants', from: own, wants: wanted && { ...wanted, units: session.units } })
+  }
+  const told = computed(() => JSON.stringify([wants(), session.units]))
+  watchDebounced(told, () => linked.value && tell(), { debounce: 150 })
+  watch(
+    () => job.called,
+    (said) => {
+      if (!said || said.from === own) return
+      const w = telling.value.words.secondScreen.heard
+      const wanted = wants()
+      if (said.says === 'here') tell()
+      if (said.says === 'there') note.value = wanted ? w.there(clockName(wanted.at, telling.value)) : ''
+      if (said.says !== 'reads') return
+      const box = reading.form.value.circles[said.circle]?.[String(said.clock)] ?? ''
+      const value =
+        said.units === session.units ? said.value : `${said.value} ${unitOf('displacement', said.units)}`
+      const dial = wanted?.circle === said.circle ? wanted.dial : said.circle
+      if (box.trim() === '') reading.setText(said.circle, said.clock, value)
+      note.value = box.trim() === '' ? w.reads(dial, value) : w.late(dial, value)
+    },
+  )
+  onBeforeUnmount(() => {
+    if (linked.value) void job.call({ says: 'wants', from: own, wants: null })
+  })
+  return { note, linked }
+}

@@ -1,0 +1,84 @@
+import type { Job, StageId } from '../../core/jobs/jobs'
+import { keyOfPair, pairKey } from '../../core/plan/movePlan'
+import { handsMayGo } from '../../core/stages/makeSafe/safety'
+import type { MoveEntries } from '../../core/stages/move/entries'
+import type { Bite, PushEnd, PushWatch } from '../../core/stages/move/push'
+import { readTypedNumber } from '../../core/units/typedNumber'
+import { fromCore, type Millimetres, type UnitSystem } from '../../core/units/unitSystem'
+import { wayOf } from '../stages/move/pushForm'
+import type { Words } from '../wording/en'
+import type { MateSide, Wanted } from './call'
+
+/** What the mate is told to do now. */
+export type Command =
+  | { readonly does: 'hands-off' | 'closed' | 'tighten' }
+  | { readonly does: 'wait'; readonly stage: StageId }
+  | { readonly does: 'turn'; readonly wanted: Wanted }
+  | {
+      readonly does: 'push' | 'slacken'
+      readonly end: PushEnd
+      readonly bite: Bite
+      /** Toward whoever stands on this side, or away from them. */
+      readonly toward: boolean
+      /** What is left to go in the way it goes, now and once this bite is taken. */
+      readonly left: Millimetres
+      readonly stopAt: Millimetres
+    }
+
+const endOf = ({ ends }: PushWatch, bite: Bite): PushEnd | undefined =>
+  ends.find((e) => keyOfPair(e) === pairKey(bite.pair, bite.machine))
+
+/**
+ * What somebody on this side of the machine is told: hands off while the lockout isn't whole, then what the
+ * board wants read, then the bite of a push; else to wait.
+ */
+export const commandFor = (job: Job, wanted: Wanted | null, side: MateSide): Command => {
+  const { state, sheet } = job
+  if (state.closing) return { does: 'closed' }
+  if (!handsMayGo(state.safety)) return { does: 'hands-off' }
+  if (wanted) return { does: 'turn', wanted }
+  if (job.kind !== 'coupled' || !job.state.push.wanted) return { does: 'wait', stage: sheet.current }
+  const { push } = job.state
+  const end = push.next && endOf(push, push.next)
+  if (!push.next || !end) return { does: 'tighten' }
+  // Toward 3 is plus: it is pushed from the side of 9.
+  const from: MateSide = push.next.by > 0 ? '9' : '3'
+  const way = wayOf(end)
+  return {
+    does: from === side ? 'push' : 'slacken',
+    end,
+    bite: push.next,
+    toward: from !== side,
+    left: way * end.toGo,
+    stopAt: way * (end.toGo - push.next.by),
+  }
+}
+
+const counted = ({ machine, id }: PushEnd, toGo: number, units: UnitSystem): MoveEntries['counts-read'] => ({
+  units,
+  when: 'pushing',
+  counts: [{ machine, pair: id, toGo }],
+})
+
+/** The bite was taken to where it was to stop. */
+export const thereAt = (
+  { end, bite }: Extract<Command, { does: 'push' | 'slacken' }>,
+  units: UnitSystem,
+): MoveEntries['counts-read'] =>
+  counted(
+    end,
+    Number(fromCore(end.toGo - bite.by, 'displacement', units).toFixed(units === 'inch' ? 2 : 4)),
+    units,
+  )
+
+/** What the dial shows, typed as it stands: what is left in the way that this end goes; or a sentence. */
+export const dialSays = (
+  { end }: Extract<Command, { does: 'push' | 'slacken' }>,
+  typed: string,
+  units: UnitSystem,
+  words: Words,
+): { readonly fault: string; readonly payload: MoveEntries['counts-read'] | null } => {
+  const read = readTypedNumber(typed, 'displacement', units)
+  if (read.ok) return { fault: '', payload: counted(end, wayOf(end) * read.value, units) }
+  return { fault: read.fault === 'empty' ? '' : words.typing.faults[read.fault], payload: null }
+}

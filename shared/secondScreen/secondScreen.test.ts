@@ -1,0 +1,114 @@
+import { describe, expect, it } from 'vitest'
+import { TestJob } from '../../core/jobs/testJob'
+import { en } from '../wording/en'
+import { call } from './call'
+import { commandFor, dialSays, thereAt } from './command'
+
+const MIL = 0.0254
+const wanted = {
+  circle: 'rim',
+  clock: 90,
+  at: 90,
+  dial: 'rim',
+  units: 'inch' as const,
+  left: 3,
+}
+/** Locked out, with a push of both ends toward 9 that waits. */
+const pushing = () => {
+  const job = new TestJob().ready()
+  job.add({
+    kind: 'plan-chosen',
+    payload: {
+      units: 'inch',
+      option: 'own',
+      changes: [],
+      side: [
+        { machine: 'movable', pair: 'inboard', moved: -6 },
+        { machine: 'movable', pair: 'outboard', moved: -10 },
+      ],
+      sets: null,
+    },
+  })
+  return job
+}
+const told = (job: TestJob, side: '9' | '3' = '3', wants: typeof wanted | null = null) =>
+  commandFor(job.fold(), wants, side)
+const bite = (job: TestJob, side: '9' | '3' = '3') => {
+  const c = told(job, side)
+  if (c.does !== 'push' && c.does !== 'slacken') throw new Error(c.does)
+  return c
+}
+
+describe('what the mate is told', () => {
+  it('hands off while the lockout is not whole, whatever else is wanted', () => {
+    const job = new TestJob().open()
+    expect(told(job, '3', wanted).does).toBe('hands-off')
+    job.lockOut()
+    expect(told(job, '3', wanted)).toEqual({ does: 'turn', wanted })
+    job.add({ kind: 'power-restored', payload: { why: 'someone else' } })
+    expect(told(job).does).toBe('hands-off')
+  })
+
+  it('to push from the side it comes from, away; to slacken at the other, toward', () => {
+    const job = pushing()
+    expect(bite(job, '3')).toMatchObject({ does: 'push', toward: false, end: { id: 'outboard' } })
+    expect(bite(job, '9')).toMatchObject({ does: 'slacken', toward: true })
+    expect(bite(job).left / MIL).toBeCloseTo(10, 9)
+    expect(bite(job).stopAt / MIL).toBeCloseTo(5, 9)
+  })
+
+  it('a tap says that the bite was taken, and the next one is told', () => {
+    const job = pushing()
+    job.add({ kind: 'counts-read', payload: thereAt(bite(job), 'inch') })
+    expect(job.state.push.ends.map((e) => Math.round(e.toGo / MIL))).toEqual([-6, -5])
+    expect(bite(job).end.id).toBe('inboard')
+    expect(job.state.push.slip).toBeNull()
+  })
+
+  it('a dial is typed as it stands; with a minus it went past; nonsense is told', () => {
+    const c = bite(pushing())
+    expect(dialSays(c, '4.5', 'inch', en).payload?.counts[0]?.toGo).toBe(-4.5)
+    expect(dialSays(c, '-1', 'inch', en).payload?.counts[0]?.toGo).toBe(1)
+    expect(dialSays(c, 'x', 'inch', en)).toMatchObject({
+      payload: null,
+      fault: expect.stringContaining('number') as string,
+    })
+    expect(dialSays(c, '', 'inch', en)).toEqual({ payload: null, fault: '' })
+  })
+
+  it('to tighten once both ends are there, to wait with the board’s next step, and that it is over', () => {
+    const job = pushing()
+    for (let i = 0; i < 20 && told(job).does !== 'tighten'; i++)
+      job.add({ kind: 'counts-read', payload: thereAt(bite(job), 'inch') })
+    expect(told(job).does).toBe('tighten')
+    expect(told(new TestJob().open().lockOut())).toMatchObject({ does: 'wait', stage: 'look' })
+    job.add({
+      kind: 'job-closed',
+      payload: { signedBy: 'x', remarks: '', exception: 'y', signed: null },
+    })
+    expect(told(job).does).toBe('closed')
+  })
+})
+
+describe('a call at the door', () => {
+  const from = '5f3c2a10-9d0e-4b6e-8f43-2a1d7c9b0e11'
+  it.each([
+    [{ says: 'here', from }],
+    [{ says: 'wants', from, wants: wanted }],
+    [{ says: 'wants', from, wants: null }],
+    [{ says: 'there', from, circle: 'rim', clock: 90 }],
+    [{ says: 'reads', from, circle: 'rim', clock: 90, units: 'metric', value: '−0.05' }],
+  ])('is taken: %j', (said) => {
+    expect(call.safeParse(said).success).toBe(true)
+  })
+
+  it.each([
+    [{ says: 'shouts', from }],
+    [{ says: 'here', from: 'me' }],
+    [{ says: 'there', from, circle: 'rim', clock: 400 }],
+    [{ says: 'reads', from, circle: 'rim', clock: 90, units: 'inch', value: 'x'.repeat(21) }],
+    [{ says: 'wants', from, wants: { ...wanted, left: -1 } }],
+  ])('is refused: %j', (said) => {
+    expect(call.safeParse(said).success).toBe(false)
+  })
+})
