@@ -31,7 +31,6 @@ const shoot = async (name, path, stage, size = { width: 1280, height: 800 }, but
 }
 
 await shoot('today', '/')
-await shoot('machines', '/machines')
 await shoot('machine', '/machines/CP-11')
 await shoot('make-safe', `/jobs/${open('KY-09')}`, 'Make safe')
 await shoot('look', `/jobs/${open('CP-11')}`, 'Look and clean', undefined, 'Base to report')
@@ -42,11 +41,12 @@ await shoot('as-found', `/jobs/${open('KY-09')}`, 'As found')
 await shoot('target', `/jobs/${open('CP-11')}`, 'Cold target')
 await shoot('plan', `/jobs/${open('CP-14')}`, 'Plan')
 await shoot('re-measure', `/jobs/${closed}`, 'Re-measure')
+const proved = (await ask('/api/jobs?machine=CP-40&open=no')).rows.at(-1)?.id
+await shoot('prove', `/jobs/${proved}`, 'Prove')
 await shoot('hot-check', `/jobs/${closed}`, 'Hot check')
 await shoot('close', `/jobs/${closed}`, 'Close')
 await shoot('line-up', `/jobs/${open('GL-03')}`, 'Line up')
-await shoot('phone', `/jobs/${open('KY-09')}`, 'As found', { width: 390, height: 844 })
-await shoot('tablet', `/jobs/${open('CP-14')}`, 'Plan', { width: 820, height: 1180 })
+await shoot('limits', '/limits')
 await shoot('sums', '/sums/soft-foot', '', undefined, 'Fill in the example')
 
 // Last, since it changes the job: a push under way, one bite taken.
@@ -70,4 +70,5 @@ await log('plan-chosen', {
 })
 await log('counts-read', { units: 'metric', when: 'pushing', counts: ends(-0.17, -0.16, 'toGo') })
 await shoot('move', `/jobs/${push}`, 'Move')
+await shoot('second-screen', `/mate/${push}`, '', { width: 390, height: 844 }, 'At the 3 o’clock side')
 await browser.close()

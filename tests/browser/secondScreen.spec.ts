@@ -51,7 +51,7 @@ test('two pages in one job: the phone is told where to turn and what to push, an
 
   // What is filled at the board meanwhile is not overwritten.
   await job.reading('Rim', '6').fill('-23')
-  await expect(phone.getByText('then read face')).toBeVisible()
+  await expect(phone.getByText('then read: face')).toBeVisible()
 })
 
 test('a push is told from where the mate stands; a tap without the network is kept and sent', async ({

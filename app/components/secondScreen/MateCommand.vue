@@ -120,20 +120,22 @@ const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.val
     <h1>{{ head.say }}</h1>
     <p class="how">{{ head.how }}</p>
     <template v-if="push">
-      <p class="hour">{{ w.farSide(hours.far) }}</p>
-      <svg viewBox="0 0 350 104" aria-hidden="true">
-        <rect x="0" y="8" width="350" height="88" fill="#15183F" />
-        <path
-          v-for="i in 7"
-          :key="i"
-          :d="`M0 ${8 + (i - 1) * 14.6}h14M336 ${8 + (i - 1) * 14.6}h14`"
-          stroke="#A3AEE0"
-        />
-        <path :d="`M0 ${target}H350`" stroke="#58D3BE" stroke-width="5" />
-        <path :d="`M0 ${mark}H350`" stroke="#E0B04A" stroke-width="10" />
-      </svg>
-      <p class="hour">{{ w.yourSide(hours.yours) }}</p>
-      <p class="count figure">{{ d(push.left) }}</p>
+      <template v-if="!typing">
+        <p class="hour">{{ w.farSide(hours.far) }}</p>
+        <svg viewBox="0 0 350 104" aria-hidden="true">
+          <rect x="0" y="8" width="350" height="88" fill="#15183F" />
+          <path
+            v-for="i in 7"
+            :key="i"
+            :d="`M0 ${8 + (i - 1) * 14.6}h14M336 ${8 + (i - 1) * 14.6}h14`"
+            stroke="#A3AEE0"
+          />
+          <path :d="`M0 ${target}H350`" stroke="#58D3BE" stroke-width="5" />
+          <path :d="`M0 ${mark}H350`" stroke="#E0B04A" stroke-width="10" />
+        </svg>
+        <p class="hour">{{ w.yourSide(hours.yours) }}</p>
+      </template>
+      <p class="count figure" :style="{ '--digits': d(push.left).length }">{{ d(push.left) }}</p>
       <p class="to">{{ push.left < 0 ? w.past(goes) : w.toGo(goes) }} · {{ w.stopAt(d(push.stopAt)) }}</p>
     </template>
     <template v-else-if="turn">
@@ -206,7 +208,8 @@ svg {
   max-height: 22vh;
 }
 .count {
-  font-size: min(44vw, 30vh);
+  /* As large as the width holds: a figure is about 0.55 of its height wide. */
+  font-size: min(calc(146vw / var(--digits)), 27vh);
   line-height: 0.95;
   font-weight: 700;
   letter-spacing: -0.05em;
@@ -242,8 +245,31 @@ svg {
   height: 76px;
   font-size: 48px;
 }
+.value :deep(.el-input__wrapper) {
+  background: #15183f;
+}
+.value :deep(.el-input__inner) {
+  color: #fff;
+}
 .value :deep(label) {
   font-size: 20px;
+}
+/* A phone laid on its side: what is said in words stands beside the count. */
+@media (orientation: landscape) and (max-height: 500px) {
+  h1 {
+    font-size: 44px;
+  }
+  .how {
+    font-size: 26px;
+  }
+  .hour,
+  svg {
+    display: none;
+  }
+  .big.el-button {
+    min-height: 64px;
+    font-size: 30px;
+  }
 }
 .links {
   display: flex;

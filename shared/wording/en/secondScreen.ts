@@ -27,7 +27,7 @@ export const secondScreen = {
   there: 'There',
   turn: 'Turn',
   to: (place: string) => `to ${place}`,
-  read: (dial: string) => `then read ${dial}`,
+  read: (dial: string) => `then read: ${dial}`,
   shows: (dial: string) => `${dial} shows`,
   send: 'Send',
   typeIt: 'Type what it shows',
