@@ -230,7 +230,7 @@ describe('the report', () => {
     const text = said({}, job)
     expect(text).toContain('Seen to turn the right way, uncoupled')
     expect(text).toContain('Coupling made up, gap 0.125 in')
-    expect(text).toContain('made up, it reads 5.0 mil down of what was read open.')
+    expect(text).toContain('made up, it reads 5.0 mil down from what was read open.')
     expect(text).toContain('by the made-up one')
     expect(text).toContain('Not needed here: space heaters.')
     expect(text).toContain('Not confirmed: motor greased, set screws and keys')

@@ -136,7 +136,8 @@ const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.val
         <p class="hour">{{ w.yourSide(hours.yours) }}</p>
       </template>
       <p class="count figure" :style="{ '--digits': d(push.left).length }">{{ d(push.left) }}</p>
-      <p class="to">{{ push.left < 0 ? w.past(goes) : w.toGo(goes) }} · {{ w.stopAt(d(push.stopAt)) }}</p>
+      <p class="to">{{ push.left < 0 ? w.past(goes) : w.toGo(goes) }}</p>
+      <p class="to">{{ w.stopAt(d(push.stopAt)) }}</p>
     </template>
     <template v-else-if="turn">
       <ClockFace :clock="turn.at" />

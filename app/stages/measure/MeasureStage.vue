@@ -48,6 +48,13 @@ const taking = computed(
     (beside.value !== null || (props.stage === 'as-found' ? moved.value === 0 : moved.value > 0)) &&
     beside.value === besideTheRounds(state.value.hot.run, state.value.proof.facts),
 )
+/** Readings of the rounds wait while the coupling is made up. */
+const elsewhere = computed(
+  () =>
+    !state.value.closing &&
+    (props.stage === 're-measure' ? moved.value > 0 : props.stage === 'as-found' && moved.value === 0) &&
+    besideTheRounds(state.value.hot.run, state.value.proof.facts) === 'prove',
+)
 const logged = computed(() => measurementAt(state.value, props.stage))
 const measurement = computed(() => (taking.value ? measurementAt(live.value, props.stage) : logged.value))
 const liveSet = computed(() => measurement.value?.sets.find((s) => s.set.entry.id === reading.draftId()))
@@ -228,6 +235,7 @@ const turnNote = computed(() =>
       <el-checkbox v-if="logged?.sets.length" v-model="form.turnedBack">{{ w.play.turnBack }}</el-checkbox>
       <el-checkbox v-if="tellsAngles" v-model="form.ownAngles">{{ v.ownAngles }}</el-checkbox>
     </div>
+    <p v-if="elsewhere" class="note">{{ telling.words.prove.view.madeUpNow }}</p>
     <p v-if="taking && turnNote" class="note">{{ turnNote }}</p>
     <p v-if="taking && mate.note.value" class="note" role="status">{{ mate.note.value }}</p>
     <ReadingBoard

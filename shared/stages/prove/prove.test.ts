@@ -71,7 +71,7 @@ describe('what the proof says', () => {
     const { state } = strained
     const said = meaningOfProof(state, inch)
     expect(said.headline).toBe(
-      'The coupling bends the shafts: made up, it reads 5.0 mil down of what was read open.',
+      'The coupling bends the shafts: made up, it reads 5.0 mil down from what was read open.',
     )
     expect(said.detail).toContain('half of the tolerance')
     const steps = strainWorking(state.proof.strain!, inch)

@@ -83,7 +83,7 @@ export const prove = {
     'A qualified electrician swaps two phases at the isolated, locked-out supply. Then bump it again, still uncoupled.',
   gapOut: (gap: string, window: string) => `The gap is ${gap}, wanted is ${window}.`,
   gapOutDetail: 'Open the coupling, shift a hub or the motor along, make it up and feel again.',
-  strained: (by: string) => `The coupling bends the shafts: made up, it reads ${by} of what was read open.`,
+  strained: (by: string) => `The coupling bends the shafts: made up, it reads ${by} from what was read open.`,
   strainedDetail:
     'The open reading stands. Open the coupling and look: a gap too tight, a part bound or the wrong size, hubs pushed together, a spacer too long. Or leave it with a word at the close.',
   unstrained: 'Made up and open read the same, within the limit.',
@@ -94,7 +94,7 @@ export const prove = {
   least: (gap: string) => `${gap} at least`,
   most: (gap: string) => `${gap} at most`,
   opened: (when: string, why: string) => `Opened again ${when}: ${why}`,
-  strainedThen: (by: string) => `Made up, it read ${by} of what was read open.`,
+  strainedThen: (by: string) => `Made up, it read ${by} from what was read open.`,
   openAtClose: (steps: string) => `Not confirmed in Prove: ${steps}.`,
   power: (by: string) => (by ? `Bump test for rotation, switched by ${by}.` : 'Bump test for rotation.'),
   finding: {
@@ -134,6 +134,7 @@ export const prove = {
     readAgain: 'Read another set',
     back: 'Back to the steps',
     name: 'Made up',
+    madeUpNow: 'The coupling is made up: what is read now belongs to Prove. Open it there to read on here.',
     lines: { open: 'read open', madeUp: 'read made up' },
     columns: {
       quantity: 'made up less open',
