@@ -269,19 +269,17 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     tolerance,
     lastUsable(measurements.slice(0, facts.hotRun.moves + 1))?.coupling ?? UNKNOWN,
   )
-  const proof = checkProof(
+  const proof = checkProof({
     machine,
-    facts.proof,
-    (sets) => measureMadeUp(sets, tolerance, target),
-    asLeft,
-    feet.movable,
+    facts: facts.proof,
+    measure: (sets) => measureMadeUp(sets, tolerance, target),
+    uncoupled: asLeft,
+    feet: feet.movable,
     tolerance,
     target,
-    {
-      guardOnly: isHotVisit({ opening, moves, latest }),
-      byReading: asLeft !== null || !roughIn.proves,
-    },
-  )
+    guardOnly: isHotVisit({ opening, moves, latest }),
+    byReading: asLeft !== null || !roughIn.proves,
+  })
   return {
     machine,
     skips: facts.skips,

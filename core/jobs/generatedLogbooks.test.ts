@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { EntryBody, LogEntry } from '../logbook/entry'
+import { PROOF_POINTS } from '../stages/prove/entries'
 import { SAFETY_POINTS } from '../stages/makeSafe/entries'
 import { foldJob } from './jobs'
 import { inMil, lift, REVERSE_SET_UP, SET_UP, TEST_MACHINE, TestJob } from './testJob'
@@ -88,6 +89,29 @@ const ACTS: readonly Act[] = [
     job.add({
       kind: 'stage-skipped',
       payload: { stage: pick(['plan', 're-measure', 'move'], n)!, why: 'x' },
+    }),
+  add({ kind: 'bump-begun', payload: { by: '' } }),
+  (job, n) =>
+    job.add({
+      kind: 'rotation-seen',
+      payload: { seen: pick(['right', 'wrong', 'not-needed'] as const, n)!, words: '' },
+    }),
+  (job, n) =>
+    job.add({ kind: 'coupling-made-up', payload: { units: 'inch', gap: n % 3 === 0 ? null : n / 1000 } }),
+  add({ kind: 'coupling-opened', payload: { why: 'it binds' } }),
+  (job, n) =>
+    job.add({
+      kind: 'proof-confirmed',
+      payload: { point: pick(PROOF_POINTS, n)!, how: n % 4 === 0 ? 'not-here' : 'done', words: '' },
+    }),
+  (job, n) =>
+    job.add({
+      kind: 'counts-read',
+      payload: {
+        units: n % 2 === 0 ? 'inch' : 'metric',
+        when: n % 3 === 0 ? 'tightened' : 'pushing',
+        counts: [{ machine: n % 5 === 0 ? 'stationary' : 'movable', pair: 'outboard', toGo: (n % 9) - 4 }],
+      },
     }),
   add({ kind: 'remark', payload: { text: 'oil on the floor' } }),
   add({

@@ -216,6 +216,69 @@ describe('the report', () => {
     expect(hot).not.toContain('Provisional:')
   })
 
+  it('prints a move of both machines with the driven feet called so, and what measured means then', () => {
+    const pair = (id: string, x: number) => ({
+      id,
+      x,
+      existing: { left: [20], right: [20] },
+      maxPack: 80,
+      sidePlus: 40,
+      sideMinus: 40,
+      locked: false,
+    })
+    const both = {
+      ...TEST_MACHINE,
+      feet: { ...TEST_MACHINE.feet, stationary: [pair('inboard', -13), pair('outboard', -30)] },
+    }
+    const job = new TestJob(both).ready()
+    job.read(LOW)
+    job.read(LOW)
+    const change = { pair: 'outboard', side: 'left', takenOut: [], putIn: [5] } as const
+    job.add({
+      kind: 'move-made',
+      payload: {
+        units: 'inch',
+        changes: [
+          { ...change, machine: 'stationary' },
+          { ...change, machine: 'stationary', side: 'right' },
+        ],
+        side: [{ machine: 'movable', pair: 'inboard', moved: -3 }],
+        remark: '',
+      },
+    })
+    const feet = { ...MACHINE, feet: both.feet } as unknown as MachineSnapshot
+    const text = said({ machine: feet, telling: tellingOf('inch', both) }, job)
+    expect(text).toContain('Driven outboard left')
+    expect(text).toContain('driven outboard feet')
+    expect(text).toContain('The driven machine was moved too')
+  })
+
+  it('names the table, revision and row that the limits come from', () => {
+    const limits = {
+      id: 'w',
+      level: 'works' as const,
+      coupling: '',
+      name: 'Works table',
+      source: 'sheet 9',
+      revision: '3',
+      units: 'inch' as const,
+      rows: [
+        {
+          upTo: 1000,
+          fine: { offset: 2, slope: 0.5, flexSlope: null },
+          standard: { offset: 4, slope: 0.9, flexSlope: null },
+        },
+      ],
+    }
+    const tolerance = { form: 'speed-rule', mode: 'plane', grade: 'standard' } as const
+    const own = { ...TEST_MACHINE, tolerance, limitSets: [limits] }
+    const job = new TestJob(own).ready()
+    job.read(LOW)
+    job.read(LOW)
+    const text = said({ machine: { ...MACHINE, tolerance, limitSets: [limits] } as MachineSnapshot }, job)
+    expect(text).toContain('Works table, revision 3: row up to 1000 rpm, standard grade at 990 rpm.')
+  })
+
   it('prints the proof: strain with what each plan would have been, what was confirmed and what was not', () => {
     const job = new TestJob().ready()
     job.read(inMil(1, 0, 0, 0))

@@ -111,17 +111,35 @@ const gapOf = (machine: CoupledMachine, { madeUp }: ProofFacts): Proof['gap'] =>
   return { value, least, most, verdict: known ? (inside ? 'in' : 'out') : null }
 }
 
-/** What is left to prove. `guardOnly` where nothing was opened or moved; `byReading` where an instrument measured it. */
-export const checkProof = (
-  machine: CoupledMachine,
-  facts: ProofFacts,
-  measure: (sets: ProofFacts['sets']) => Measurement,
-  uncoupled: Measurement | null,
-  feet: readonly FootPlane[],
-  tolerance: SettledTolerance,
-  target: Misalignment,
-  what: { readonly guardOnly: boolean; readonly byReading: boolean },
-): Proof => {
+/** What a proof is checked from. */
+export interface ToProve {
+  readonly machine: CoupledMachine
+  readonly facts: ProofFacts
+  /** Sets taken together as one measurement. */
+  readonly measure: (sets: ProofFacts['sets']) => Measurement
+  /** What was left, read with the coupling open; null where nobody read it. */
+  readonly uncoupled: Measurement | null
+  readonly feet: readonly FootPlane[]
+  readonly tolerance: SettledTolerance
+  readonly target: Misalignment
+  /** Nothing was opened or moved: the guard alone went off. */
+  readonly guardOnly: boolean
+  /** An instrument measures it: then it may be read made up. */
+  readonly byReading: boolean
+}
+
+/** What is left to prove, and what was found by then. */
+export const checkProof = ({
+  machine,
+  facts,
+  measure,
+  uncoupled,
+  feet,
+  tolerance,
+  target,
+  guardOnly,
+  byReading,
+}: ToProve): Proof => {
   const gap = gapOf(machine, facts)
   const measurement = measure(facts.sets)
   const strainOf = (made: Measurement) => uncoupled && strainBetween(made, uncoupled, feet, tolerance, target)
@@ -146,9 +164,9 @@ export const checkProof = (
         return said(step)
     }
   }
-  const steps = what.guardOnly
+  const steps = guardOnly
     ? (['guard-on'] as const)
-    : PROOF_STEPS.filter((s) => s !== 'read-coupled' || what.byReading)
+    : PROOF_STEPS.filter((s) => s !== 'read-coupled' || byReading)
   const rows = steps.map((step): ProofRow => ({ step, stands: stands(step) }))
   return {
     facts,

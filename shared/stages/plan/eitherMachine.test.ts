@@ -7,7 +7,10 @@ import { layOutShafts } from '../../drawing/shaftLines'
 import { graphPaper } from '../../drawing/graphPaper'
 import { liftWords } from '../../wording/plans'
 import { tellingOf } from '../../wording/telling'
+import { biteWords, headlineOfPush, slipWords } from '../../wording/pushing'
 import { blankMove, editMove, fillMove, footKey, readMove } from '../move/form'
+import { drawPush } from '../move/pushDrawing'
+import { readPush, sidesFromCounts } from '../move/pushForm'
 import { choiceOf, movedBy, packedMoves, plannedAxes, predictedLine, shimLifts, withMove } from './choice'
 import { fromFarEnd, plannedPacks } from './packs'
 import { planWorking } from './working'
@@ -118,6 +121,67 @@ describe('a plan of both machines on the board', () => {
     expect(Number.isFinite(shift)).toBe(true)
     expect(named('Offset after, vertical')?.substituted).toContain('− (')
     expect(named('Offset after, vertical')?.formula).toContain('change of the driven offset')
+  })
+})
+
+describe('a push of both machines on the screen', () => {
+  const pushed = () => {
+    const j = new TestJob(MACHINE).ready()
+    j.add({
+      kind: 'plan-chosen',
+      payload: {
+        units: 'inch',
+        option: 'own',
+        changes: [],
+        side: [
+          { machine: 'movable', pair: 'outboard', moved: -6 },
+          { machine: 'stationary', pair: 'outboard', moved: 8 },
+        ],
+        sets: null,
+      },
+    })
+    return j
+  }
+  const counted = (j: TestJob, machine: 'movable' | 'stationary', toGo: number) =>
+    j.add({
+      kind: 'counts-read',
+      payload: { units: 'inch', when: 'pushing', counts: [{ machine, pair: 'outboard', toGo }] },
+    })
+
+  it('names the driven ends, and slips at them', () => {
+    const j = pushed()
+    expect(biteWords(j.state.push, inch)).toContain('Push at driven outboard left: 4.0 mil toward 3.')
+    expect(headlineOfPush(j.state.push, inch)).toContain('driven outboard first')
+    counted(j, 'stationary', 12)
+    expect(slipWords(j.state.push, inch)).toMatch(/^Driven outboard went the other way/)
+  })
+
+  it('draws each end once, with its own key, count and room', () => {
+    const j = pushed()
+    counted(j, 'stationary', 3)
+    const drawn = drawPush(j.state.push, planInputFor({ ...state, ...{} }, 'both')!.feet, 'inch')
+    expect(drawn.map((e) => e.key)).toEqual([
+      'inboard',
+      'outboard',
+      'stationary:inboard',
+      'stationary:outboard',
+    ])
+    expect(drawn.map((e) => Math.round(e.left / 0.0254))).toEqual([0, 6, 0, 3])
+    expect(drawn.filter((e) => e.turn)).toHaveLength(1)
+  })
+
+  it('reads the boxes of both apart, and fills the move with what was pushed', () => {
+    const j = pushed()
+    const texts = { units: 'inch' as const, toGo: { outboard: '2', 'stationary:outboard': '1' } }
+    expect(readPush(texts, j.state.push, 'pushing', inch).payload?.counts).toEqual([
+      { machine: 'movable', pair: 'outboard', toGo: -2 },
+      { machine: 'stationary', pair: 'outboard', toGo: 1 },
+    ])
+    counted(j, 'stationary', 1)
+    expect(sidesFromCounts(j.state.push, 'inch')).toMatchObject({
+      'stationary:outboard': '7',
+      outboard: '0',
+    })
   })
 })
 

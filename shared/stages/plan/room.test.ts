@@ -18,6 +18,18 @@ describe('room in the bolt holes', () => {
     expect(b).toMatchObject({ toward3: 0, toward9: 0, locked: true, from: 0.5, to: 0.5 })
   })
 
+  it('keeps pairs of one name at both machines apart', () => {
+    const driven = { ...foot, machine: 'stationary' as const, sidePlus: 2 }
+    const rooms = boltRoom({ feet: [foot, driven] }, [
+      { id: 'a', h: 0.4 },
+      { id: 'a', machine: 'stationary', h: -0.3 },
+    ])
+    expect(rooms.map((r) => [r.machine, r.toward3, r.toward9])).toEqual([
+      ['movable', 0.6, 0.9],
+      ['stationary', expect.closeTo(2.3, 12), expect.closeTo(0.2, 12)],
+    ])
+  })
+
   it('places the bolt between both ends, and keeps it in the hole when more is asked', () => {
     const [a] = boltRoom({ feet: [foot] }, [{ id: 'a', h: 0.25 }])
     expect([a!.from, a!.to]).toEqual([0.5 / 1.5, 0.75 / 1.5])
