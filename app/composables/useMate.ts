@@ -13,7 +13,8 @@ const own = newId()
 export const useMateLinked = () => {
   const job = useJob()
   const now = useNow({ interval: 5000 })
-  const heard = ref(0)
+  // Kept while stages come and go: a mate who was there before this one was opened is there.
+  const heard = useState(`mate.heard.${job.id}`, () => 0)
   watch(
     () => job.called,
     (said) => {
@@ -42,6 +43,7 @@ export const useMate = (
     void job.call({ says: 'wants', from: own, wants: wanted && { ...wanted, units: session.units } })
   }
   const told = computed(() => JSON.stringify([wants(), session.units]))
+  onMounted(() => linked.value && tell())
   watchDebounced(told, () => linked.value && tell(), { debounce: 150 })
   watch(
     () => job.called,

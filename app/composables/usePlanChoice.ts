@@ -73,7 +73,10 @@ export const usePlanChoice = () => {
   // A plan for other readings is not pointed at any more.
   watch(result, () => (pointed.value = null))
   const drawn = computed(() => (pointed.value ? choiceOf(pointed.value) : choice.value))
-  /** Where both axes lie after what is drawn. */
+  /** Where both axes lie after the plan in hand; and after what is drawn. */
+  const ownAxes = computed(() =>
+    input.value && choice.value ? plannedAxes(input.value, choice.value) : null,
+  )
   const axes = computed(() => (input.value && drawn.value ? plannedAxes(input.value, drawn.value) : null))
 
   const doubt = computed(() => {
@@ -125,6 +128,7 @@ export const usePlanChoice = () => {
     point,
     drawn,
     axes,
+    ownAxes,
     mayMoveDriven,
     which,
     askWhich,

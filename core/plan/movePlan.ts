@@ -15,7 +15,7 @@ import { lentTo, type PairPack } from './stockCheck'
 import { Work, type GoOn } from './work'
 import { bestSideMoves, roundSideMoves, type SideFoot } from './sideMove'
 
-export { keyOfPair, pairKey, ROLES, SIDES, reachableLifts } from './planFoot'
+export { keyOfPair, pairKey, MACHINE_ROLES, SIDES, reachableLifts } from './planFoot'
 export type { Lift, MachineRole, PlanFoot, Side } from './planFoot'
 export type { PlanKind } from './liftSearch'
 

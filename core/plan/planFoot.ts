@@ -6,7 +6,8 @@ export type Side = 'left' | 'right'
 export const SIDES: readonly Side[] = ['left', 'right']
 export type MachineRole = 'movable' | 'stationary'
 
-export const ROLES: readonly MachineRole[] = ['movable', 'stationary']
+/** Both machines of a coupling, the movable one first. */
+export const MACHINE_ROLES: readonly MachineRole[] = ['movable', 'stationary']
 
 /** A pair of either machine by one name: its own for the movable machine, whose drafts are kept under it. */
 export const pairKey = (id: string, machine: MachineRole = 'movable'): string =>

@@ -5,7 +5,7 @@ import { toleranceToCore } from '../judge/toleranceUnits'
 import type { LogEntry } from '../logbook/entry'
 import { remember } from '../logbook/remember'
 import type { UsualPlaces } from '../methods/methods'
-import type { MachineRole } from '../plan/movePlan'
+import { MACHINE_ROLES, type MachineRole } from '../plan/planFoot'
 import type { BoltsPayload } from '../stages/move/entries'
 import type { TargetPayload } from '../stages/target/entries'
 import { toCore, type UnitSystem } from '../units/unitSystem'
@@ -36,12 +36,10 @@ export interface CoupledMachine {
   readonly limitSets?: readonly LimitSet[]
 }
 
-const ROLES: readonly MachineRole[] = ['movable', 'stationary']
-
 /** The registered packs of both machines in millimetres. */
 export const registeredPacks = remember((machine: CoupledMachine): readonly PairPacks[] => {
   const thick = (t: number) => toCore(t, 'displacement', machine.units)
-  return ROLES.flatMap((role) =>
+  return MACHINE_ROLES.flatMap((role) =>
     machine.feet[role].map((f) => ({
       machine: role,
       id: f.id,

@@ -104,16 +104,23 @@ export const convertLimits = (texts: LimitTexts, to: UnitSystem): LimitTexts => 
   }
 }
 
-/** Reads the boxes; faults by the path of their field, like `rows.2.fine.offset`. */
+/**
+ * Reads the boxes; faults by the path of their field, like `rows.2.fine.offset`. `unread` are those of boxes that hold
+ * something that is no figure: said at once, the others when it is to be saved.
+ */
 export const readLimits = (
   texts: LimitTexts,
   words: Words,
-): { readonly fields: LimitSetFields | null; readonly faults: Readonly<Record<string, string>> } => {
-  const faults: Record<string, string> = {}
+): {
+  readonly fields: LimitSetFields | null
+  readonly unread: Readonly<Record<string, string>>
+  readonly faults: Readonly<Record<string, string>>
+} => {
+  const unread: Record<string, string> = {}
   const number = (text: string, path: string, measure: TypedMeasure): number | null => {
     const read = readTypedNumber(text, measure, texts.units)
     if (read.ok) return read.value
-    if (read.fault !== 'empty') faults[path] = words.typing.faults[read.fault]
+    if (read.fault !== 'empty') unread[path] = words.typing.faults[read.fault]
     return null
   }
   const rows = texts.rows.map((r, i): LimitRow => {
@@ -136,8 +143,13 @@ export const readLimits = (
     rows,
   }
   const parsed = limitSetFields.safeParse(trimmed)
+  const faults = { ...unread }
   if (!parsed.success) for (const { path, message } of issuesOf(parsed.error)) faults[path] ??= message
-  return { fields: parsed.success && Object.keys(faults).length === 0 ? parsed.data : null, faults }
+  return {
+    fields: parsed.success && Object.keys(faults).length === 0 ? parsed.data : null,
+    unread,
+    faults,
+  }
 }
 
 /** Grades and quantities in the order of a row's boxes. */

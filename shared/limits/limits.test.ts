@@ -112,7 +112,11 @@ describe('the boxes of a table', () => {
     expect(fields).toBeNull()
     expect(faults['rows.0.fine.offset']).toContain('not a number')
     expect(faults['rows.1.upTo']).toContain('Speeds rise')
-    expect(readLimits(blankLimits('inch'), en).faults).toHaveProperty('name')
+    // What is missing in a new table is no fault of what was typed.
+    expect(readLimits(blankLimits('inch'), en)).toMatchObject({
+      unread: {},
+      faults: { name: expect.any(String) as string },
+    })
   })
 
   it('keep their figures when the unit is switched', () => {

@@ -22,6 +22,8 @@ export type Command =
       readonly toward: boolean
       /** What is left to go in the way it goes, now and once this bite is taken. */
       readonly left: Millimetres
+      /** The same as a share of the way, 0 where it arrives. */
+      readonly share: number
       readonly stopAt: Millimetres
     }
 
@@ -44,12 +46,14 @@ export const commandFor = (job: Job, wanted: Wanted | null, side: MateSide): Com
   // Toward 3 is plus: it is pushed from the side of 9.
   const from: MateSide = push.next.by > 0 ? '9' : '3'
   const way = wayOf(end)
+  const left = way * end.toGo
   return {
     does: from === side ? 'push' : 'slacken',
     end,
     bite: push.next,
     toward: from !== side,
-    left: way * end.toGo,
+    left,
+    share: Math.min(1, Math.max(0, left / Math.max(Math.abs(end.wanted), Math.abs(left)))),
     stopAt: way * (end.toGo - push.next.by),
   }
 }
@@ -81,4 +85,15 @@ export const dialSays = (
   const read = readTypedNumber(typed, 'displacement', units)
   if (read.ok) return { fault: '', payload: counted(end, wayOf(end) * read.value, units) }
   return { fault: read.fault === 'empty' ? '' : words.typing.faults[read.fault], payload: null }
+}
+
+/** What a dial shows as it was typed, to be sent to its box; or a sentence. */
+export const readingSays = (
+  typed: string,
+  units: UnitSystem,
+  words: Words,
+): { readonly fault: string; readonly value: string | null } => {
+  const read = readTypedNumber(typed, 'displacement', units)
+  if (read.ok) return { fault: '', value: typed.trim() }
+  return { fault: read.fault === 'empty' ? '' : words.typing.faults[read.fault], value: null }
 }

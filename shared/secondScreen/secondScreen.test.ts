@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { TestJob } from '../../core/jobs/testJob'
 import { en } from '../wording/en'
 import { call } from './call'
-import { commandFor, dialSays, thereAt } from './command'
+import { commandFor, dialSays, readingSays, thereAt } from './command'
 
 const MIL = 0.0254
 const wanted = {
@@ -74,6 +74,25 @@ describe('what the mate is told', () => {
       fault: expect.stringContaining('number') as string,
     })
     expect(dialSays(c, '', 'inch', en)).toEqual({ payload: null, fault: '' })
+  })
+
+  it('a reading is sent as it was typed once it is a figure', () => {
+    expect(readingSays(' −2.5 ', 'inch', en).value).toBe('−2.5')
+    expect(readingSays('', 'inch', en)).toEqual({ fault: '', value: null })
+    expect(readingSays('2.5.1', 'inch', en).value).toBeNull()
+  })
+
+  it('the way that is left is all of it, then less, and nothing past the end', () => {
+    const job = pushing()
+    const at = (pair: string, toGo: number) => {
+      const counts = [{ machine: 'movable' as const, pair, toGo }]
+      job.add({ kind: 'counts-read', payload: { units: 'inch', when: 'pushing', counts } })
+      return bite(job)
+    }
+    expect(bite(job).share).toBe(1)
+    expect(at('outboard', -5)).toMatchObject({ end: { id: 'inboard' }, share: 1 })
+    expect(at('inboard', 0)).toMatchObject({ end: { id: 'outboard' }, share: 0.5 })
+    expect(at('outboard', 4)).toMatchObject({ end: { id: 'outboard' }, share: 0 })
   })
 
   it('to tighten once both ends are there, to wait with the board’s next step, and that it is over', () => {

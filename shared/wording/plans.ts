@@ -1,5 +1,5 @@
 import type { Judgement } from '../../core/judge/judge'
-import { ROLES, type BlockedFoot, type MovePlan } from '../../core/plan/movePlan'
+import { MACHINE_ROLES, type BlockedFoot, type MovePlan } from '../../core/plan/movePlan'
 import { adviceWords, percentOf } from './planOdds'
 import type { MoveAdvice } from '../../core/stages/plan/odds'
 import { shimWords, hourOf } from './directions'
@@ -10,7 +10,7 @@ import { capital, pairName, type Telling } from './telling'
 
 /** `add 12.0 / add 18.0`: what happens under each pair, nearest the coupling first; the driven machine’s behind. */
 export const liftWords = (plan: Pick<MovePlan, 'moves'>, telling: Telling): string =>
-  ROLES.flatMap((role) => {
+  MACHINE_ROLES.flatMap((role) => {
     const own = plan.moves.filter((m) => m.machine === role)
     const lifts = own.map((m) => shimWords(m.v, telling).replace(/ as it is$/, '')).join(' / ')
     return own.length === 0 ? [] : [role === 'stationary' ? telling.words.feet.driven(lifts) : lifts]

@@ -21,11 +21,10 @@ const { said, working, takeAll } = useTakeOver<ReadLimitSet>({
   name: ({ fields }) => fields.name,
   taken: w.taken,
 })
-const forget = () => {
+watch(shown, () => {
   read.value = null
   said.value = ''
-}
-watch(shown, forget)
+})
 const look = (text: string) => {
   said.value = ''
   read.value = readLimitsFile(text, props.known)

@@ -46,7 +46,7 @@ watch(shown, (now) => {
 const read = computed(() => readLimits(texts.value, words))
 /** What can't be read is said at once; what is missing only once it was tried. */
 const fault = (path: string) =>
-  refused.value[path] ?? (tried.value || path.includes('.') ? (read.value.faults[path] ?? '') : '')
+  refused.value[path] ?? (tried.value ? read.value.faults : read.value.unread)[path] ?? ''
 const named = ['name', 'source', 'revision'] as const
 const replaced = computed(() => {
   const { level, coupling, inForce } = texts.value

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Job } from '~~/core/jobs/jobs'
 import type { MateSide, Wanted } from '~~/shared/secondScreen/call'
-import { commandFor, dialSays, thereAt } from '~~/shared/secondScreen/command'
+import { commandFor, dialSays, readingSays, thereAt } from '~~/shared/secondScreen/command'
 import { clockName, hourOf } from '~~/shared/wording/directions'
 import { figure } from '~~/shared/wording/figures'
 import { capital, pairName } from '~~/shared/wording/telling'
@@ -66,21 +66,15 @@ const head = computed((): { say: string; how: string } => {
   }
 })
 const where = computed(() => (push.value ? capital(pairName(telling.value, push.value.end)) : ''))
-/** Share of the way that is left, 0 at the target. */
-const share = computed(() =>
-  push.value
-    ? Math.min(
-        1,
-        Math.max(0, push.value.left / Math.max(Math.abs(push.value.end.wanted), Math.abs(push.value.left))),
-      )
-    : 0,
-)
+const share = computed(() => push.value?.share ?? 0)
 const target = computed(() => (push.value?.toward ? 96 : 8))
 const mark = computed(() => (push.value?.toward ? 96 - 88 * share.value : 8 + 88 * share.value))
 
 const dial = computed(() =>
   push.value ? dialSays(push.value, value.value, session.units, telling.value.words) : null,
 )
+const typed = computed(() => readingSays(value.value, session.units, telling.value.words))
+const fault = computed(() => (dial.value ?? typed.value).fault)
 const log = (payload: ReturnType<typeof thereAt> | null) => {
   if (payload && store.log({ kind: 'counts-read', payload })) {
     typing.value = false
@@ -97,8 +91,8 @@ const there = async () => {
 const send = async () => {
   if (push.value) return log(dial.value?.payload ?? null)
   const at = turn.value
-  const text = value.value.trim()
-  if (!at || text === '') return
+  const text = typed.value.value
+  if (!at || text === null) return
   const { circle, clock, dial: named } = at
   const through = await store.call({
     says: 'reads',
@@ -156,8 +150,8 @@ const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.val
         :units="session.units"
         signed
         on-dye
-        :note="dial?.fault"
-        :note-is-fault="!!dial?.fault"
+        :note="fault"
+        :note-is-fault="fault !== ''"
         @enter="send"
       />
       <el-button class="big" @click="send">{{ w.send }}</el-button>

@@ -47,7 +47,7 @@ const alone = computed(() => shown.value && ['127.0.0.1', 'localhost', '[::1]'].
   font-size: 18px;
 }
 .linked {
-  color: var(--in, #0a6e5c);
+  color: var(--in);
 }
 img {
   display: block;

@@ -5,7 +5,6 @@ import { halfWidthAt } from '~~/core/stages/plan/odds'
 import { isBelieved } from '~~/core/stages/measure/measurement'
 import { fittingExaggeration, PLAN_VIEW } from '~~/shared/drawing/shaftLines'
 import { graphPaper } from '~~/shared/drawing/graphPaper'
-import { plannedAxes } from '~~/shared/stages/plan/choice'
 import { boltRoom } from '~~/shared/stages/plan/room'
 import { pickList, plannedPacks } from '~~/shared/stages/plan/packs'
 import { shimWords, sideWords } from '~~/shared/wording/directions'
@@ -63,12 +62,12 @@ const working = () =>
 /** The driven machine's feet, where it may be moved. */
 const driven = computed(() => (plan.which.value === 'movable' ? undefined : state.value.feet.stationary))
 const exaggeration = computed(() =>
-  found.value && choice.value && plan.input.value
+  found.value && plan.ownAxes.value
     ? fittingExaggeration({
-        lines: [found.value, plannedAxes(plan.input.value!, choice.value!).movable],
+        lines: [found.value, plan.ownAxes.value.movable],
         planes: PLANES,
         feet: state.value.feet.movable,
-        ground: plannedAxes(plan.input.value!, choice.value!).stationary,
+        ground: plan.ownAxes.value.stationary,
         driven: driven.value,
         tolerance: state.value.tolerance,
         target: state.value.target,

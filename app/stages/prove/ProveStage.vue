@@ -25,7 +25,7 @@ const stands = (step: ProofStep) => proof.value.rows.find((r) => r.step === step
 const { draft: form } = useDraft<ProofTexts>('prove', () => blankProof(session.units))
 useUnitsOfDraft(form, nameProofUnits)
 const gap = computed(() => readGap(form.value, session.units, telling.value.words))
-const window = computed(() => gapWindow(feelerLimits(state.value.machine).gap, telling.value))
+const wantedGap = computed(() => gapWindow(feelerLimits(state.value.machine).gap, telling.value))
 
 /** Readings are being typed, with the coupling made up. */
 const reading = ref(false)
@@ -102,7 +102,7 @@ const working = () => (proof.value.strain ? strainWorking(proof.value.strain, te
         :label="v.gap"
         measure="distance"
         :units="session.units"
-        :note="gap.fault || (window ? v.window(window) : v.noWindow)"
+        :note="gap.fault || (wantedGap ? v.window(wantedGap) : v.noWindow)"
         :note-is-fault="gap.fault !== ''"
         @enter="makeUp"
       />

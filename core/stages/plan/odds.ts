@@ -4,7 +4,7 @@ import type { Judgement } from '../../judge/judge'
 import { judgedQuantities } from '../../judge/quantities'
 import type { SettledTolerance } from '../../judge/tolerance'
 import { remember } from '../../logbook/remember'
-import { ROLES, type MachineRole, type PlanInput } from '../../plan/movePlan'
+import { MACHINE_ROLES, type MachineRole, type PlanInput } from '../../plan/movePlan'
 import { arrangementModel } from '../../uncertainty/arrangementModel'
 import { chanceInBand, termVariance } from '../../uncertainty/chance'
 import { readingSd, typicalSd, type ReadRound } from '../../uncertainty/changeDoubt'
@@ -94,7 +94,7 @@ export const chanceAfter = (
   tolerance: SettledTolerance,
   target: Misalignment,
 ): number => {
-  const after = ROLES.reduce(
+  const after = MACHINE_ROLES.reduce(
     (known, role) =>
       movedInHands(
         known,

@@ -1,5 +1,5 @@
 import type { MachineRole, MovePlan, PlanFoot, PlanInput, PlanResult } from '../../plan/movePlan'
-import { planMoves, ROLES, SIDES } from '../../plan/movePlan'
+import { planMoves, MACHINE_ROLES, SIDES } from '../../plan/movePlan'
 import { remember } from '../../logbook/remember'
 import type { Misalignment } from '../../frame/planes'
 import type { SettledTolerance } from '../../judge/tolerance'
@@ -36,7 +36,8 @@ const pushedSoFar = (state: Planned, machine: MachineRole, pair: string): Millim
 export type WhichMoves = MachineRole | 'both'
 
 /** The machines that a plan of this kind moves. */
-export const rolesOf = (which: WhichMoves): readonly MachineRole[] => (which === 'both' ? ROLES : [which])
+export const rolesOf = (which: WhichMoves): readonly MachineRole[] =>
+  which === 'both' ? MACHINE_ROLES : [which]
 
 /** Whether the driven machine can be moved at all: two pairs at least, and not all of them locked. */
 export const drivenMoves = ({ feet }: Pick<CoupledMachine, 'feet'>): boolean =>
