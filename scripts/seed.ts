@@ -3,7 +3,8 @@ import { migrateDown, migrateUp } from '../server/database/migrate'
 import { insertMachine } from '../server/machines/machines.repository'
 import { writeHistory } from './demo/history'
 import { insertLimitSet } from '../server/limits/limits.repository'
-import { demoId, INSTRUMENTS, LIMIT_SETS, MACHINES, PEOPLE, STOCK, WORKS } from './demo/works'
+import { LIMIT_SETS } from './demo/limits'
+import { demoId, INSTRUMENTS, MACHINES, PEOPLE, STOCK, WORKS } from './demo/works'
 import { withDatabase } from './withDatabase'
 
 await withDatabase(async (knex) => {
