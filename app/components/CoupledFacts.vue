@@ -3,18 +3,16 @@ import { setsFor, type LimitSet } from '~~/core/judge/limitSets'
 import { judgedQuantities } from '~~/core/judge/quantities'
 import { settleTolerance } from '~~/core/judge/tolerance'
 import { toleranceToCore } from '~~/core/judge/toleranceUnits'
-import { toCore } from '~~/core/units/unitSystem'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
-import { pack, UNIT_NAMES } from '~~/shared/wording/figures'
+import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { limitWords, quantityName } from '~~/shared/wording/quantities'
-import { capital, tellingOf } from '~~/shared/wording/telling'
+import { tellingOf } from '~~/shared/wording/telling'
 import { toleranceSource } from '~~/shared/wording/tolerances'
 
-/** What lies under the feet of a coupled machine, and what it is judged by. */
+/** What a coupled machine is judged by. */
 const props = defineProps<{ machine: CoupledFields; limitSets: readonly LimitSet[] }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
-const mm = (t: number) => toCore(t, 'displacement', props.machine.units)
 /** Tables that it would be judged by today, nearest first. */
 const near = computed(() => setsFor(props.machine.couplingKind, props.limitSets))
 const limits = computed(() =>
@@ -38,17 +36,7 @@ const limits = computed(() =>
 
 <template>
   <div class="facts panel">
-    <h2>{{ telling.words.pages.machine.underTheFeet }}</h2>
-    <FigureTable
-      :head="[UNIT_NAMES[session.units].displacement, telling.words.tables.left, telling.words.tables.right]"
-    >
-      <tr v-for="f in machine.feet.movable" :key="f.id">
-        <td>{{ capital(telling.footNames(f.id)) }}</td>
-        <td class="figure">{{ pack(f.existing.left.map(mm), session.units) }}</td>
-        <td class="figure">{{ pack(f.existing.right.map(mm), session.units) }}</td>
-      </tr>
-    </FigureTable>
-    <h2>{{ telling.words.pages.machine.limits }}</h2>
+    <h2 class="title">{{ telling.words.pages.machine.limits }}</h2>
     <FigureTable :head="['', '']">
       <tr v-for="l in limits" :key="l.name">
         <td>{{ l.name }}</td>
@@ -63,8 +51,9 @@ const limits = computed(() =>
 .facts {
   padding: 4px 18px 16px;
 }
-h2 {
-  margin: 14px 0 4px;
+h2.title {
+  margin: 10px 0 4px;
+  font-size: 17px;
 }
 p {
   margin-top: 8px;

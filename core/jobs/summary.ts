@@ -47,6 +47,8 @@ export interface JobFigure {
   readonly moment: 'as-found' | 'as-left'
   readonly name: string
   readonly value: number
+  /** Where the target stood; 0 where the value counts from nothing or is a size without a direction. */
+  readonly aim: number
   readonly low: number | null
   readonly high: number | null
   readonly verdict: VerdictOrUnknown
@@ -86,9 +88,14 @@ export const summaryOf = (job: Job): JobSummaryFigures =>
         asLeft: lineSummary(job.state.asLeft),
       }
 
+/** Names of quantities of one plane. */
+const PLANED = /\.[vh]$/
+
 const ofMeasurement = (moment: JobFigure['moment'], m: Measurement | null): readonly JobFigure[] =>
-  (m?.judgement?.quantities ?? []).flatMap(({ name, value, low, high, verdict }) =>
-    value === null ? [] : [{ moment, name, value, low, high, verdict }],
+  (m?.judgement?.quantities ?? []).flatMap(({ name, value, aim, low, high, verdict }) =>
+    value === null
+      ? []
+      : [{ moment, name, value, aim: PLANED.test(name) ? (aim ?? 0) : 0, low, high, verdict }],
   )
 
 const ofLine = (moment: JobFigure['moment'], l: LineReading | null): readonly JobFigure[] =>
@@ -96,6 +103,7 @@ const ofLine = (moment: JobFigure['moment'], l: LineReading | null): readonly Jo
     moment,
     name: `sheaves.${name}`,
     value,
+    aim: 0,
     low: limit === null ? null : -limit,
     high: limit,
     verdict: verdict ?? 'unknown',

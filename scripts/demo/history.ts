@@ -64,6 +64,30 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await first.prove(0.13)
   await first.close('Day-shift millwright', 'Base scraped clean at the two outboard feet.')
 
+  const settled = on('CP-11', 'CP-11 after a season', day, at(338, 7), line(-4.7, 1.2, -0.12, 0.1))
+  await settled.open({ reason: 'planned', rpm: 990, customer: '', note: 'After the first season.' })
+  await settled.makeSafe('W-2198')
+  await settled.readRises([1, 1, 0.5, 1])
+  await settled.measure(3, 0.5)
+  await settled.read()
+  await settled.prove(0.13)
+  await settled.close(
+    'Day-shift millwright',
+    'Settled since the rebuild. Outboard left foot sounds hollow.',
+    'Kiln runs until spring. Watched by vibration until then.',
+  )
+
+  const spring = on('CP-11', 'CP-11 spring stop', lead, at(247, 6), line(-6.2, 3.4, -0.2, -0.3))
+  await spring.open({ reason: 'planned', rpm: 990, customer: '', note: 'Spring stop.' })
+  await spring.makeSafe('W-2371')
+  await spring.readRises([1, 1.5, 1, 1])
+  await spring.measure(3, 0.5)
+  await spring.move()
+  await spring.read()
+  await spring.read()
+  await spring.prove(0.13)
+  await spring.close('Maintenance lead', 'Shift on tightening at outboard left, washer changed.')
+
   const second = on('CP-11', 'CP-11 vibration', night, at(152, 14), line(-6.8, 5.1, -0.36, 0.22))
   await second.open({
     reason: 'vibration',

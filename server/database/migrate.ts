@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import * as logbook from './migrations/0001-logbook'
 import * as frame from './migrations/0002-frame'
+import * as history from './migrations/0007-history'
 import * as instruments from './migrations/0004-instruments'
 import * as limits from './migrations/0006-limits'
 import * as narrowJobs from './migrations/0005-narrow-jobs'
@@ -14,6 +15,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Mig
   { name: '0004-instruments', migration: instruments },
   { name: '0005-narrow-jobs', migration: narrowJobs },
   { name: '0006-limits', migration: limits },
+  { name: '0007-history', migration: history },
 ]
 
 const source: Knex.MigrationSource<(typeof MIGRATIONS)[number]> = {

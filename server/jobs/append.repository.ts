@@ -69,15 +69,16 @@ const HEAD = `
 
 const FIGURES = `, figures as (
     select f.* from head, jsonb_to_recordset(?::jsonb) as f(moment text, name text, value double precision,
-      low double precision, high double precision, verdict text)
+      aim double precision, low double precision, high double precision, verdict text)
   ), gone as (
     delete from job_figures where job_id in (select id from head)
       and (moment, name) not in (select moment, name from figures)
   ), kept as (
-    insert into job_figures (job_id, machine_id, at, moment, name, value, low, high, verdict)
-    select ?::uuid, ?::uuid, ?::timestamptz, moment, name, value, low, high, verdict from figures
+    insert into job_figures (job_id, machine_id, at, moment, name, value, aim, low, high, verdict)
+    select ?::uuid, ?::uuid, ?::timestamptz, moment, name, value, aim, low, high, verdict
+      from figures
     on conflict (job_id, moment, name) do update set at = excluded.at, value = excluded.value,
-      low = excluded.low, high = excluded.high, verdict = excluded.verdict
+      aim = excluded.aim, low = excluded.low, high = excluded.high, verdict = excluded.verdict
   )`
 
 /** The statement with and without figures, placeholders numbered as the driver wants them. */

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { footworkIn } from '../../core/history/jobHistory'
 import type { LogEntry } from '../../core/logbook/entry'
 import type { LeafUse } from '../../core/tools/toolsToTake'
 import { toCore } from '../../core/units/unitSystem'
@@ -69,6 +70,22 @@ export const lastSetUp = async (knex: Knex, jobId: string): Promise<LogEntry<'se
   return entry?.kind === 'set-up' ? entry : null
 }
 
+/** Entries of these kinds in these jobs, by job and in order. */
+export const entriesOfJobs = async (
+  knex: Knex,
+  jobs: readonly string[],
+  kinds: readonly LogEntry['kind'][],
+): Promise<ReadonlyMap<string, readonly LogEntry[]>> => {
+  const rows = (await knex('entries')
+    .whereIn('job_id', jobs)
+    .whereIn('kind', kinds)
+    .orderBy(['job_id', 'seq'])
+    .select(COLUMNS)) as EntryRow[]
+  const byJob = new Map<string, LogEntry[]>()
+  for (const row of rows) byJob.set(row.job_id, [...(byJob.get(row.job_id) ?? []), toEntry(row)])
+  return byJob
+}
+
 /** Jobs of a machine whose leaves say what the next one may want. */
 const JOBS_BACK = 5
 
@@ -91,15 +108,9 @@ export const leavesPutIn = async (
   const corrected = new Set(rows.map((r) => r.supersedes))
   const counts = new Map<number, number>()
   for (const entry of rows.filter((r) => !corrected.has(r.id)).map(toEntry)) {
-    const changes =
-      entry.kind === 'foot-filled'
-        ? [entry.payload.change]
-        : entry.kind === 'machine-levelled' || entry.kind === 'hubs-roughed' || entry.kind === 'move-made'
-          ? entry.payload.changes
-          : []
-    const units = 'units' in entry.payload ? entry.payload.units : 'metric'
-    for (const t of changes.flatMap((c) => c.putIn)) {
-      const thickness = Number(toCore(t, 'displacement', units).toFixed(5))
+    const work = footworkIn(entry)
+    for (const t of work?.changes.flatMap((c) => c.putIn) ?? []) {
+      const thickness = Number(toCore(t, 'displacement', work?.units ?? 'metric').toFixed(5))
       counts.set(thickness, (counts.get(thickness) ?? 0) + 1)
     }
   }

@@ -252,6 +252,22 @@ export const insertJob = async (
   return rows.length > 0
 }
 
+/** The judged figures of these jobs, as found before as left. */
+export const figuresOfJobs = async (
+  knex: Knex,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, readonly JobFigure[]>> => {
+  const rows = (await knex('job_figures')
+    .whereIn('job_id', ids)
+    .orderBy(['moment', 'name'])
+    .select('job_id', 'moment', 'name', 'value', 'aim', 'low', 'high', 'verdict')) as (JobFigure & {
+    job_id: string
+  })[]
+  const byJob = new Map<string, JobFigure[]>()
+  for (const { job_id: job, ...figure } of rows) byJob.set(job, [...(byJob.get(job) ?? []), figure])
+  return byJob
+}
+
 const projected = (columns: JobColumns) => ({
   kind: columns.kind,
   stage: columns.stage,

@@ -1,6 +1,7 @@
 import type { StageId } from '../../core/jobs/jobs'
 import type { Misalignment } from '../../core/frame/planes'
-import type { JobSummaryFigures } from '../../core/jobs/summary'
+import type { JobHistory } from '../../core/history/jobHistory'
+import type { JobFigure, JobSummaryFigures } from '../../core/jobs/summary'
 import type { VerdictOrUnknown } from '../../core/judge/judge'
 import type { LeafUse } from '../../core/tools/toolsToTake'
 import type { SetUpPayload } from '../../core/stages/setUp/entries'
@@ -38,6 +39,21 @@ export type MachineSummary = MachineRecord & {
 export interface MachineAnswer {
   readonly machine: MachineRecord
   readonly jobs: Page<JobSummary>
+}
+
+/** A closed job as the machine's history tells it; who did what by name. */
+export interface PastJob extends JobHistory {
+  readonly id: string
+  readonly openedAt: string
+  readonly closedAt: string
+  readonly verdict: VerdictOrUnknown
+  readonly rounds: number
+  readonly figures: readonly JobFigure[]
+}
+
+export interface HistoryAnswer {
+  /** Newest first. */
+  readonly jobs: readonly PastJob[]
 }
 
 export interface TodayAnswer {

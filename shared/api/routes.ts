@@ -107,6 +107,11 @@ export const ROUTES = {
     lift: liftPostedMachine,
   },
   machine: { method: 'get', path: '/api/machines/{tag}', summary: 'One machine with its jobs.' },
+  machineHistory: {
+    method: 'get',
+    path: '/api/machines/{tag}/history',
+    summary: 'The closed jobs of a machine: judged figures as found and as left, what moved, what was said.',
+  },
   changeMachine: {
     method: 'put',
     path: '/api/machines/{tag}',

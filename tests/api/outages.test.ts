@@ -73,6 +73,7 @@ describe('the database itself', () => {
       '0004-instruments',
       '0005-narrow-jobs',
       '0006-limits',
+      '0007-history',
     ]
     expect(await migrateUp(knex)).toEqual(all)
     expect(await migrateUp(knex)).toEqual([])

@@ -1,6 +1,16 @@
 <script setup lang="ts">
 import type { LimitSetRecord } from '~~/shared/limits/limitSet'
-import type { MachineAnswer } from '~~/shared/api/answers'
+import dayjs from 'dayjs'
+import type { HistoryAnswer, MachineAnswer } from '~~/shared/api/answers'
+import { urgencyWords } from '~~/shared/wording/due'
+import { tellingOf } from '~~/shared/wording/telling'
+import CompareJobs from '~/components/history/CompareJobs.vue'
+import FeetNow from '~/components/history/FeetNow.vue'
+import FootByFoot from '~/components/history/FootByFoot.vue'
+import FoundAndLeft from '~/components/history/FoundAndLeft.vue'
+import MachineNotes from '~/components/history/MachineNotes.vue'
+import PastJobs from '~/components/history/PastJobs.vue'
+import StandsAsLeft from '~/components/history/StandsAsLeft.vue'
 
 const route = useRoute()
 const session = useSession()
@@ -8,8 +18,12 @@ const tag = computed(() => String(route.params.tag))
 const { data, failure, load } = useAnswer<MachineAnswer>(
   () => `/api/machines/${encodeURIComponent(tag.value)}`,
 )
+const { data: past, load: loadPast } = useAnswer<HistoryAnswer>(
+  () => `/api/machines/${encodeURIComponent(tag.value)}/history`,
+)
 const { data: limitSets } = useAnswer<readonly LimitSetRecord[]>(() => '/api/limits')
-const { shell, pages } = useWords()
+const words = useWords()
+const { shell, pages, history } = words
 const w = pages.machine
 useHead({ title: () => shell.pageTitle(tag.value) })
 
@@ -42,8 +56,33 @@ const retire = async (retired: boolean) => {
   }
   await load()
 }
-const openJob = computed(() => jobs.value.find((j) => j.closedAt === null) ?? null)
-const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machines/${now}`))
+const openJobs = computed(() => jobs.value.filter((j) => j.closedAt === null))
+const openJob = computed(() => openJobs.value[0] ?? null)
+/** Jobs that go on behind those that the history tells. */
+const older = computed(() => {
+  const told = new Set(past.value?.jobs.map((j) => j.id))
+  return jobs.value.filter((j) => j.closedAt !== null && !told.has(j.id))
+})
+const closedJobs = computed(() => past.value?.jobs ?? [])
+const last = computed(() => closedJobs.value[0] ?? null)
+const lastSummary = computed(() => jobs.value.find((j) => j.id === last.value?.id) ?? null)
+/** The last one that measured it tells how it was left. */
+const measured = computed(() => closedJobs.value.find((j) => j.figures.length > 0) ?? null)
+const { jobOf } = usePastJobs(() => (measured.value ? [measured.value.id] : []))
+const leftAs = computed(() => {
+  const job = measured.value && jobOf(measured.value.id)
+  return job?.kind === 'coupled' && job.state.asLeft?.coupling ? job.state : null
+})
+const drawn = ref<'left' | 'dimensions'>('left')
+const draws = computed(() => (leftAs.value ? drawn.value : 'dimensions'))
+const comparing = ref(false)
+const days = (since: string) => Math.max(0, dayjs().startOf('day').diff(dayjs(since).startOf('day'), 'day'))
+const due = computed(() => {
+  const on = lastSummary.value?.nextDue?.slice(0, 10)
+  return on ? urgencyWords(on, dayjs().format('YYYY-MM-DD'), tellingOf(session.units, null)) : null
+})
+const saved = (now: string) =>
+  now === tag.value ? Promise.all([load(), loadPast()]) : navigateTo(`/machines/${now}`)
 </script>
 
 <template>
@@ -55,6 +94,15 @@ const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machin
             <h1>{{ data.machine.tag }} {{ data.machine.name }}</h1>
             <p class="muted">
               {{ under(data.machine) }}
+            </p>
+            <p class="stands">
+              <span v-if="last"
+                ><VerdictMark :mark="last.verdict" silent />
+                <strong>{{ words.verdicts[last.verdict] }}</strong>
+                {{ history.stands.left(history.ago(days(last.closedAt))) }}</span
+              >
+              <span v-else>{{ history.stands.unmeasured }}</span>
+              <span v-if="due">{{ due }}</span>
             </p>
             <p v-if="data.machine.retired">{{ w.retired }}</p>
             <p v-if="notRetired" class="fault" role="alert">{{ notRetired }}</p>
@@ -74,23 +122,55 @@ const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machin
             }}</el-button>
           </div>
         </div>
-        <div class="two">
-          <MachineDrawing
-            v-if="data.machine.drive === 'coupled'"
-            :machine="data.machine"
-            :units="session.units"
-          />
-          <BeltDrawing v-else :machine="data.machine" :units="session.units" />
-          <CoupledFacts
-            v-if="data.machine.drive === 'coupled'"
-            :limit-sets="(limitSets ?? []).filter((s) => s.inForce)"
-            :machine="data.machine"
-          />
-          <BeltFacts v-else :machine="data.machine" />
+        <div v-if="data.machine.drive === 'coupled'" class="stand board">
+          <div class="drawn">
+            <ChoiceRow
+              v-if="leftAs && measured"
+              v-model="drawn"
+              class="pick"
+              :label="history.view"
+              :options="[
+                { value: 'left', name: words.closing.asLeft },
+                { value: 'dimensions', name: history.dimensions },
+              ]"
+            />
+            <StandsAsLeft
+              v-if="draws === 'left' && leftAs && measured"
+              :state="leftAs"
+              :closed-at="measured.closedAt"
+            />
+            <MachineDrawing v-else :machine="data.machine" :units="session.units" />
+          </div>
+          <FeetNow :machine="data.machine" :pack-limit="session.works?.packLimit ?? 4" />
         </div>
-        <h2>{{ w.jobs }}</h2>
-        <JobList :jobs="jobs" :empty="w.noJobs" />
+        <div v-else class="two">
+          <BeltDrawing :machine="data.machine" :units="session.units" />
+          <BeltFacts :machine="data.machine" />
+        </div>
+        <div class="below">
+          <FoundAndLeft :jobs="closedJobs" />
+          <PastJobs :open="openJobs" :jobs="closedJobs" @compare="comparing = true" />
+          <div class="aside">
+            <CoupledFacts
+              v-if="data.machine.drive === 'coupled'"
+              :limit-sets="(limitSets ?? []).filter((s) => s.inForce)"
+              :machine="data.machine"
+            />
+            <MachineNotes :jobs="closedJobs" />
+          </div>
+          <FootByFoot
+            v-if="data.machine.drive === 'coupled'"
+            class="by-foot"
+            :jobs="closedJobs"
+            :machine="data.machine"
+          />
+        </div>
+        <template v-if="older.length > 0">
+          <h2>{{ w.olderJobs }}</h2>
+          <JobList :jobs="older" :empty="w.noJobs" />
+        </template>
         <MoreJobs :label="w.olderJobs" :next="next" :asking="asking" :failed="failed" @more="more" />
+        <CompareJobs v-model="comparing" :jobs="closedJobs" :machine="data.machine" />
         <el-dialog
           v-model="retiring"
           :title="w.retireTitle(data.machine.tag)"
@@ -135,14 +215,73 @@ const saved = (now: string) => (now === tag.value ? load() : navigateTo(`/machin
   width: auto;
   min-width: 180px;
 }
+.stands {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  margin-top: 4px;
+}
+.stands svg {
+  margin-right: 4px;
+  vertical-align: -2px;
+}
+.stand {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 330px;
+  background: var(--dye);
+  color: var(--scribe);
+  border-radius: 4px;
+}
+.stand > * {
+  padding: 14px 18px;
+}
+.stand > :last-child {
+  border-left: 1px solid var(--dye-line);
+}
+.drawn {
+  position: relative;
+  min-width: 0;
+}
+.pick {
+  float: right;
+}
+.below {
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr) minmax(0, 0.85fr);
+  grid-template-rows: auto 1fr;
+  gap: 14px;
+  margin: 14px 0;
+  align-items: start;
+}
+.aside {
+  display: grid;
+  gap: 14px;
+  min-width: 0;
+  grid-column: 3;
+  grid-row: 1 / 3;
+}
+.by-foot {
+  grid-column: 1 / 3;
+}
 .two {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 380px;
   gap: 18px;
 }
 @media (max-width: 1000px) {
-  .two {
+  .two,
+  .stand,
+  .below {
     grid-template-columns: minmax(0, 1fr);
+  }
+  .aside,
+  .by-foot {
+    grid-column: 1;
+    grid-row: auto;
+  }
+  .stand > :last-child {
+    border-left: 0;
+    border-top: 1px solid var(--dye-line);
   }
 }
 @media (max-width: 760px) {

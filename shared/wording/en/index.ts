@@ -5,6 +5,7 @@ import { closing } from './closing'
 import { directions } from './directions'
 import { drawings } from './drawings'
 import { feet } from './feet'
+import { history } from './history'
 import { hot } from './hot'
 import { kinds } from './kinds'
 import { level } from './level'
@@ -47,6 +48,7 @@ export const en = {
   directions,
   drawings,
   feet,
+  history,
   hot,
   kinds,
   level,

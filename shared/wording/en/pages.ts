@@ -46,6 +46,7 @@ export const pages = {
     goOn: 'Go on with the open job',
     start: 'Start a job',
     jobs: 'Jobs',
+    someone: 'Someone',
     noJobs: 'No job yet on this machine.',
     olderJobs: 'Older jobs',
     underTheFeet: 'Under the feet',

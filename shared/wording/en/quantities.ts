@@ -16,6 +16,11 @@ export const quantities: Readonly<Record<string, string>> = {
   'flex.movable.h': `Motor flex, ${plane.h}`,
   'flex.stationary': 'Driven flex',
   'flex.movable': 'Motor flex',
+  'sheaves.offset': 'Sheave offset',
+  'sheaves.turn': 'Sheave turn',
+  'sheaves.tilt': 'Sheave tilt',
+  'sheaves.fleet.motor': 'Fleet angle, motor',
+  'sheaves.fleet.driven': 'Fleet angle, driven',
 }
 
 export const limits = {

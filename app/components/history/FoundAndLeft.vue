@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { fromCore } from '~~/core/units/unitSystem'
+import type { PastJob } from '~~/shared/api/answers'
+import { judgedNames, splitName, trendOf } from '~~/shared/drawing/trend'
+import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
+import { degrees } from '~~/shared/wording/lines'
+import { quantityName } from '~~/shared/wording/quantities'
+import { tellingOf } from '~~/shared/wording/telling'
+
+/** What the jobs of a machine found and left, over time, one quantity at a time. */
+const props = defineProps<{ jobs: readonly PastJob[] }>()
+const session = useSession()
+const telling = computed(() => tellingOf(session.units, null, session.works?.footWords))
+const w = computed(() => telling.value.words.history.trend)
+/** So many fit beside each other. */
+const FEW = 3
+const names = computed(() => judgedNames(props.jobs))
+const whats = computed(() => [...new Set(names.value.map((n) => splitName(n).what))])
+const planesOf = (what: string) =>
+  names.value.flatMap((n) => {
+    const { what: base, plane } = splitName(n)
+    return base === what && plane ? [plane] : []
+  })
+const picked = ref({ what: '', plane: 'v' as 'v' | 'h' })
+const what = computed(() =>
+  whats.value.includes(picked.value.what) ? picked.value.what : (whats.value[0] ?? ''),
+)
+const planes = computed(() => planesOf(what.value))
+const name = computed(() =>
+  planes.value.length === 0
+    ? what.value
+    : `${what.value}.${planes.value.includes(picked.value.plane) ? picked.value.plane : (planes.value[0] ?? 'v')}`,
+)
+const trend = computed(() => trendOf(props.jobs, name.value))
+/** Angles of sheaves are radians, everything else a length or a slope. */
+const kind = computed(() =>
+  what.value === 'offset' || what.value === 'sheaves.offset'
+    ? 'displacement'
+    : what.value.startsWith('sheaves.')
+      ? 'angle'
+      : 'slope',
+)
+const unit = computed(() =>
+  kind.value === 'angle' ? w.value.degrees : UNIT_NAMES[session.units][kind.value],
+)
+const shown = computed(() => {
+  const measured = kind.value
+  return measured === 'angle'
+    ? (x: number) => (x * 180) / Math.PI
+    : (x: number) => fromCore(x, measured, session.units)
+})
+const words = computed(() => {
+  const measured = kind.value
+  return measured === 'angle'
+    ? (x: number) => degrees(x)
+    : (x: number) => figure(x, measured, session.units, { sign: true, unit: true })
+})
+</script>
+
+<template>
+  <section class="panel found" :aria-label="w.title(unit)">
+    <div class="head">
+      <h2 class="title">{{ w.title(unit) }}</h2>
+      <template v-if="names.length > 0">
+        <el-select
+          v-if="whats.length > FEW"
+          class="what"
+          :model-value="what"
+          :aria-label="w.what"
+          @update:model-value="picked = { ...picked, what: $event }"
+        >
+          <el-option v-for="o in whats" :key="o" :value="o" :label="quantityName(o, telling)" />
+        </el-select>
+        <ChoiceRow
+          v-else-if="whats.length > 1"
+          :model-value="what"
+          :label="w.what"
+          :options="whats.map((value) => ({ value, name: quantityName(value, telling) }))"
+          @update:model-value="picked = { ...picked, what: $event }"
+        />
+        <ChoiceRow
+          v-if="planes.length > 1"
+          :model-value="splitName(name).plane ?? 'v'"
+          :label="w.what"
+          :options="planes.map((value) => ({ value, name: w.planes[value] }))"
+          @update:model-value="picked = { ...picked, plane: $event }"
+        />
+      </template>
+    </div>
+    <TrendChart
+      v-if="trend.length > 0"
+      :trend="trend"
+      :name="quantityName(name, telling)"
+      :shown="shown"
+      :figure="words"
+    />
+    <p v-else class="muted">{{ w.none }}</p>
+    <p v-if="trend.length > 0" class="legend muted">
+      <svg viewBox="0 0 18 18" width="18" height="18" aria-hidden="true">
+        <path d="M9 4l5 5-5 5-5-5z" fill="none" stroke="currentColor" stroke-width="1.6" />
+      </svg>
+      {{ w.found }}
+      <svg viewBox="0 0 18 18" width="18" height="18" aria-hidden="true">
+        <path d="M9 1l8 8-8 8-8-8z" fill="none" stroke="currentColor" stroke-width="1.6" />
+      </svg>
+      {{ w.left }}
+      <span class="band" aria-hidden="true" /> {{ w.band }} <span class="aim" aria-hidden="true" />
+      {{ w.target }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.found {
+  padding: 14px 16px;
+  min-width: 0;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 10px;
+}
+h2.title {
+  margin: 0;
+  flex: 1;
+  white-space: nowrap;
+  font-size: 17px;
+}
+.what {
+  width: 200px;
+}
+.legend {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px;
+  font-size: 14px;
+}
+.band {
+  width: 22px;
+  height: 14px;
+  margin-left: 8px;
+  background: color-mix(in srgb, var(--in) 12%, transparent);
+}
+.aim {
+  width: 22px;
+  margin-left: 8px;
+  border-top: 2px dashed var(--in);
+}
+</style>

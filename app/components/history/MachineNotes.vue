@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import dayjs from 'dayjs'
+import type { PastJob } from '~~/shared/api/answers'
+
+/** What people left in words on a machine, newest first. */
+const props = defineProps<{ jobs: readonly PastJob[] }>()
+const { history } = useWords()
+const w = history.notes
+const MOST = 5
+const notes = computed(() =>
+  props.jobs
+    .flatMap((j) => [
+      ...j.remarks,
+      ...(j.exception ? [{ text: j.exception, by: j.signedBy, at: j.closedAt }] : []),
+    ])
+    .sort((a, b) => b.at.localeCompare(a.at))
+    .slice(0, MOST)
+    .map((n) => ({ ...n, said: `${n.by}, ${dayjs(n.at).format('D MMM YYYY')}` })),
+)
+</script>
+
+<template>
+  <section class="panel notes" :aria-label="w.title">
+    <h2 class="title">{{ w.title }}</h2>
+    <p v-if="notes.length === 0" class="muted">{{ w.none }}</p>
+    <div v-for="n in notes" :key="n.at + n.text" class="note">
+      <p>{{ n.text }}</p>
+      <p class="muted">{{ n.said }}</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.notes {
+  padding: 14px 16px;
+  min-width: 0;
+}
+h2.title {
+  margin: 0 0 6px;
+  font-size: 17px;
+}
+.note {
+  border-top: 1px solid var(--hairline);
+  padding: 7px 0;
+  font-size: 14px;
+  line-height: 1.35;
+  overflow-wrap: anywhere;
+}
+</style>

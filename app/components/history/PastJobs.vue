@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import dayjs from 'dayjs'
+import type { VerdictOrUnknown } from '~~/core/judge/judge'
+import type { JobSummary, PastJob } from '~~/shared/api/answers'
+
+/** The jobs of a machine, newest first: why, found and left, who signed, in how many rounds. */
+const props = defineProps<{ open: readonly JobSummary[]; jobs: readonly PastJob[] }>()
+defineEmits<{ compare: [] }>()
+const words = useWords()
+const w = words.history.jobs
+const day = (at: string) => dayjs(at).format('D MMM YYYY')
+const worst = (figures: readonly { readonly verdict: VerdictOrUnknown }[]): VerdictOrUnknown =>
+  (['out', 'unknown', 'edge', 'in'] as const).find((v) => figures.some((f) => f.verdict === v)) ?? 'unknown'
+const rows = computed(() =>
+  props.jobs.map((j) => ({
+    id: j.id,
+    day: day(j.closedAt),
+    found: worst(j.figures.filter((f) => f.moment === 'as-found')),
+    left: j.verdict,
+    why: [j.reason ? words.opening.reasons[j.reason] : '', j.note].filter((s) => s !== '').join(': '),
+    who: [j.signedBy, j.rounds === 0 ? w.noMove : w.rounds(j.rounds)].filter((s) => s !== '').join(' · '),
+  })),
+)
+</script>
+
+<template>
+  <section class="panel jobs" :aria-label="words.pages.machine.jobs">
+    <div class="head">
+      <h2 class="title">{{ words.pages.machine.jobs }}</h2>
+      <el-button v-if="jobs.length > 1" link class="text-button" @click="$emit('compare')">{{
+        w.compare
+      }}</el-button>
+    </div>
+    <p v-if="open.length + rows.length === 0" class="muted">{{ words.pages.machine.noJobs }}</p>
+    <ol>
+      <li v-for="j in open" :key="j.id">
+        <NuxtLink :to="`/jobs/${j.id}`">
+          <span class="line">
+            <strong>{{ day(j.openedAt) }}</strong>
+            <span class="open">{{ w.open }}</span>
+          </span>
+          <span class="muted">{{ words.sheet.stages[j.stage].next }} · {{ j.lastAuthor }}</span>
+        </NuxtLink>
+      </li>
+      <li v-for="j in rows" :key="j.id">
+        <NuxtLink :to="`/jobs/${j.id}`">
+          <span class="line">
+            <strong>{{ j.day }}</strong>
+            <span class="verdicts">
+              <VerdictMark :mark="j.found" silent />{{ words.verdicts[j.found] }}
+              <span aria-hidden="true">{{ w.to }}</span>
+              <VerdictMark :mark="j.left" silent />{{ words.verdicts[j.left] }}
+            </span>
+          </span>
+          <span>{{ j.why }}</span>
+          <span class="muted">{{ j.who }}</span>
+        </NuxtLink>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.jobs {
+  padding: 14px 16px 4px;
+  min-width: 0;
+}
+.head {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+h2.title {
+  margin: 0;
+  font-size: 17px;
+}
+ol {
+  list-style: none;
+  margin: 6px 0 0;
+  padding: 0;
+  max-height: 366px;
+  overflow-y: auto;
+}
+li a {
+  display: grid;
+  gap: 1px;
+  padding: 7px 0 8px;
+  border-top: 1px solid var(--hairline);
+  text-decoration: none;
+  line-height: 1.35;
+  font-size: 14px;
+}
+li a:hover strong {
+  text-decoration: underline;
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 0 10px;
+  font-size: 15px;
+}
+.verdicts {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
+  font-size: 14px;
+}
+.open {
+  font-size: 14px;
+  padding: 0 8px;
+  border: 1px solid var(--field-line);
+  border-radius: 9px;
+}
+</style>

@@ -1,0 +1,128 @@
+import type { LogEntry } from '../logbook/entry'
+import { standingEntries } from '../logbook/standing'
+import type { MachineRole, Side } from '../plan/movePlan'
+import type { JobReason } from '../stages/open/entries'
+import type { FootChange, SideChange } from '../stages/plan/entries'
+import { toCore, type Millimetres, type UnitSystem } from '../units/unitSystem'
+
+/** What one job changed at one foot pair, and who did it. */
+export interface PairMoved {
+  readonly machine: MachineRole
+  readonly pair: string
+  /** Leaves put in less leaves taken out. */
+  readonly raised: Readonly<Record<Side, Millimetres>>
+  /** Pushed sideways, toward 3 positive. */
+  readonly pushed: Millimetres
+  /** Ids of those who wrote it, in order. */
+  readonly by: readonly string[]
+}
+
+/** Something somebody said in a job. */
+export interface SaidInJob {
+  readonly text: string
+  readonly by: string
+  readonly at: string
+}
+
+/** A past job told from its logbook. */
+export interface JobHistory {
+  readonly reason: JobReason | null
+  /** What was noted at the opening. */
+  readonly note: string
+  readonly signedBy: string
+  readonly exception: string
+  readonly remarks: readonly SaidInJob[]
+  readonly moved: readonly PairMoved[]
+}
+
+/** Kinds of entry that a history is told from. */
+export const TOLD_BY = [
+  'job-opened',
+  'job-closed',
+  'remark',
+  'foot-filled',
+  'machine-levelled',
+  'hubs-roughed',
+  'move-made',
+] as const satisfies readonly LogEntry['kind'][]
+
+/** What an entry changed under and beside the feet; null when it changed nothing there. */
+export const footworkIn = (
+  e: LogEntry,
+): {
+  readonly units: UnitSystem
+  readonly changes: readonly FootChange[]
+  readonly side: readonly SideChange[]
+} | null => {
+  switch (e.kind) {
+    case 'foot-filled':
+      return { units: e.payload.units, changes: [e.payload.change], side: [] }
+    case 'machine-levelled':
+    case 'hubs-roughed':
+      return { units: e.payload.units, changes: e.payload.changes, side: [] }
+    case 'move-made':
+      return e.payload
+    default:
+      return null
+  }
+}
+
+const sum = (leaves: readonly number[], units: UnitSystem): Millimetres =>
+  leaves.reduce((mm, t) => mm + toCore(t, 'displacement', units), 0)
+
+/** A rise below this is rounding: leaves of one thickness out and in again. */
+const NOTHING: Millimetres = 1e-6
+
+/** What was done at each foot pair over a job, by the entries that stand; pairs that end where they began are left out. */
+export const pairsMoved = (entries: readonly LogEntry[]): readonly PairMoved[] => {
+  const pairs = new Map<string, PairMoved>()
+  const add = (
+    { machine, pair }: { readonly machine: MachineRole; readonly pair: string },
+    by: string,
+    more: (was: PairMoved) => Partial<PairMoved>,
+  ) => {
+    const key = `${machine} ${pair}`
+    const was = pairs.get(key) ?? { machine, pair, raised: { left: 0, right: 0 }, pushed: 0, by: [] }
+    pairs.set(key, { ...was, ...more(was), by: was.by.includes(by) ? was.by : [...was.by, by] })
+  }
+  for (const e of entries) {
+    const work = footworkIn(e)
+    if (!work) continue
+    for (const change of work.changes)
+      add(change, e.author, ({ raised }) => ({
+        raised: {
+          ...raised,
+          [change.side]:
+            raised[change.side] + sum(change.putIn, work.units) - sum(change.takenOut, work.units),
+        },
+      }))
+    for (const push of work.side)
+      add(push, e.author, ({ pushed }) => ({
+        pushed: pushed + toCore(push.moved, 'displacement', work.units),
+      }))
+  }
+  return [...pairs.values()].filter((p) =>
+    [p.raised.left, p.raised.right, p.pushed].some((mm) => Math.abs(mm) > NOTHING),
+  )
+}
+
+/** Tells a job from its logbook, or from those of its entries that are of a kind in TOLD_BY. */
+export const jobHistory = (logbook: readonly LogEntry[]): JobHistory => {
+  const entries = standingEntries(logbook)
+  const opening = entries.find((e) => e.kind === 'job-opened')?.payload
+  const closing = entries.filter((e) => e.kind === 'job-closed').at(-1)
+  const remarks = entries.flatMap((e): readonly SaidInJob[] =>
+    e.kind === 'remark' ? [{ text: e.payload.text, by: e.author, at: e.madeAt }] : [],
+  )
+  const signed = closing && closing.payload.remarks.trim() !== ''
+  return {
+    reason: opening?.reason ?? null,
+    note: opening?.note ?? '',
+    signedBy: closing?.payload.signedBy ?? '',
+    exception: closing?.payload.exception ?? '',
+    remarks: signed
+      ? [...remarks, { text: closing.payload.remarks, by: closing.author, at: closing.madeAt }]
+      : remarks,
+    moved: pairsMoved(entries),
+  }
+}

@@ -1,0 +1,89 @@
+import type { CoupledState } from '../../core/jobs/coupled'
+import type { Job } from '../../core/jobs/jobs'
+import { SIDES } from '../../core/plan/movePlan'
+import { figure, pack } from './figures'
+import { lineFigure, lineLimit } from './lines'
+import { limitWords, quantityName } from './quantities'
+import { targetSource } from './targets'
+import { capital, pairName, type Telling } from './telling'
+import { limitSource } from './tolerances'
+
+/** One thing of two jobs beside each other, in words. */
+export interface ComparedRow {
+  readonly name: string
+  readonly first: string
+  readonly second: string
+  readonly differs: boolean
+}
+
+type Told = readonly (readonly [name: string, text: string])[]
+
+const judged = (state: CoupledState, moment: 'found' | 'left', telling: Telling): Told => {
+  const w = telling.words.history.compare
+  const m = moment === 'found' ? state.asFound : state.asLeft
+  return (m?.judgement?.quantities ?? []).map((q) => {
+    const value = q.value === null || q.aim === null || !/\.[vh]$/.test(q.name) ? q.value : q.value + q.aim
+    const shown = figure(value, q.kind, telling.units, { sign: q.low !== 0, unit: true })
+    return [w[moment](quantityName(q.name, telling)), `${telling.words.verdicts[q.verdict]}, ${shown}`]
+  })
+}
+
+const limits = (state: CoupledState, telling: Telling): Told => [
+  [telling.words.history.compare.limits, limitSource(state, telling)],
+  ...(state.asLeft?.judgement?.quantities ?? []).map((q): Told[number] => [
+    `${telling.words.history.compare.limits}: ${quantityName(q.name, telling).toLowerCase()}`,
+    limitWords(q, telling),
+  ]),
+]
+
+const packs = (state: CoupledState, telling: Telling): Told =>
+  state.packs
+    .filter((p) => p.machine === 'movable' || p.packs.left.length + p.packs.right.length > 0)
+    .flatMap((p) =>
+      SIDES.map((side): Told[number] => [
+        telling.words.history.compare.pack(`${pairName(telling, p)} ${telling.words.feet.sides[side]}`),
+        pack(p.packs[side], telling.units),
+      ]),
+    )
+
+/** Everything of one job that is worth holding against another, in the order it is read. */
+const told = (job: Job, telling: Telling): Told => {
+  const { words } = telling
+  const w = words.history.compare
+  const { opening, closing, outcome, rpm } = job.state
+  const head: Told = [
+    [w.why, opening ? words.opening.reasons[opening.payload.reason] : ''],
+    [w.verdict, words.verdicts[closing?.payload.signed?.verdict ?? outcome.verdict]],
+    [w.signedBy, closing?.payload.signedBy ?? ''],
+    [w.speed, `${String(rpm)} rpm`],
+  ]
+  if (job.kind === 'belt') {
+    const line = (moment: 'found' | 'left'): Told =>
+      ((moment === 'found' ? job.state.asFound : job.state.asLeft)?.quantities ?? []).map((q) => [
+        w[moment](quantityName(`sheaves.${q.name}`, telling)),
+        [lineFigure(q, telling), lineLimit(q, telling)].filter((s) => s !== '').join(' · '),
+      ])
+    return [...head, ...line('found'), ...line('left')]
+  }
+  const { state } = job
+  return [
+    ...head,
+    [w.rounds, String(state.moves.length)],
+    [w.target, targetSource(state.coldTarget, telling)],
+    ...judged(state, 'found', telling),
+    ...judged(state, 'left', telling),
+    ...limits(state, telling),
+    ...packs(state, telling),
+  ]
+}
+
+/** Two jobs row by row; what only one of them has stays empty in the other. */
+export const compareJobs = (first: Job, second: Job, telling: Telling): readonly ComparedRow[] => {
+  const [a, b] = [told(first, telling), told(second, telling)]
+  const names = [...new Set([...a, ...b].map(([name]) => name))]
+  const textOf = (rows: Told, name: string) => rows.find(([n]) => n === name)?.[1] ?? ''
+  return names.map((name) => {
+    const [x, y] = [textOf(a, name), textOf(b, name)]
+    return { name: capital(name), first: x, second: y, differs: x !== y }
+  })
+}

@@ -1,0 +1,36 @@
+import { expect, test } from './job'
+
+test('a machine tells how it was left, what its jobs found, and who moved which foot', async ({ page }) => {
+  await page.goto('/machines/CP-11')
+  await expect(page.getByRole('heading', { name: /^As left/ })).toBeVisible()
+  await expect(page.getByText('counted from the target')).toBeVisible()
+  const trend = page.getByRole('region', { name: 'Found and left' })
+  await expect(trend.getByRole('img', { name: /Offset, vertical over \d+ jobs/ })).toBeVisible()
+  await expect(trend.locator('svg .apexcharts-marker').first()).toBeAttached()
+  await trend.getByText('Angle', { exact: true }).click()
+  await trend.getByText('Horizontal', { exact: true }).click()
+  await expect(trend.getByRole('img', { name: /Angle, horizontal/ })).toBeVisible()
+  await expect(trend.getByRole('heading', { name: 'Found and left, mil/in' })).toBeVisible()
+  // The same in the other unit, with the figures behind the drawing.
+  await page.keyboard.press('u')
+  await expect(trend.getByRole('heading', { name: 'Found and left, mm/100 mm' })).toBeVisible()
+  await expect(trend.getByRole('row').nth(1)).toContainText('mm/100 mm')
+  await page.keyboard.press('u')
+  const feet = page.getByRole('region', { name: 'Foot by foot' })
+  await expect(feet.getByRole('row').filter({ hasText: 'Outboard' }).first()).toContainText(/[+−]\d/)
+  await expect(feet).toContainText('Night-shift millwright')
+  await page.getByText('Dimensions', { exact: true }).click()
+  await expect(page.getByRole('img', { name: /Motor.*Gear unit/ })).toContainText('12.00 in')
+})
+
+test('two jobs are held against each other', async ({ page }) => {
+  await page.goto('/machines/CP-11')
+  await page.getByRole('button', { name: 'Compare two' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByRole('img', { name: /Side view/ })).toBeVisible()
+  await expect(dialog.getByRole('row', { name: /^Signed by/ })).toBeVisible()
+  await expect(dialog.getByRole('row', { name: /^Cold target/ })).toContainText('differs')
+  await expect(dialog.getByRole('row', { name: /^Speed/ })).not.toContainText('differs')
+  await page.keyboard.press('Escape')
+  await expect(dialog).toBeHidden()
+})
