@@ -3,7 +3,9 @@ import { migrateDown, migrateUp } from '../server/database/migrate'
 import { insertMachine } from '../server/machines/machines.repository'
 import { writeHistory } from './demo/history'
 import { insertLimitSet } from '../server/limits/limits.repository'
+import { insertStandstill } from '../server/comeBack/standstills.repository'
 import { LIMIT_SETS } from './demo/limits'
+import { standstillsFrom } from './demo/standstills'
 import { demoId, INSTRUMENTS, MACHINES, PEOPLE, STOCK, WORKS } from './demo/works'
 import { withDatabase } from './withDatabase'
 
@@ -25,6 +27,7 @@ await withDatabase(async (knex) => {
       name: WORKS.name,
       pack_limit: WORKS.packLimit,
       foot_words: WORKS.footWords,
+      come_back: JSON.stringify(WORKS.comeBack),
     })
     await trx('people').insert([...PEOPLE])
     await trx('shim_stock').insert([...STOCK])
@@ -36,6 +39,7 @@ await withDatabase(async (knex) => {
     )
     for (const { id, ...set } of LIMIT_SETS) await insertLimitSet(trx, id, set)
     for (const machine of MACHINES) await insertMachine(trx, demoId(`machine/${machine.tag}`), machine)
+    for (const { id, ...stop } of standstillsFrom(new Date())) await insertStandstill(trx, id, stop)
     await writeHistory(trx, new Date())
   })
   process.stdout.write(`${WORKS.name}: ${MACHINES.length} machines, with their history.\n`)

@@ -28,3 +28,12 @@ export const isUuid = (s: string): boolean => UUID.test(s)
 
 /** A reason, in a few words. */
 export const why = words('why', 500)
+
+/** A moment, as ISO date and time. */
+export const moment = z.iso
+  .datetime({ offset: true, error: issue('iso-time') })
+  .refine((iso) => Date.parse(iso) >= Date.UTC(2000, 0) && Date.parse(iso) < Date.UTC(2100, 0), {
+    error: issue('that-time-cant-be-right-check'),
+  })
+  // One way to write a moment: in UTC, to the millisecond. Two clients that write it differently mean the same.
+  .overwrite((iso) => (Number.isFinite(Date.parse(iso)) ? new Date(iso).toISOString() : iso))

@@ -2,7 +2,6 @@
 import dayjs from 'dayjs'
 import type { JobSummary } from '~~/shared/api/answers'
 import { misalignmentWords } from '~~/shared/wording/directions'
-import { dueFor, urgencyWords } from '~~/shared/wording/due'
 import { goWords } from '~~/shared/wording/hotCheck'
 import { degrees, gapFigure } from '~~/shared/wording/lines'
 import { tellingOf } from '~~/shared/wording/telling'
@@ -13,10 +12,10 @@ const props = defineProps<{
   showMachine?: boolean
   /** Says how each is expected to go as it warms. */
   expecting?: boolean
-  /** Says when each is to be looked at again, and what for. */
-  due?: boolean
 }>()
 const session = useSession()
+/** A phone has room for one column. */
+const narrow = useMediaQuery('(max-width: 760px)')
 const telling = computed(() => tellingOf(session.units, null, session.works?.footWords))
 const day = (iso: string) => dayjs(iso).format('D MMM YYYY')
 const found = ({ summary }: JobSummary): string => {
@@ -42,14 +41,11 @@ const rows = computed(() =>
     ...j,
     found: found(j),
     expected: expected(j),
-    author: props.due && j.summary.due ? dueFor(j.summary.due, telling.value) : j.lastAuthor,
+    author: j.lastAuthor,
     verdictName: telling.value.words.verdicts[j.verdict],
-    step:
-      props.due && j.nextDue
-        ? urgencyWords(j.nextDue.slice(0, 10), dayjs().format('YYYY-MM-DD'), telling.value)
-        : j.closedAt
-          ? telling.value.words.pages.jobs.closed(day(j.closedAt))
-          : telling.value.words.sheet.stages[j.stage].next,
+    step: j.closedAt
+      ? telling.value.words.pages.jobs.closed(day(j.closedAt))
+      : telling.value.words.sheet.stages[j.stage].next,
   })),
 )
 const open = (job: { id: string }) => navigateTo(`/jobs/${job.id}`)
@@ -58,7 +54,7 @@ const open = (job: { id: string }) => navigateTo(`/jobs/${job.id}`)
 <template>
   <el-empty v-if="jobs.length === 0" class="panel" :image-size="1" :description="empty" />
   <el-table v-else :data="rows" class="panel jobs" :show-header="false" @row-click="open">
-    <el-table-column min-width="360">
+    <el-table-column :min-width="narrow ? 200 : 360">
       <template #default="{ row }">
         <NuxtLink :to="`/jobs/${row.id}`" class="what">
           <VerdictMark :mark="row.verdict" silent />
@@ -66,13 +62,14 @@ const open = (job: { id: string }) => navigateTo(`/jobs/${job.id}`)
             <strong>{{ showMachine ? `${row.tag} ${row.machineName}` : day(row.openedAt) }}</strong>
             <span class="muted"> {{ telling.words.pages.jobs.found(row.verdictName, row.found) }}</span>
             <span v-if="row.expected" class="muted">{{ row.expected }}</span>
+            <span v-if="narrow">{{ row.step }}</span>
           </span>
         </NuxtLink>
       </template>
     </el-table-column>
-    <el-table-column align="right" min-width="200">
+    <el-table-column v-if="!narrow" align="right" min-width="200">
       <template #default="{ row }">
-        <strong :class="{ plain: row.closedAt && !due }">{{ row.step }}</strong><br /><span class="muted">{{
+        <strong :class="{ plain: row.closedAt }">{{ row.step }}</strong><br /><span class="muted">{{
           row.author
         }}</span>
       </template>

@@ -29,7 +29,7 @@ const { mapOpen } = useKeyEvents()
     >
       <IconMoon aria-hidden="true" />
     </el-button>
-    <el-button link class="icon" :aria-label="w.keys" :title="w.keysHint" @click="mapOpen = true">
+    <el-button link class="icon keys" :aria-label="w.keys" :title="w.keysHint" @click="mapOpen = true">
       <IconKeyboard aria-hidden="true" />
     </el-button>
   </div>
@@ -63,6 +63,10 @@ const { mapOpen } = useKeyEvents()
     flex: 1;
     gap: 6px;
     min-width: 0;
+  }
+  /* A phone has no keys to show. */
+  .keys {
+    display: none;
   }
 }
 </style>

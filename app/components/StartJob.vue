@@ -11,14 +11,18 @@ import { newId } from '~/device/newId'
  * Opens a job: why, and the nameplate speed read off and confirmed, because the limit hangs on it.
  * It goes through the outbox like every entry, so that it also opens out of reach of the server.
  */
-const props = defineProps<{ machine: MachineRecord }>()
+const props = defineProps<{
+  machine: MachineRecord
+  /** Why it is started, as far as that is known already. */
+  because?: JobReason
+}>()
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
 const words = useWords()
 const w = words.pages.startJob
 const outbox = useOutbox()
 
-const reason = ref<JobReason>('planned')
+const reason = ref<JobReason>(props.because ?? 'planned')
 const speed = ref('')
 const customer = ref('')
 const site = ref('')

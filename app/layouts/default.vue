@@ -3,6 +3,18 @@ const session = useSession()
 const { shell: w } = useWords()
 const route = useRoute()
 const outbox = useOutbox()
+const views = computed(() =>
+  [
+    { to: '/', name: w.today },
+    { to: '/machines', name: w.machines },
+    { to: '/calendar', name: w.calendar },
+    { to: '/limits', name: w.limits },
+    { to: '/sums', name: w.sums },
+  ].map((v) => ({ ...v, here: v.to !== '/' && route.path.startsWith(v.to) })),
+)
+const here = computed(() =>
+  route.path === '/' ? w.today : (views.value.find((v) => v.here)?.name ?? w.views),
+)
 onMounted(() => {
   session.meetPeople().catch(() => null)
   void outbox.begin()
@@ -17,13 +29,20 @@ onMounted(() => {
         <img src="/mark.svg" alt="" width="30" height="30" />
       </NuxtLink>
       <nav :aria-label="w.main">
-        <NuxtLink to="/">{{ w.today }}</NuxtLink>
-        <NuxtLink to="/machines">{{ w.machines }}</NuxtLink>
-        <NuxtLink to="/limits">{{ w.limits }}</NuxtLink>
-        <NuxtLink to="/sums" :class="{ 'router-link-exact-active': route.path.startsWith('/sums') }">{{
-          w.sums
+        <NuxtLink v-for="v in views" :key="v.to" :to="v.to" :class="{ 'router-link-exact-active': v.here }">{{
+          v.name
         }}</NuxtLink>
       </nav>
+      <el-dropdown class="small" trigger="click">
+        <el-button link class="text-button" :aria-label="w.main">{{ here }}</el-button>
+        <template #dropdown>
+          <el-dropdown-menu>
+            <el-dropdown-item v-for="v in views" :key="v.to" @click="navigateTo(v.to)">{{
+              v.name
+            }}</el-dropdown-item>
+          </el-dropdown-menu>
+        </template>
+      </el-dropdown>
       <span class="gap" />
       <SessionControls />
     </header>
@@ -77,7 +96,27 @@ nav a.router-link-exact-active {
 :root[data-bay='dim'] nav a.router-link-exact-active {
   border-bottom-color: var(--scribe);
 }
+.small {
+  display: none;
+}
+@media (max-width: 1000px) {
+  nav {
+    display: none;
+  }
+  .small {
+    display: block;
+  }
+  .top {
+    gap: 10px;
+    padding: 0 12px;
+  }
+}
 .gap {
   flex: 1;
+}
+@media (max-width: 640px) {
+  .gap {
+    display: none;
+  }
 }
 </style>

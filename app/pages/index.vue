@@ -1,38 +1,134 @@
 <script setup lang="ts">
+import dayjs from 'dayjs'
+import { addDays, dayOf } from '~~/core/comeBack/days'
 import type { TodayAnswer } from '~~/shared/api/answers'
+import { layOutDays } from '~~/shared/comeBack/layOutDays'
+import DayGrid from '~/components/comeBack/DayGrid.vue'
+import DayKey from '~/components/comeBack/DayKey.vue'
+import DueTable from '~/components/comeBack/DueTable.vue'
 
+/** What needs a wrench today: one's own open job, what is overdue and due, what was left provisional or out. */
 const words = useWords()
+const session = useSession()
 const { shell } = words
 const w = words.pages.today
+const c = words.comeBack
 useHead({ title: shell.pageTitle(shell.today) })
 const { data, failure, load } = useAnswer<TodayAnswer>(() => '/api/today')
 const { jobs, next, more, asking, failed } = useMoreJobs(
   () => data.value?.open ?? null,
   () => '/api/jobs?open=yes',
 )
+const now = useNow({ interval: 60_000 })
+const today = computed(() => dayOf(now.value))
+const date = computed(() => dayjs(now.value).format('dddd D MMMM'))
+const WEEK = 7
+/** The job this person wrote in last. */
+const mine = computed(
+  () =>
+    [...jobs.value]
+      .filter((j) => j.lastAuthorId === session.authorId)
+      .sort((a, b) => b.updatedAt.localeCompare(a.updatedAt))[0] ?? null,
+)
+const others = computed(() => jobs.value.filter((j) => j.id !== mine.value?.id))
+const overdue = computed(() => (data.value?.due ?? []).filter((v) => v.due < today.value))
+const days = computed(() =>
+  layOutDays(today.value, WEEK, data.value?.due ?? [], data.value?.standstills ?? [], now.value),
+)
+/** What the week does not show. */
+const further = computed(() => {
+  const shown = new Set(days.value.flatMap((d) => d.visits.map((v) => v.visit.job.id)))
+  const last = addDays(today.value, WEEK)
+  return (data.value?.due ?? []).filter(
+    (v) => v.due >= today.value && (v.due >= last || !shown.has(v.job.id)),
+  )
+})
 </script>
 
 <template>
   <div class="page">
-    <h1>{{ shell.today }}</h1>
+    <h1>
+      {{ shell.today }} <span class="date">{{ date }}</span>
+    </h1>
     <LoadState :waiting="!data" :failure="failure" @again="load">
       <template v-if="data">
-        <template v-if="data.due.length">
-          <h2>{{ words.closing.due.title }}</h2>
-          <JobList :jobs="data.due" show-machine due :empty="w.noneOpen" />
+        <section v-if="mine" class="panel mine" :aria-label="w.mine">
+          <VerdictMark :mark="mine.verdict" silent />
+          <div class="told">
+            <p>
+              <strong>{{ mine.tag }} {{ mine.machineName }}</strong>
+              <span class="muted">{{ w.yours(words.sheet.stages[mine.stage].name) }}</span>
+            </p>
+            <p class="step">{{ words.sheet.stages[mine.stage].next }}</p>
+          </div>
+          <el-button class="next-button" @click="navigateTo(`/jobs/${mine.id}`)">{{ c.goOn }}</el-button>
+        </section>
+        <template v-if="overdue.length > 0">
+          <h2>{{ c.overdue }}</h2>
+          <DueTable :visits="overdue" :now="now" :empty="c.none" />
+        </template>
+        <div class="week">
+          <h2>{{ c.dueThisWeek }}</h2>
+          <DayKey />
+        </div>
+        <DayGrid :days="days" :now="now" />
+        <template v-if="further.length > 0">
+          <h2>{{ c.further }}</h2>
+          <DueTable :visits="further" :now="now" :empty="c.none" />
         </template>
         <h2>{{ w.open }}</h2>
-        <JobList :jobs="jobs" show-machine :empty="w.noneOpen" />
+        <JobList :jobs="others" show-machine :empty="mine ? w.noneOther : w.noneOpen" />
         <MoreJobs :label="w.moreOpen" :next="next" :asking="asking" :failed="failed" @more="more" />
-        <h2>{{ w.outOfBand }}</h2>
-        <JobList :jobs="data.outOfBand" show-machine :empty="w.noneOut" />
         <template v-if="data.provisional.length">
           <h2>{{ words.hot.today.title }}</h2>
           <JobList :jobs="data.provisional" show-machine expecting :empty="words.hot.today.none" />
         </template>
+        <h2>{{ w.outOfBand }}</h2>
+        <JobList :jobs="data.outOfBand" show-machine :empty="w.noneOut" />
         <h2>{{ w.closedLately }}</h2>
         <JobList :jobs="data.recentlyClosed" show-machine :empty="w.noneClosed" />
       </template>
     </LoadState>
   </div>
 </template>
+
+<style scoped>
+.date {
+  margin-left: 6px;
+  color: var(--muted);
+  font-weight: 400;
+}
+.mine {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px 16px;
+  margin-top: 14px;
+  padding: 14px 18px;
+  border-left: 4px solid var(--brass);
+}
+.told {
+  flex: 1 1 260px;
+}
+.told .muted {
+  margin-left: 6px;
+}
+.step {
+  font-size: 20px;
+  font-weight: 700;
+  line-height: 1.3;
+}
+.mine .next-button {
+  width: auto;
+  min-width: 180px;
+}
+.week {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  justify-content: space-between;
+}
+.week > :last-child {
+  margin-bottom: 10px;
+}
+</style>

@@ -1,3 +1,4 @@
+import type { ComeBackRules } from '../comeBack/rules'
 import type { BeltKind } from '../belt/sheaveLine'
 import type { UnitSystem } from '../units/unitSystem'
 
@@ -31,6 +32,8 @@ export interface BeltMachine {
   readonly units: UnitSystem
   /** Motor speed. */
   readonly rpm: number
+  /** When to come back, by this machine's own rule. */
+  readonly comeBack?: ComeBackRules
   readonly sheaves: Readonly<Record<SheavePlace, Sheave>>
   readonly centreDistance: number
   readonly belts: { readonly kind: BeltKind; readonly section: string; readonly count: number }

@@ -1,3 +1,4 @@
+import type { ComeBackRules } from '../comeBack/rules'
 import type { FootPlane } from '../coupling/feet'
 import type { LimitSet } from '../judge/limitSets'
 import { settleTolerance, type SettledTolerance, type Tolerance } from '../judge/tolerance'
@@ -18,6 +19,8 @@ export interface CoupledMachine {
   readonly drive: 'coupled'
   readonly units: UnitSystem
   readonly rpm: number
+  /** When to come back, by this machine's own rule. */
+  readonly comeBack?: ComeBackRules
   /** How it is usually measured, and where the dials run then. */
   readonly usual: UsualPlaces
   /** Foot pairs of each machine, two or more of the movable one, nearest the coupling first. */

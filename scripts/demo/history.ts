@@ -113,7 +113,16 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await second.read()
   await second.takeNewTarget()
   await second.prove(0.13)
-  await second.close('Night-shift millwright', 'Hold-down bolts were not all tight when found.')
+  await second.close(
+    'Night-shift millwright',
+    'Hold-down bolts were not all tight when found.',
+    '',
+    undefined,
+    {
+      what: 'regular',
+      days: 158,
+    },
+  )
 
   const tight = on('KY-09', 'KY-09 bolt-bound', day, at(64, 7), line(3.1, -9.4, 0.12, -0.55))
   await tight.open({ reason: 'wear', rpm: 1460, customer: '', note: 'Jaw insert worn on one side.' })
@@ -128,6 +137,8 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     'Day-shift millwright',
     'Outboard feet can go no further toward 3.',
     'Holes to be opened at the next kiln stop. Maintenance lead agrees to run until then.',
+    undefined,
+    { what: 'other', days: 63, words: 'Holes opened, aligned anew' },
   )
 
   const doubtful = on('KY-09', 'KY-09 open', demoId('apprentice'), at(1, 8), line(2.4, -8.8, 0.1, -0.5))
@@ -361,6 +372,21 @@ const contacts = (near: boolean, far: boolean): EntryBody => ({
   },
 })
 
+/** Feelers at the roller drive's motor sheave, the edge on the driven one. */
+const kilnGaps = (p1: number, p2: number): EntryBody => ({
+  kind: 'sheaves-read',
+  payload: {
+    edgeOn: 'driven',
+    edgeSide: 'outer',
+    units: 'metric',
+    p1,
+    p2,
+    w: 96,
+    reference: null,
+    tilt: { g12: 0.1, g6: 0.1, h: 96 },
+  },
+})
+
 /** The glaze mill: lined up last spring, and found turned again today. */
 const writeBelts = async (
   knex: Knex,
@@ -380,6 +406,17 @@ const writeBelts = async (
   await spring.close('Day-shift millwright', 'Guard back on, run for ten minutes.', '', undefined, {
     what: 'regular',
     days: 210,
+  })
+
+  const kiln = new JobWriter(knex, belted('KY-05'), 'KY-05 new belt', people.day, at(93, 7))
+  await kiln.open({ reason: 'wear', rpm: 1455, customer: '', note: 'Belt worn on the motor side.' })
+  await kiln.makeSafe('W-2655')
+  await kiln.write(kilnGaps(1.9, 0.6), 12)
+  await kiln.write({ kind: 'line-corrected', payload: { steps: ['turn'], remark: '' } }, 30)
+  await kiln.write(kilnGaps(0.2, 0.15), 10)
+  await kiln.close('Day-shift millwright', 'Teeth of the driven sheave still good.', '', undefined, {
+    what: 'regular',
+    days: 90,
   })
 
   const turned = new JobWriter(knex, belted('GL-03'), 'GL-03 open', people.night, at(0, 4))

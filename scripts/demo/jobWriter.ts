@@ -84,7 +84,7 @@ export class JobWriter {
     remarks: string,
     exception = '',
     author?: string,
-    due?: { readonly what: DueFor; readonly days: number },
+    due?: { readonly what: DueFor; readonly days: number; readonly words?: string },
   ): Promise<void> {
     const on = due && new Date(this.clock + due.days * 86_400_000).toISOString().slice(0, 10)
     const { verdict } = (await this.folded()).state.outcome
@@ -95,7 +95,7 @@ export class JobWriter {
           signedBy,
           remarks,
           exception,
-          due: due && on ? { on, what: due.what, words: '' } : null,
+          due: due && on ? { on, what: due.what, words: due.words ?? '' } : null,
           signed: { verdict, foldVersion: FOLD_VERSION },
         },
       },

@@ -12,6 +12,8 @@ export const WORKS: Omit<Works, 'stock' | 'instruments'> = {
   name: 'Orrin Vale Tile Works',
   packLimit: 4,
   footWords: 'inboard-outboard',
+  comeBack: { hotCheckDays: 14, firstWeeksDays: 28, regularMonths: 6, regularHours: null, hoursPerWeek: 110 },
+  version: 1,
 }
 
 /** A pair of feet that is never moved: nothing is known of what lies under it. */
@@ -61,6 +63,13 @@ export const MACHINES: readonly MachineFields[] = [
     area: 'Clay preparation hall',
     movableName: 'Motor',
     stationaryName: 'Gear unit',
+    comeBack: {
+      hotCheckDays: null,
+      firstWeeksDays: null,
+      regularMonths: 3,
+      regularHours: null,
+      hoursPerWeek: null,
+    },
     couplingKind: 'Grid coupling',
     couplingType: 'grid',
     powerKw: 75,
@@ -402,5 +411,34 @@ export const MACHINES: readonly MachineFields[] = [
       lineAngle: 0,
     },
     limits: { angle: null, tilt: null, offset: 1.5, source: 'Site rule for V-belts, Orrin Vale file 12' },
+  },
+  {
+    drive: 'belt',
+    tag: 'KY-05',
+    name: 'Roller-kiln drive',
+    area: 'Kiln yard',
+    movableName: 'Motor',
+    stationaryName: 'Roller drive',
+    powerKw: 7.5,
+    units: 'metric',
+    rpm: 1455,
+    sheaves: {
+      motor: { pitchDiameter: 101.86, faceWidth: 92, grooves: 1, depthOuter: 46, depthInner: 46 },
+      driven: { pitchDiameter: 203.72, faceWidth: 92, grooves: 1, depthOuter: 46, depthInner: 46 },
+    },
+    centreDistance: 640,
+    belts: { kind: 'toothed', section: '8 mm pitch, 85 wide', count: 1 },
+    base: {
+      kind: 'slide-screws',
+      place: 'below',
+      pull: 'level',
+      footSpacing: 190,
+      sheaveToFeet: 95,
+      shaftHeight: 132,
+      screwPitch: 2,
+      hubToShaftEnd: 12,
+      lineAngle: 0,
+    },
+    limits: { angle: null, tilt: null, offset: null, source: '' },
   },
 ]

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import * as logbook from './migrations/0001-logbook'
+import * as comeBack from './migrations/0008-come-back'
 import * as frame from './migrations/0002-frame'
 import * as history from './migrations/0007-history'
 import * as instruments from './migrations/0004-instruments'
@@ -16,6 +17,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Mig
   { name: '0005-narrow-jobs', migration: narrowJobs },
   { name: '0006-limits', migration: limits },
   { name: '0007-history', migration: history },
+  { name: '0008-come-back', migration: comeBack },
 ]
 
 const source: Knex.MigrationSource<(typeof MIGRATIONS)[number]> = {

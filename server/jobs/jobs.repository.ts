@@ -40,6 +40,7 @@ interface JobRow {
   readonly closed_at: Date | null
   readonly updated_at: Date
   readonly author: string
+  readonly author_id: string
   readonly stage: JobSummary['stage']
   readonly verdict: JobSummary['verdict']
   readonly provisional: boolean
@@ -55,6 +56,7 @@ const toSummary = (row: JobRow): JobSummary => ({
   closedAt: row.closed_at?.toISOString() ?? null,
   updatedAt: row.updated_at.toISOString(),
   lastAuthor: row.author,
+  lastAuthorId: row.author_id,
   stage: row.stage,
   verdict: row.verdict,
   provisional: row.provisional,
@@ -70,6 +72,7 @@ const SUMMARY_COLUMNS = [
   'jobs.closed_at',
   'jobs.updated_at',
   'people.name as author',
+  'jobs.last_author as author_id',
   'jobs.stage',
   'jobs.verdict',
   'jobs.provisional',

@@ -1,7 +1,6 @@
-import { urgencyOf } from '../../core/stages/close/due'
 import type { Knex } from 'knex'
 import { foldJob } from '../../core/jobs/jobs'
-import type { EntryAnswer, JobAnswer, JobSummary, Page, TodayAnswer } from '../../shared/api/answers'
+import type { EntryAnswer, JobAnswer, JobSummary, Page } from '../../shared/api/answers'
 import { asKept } from '../../shared/limits/limitSet'
 import { setsFor } from '../../core/judge/limitSets'
 import { isUuid } from '../../shared/text'
@@ -12,7 +11,7 @@ import type { MachineSnapshot } from '../../shared/register/machine'
 import { en } from '../../shared/wording/en'
 import { database } from '../database/connection'
 import { notFound, Refused } from '../http/refusal'
-import { findMachine, retiredMachines } from '../machines/machines.repository'
+import { findMachine } from '../machines/machines.repository'
 import { askForPhotographs } from '../photographs/askForPhotographs'
 import { limitSetsInForce } from '../limits/limits.repository'
 import { findWorks } from '../works/works.repository'
@@ -24,7 +23,6 @@ import {
   findJob,
   insertJob,
   jobClosedBefore,
-  lastClosedByMachine,
   listJobs,
   updateProjections,
   type JobHead,
@@ -174,36 +172,6 @@ export const pageOfJobs = async (
     after: wanted.after,
     most: wanted.most,
   })
-}
-
-const MOST_OPEN = 50
-
-/** What needs a wrench today. The open jobs go on by their cursor at /api/jobs?open=yes. */
-export const today = async (knex: Knex): Promise<TodayAnswer> => {
-  const day = new Date().toISOString().slice(0, 10)
-  const [open, closed, last, retired] = await Promise.all([
-    listJobs(knex, { open: true, most: MOST_OPEN }),
-    listJobs(knex, { open: false, most: 6 }),
-    lastClosedByMachine(knex),
-    retiredMachines(knex),
-  ])
-  return {
-    open,
-    outOfBand: [...last]
-      .filter(([machine, j]) => j.verdict !== 'in' && !retired.has(machine))
-      .map(([, j]) => j)
-      .sort((a, b) => a.tag.localeCompare(b.tag)),
-    due: [...last]
-      .filter(([machine, j]) => j.nextDue !== null && !retired.has(machine))
-      .map(([, j]) => j)
-      .filter((j) => urgencyOf((j.nextDue ?? '').slice(0, 10), day) !== 'later')
-      .sort((a, b) => (a.nextDue ?? '').localeCompare(b.nextDue ?? '')),
-    provisional: [...last]
-      .filter(([machine, j]) => j.provisional && !retired.has(machine))
-      .map(([, j]) => j)
-      .sort((a, b) => (a.closedAt ?? '').localeCompare(b.closedAt ?? '')),
-    recentlyClosed: closed.rows,
-  }
 }
 
 /** Rewrites the derived columns and figures of one job from its logbook. */

@@ -64,6 +64,10 @@ export const updateMachine = async (
       updated_at: knex.fn.now(),
     })) === 1
 
-/** Ids of the machines that are out of service. */
-export const retiredMachines = async (knex: Knex): Promise<ReadonlySet<string>> =>
-  new Set((await knex('machines').whereRaw(`record->>'retired' = 'true'`).pluck('id')) as string[])
+/** Where each machine stands that is in service, by its id. */
+export const hallsInService = async (knex: Knex): Promise<ReadonlyMap<string, string>> => {
+  const rows = (await knex('machines')
+    .whereRaw(`coalesce(record->>'retired', 'false') <> 'true'`)
+    .select('id', 'area')) as { id: string; area: string }[]
+  return new Map(rows.map((r) => [r.id, r.area]))
+}

@@ -1,10 +1,19 @@
 import type { Knex } from 'knex'
+import type { ComeBackRules } from '../../core/comeBack/rules'
+import { comeBackFields } from '../../shared/comeBack/rules'
 import type { Instrument, Person, ShimStock, Works } from '../../shared/register/works'
 
 /** The works with its shim stock, thinnest first, and its instruments. */
 export const findWorks = async (knex: Knex): Promise<Works> => {
-  const row = (await knex('works').first('name', 'pack_limit', 'foot_words')) as
-    { name: string; pack_limit: number; foot_words: Works['footWords'] } | undefined
+  const row = (await knex('works').first('name', 'pack_limit', 'foot_words', 'come_back', 'version')) as
+    | {
+        name: string
+        pack_limit: number
+        foot_words: Works['footWords']
+        come_back: unknown
+        version: number
+      }
+    | undefined
   const stock = (await knex('shim_stock')
     .select('units', 'thickness', 'count')
     .orderBy(['units', 'thickness'])) as ShimStock[]
@@ -15,10 +24,18 @@ export const findWorks = async (knex: Knex): Promise<Works> => {
     name: row?.name ?? '',
     packLimit: row?.pack_limit ?? 4,
     footWords: row?.foot_words ?? 'inboard-outboard',
+    comeBack: row?.come_back ? comeBackFields.parse(row.come_back) : null,
+    version: row?.version ?? 1,
     stock,
     instruments,
   }
 }
+
+/** Writes the works' rules for coming back over those of `version`; false when someone was faster. */
+export const updateComeBack = async (knex: Knex, version: number, rules: ComeBackRules): Promise<boolean> =>
+  (await knex('works')
+    .where({ id: 1, version })
+    .update({ come_back: JSON.stringify(rules), version: version + 1 })) === 1
 
 /** Everyone who may write, by name. */
 export const listPeople = async (knex: Knex): Promise<readonly Person[]> =>

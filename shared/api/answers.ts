@@ -1,10 +1,12 @@
 import type { StageId } from '../../core/jobs/jobs'
 import type { Misalignment } from '../../core/frame/planes'
+import type { Landing } from '../../core/comeBack/landing'
 import type { JobHistory } from '../../core/history/jobHistory'
 import type { JobFigure, JobSummaryFigures } from '../../core/jobs/summary'
 import type { VerdictOrUnknown } from '../../core/judge/judge'
 import type { LeafUse } from '../../core/tools/toolsToTake'
 import type { SetUpPayload } from '../../core/stages/setUp/entries'
+import type { StandstillRecord } from '../comeBack/standstill'
 import type { WireEntry } from '../logbook/lifts'
 import type { MachineRecord, MachineSnapshot } from '../register/machine'
 
@@ -17,6 +19,7 @@ export interface JobSummary {
   readonly closedAt: string | null
   readonly updatedAt: string
   readonly lastAuthor: string
+  readonly lastAuthorId: string
   readonly stage: StageId
   /** As left; the signed one once it is closed. */
   readonly verdict: VerdictOrUnknown
@@ -56,12 +59,50 @@ export interface HistoryAnswer {
   readonly jobs: readonly PastJob[]
 }
 
+/** A machine to come back to, until a later job on it closes. */
+export interface DueVisit {
+  /** The job that asked for it. */
+  readonly job: JobSummary
+  readonly area: string
+  /** YYYY-MM-DD. */
+  readonly due: string
+  /** A job that is open there already. */
+  readonly openJob: string | null
+  /** The stop of its hall it lands on; null where one is to be asked for. */
+  readonly landing: Landing<StandstillRecord> | null
+}
+
+export interface CalendarAnswer {
+  /** Soonest first, overdue ones too. */
+  readonly visits: readonly DueVisit[]
+  /** From a month back on, those that were called off too. */
+  readonly standstills: readonly StandstillRecord[]
+}
+
+/** A calendar to subscribe to, without its address. */
+export interface FeedAnswer {
+  readonly id: string
+  /** Null for the whole works. */
+  readonly person: string | null
+  readonly personName: string | null
+  readonly madeAt: string
+  readonly readAt: string | null
+  readonly revokedAt: string | null
+}
+
+export interface NewFeedAnswer extends FeedAnswer {
+  /** Path with its secret; said this once. */
+  readonly address: string
+}
+
 export interface TodayAnswer {
   readonly open: Page<JobSummary>
   /** Machines whose last closed job left them out of band or on the edge. */
   readonly outOfBand: readonly JobSummary[]
-  /** Machines to look at again, overdue ones first, those of the next fortnight behind: until a later job closes. */
-  readonly due: readonly JobSummary[]
+  /** Machines to look at again, the latest against its own interval first; those of the next fortnight too. */
+  readonly due: readonly DueVisit[]
+  /** When halls stand from now on, soonest first. */
+  readonly standstills: readonly StandstillRecord[]
   /** Machines whose last closed job aimed at a cold target that no hot check has borne out, longest waiting first. */
   readonly provisional: readonly JobSummary[]
   readonly recentlyClosed: readonly JobSummary[]

@@ -1,4 +1,7 @@
 import { METHOD_FORMS, type OfferedMethod } from '../methods/forms'
+import { feedChange, newFeed } from '../comeBack/feed'
+import { worksRulesChange } from '../comeBack/rules'
+import { newStandstill, standstillChange } from '../comeBack/standstill'
 import { issue } from '../issue'
 import { z } from 'zod'
 import { entryDraft, liftDraft } from '../logbook/entry'
@@ -92,6 +95,52 @@ export const ROUTES = {
   health: { method: 'get', path: '/api/health', summary: 'Whether the program and its database answer.' },
   openapi: { method: 'get', path: '/api/openapi.json', summary: 'This document.' },
   works: { method: 'get', path: '/api/works', summary: 'The works: its name, shim stock and pack rule.' },
+  changeComeBack: {
+    method: 'put',
+    path: '/api/works/come-back',
+    summary: 'Changes the works’ rules for coming back; days that were signed for stay.',
+    body: worksRulesChange,
+  },
+  calendar: {
+    method: 'get',
+    path: '/api/calendar',
+    summary: 'What is due and on which stop it lands, and when halls stand.',
+  },
+  addStandstill: {
+    method: 'post',
+    path: '/api/standstills',
+    summary: 'Adds a planned stop of a hall.',
+    body: newStandstill,
+  },
+  changeStandstill: {
+    method: 'put',
+    path: '/api/standstills/{id}',
+    summary: 'Changes a planned stop or calls it off; a stale version is answered 409 with the current one.',
+    body: standstillChange,
+  },
+  feeds: {
+    method: 'get',
+    path: '/api/feeds',
+    summary: 'Calendars that were made to subscribe to, without their addresses.',
+  },
+  makeFeed: {
+    method: 'post',
+    path: '/api/feeds',
+    summary: 'Makes a calendar of the works or of one person; its secret address is answered this once.',
+    body: newFeed,
+  },
+  endFeed: {
+    method: 'put',
+    path: '/api/feeds/{feed}',
+    summary: 'Ends a calendar: its address answers nothing any more.',
+    body: feedChange,
+  },
+  readFeed: {
+    method: 'get',
+    path: '/api/feeds/{feed}/calendar.ics',
+    summary: 'A calendar at its secret address, to subscribe to.',
+    answers: 'text/calendar',
+  },
   people: { method: 'get', path: '/api/people', summary: 'Who may write in the logbook.' },
   today: {
     method: 'get',

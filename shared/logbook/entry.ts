@@ -1,17 +1,9 @@
 import { z } from 'zod'
 import type { Envelope, EntryBody, LogEntry } from '../../core/logbook/entry'
 import { issue } from '../issue'
-import { uuid, words } from '../text'
+import { moment, uuid, words } from '../text'
 import { isEntryKind, KINDS, readBody } from './kinds'
 import { liftPayload, versionOf } from './lifts'
-
-const moment = z.iso
-  .datetime({ offset: true, error: issue('iso-time') })
-  .refine((iso) => Date.parse(iso) >= Date.UTC(2000, 0) && Date.parse(iso) < Date.UTC(2100, 0), {
-    error: issue('that-time-cant-be-right-check'),
-  })
-  // One way to write a moment: in UTC, to the millisecond. Two clients that write it differently mean the same.
-  .overwrite((iso) => (Number.isFinite(Date.parse(iso)) ? new Date(iso).toISOString() : iso))
 
 const envelope = z.object({
   id: uuid('entry-id'),

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { notNegative, positive, rpm, units } from '../calculation/fields'
+import { comeBackFields } from '../comeBack/rules'
 import { issue } from '../issue'
 import { words } from '../text'
 
@@ -17,6 +18,8 @@ export const commonFields = {
   rpm,
   /** Out of service: kept with its jobs, and no new one is opened. */
   retired: z.boolean({ error: issue('retired-or-not') }).optional(),
+  /** When to come back; what it leaves open the works' rules say. */
+  comeBack: comeBackFields.optional(),
 }
 
 export const shims = z

@@ -1,4 +1,5 @@
 import { readTypedNumber } from '../../core/units/typedNumber'
+import { NO_RULES, type ComeBackRules } from '../../core/comeBack/rules'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { en, type Words } from '../wording/en'
 import type { FootWords } from '../wording/telling'
@@ -8,6 +9,9 @@ import { blankCoupled, coupledBoxes } from './coupledBoxes'
 import type { MachineFields, MachineRecord } from './machine'
 
 type Plain = Record<string, unknown>
+
+/** What is asked of when to come back, in order. */
+export const COME_BACK_BOXES = Object.keys(NO_RULES) as readonly (keyof ComeBackRules)[]
 
 const at = (record: unknown, path: string): unknown =>
   path.split('.').reduce<unknown>((now, key) => (now as Plain | undefined)?.[key], record)
@@ -34,6 +38,12 @@ const commonBoxes = (record: MachineFields, { register: w }: Words): readonly Re
   ]
 }
 
+const comeBackBoxes = (words: Words): readonly RecordBox[] => {
+  const w = words.comeBack.rules
+  const { number } = boxesOf(w.group, 'comeBack.')
+  return COME_BACK_BOXES.map((id) => number(id, w[id], 'plain', { optional: true, absent: true }))
+}
+
 /** The boxes of a machine's form, in the order they are read off the machine. One case a kind of drive. */
 export const recordBoxes = (
   record: MachineFields,
@@ -42,6 +52,7 @@ export const recordBoxes = (
 ): readonly RecordBox[] => [
   ...commonBoxes(record, words),
   ...(record.drive === 'coupled' ? coupledBoxes(record, words, chosen) : beltBoxes(words)),
+  ...comeBackBoxes(words),
 ]
 
 /** A machine like this one: everything but its identity, and what was learned of that machine alone. */
@@ -103,7 +114,10 @@ export const readRecord = (
       }
       case 'number': {
         if (f.optional && text.trim() === '') {
-          record = put(record, f.path, f.absent ? undefined : null)
+          // A part of the record that nobody has filled yet isn't begun by an empty box.
+          const begun = at(record, f.path.slice(0, f.path.lastIndexOf('.'))) !== undefined
+          if (!f.absent || at(base, f.path) === null) record = put(record, f.path, null)
+          else if (begun) record = put(record, f.path, undefined)
           break
         }
         const read = readTypedNumber(text, f.measure, units)

@@ -1,3 +1,4 @@
+import type { ComeBackRules } from '../../core/comeBack/rules'
 import type { Role } from '../../core/logbook/may'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import type { FootWords } from '../wording/telling'
@@ -33,6 +34,9 @@ export interface Works {
   readonly packLimit: number
   /** The pair of words used for feet here. */
   readonly footWords: FootWords
+  /** When to come back where a machine has no rule of its own; null where the works has none either. */
+  readonly comeBack: ComeBackRules | null
+  readonly version: number
   readonly stock: readonly ShimStock[]
   readonly instruments: readonly Instrument[]
 }

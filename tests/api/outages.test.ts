@@ -74,6 +74,7 @@ describe('the database itself', () => {
       '0005-narrow-jobs',
       '0006-limits',
       '0007-history',
+      '0008-come-back',
     ]
     expect(await migrateUp(knex)).toEqual(all)
     expect(await migrateUp(knex)).toEqual([])

@@ -17,7 +17,16 @@ describe('the register of machines', () => {
       openJob: string | null
       lastClosed: { verdict: string } | null
     }[]
-    expect(list.map((m) => m.tag)).toEqual(['CP-11', 'CP-14', 'CP-40', 'CP-40M', 'GL-03', 'KY-09', 'PR-02'])
+    expect(list.map((m) => m.tag)).toEqual([
+      'CP-11',
+      'CP-14',
+      'CP-40',
+      'CP-40M',
+      'GL-03',
+      'KY-05',
+      'KY-09',
+      'PR-02',
+    ])
     expect(list[0]).toMatchObject({ lastClosed: { verdict: 'in' } })
     expect(list[1]?.openJob).toMatch(/-/)
     // Proved by straightedge and feelers, which is all its maker asks.
@@ -178,7 +187,7 @@ describe('the works', () => {
       open: { rows: { tag: string; stage: string }[]; next: string | null }
       recentlyClosed: unknown[]
       provisional: { tag: string }[]
-      due: { tag: string; nextDue: string; summary: { due: { what: string } } }[]
+      due: { job: { tag: string; summary: { due: { what: string } } } }[]
     }
     expect(today.open.rows.map((j) => [j.tag, j.stage])).toEqual([
       ['GL-03', 'line-up'],
@@ -190,8 +199,11 @@ describe('the works', () => {
       ['CP-40', 'set-up'],
     ])
     expect(today.provisional.map((j) => j.tag)).toEqual(['CP-40M'])
-    expect(today.due.map((j) => [j.tag, j.summary.due.what])).toEqual([
+    expect(today.due.map(({ job }) => [job.tag, job.summary.due.what])).toEqual([
       ['CP-40M', 'hot-check'],
+      ['KY-05', 'regular'],
+      ['KY-09', 'other'],
+      ['CP-11', 'regular'],
       ['GL-03', 'regular'],
     ])
     expect(today.open.next).toBeNull()

@@ -22,7 +22,7 @@ test('closed cold it is provisional; a later visit runs it warm, takes the new t
   await job.stage('Hot check').click()
   await expect(job.meaning).toContainText('closed now, it is provisional')
   await job.stage('Close').click()
-  await expect(page.getByText('Starting value: 14 days.', { exact: false })).toBeVisible()
+  await expect(page.getByText('By the works’ rule: 14 days.')).toBeVisible()
   await page.getByLabel('Signature name').fill('N. Vale')
   await job.next('Sign and close')
   await expect(job.meaning).toContainText('Closed and signed')
@@ -33,7 +33,9 @@ test('closed cold it is provisional; a later visit runs it warm, takes the new t
     .filter({ hasText: tag })
     .filter({ hasText: 'expected to go 6.0 mil up' })
   await expect(waiting).toBeVisible()
-  await expect(page.getByRole('row').filter({ hasText: tag }).filter({ hasText: 'Due ' })).toBeVisible()
+  await expect(
+    page.getByRole('listitem').filter({ hasText: tag }).filter({ hasText: 'in 14 days' }),
+  ).toBeVisible()
 
   // The second begins with the run: nothing is locked out yet.
   await page.goto(`/machines/${tag}`)

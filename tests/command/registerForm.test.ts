@@ -36,6 +36,19 @@ describe('the register form', () => {
     },
   )
 
+  it('leaves a part that nobody filled out of the record, and begins it with one filled box', () => {
+    const machine = MACHINES.find((m) => m.tag === 'KY-09')
+    if (!machine) throw new Error('no machine')
+    const boxes = recordBoxes(machine)
+    const texts = recordTexts(machine, boxes)
+    expect(readRecord(texts, machine, boxes).record).not.toHaveProperty('comeBack')
+    const { record } = readRecord({ ...texts, 'comeBack.regularMonths': '3' }, machine, boxes)
+    const begun = machineFields.parse(record)
+    expect(begun.comeBack).toMatchObject({ regularMonths: 3, hotCheckDays: null })
+    const emptied = readRecord(texts, begun, boxes)
+    expect(machineFields.parse(emptied.record).comeBack).toMatchObject({ regularMonths: null })
+  })
+
   it('says at the box what is no number', () => {
     const [machine] = MACHINES
     if (!machine) throw new Error('no machine')

@@ -29,7 +29,9 @@ useHead({ title: () => shell.pageTitle(tag.value) })
 
 const under = (m: MachineAnswer['machine']) =>
   w.under(m.area, w.drive(m.movableName.toLowerCase(), m.stationaryName.toLowerCase()), m.powerKw, m.rpm)
-const starting = ref(false)
+/** Come back to from what is due: the job is started at once. */
+const starting = ref(typeof route.query.start === 'string')
+const because = computed(() => (route.query.start === 'hot-check' ? 'hot-check' : 'planned'))
 const changing = ref(false)
 const copying = ref(false)
 const { jobs, next, more, asking, failed } = useMoreJobs(
@@ -180,7 +182,7 @@ const saved = (now: string) =>
           <p>{{ w.retireWhat }}</p>
           <el-button class="next-button" @click="retire(true)">{{ w.retire }}</el-button>
         </el-dialog>
-        <StartJob v-model="starting" :machine="data.machine" />
+        <StartJob v-model="starting" :machine="data.machine" :because="because" />
         <MachineForm v-model="changing" :machine="data.machine" @saved="saved" />
         <MachineForm
           v-model="copying"

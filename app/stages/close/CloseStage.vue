@@ -5,7 +5,10 @@ import LineClosing from './LineClosing.vue'
 import { FOLD_VERSION, signedOtherwise } from '~~/core/stages/close/closing'
 import { lineWorking } from '~~/shared/stages/lineUp/working'
 import { readingsWorking } from '~~/shared/stages/measure/working'
-import { DUE_AFTER_DAYS, DUE_FOR, dueAdvised, dueDay, urgencyOf, type DueFor } from '~~/core/stages/close/due'
+import { dayOf } from '~~/core/comeBack/days'
+import { dueByRule } from '~~/core/comeBack/rules'
+import { DUE_FOR, dueAdvised, urgencyOf, type DueFor } from '~~/core/stages/close/due'
+import { ruleWords } from '~~/shared/wording/comeBack'
 import { dueWords } from '~~/shared/wording/due'
 import { openAtClose } from '~~/shared/wording/look'
 import { unprovedAtClose } from '~~/shared/wording/prove'
@@ -61,14 +64,23 @@ const advised = computed(() =>
   }),
 )
 const dueWhat = computed(() => form.value.dueFor || advised.value)
+/** The machine's own rule, the works', or a starting value. */
+const byRule = computed(() =>
+  dueWhat.value === 'none'
+    ? null
+    : dueByRule(dueWhat.value, dayOf(new Date()), {
+        machine: state.value.machine.comeBack,
+        works: session.works?.comeBack,
+      }),
+)
 const due = computed(() => {
-  if (dueWhat.value === 'none') return null
+  if (dueWhat.value === 'none' || !byRule.value) return null
   const what = dueWhat.value
   const words = what === 'other' ? (form.value.dueWords ?? '').trim() : ''
-  return { on: form.value.dueOn || dueDay(what, new Date()), what, words }
+  return { on: form.value.dueOn || byRule.value.on, what, words }
 })
 const duePassed = computed(
-  () => due.value !== null && urgencyOf(due.value.on, dayjs().format('YYYY-MM-DD')) === 'overdue',
+  () => due.value !== null && urgencyOf(due.value.on, dayOf(new Date())) === 'overdue',
 )
 const pickDue = (what: string) => {
   form.value.dueFor = what as DueFor | 'none'
@@ -195,7 +207,7 @@ onMounted(() => {
         <el-input v-model="form.dueWords" :aria-label="w.due.whatElse" maxlength="200" />
       </label>
       <p v-if="duePassed" class="caution" role="alert">{{ w.due.past }}</p>
-      <p v-else-if="due && !form.dueOn" class="muted">{{ w.due.starting(DUE_AFTER_DAYS[due.what]) }}</p>
+      <p v-else-if="byRule && !form.dueOn" class="muted">{{ ruleWords(byRule, telling) }}</p>
       <p class="muted">{{ w.view.before }}</p>
     </form>
     <ShowWorking v-if="job.coupled?.asLeft || job.belt?.asLeft" :steps="working" />

@@ -1,16 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { dueAdvised, dueDay, urgencyOf } from './due'
+import { dueAdvised, urgencyOf } from './due'
 
 describe('when to come back', () => {
   it('is for the hot check first, then for the first weeks of what was moved, else the regular look', () => {
     expect(dueAdvised({ provisional: true, moved: true })).toBe('hot-check')
     expect(dueAdvised({ provisional: false, moved: true })).toBe('first-weeks')
     expect(dueAdvised({ provisional: false, moved: false })).toBe('regular')
-  })
-
-  it('is so many days on, by the calendar', () => {
-    expect(dueDay('hot-check', new Date(2026, 11, 25, 9))).toBe('2027-01-08')
-    expect(dueDay('regular', new Date(2027, 1, 28, 9))).toBe('2028-02-28')
   })
 
   it('is overdue from the day after, and soon for a fortnight', () => {

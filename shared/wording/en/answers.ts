@@ -14,6 +14,13 @@ export const answers = {
   jobIdTakenOpenAgain: 'Another job already has this id. Open it again under a new one.',
   tagTaken: 'This tag is taken.',
   tagTakenChoose: (tag: string) => `There is already a machine ${tag}. Choose another tag.`,
+  worksChanged:
+    'Someone changed the rules of the works meanwhile. Look at their change, then make yours again.',
+  noStandstill: 'There is no planned stop by that id. Look it up in the calendar.',
+  standstillIdTaken: 'Another stop already has this id.',
+  standstillChanged: 'Someone changed this stop meanwhile. Look at their change, then make yours again.',
+  noFeed: 'There is no calendar at this address. Ask for a new one.',
+  feedIdTaken: 'Another calendar already has this id.',
   limitsChanged: 'Someone changed these limits meanwhile. Look at their change, then make yours again.',
   limitsIdTaken: 'Other limits already have this id.',
   noLimits: 'There are no limits by that id. Look them up under Limits.',

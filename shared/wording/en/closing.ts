@@ -30,7 +30,6 @@ export const closing = {
       other: 'Other',
     } satisfies Record<DueFor, string> as Readonly<Record<DueFor, string>>,
     whatElse: 'What for?',
-    starting: (days: number) => `Starting value: ${String(days)} days. The works’ own rule goes before it.`,
     past: 'That day has passed. Give one to come.',
     again: (day: string, what: string) => `Look again on ${day}: ${what}.`,
     overdue: (day: string) => `Overdue since ${day}`,

@@ -2,6 +2,7 @@ import { actions } from './actions'
 import { answers } from './answers'
 import { belts } from './belts'
 import { closing } from './closing'
+import { comeBack } from './comeBack'
 import { directions } from './directions'
 import { drawings } from './drawings'
 import { feet } from './feet'
@@ -45,6 +46,7 @@ export const en = {
   answers,
   belts,
   closing,
+  comeBack,
   directions,
   drawings,
   feet,

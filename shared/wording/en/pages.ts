@@ -2,6 +2,9 @@
 export const pages = {
   today: {
     open: 'Open jobs',
+    mine: 'Your open job',
+    yours: (stage: string) => `your open job, at ${stage.toLowerCase()}`,
+    noneOther: 'No other job is open.',
     outOfBand: 'Left out of band or on the edge',
     closedLately: 'Closed lately',
     moreOpen: 'More open jobs',

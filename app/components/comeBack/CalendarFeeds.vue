@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import dayjs from 'dayjs'
+import { renderSVG } from 'uqr'
+import type { FeedAnswer, NewFeedAnswer } from '~~/shared/api/answers'
+import { newId } from '~/device/newId'
+
+/** Calendars to subscribe to: made with a secret address that is shown once, ended for good. */
+const session = useSession()
+const { comeBack } = useWords()
+const w = comeBack.feeds
+const { data, failure, load } = useAnswer<readonly FeedAnswer[]>(() => '/api/feeds')
+const WORKS = 'works'
+const making = ref(false)
+const whose = ref<string>(WORKS)
+const id = ref('')
+const made = shallowRef<NewFeedAnswer | null>(null)
+const message = ref('')
+const said = ref('')
+const working = ref(false)
+const address = computed(() => (made.value ? `${location.origin}${made.value.address}` : ''))
+const tag = computed(() =>
+  address.value ? `data:image/svg+xml,${encodeURIComponent(renderSVG(address.value, { border: 2 }))}` : '',
+)
+const begin = () => {
+  id.value = newId()
+  whose.value = WORKS
+  made.value = null
+  message.value = ''
+  said.value = ''
+  making.value = true
+}
+const send = async (work: () => Promise<unknown>) => {
+  working.value = true
+  message.value = ''
+  try {
+    await work()
+  } catch (error) {
+    if (!(error instanceof ApiFailure)) throw error
+    message.value = error.message
+  }
+  working.value = false
+  await load()
+}
+const make = () =>
+  send(async () => {
+    made.value = await askServer<NewFeedAnswer>('/api/feeds', {
+      method: 'POST',
+      body: { id: id.value, person: whose.value === WORKS ? null : whose.value },
+    })
+  })
+const end = (feed: FeedAnswer) =>
+  send(() => askServer(`/api/feeds/${feed.id}`, { method: 'PUT', body: { revoked: true } }))
+const copy = async () => {
+  try {
+    await navigator.clipboard.writeText(address.value)
+    said.value = w.copied
+  } catch {
+    // Over plain http a page may not reach the clipboard.
+    said.value = w.copyByHand
+  }
+}
+const day = (at: string) => dayjs(at).format('D MMM YYYY')
+const rows = computed(() =>
+  (data.value ?? []).map((f) => ({
+    feed: f,
+    name: f.personName === null ? w.ofWorks : w.of(f.personName),
+    state: f.revokedAt
+      ? w.ended(day(f.revokedAt))
+      : `${w.made(day(f.madeAt))}, ${f.readAt ? w.read(dayjs(f.readAt).format('D MMM, HH:mm')) : w.neverRead}`,
+  })),
+)
+</script>
+
+<template>
+  <section class="panel feeds" :aria-label="w.title">
+    <div class="head">
+      <h2 class="title">{{ w.title }}</h2>
+      <el-button link class="text-button" @click="begin">{{ w.make }}</el-button>
+    </div>
+    <p v-if="failure" class="fault" role="alert">{{ failure.message }}</p>
+    <p v-if="message && !making" class="fault" role="alert">{{ message }}</p>
+    <p v-if="data && rows.length === 0" class="muted">{{ w.none }}</p>
+    <ul>
+      <li v-for="r in rows" :key="r.feed.id">
+        <span>{{ r.name }}</span>
+        <el-button
+          v-if="!r.feed.revokedAt"
+          link
+          class="text-button"
+          :disabled="working"
+          @click="end(r.feed)"
+          >{{ w.end }}</el-button
+        >
+        <span class="muted">{{ r.state }}</span>
+      </li>
+    </ul>
+    <el-dialog v-model="making" :title="w.makeTitle" width="min(460px, 94vw)" append-to-body destroy-on-close>
+      <div v-if="!made" class="form">
+        <p class="muted">{{ w.detail }}</p>
+        <label>
+          <span>{{ w.whose }}</span>
+          <el-select v-model="whose" :aria-label="w.whose">
+            <el-option :value="WORKS" :label="w.works" />
+            <el-option v-for="p in session.people" :key="p.id" :value="p.id" :label="p.name" />
+          </el-select>
+        </label>
+        <p v-if="message" class="fault" role="alert">{{ message }}</p>
+        <el-button class="next-button" :loading="working" :disabled="working" @click="make">{{
+          w.makeIt
+        }}</el-button>
+      </div>
+      <div v-else class="form">
+        <p>{{ w.once }}</p>
+        <img :src="tag" :alt="w.tag(address)" width="240" height="240" />
+        <p class="address figure">{{ address }}</p>
+        <el-button class="next-button" @click="copy">{{ w.copy }}</el-button>
+        <p v-if="said" role="status">{{ said }}</p>
+      </div>
+    </el-dialog>
+  </section>
+</template>
+
+<style scoped>
+.feeds {
+  padding: 10px 14px;
+}
+/* A link button stays as wide as its words. */
+.head .text-button {
+  flex: none;
+  white-space: nowrap;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 10px;
+}
+h2.title {
+  flex: 1;
+  margin: 0;
+  font-size: 17px;
+  line-height: 1.25;
+}
+ul {
+  list-style: none;
+  margin: 4px 0 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: center;
+  border-top: 1px solid var(--hairline);
+  padding: 4px 0;
+  font-size: 14px;
+}
+li .muted {
+  grid-column: 1 / -1;
+}
+.form {
+  display: grid;
+  gap: 12px;
+}
+label > span:first-child {
+  display: block;
+  margin-bottom: 4px;
+  font-size: 14px;
+}
+img {
+  justify-self: center;
+  background: #fff;
+}
+.address {
+  overflow-wrap: anywhere;
+  user-select: all;
+  font-size: 14px;
+}
+.fault {
+  color: var(--out);
+}
+</style>

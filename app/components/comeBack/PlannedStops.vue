@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import dayjs from 'dayjs'
+import type { StandstillRecord } from '~~/shared/comeBack/standstill'
+import { hoursWords } from '~~/shared/wording/comeBack'
+
+/** When halls stand from now on; each can be changed or called off. */
+const props = defineProps<{ standstills: readonly StandstillRecord[]; halls: readonly string[]; now: Date }>()
+const emit = defineEmits<{ changed: [] }>()
+const words = useWords()
+const w = words.comeBack.stops
+const editing = ref(false)
+const known = shallowRef<StandstillRecord | null>(null)
+const edit = (stop: StandstillRecord | null) => {
+  known.value = stop
+  editing.value = true
+}
+const rows = computed(() =>
+  props.standstills
+    .filter((s) => Date.parse(s.endsAt) > props.now.getTime())
+    .map((stop) => ({
+      stop,
+      day: dayjs(stop.startsAt).format('ddd D MMM'),
+      hours: hoursWords(stop, { words }),
+    })),
+)
+</script>
+
+<template>
+  <section class="panel stops" :aria-label="w.title">
+    <div class="head">
+      <h2 class="title">{{ w.title }}</h2>
+      <el-button link class="text-button" @click="edit(null)">{{ w.add }}</el-button>
+    </div>
+    <p v-if="rows.length === 0" class="muted">{{ w.none }}</p>
+    <ul v-else>
+      <li v-for="r in rows" :key="r.stop.id" :class="{ off: r.stop.cancelled }">
+        <button type="button" :aria-label="w.edit(r.stop.area, r.day)" @click="edit(r.stop)">
+          <span class="when"
+            ><strong>{{ r.day }}</strong> {{ r.hours }}</span
+          >
+          <span>{{ r.stop.area }}</span>
+          <span v-if="r.stop.cancelled || r.stop.note" class="muted">{{
+            r.stop.cancelled ? w.cancelled : r.stop.note
+          }}</span>
+        </button>
+      </li>
+    </ul>
+    <StopForm v-model="editing" :known="known" :halls="halls" @saved="emit('changed')" />
+  </section>
+</template>
+
+<style scoped>
+.stops {
+  padding: 10px 14px 6px;
+}
+/* A link button stays as wide as its words. */
+.head .text-button {
+  flex: none;
+  white-space: nowrap;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+}
+h2.title {
+  flex: 1;
+  margin: 0;
+  font-size: 17px;
+}
+ul {
+  list-style: none;
+  margin: 4px 0 0;
+  padding: 0;
+  max-height: 268px;
+  overflow-y: auto;
+}
+button {
+  display: grid;
+  width: 100%;
+  min-height: var(--touch);
+  padding: 5px 0;
+  border: 0;
+  border-top: 1px solid var(--hairline);
+  background: none;
+  text-align: left;
+  font-size: 14px;
+  line-height: 1.3;
+  cursor: pointer;
+}
+button:hover strong {
+  text-decoration: underline;
+}
+.off .when {
+  text-decoration: line-through;
+}
+</style>

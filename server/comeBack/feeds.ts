@@ -1,0 +1,62 @@
+import { createHash, randomBytes } from 'node:crypto'
+import type { Knex } from 'knex'
+import type { FeedAnswer, NewFeedAnswer } from '../../shared/api/answers'
+import { en } from '../../shared/wording/en'
+import { notFound, Refused } from '../http/refusal'
+import { peopleById } from '../jobs/people'
+import { personOf } from '../jobs/append'
+import { calendar } from './calendar'
+import { findFeedBySecret, insertFeed, listFeeds, revokeFeed, type FeedRow } from './feeds.repository'
+import { calendarText } from './ics'
+
+const hashOf = (secret: string): Buffer => createHash('sha256').update(secret).digest()
+
+const told = async (knex: Knex, feed: FeedRow): Promise<FeedAnswer> => ({
+  ...feed,
+  personName: feed.person
+    ? ((await peopleById(knex)).get(feed.person)?.name ?? en.pages.machine.someone)
+    : null,
+})
+
+/** Every calendar that was made, without its address. */
+export const feeds = async (knex: Knex): Promise<readonly FeedAnswer[]> =>
+  Promise.all((await listFeeds(knex)).map((f) => told(knex, f)))
+
+/** Makes a calendar; its address is in this answer and nowhere else. 409 when its id is taken. */
+export const makeFeed = async (
+  knex: Knex,
+  given: { readonly id: string; readonly person: string | null },
+): Promise<NewFeedAnswer> => {
+  if (given.person !== null) personOf(await peopleById(knex), given.person, 'person')
+  const secret = randomBytes(24).toString('base64url')
+  const feed = await insertFeed(knex, { ...given, secretHash: hashOf(secret) })
+  if (!feed)
+    throw new Refused(409, 'id-taken', en.answers.feedIdTaken, {
+      issues: [{ path: 'id', message: en.answers.feedIdTaken }],
+    })
+  return { ...(await told(knex, feed)), address: `/api/feeds/${secret}/calendar.ics` }
+}
+
+/** Ends a calendar: its address answers nothing any more. */
+export const endFeed = async (knex: Knex, id: string): Promise<FeedAnswer> => {
+  const feed = await revokeFeed(knex, id)
+  if (!feed) throw notFound(en.answers.noFeed)
+  return told(knex, feed)
+}
+
+/** What a calendar program is answered at a secret address; 404 for an unknown or a revoked one. */
+export const readFeed = async (knex: Knex, secret: string, now = new Date()): Promise<string> => {
+  const feed = await findFeedBySecret(knex, hashOf(secret))
+  if (!feed) throw notFound(en.answers.noFeed)
+  const { visits, standstills } = await calendar(knex, now)
+  const person = feed.person ? ((await peopleById(knex)).get(feed.person) ?? null) : null
+  return calendarText(
+    feed.person === null
+      ? { name: en.comeBack.feeds.ofWorks, visits, standstills }
+      : {
+          name: en.comeBack.feeds.of(person?.name ?? en.pages.machine.someone),
+          visits: visits.filter((v) => v.job.lastAuthorId === feed.person),
+          standstills: [],
+        },
+  )
+}

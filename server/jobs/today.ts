@@ -1,0 +1,42 @@
+import type { Knex } from 'knex'
+import { dayOf } from '../../core/comeBack/days'
+import { latenessOf } from '../../core/comeBack/landing'
+import { urgencyOf } from '../../core/stages/close/due'
+import type { DueVisit, TodayAnswer } from '../../shared/api/answers'
+import { standstillsFrom } from '../comeBack/standstills.repository'
+import { dueVisits } from '../comeBack/visits'
+import { hallsInService } from '../machines/machines.repository'
+import { lastClosedByMachine, listJobs } from './jobs.repository'
+
+const MOST_OPEN = 50
+const MOST_STOPS = 200
+
+const lateness = ({ job, due }: DueVisit, today: string): number =>
+  latenessOf(dayOf(new Date(job.closedAt ?? job.openedAt)), due, today)
+
+/** What needs a wrench today. The open jobs go on by their cursor at /api/jobs?open=yes. */
+export const today = async (knex: Knex, now = new Date()): Promise<TodayAnswer> => {
+  const day = dayOf(now)
+  const standstills = await standstillsFrom(knex, now, MOST_STOPS)
+  const [open, closed, last, halls, visits] = await Promise.all([
+    listJobs(knex, { open: true, most: MOST_OPEN }),
+    listJobs(knex, { open: false, most: 6 }),
+    lastClosedByMachine(knex),
+    hallsInService(knex),
+    dueVisits(knex, now, standstills),
+  ])
+  const inService = [...last].flatMap(([machine, job]) => (halls.has(machine) ? [job] : []))
+  return {
+    open,
+    outOfBand: inService.filter((j) => j.verdict !== 'in').sort((a, b) => a.tag.localeCompare(b.tag)),
+    // The one that is latest against its own interval comes first.
+    due: visits
+      .filter(({ due }) => urgencyOf(due, day) !== 'later')
+      .sort((a, b) => lateness(b, day) - lateness(a, day)),
+    standstills: standstills.filter((s) => !s.cancelled),
+    provisional: inService
+      .filter((j) => j.provisional)
+      .sort((a, b) => (a.closedAt ?? '').localeCompare(b.closedAt ?? '')),
+    recentlyClosed: closed.rows,
+  }
+}
