@@ -6,8 +6,12 @@ import { insertLimitSet } from '../server/limits/limits.repository'
 import { insertStandstill } from '../server/comeBack/standstills.repository'
 import { LIMIT_SETS } from './demo/limits'
 import { standstillsFrom } from './demo/standstills'
-import { demoId, INSTRUMENTS, MACHINES, PEOPLE, STOCK, WORKS } from './demo/works'
+import { demoId, INSTRUMENTS, LOTS, MACHINES, PEOPLE, WORKS } from './demo/works'
+import { insertLot } from '../server/stores/lots.repository'
 import { withDatabase } from './withDatabase'
+
+/** The last time the demo works counted its shims. */
+const COUNTED_DAYS_AGO = 12
 
 await withDatabase(async (knex) => {
   await migrateUp(knex)
@@ -30,7 +34,8 @@ await withDatabase(async (knex) => {
       come_back: JSON.stringify(WORKS.comeBack),
     })
     await trx('people').insert([...PEOPLE])
-    await trx('shim_stock').insert([...STOCK])
+    const countedAt = new Date(Date.now() - COUNTED_DAYS_AGO * 86_400_000)
+    for (const lot of LOTS) await insertLot(trx, lot, countedAt)
     await trx('instruments').insert(
       INSTRUMENTS.map(({ dueIn, ...i }) => ({
         ...i,

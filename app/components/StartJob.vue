@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { JOB_REASONS, type JobReason } from '~~/core/stages/open/entries'
 import type { MachineRecord, MachineSnapshot } from '~~/shared/register/machine'
+import { stockFor } from '~~/shared/register/stockFor'
 import { MACHINE_SCHEMA } from '~~/shared/register/lifts'
 import { readSpeed } from '~~/shared/stages/open/form'
 import { deviceStore } from '~/device/database'
@@ -55,9 +56,7 @@ const start = async () => {
   // Until the server has answered, the job stands on what this device knows of the machine.
   const machine: MachineSnapshot = {
     ...props.machine,
-    stock: (session.works?.stock ?? [])
-      .filter((s) => s.units === props.machine.units)
-      .map(({ thickness, count }) => ({ thickness, count })),
+    stock: stockFor(props.machine, session.works?.stock ?? []),
     packLimit: session.works?.packLimit ?? 4,
   }
   await deviceStore()

@@ -8,6 +8,7 @@ const views = computed(() =>
     { to: '/', name: w.today },
     { to: '/machines', name: w.machines },
     { to: '/calendar', name: w.calendar },
+    { to: '/stores', name: w.stores },
     { to: '/limits', name: w.limits },
     { to: '/sums', name: w.sums },
   ].map((v) => ({ ...v, here: v.to !== '/' && route.path.startsWith(v.to) })),

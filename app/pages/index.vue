@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
-import { addDays, dayOf } from '~~/core/comeBack/days'
+import { dayOf } from '~~/core/comeBack/days'
 import type { TodayAnswer } from '~~/shared/api/answers'
 import { layOutDays } from '~~/shared/comeBack/layOutDays'
 import DayGrid from '~/components/comeBack/DayGrid.vue'
 import DayKey from '~/components/comeBack/DayKey.vue'
 import DueTable from '~/components/comeBack/DueTable.vue'
+import RunningLow from '~/components/stores/RunningLow.vue'
 
 /** What needs a wrench today: one's own open job, what is overdue and due, what was left provisional or out. */
 const words = useWords()
@@ -38,10 +39,7 @@ const days = computed(() =>
 /** What the week does not show. */
 const further = computed(() => {
   const shown = new Set(days.value.flatMap((d) => d.visits.map((v) => v.visit.job.id)))
-  const last = addDays(today.value, WEEK)
-  return (data.value?.due ?? []).filter(
-    (v) => v.due >= today.value && (v.due >= last || !shown.has(v.job.id)),
-  )
+  return (data.value?.due ?? []).filter((v) => v.due >= today.value && !shown.has(v.job.id))
 })
 </script>
 
@@ -76,17 +74,22 @@ const further = computed(() => {
           <h2>{{ c.further }}</h2>
           <DueTable :visits="further" :now="now" :empty="c.none" />
         </template>
-        <h2>{{ w.open }}</h2>
-        <JobList :jobs="others" show-machine :empty="mine ? w.noneOther : w.noneOpen" />
-        <MoreJobs :label="w.moreOpen" :next="next" :asking="asking" :failed="failed" @more="more" />
-        <template v-if="data.provisional.length">
-          <h2>{{ words.hot.today.title }}</h2>
-          <JobList :jobs="data.provisional" show-machine expecting :empty="words.hot.today.none" />
-        </template>
-        <h2>{{ w.outOfBand }}</h2>
-        <JobList :jobs="data.outOfBand" show-machine :empty="w.noneOut" />
-        <h2>{{ w.closedLately }}</h2>
-        <JobList :jobs="data.recentlyClosed" show-machine :empty="w.noneClosed" />
+        <div class="below">
+          <div>
+            <h2>{{ w.open }}</h2>
+            <JobList :jobs="others" show-machine :empty="mine ? w.noneOther : w.noneOpen" />
+            <MoreJobs :label="w.moreOpen" :next="next" :asking="asking" :failed="failed" @more="more" />
+            <template v-if="data.provisional.length">
+              <h2>{{ words.hot.today.title }}</h2>
+              <JobList :jobs="data.provisional" show-machine expecting :empty="words.hot.today.none" />
+            </template>
+            <h2>{{ w.outOfBand }}</h2>
+            <JobList :jobs="data.outOfBand" show-machine :empty="w.noneOut" />
+            <h2>{{ w.closedLately }}</h2>
+            <JobList :jobs="data.recentlyClosed" show-machine :empty="w.noneClosed" />
+          </div>
+          <RunningLow class="aside" />
+        </div>
       </template>
     </LoadState>
   </div>
@@ -121,6 +124,23 @@ const further = computed(() => {
 .mine .next-button {
   width: auto;
   min-width: 180px;
+}
+.below {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 290px;
+  gap: 18px;
+  align-items: start;
+}
+.aside {
+  margin-top: 66px;
+}
+@media (max-width: 1000px) {
+  .below {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .aside {
+    margin-top: 0;
+  }
 }
 .week {
   display: flex;

@@ -20,8 +20,13 @@ export const useSession = defineStore('session', () => {
       authorId.value = people.value.find((p) => p.role === 'millwright')?.id ?? people.value[0]?.id ?? ''
   }
 
+  /** The works as it stands now, after its stores or rules have changed. */
+  const meetWorks = async () => {
+    works.value = await askKeeping<Works>('/api/works')
+  }
+
   const personName = (id: string) => people.value.find((p) => p.id === id)?.name ?? 'Someone'
   const switchUnits = (to?: UnitSystem) => (units.value = to ?? (units.value === 'inch' ? 'metric' : 'inch'))
 
-  return { units, authorId, author, bay, people, works, meetPeople, personName, switchUnits }
+  return { units, authorId, author, bay, people, works, meetPeople, meetWorks, personName, switchUnits }
 })

@@ -1,4 +1,4 @@
-import type { LogEntry } from '../logbook/entry'
+import type { EntryBody, LogEntry } from '../logbook/entry'
 import { standingEntries } from '../logbook/standing'
 import type { MachineRole, Side } from '../plan/movePlan'
 import type { JobReason } from '../stages/open/entries'
@@ -35,20 +35,25 @@ export interface JobHistory {
   readonly moved: readonly PairMoved[]
 }
 
-/** Kinds of entry that a history is told from. */
-export const TOLD_BY = [
-  'job-opened',
-  'job-closed',
-  'remark',
+/** Kinds of entry that change what lies under the feet or where they stand. */
+export const FOOTWORK_KINDS = [
   'foot-filled',
   'machine-levelled',
   'hubs-roughed',
   'move-made',
 ] as const satisfies readonly LogEntry['kind'][]
 
+/** Kinds of entry that a history is told from. */
+export const TOLD_BY = [
+  'job-opened',
+  'job-closed',
+  'remark',
+  ...FOOTWORK_KINDS,
+] as const satisfies readonly LogEntry['kind'][]
+
 /** What an entry changed under and beside the feet; null when it changed nothing there. */
 export const footworkIn = (
-  e: LogEntry,
+  e: EntryBody,
 ): {
   readonly units: UnitSystem
   readonly changes: readonly FootChange[]

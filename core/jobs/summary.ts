@@ -4,6 +4,8 @@ import type { Measurement } from '../stages/measure/measurement'
 import type { HotCheck } from '../stages/hotCheck/hotCheck'
 import type { LineReading } from '../stages/lineUp/line'
 import type { NextDue } from '../stages/close/due'
+import { netLeaves } from '../stores/stock'
+import type { CoupledState } from './coupled'
 import type { Job } from './jobs'
 
 /** Offset and slope in core units with their verdict. */
@@ -31,6 +33,8 @@ export type JobSummaryFigures =
       readonly rounds: number
       readonly asFound: CouplingSummary | null
       readonly asLeft: CouplingSummary | null
+      /** Leaves that its plan waits to take from the stores, in its own units; missing where there are none. */
+      readonly reserves?: readonly number[]
       /** How it is expected to go as it warms, where no hot check has borne the target out. Missing in jobs folded before that was known. */
       readonly expected?: Misalignment | null
     }
@@ -69,6 +73,13 @@ const dueOf = (job: Job): DueReason | null => {
   return due ? { what: due.what, words: due.words } : null
 }
 
+/** What the plan that waits wants of the stores; nothing once it is stale or the job is closed. */
+const reservesOf = ({ plan, closing }: CoupledState): { readonly reserves?: readonly number[] } => {
+  if (!plan || plan.stale || closing) return {}
+  const { taken } = netLeaves(plan.entry.payload.changes)
+  return taken.length > 0 ? { reserves: taken } : {}
+}
+
 /** What lists show of a folded job. */
 export const summaryOf = (job: Job): JobSummaryFigures =>
   job.kind === 'coupled'
@@ -79,6 +90,7 @@ export const summaryOf = (job: Job): JobSummaryFigures =>
         asFound: couplingSummary(job.state.asFound),
         asLeft: couplingSummary(job.state.asLeft) ?? leftHot(job.state.hot),
         expected: job.state.expected,
+        ...reservesOf(job.state),
       }
     : {
         due: dueOf(job),

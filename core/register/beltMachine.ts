@@ -1,3 +1,4 @@
+import type { StockLeaf } from './shelf'
 import type { ComeBackRules } from '../comeBack/rules'
 import type { BeltKind } from '../belt/sheaveLine'
 import type { UnitSystem } from '../units/unitSystem'
@@ -60,6 +61,6 @@ export interface BeltMachine {
     readonly offset: number | null
     readonly source: string
   }
-  readonly stock: readonly { readonly thickness: number; readonly count: number }[]
+  readonly stock: readonly StockLeaf[]
   readonly packLimit: number
 }

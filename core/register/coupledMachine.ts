@@ -13,6 +13,7 @@ import { toCore, type UnitSystem } from '../units/unitSystem'
 import type { CouplingType } from './couplingParts'
 import type { RegisteredHubs } from './hubs'
 import type { PairPacks, RegisteredPair } from './pair'
+import type { StockLeaf } from './shelf'
 
 /** Two machines joined by a coupling, in the record's own units. */
 export interface CoupledMachine {
@@ -33,7 +34,9 @@ export interface CoupledMachine {
   readonly bolts?: BoltsPayload
   /** Its own limit. */
   readonly tolerance: Tolerance
-  readonly stock: readonly { readonly thickness: number; readonly count: number }[]
+  /** The size cut for its bolts, by the works' own letter or number. */
+  readonly shimSize?: string | undefined
+  readonly stock: readonly StockLeaf[]
   readonly packLimit: number
   /** Tables of limits that it is judged by, nearest first, as they were at the opening of a job. */
   readonly limitSets?: readonly LimitSet[]

@@ -1,9 +1,10 @@
 import { SIDES, type MachineRole, type Side } from '../plan/movePlan'
 import type { CoupledMachine } from '../register/coupledMachine'
+import { shelfOf } from '../register/shelf'
 import type { PairPacks } from '../register/pair'
 import type { FootChange } from '../stages/plan/entries'
 import { toCore, type Millimetres } from '../units/unitSystem'
-import { thicknessKey, type StockShim } from './leafKinds'
+import { thicknessKey } from './leafKinds'
 import { shimPack } from './shimPack'
 
 /** What goes under, or comes out from under, one foot. Millimetres. */
@@ -28,9 +29,13 @@ export const packsForLifts = (
   shares: readonly PairShare[],
 ): readonly FootLeaves[] => {
   const mm = (t: number) => toCore(t, 'displacement', machine.units)
-  const shelf = new Map<number, StockShim>(
-    machine.stock.map((s) => [thicknessKey(mm(s.thickness)), { ...s, thickness: mm(s.thickness) }]),
-  )
+  let shelf = shelfOf(machine)
+  const takeFrom = (kind: 'plain' | 'laminated', thickness: Millimetres) => {
+    const at = shelf.findIndex(
+      (s) => (s.kind ?? 'plain') === kind && thicknessKey(s.thickness) === thicknessKey(thickness),
+    )
+    shelf = shelf.map((s, i) => (i === at ? { ...s, count: s.count - 1 } : s))
+  }
   return shares.flatMap(({ pair, wanted }) =>
     SIDES.map((side): FootLeaves => {
       const existing = packs.find((p) => p.machine === 'movable' && p.id === pair)?.packs[side] ?? []
@@ -39,7 +44,7 @@ export const packsForLifts = (
       const laid = shimPack({
         wanted: Math.max(0, under + wanted),
         existing,
-        stock: [...shelf.values()].filter((s) => s.count > 0),
+        stock: shelf.filter((s) => s.count > 0),
         limit: Math.max(machine.packLimit, existing.length),
         ...(most ? { highest: Math.max(under, mm(most)) } : {}),
       })
@@ -49,11 +54,10 @@ export const packsForLifts = (
         if (at >= 0) kept.splice(at, 1)
         return at < 0
       })
-      const putIn = laid.pack.filter((l) => l.source !== 'kept').map((l) => l.thickness)
-      for (const t of putIn) {
-        const own = shelf.get(thicknessKey(t))
-        if (own) shelf.set(thicknessKey(t), { ...own, count: own.count - 1 })
-      }
+      const fresh = laid.pack.filter((l) => l.source !== 'kept')
+      for (const l of fresh)
+        takeFrom(l.peeledFrom === undefined ? 'plain' : 'laminated', l.peeledFrom ?? l.thickness)
+      const putIn = fresh.map((l) => l.thickness)
       return { pair, side, putIn, takenOut, lift: laid.total - under }
     }),
   )

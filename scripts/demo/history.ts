@@ -120,7 +120,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     undefined,
     {
       what: 'regular',
-      days: 158,
+      days: 156,
     },
   )
 

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import type { MachineFields } from '../../shared/register/machine'
-import type { Instrument, Person, ShimStock, Works } from '../../shared/register/works'
+import type { Instrument, Person, Works } from '../../shared/register/works'
+import type { NewLot } from '../../shared/stores/lot'
 
 /** The same name gives the same UUID on every machine and every day. */
 export const demoId = (name: string): string => {
@@ -35,14 +36,39 @@ export const PEOPLE: readonly Person[] = [
   { id: demoId('planner'), name: 'Planner', role: 'planner' },
 ]
 
-export const STOCK: readonly ShimStock[] = [
-  ...[1, 2, 3, 5, 10, 20, 25, 50, 100].map((thickness) => ({ units: 'inch' as const, thickness, count: 40 })),
-  ...[0.025, 0.05, 0.1, 0.2, 0.5, 1, 2].map((thickness) => ({
-    units: 'metric' as const,
-    thickness,
-    count: 40,
-  })),
-]
+/** Shims of the stores: counted some days before the seed. What fits any bolt lies in the stores, the rest in the halls. */
+export const LOTS: readonly NewLot[] = (
+  [
+    ...[1, 2, 3, 5, 10, 20, 25].map((thickness) => ({ units: 'inch' as const, thickness, counted: 40 })),
+    { units: 'inch', thickness: 50, counted: 9 },
+    { units: 'inch', thickness: 100, counted: 24 },
+    ...[0.025, 0.05, 0.1, 0.2, 0.5, 1].map((thickness) => ({
+      units: 'metric' as const,
+      thickness,
+      counted: 40,
+    })),
+    { units: 'metric', thickness: 2, counted: 8 },
+    { units: 'inch', thickness: 20, counted: 3, layer: 2, size: 'A', place: 'Kiln yard', low: 4 },
+    { units: 'metric', thickness: 1, counted: 6, layer: 0.05, size: 'E', place: 'Press hall', low: 4 },
+  ] as const satisfies readonly Partial<NewLot>[]
+).map((lot) => {
+  const {
+    layer = null,
+    size = '',
+    place = 'Stores',
+    low = 12,
+    ...rest
+  } = lot as Partial<NewLot> & Pick<NewLot, 'units' | 'thickness' | 'counted'>
+  return {
+    id: demoId(`lot/${rest.units}/${String(rest.thickness)}/${size}`),
+    kind: layer === null ? 'plain' : 'laminated',
+    layer,
+    size,
+    place,
+    low,
+    ...rest,
+  }
+})
 
 /** Instruments; their calibration holds for so many days from the seed on, or has run out. */
 export const INSTRUMENTS: readonly (Omit<Instrument, 'due'> & { readonly dueIn: number | null })[] = [
@@ -59,6 +85,7 @@ export const MACHINES: readonly MachineFields[] = [
   {
     drive: 'coupled',
     tag: 'CP-11',
+    shimSize: 'C',
     name: 'Clay ball mill',
     area: 'Clay preparation hall',
     movableName: 'Motor',
@@ -114,6 +141,7 @@ export const MACHINES: readonly MachineFields[] = [
   {
     drive: 'coupled',
     tag: 'CP-14',
+    shimSize: 'D',
     name: 'Extruder main drive',
     area: 'Clay preparation hall',
     movableName: 'Motor',
@@ -182,6 +210,7 @@ export const MACHINES: readonly MachineFields[] = [
   {
     drive: 'coupled',
     tag: 'KY-09',
+    shimSize: 'A',
     name: 'Dust-collector screw',
     area: 'Kiln yard',
     movableName: 'Geared motor',
@@ -236,6 +265,7 @@ export const MACHINES: readonly MachineFields[] = [
   {
     drive: 'coupled',
     tag: 'PR-02',
+    shimSize: 'B',
     name: 'Press hydraulic power pack',
     area: 'Press hall',
     movableName: 'Motor',
@@ -290,6 +320,7 @@ export const MACHINES: readonly MachineFields[] = [
   {
     drive: 'coupled',
     tag: 'CP-40',
+    shimSize: 'C',
     name: 'Pan mill, motor coupling',
     area: 'Clay preparation hall',
     movableName: 'Motor',
@@ -338,6 +369,7 @@ export const MACHINES: readonly MachineFields[] = [
   {
     drive: 'coupled',
     tag: 'CP-40M',
+    shimSize: 'D',
     name: 'Pan mill, mill coupling',
     area: 'Clay preparation hall',
     movableName: 'Gear unit',

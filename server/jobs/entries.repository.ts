@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { footworkIn } from '../../core/history/jobHistory'
+import { FOOTWORK_KINDS, footworkIn } from '../../core/history/jobHistory'
 import type { LogEntry } from '../../core/logbook/entry'
 import type { LeafUse } from '../../core/tools/toolsToTake'
 import { toCore } from '../../core/units/unitSystem'
@@ -103,7 +103,7 @@ export const leavesPutIn = async (
     .pluck('id')) as string[]
   const rows = (await knex('entries')
     .whereIn('job_id', jobs)
-    .whereIn('kind', ['foot-filled', 'machine-levelled', 'hubs-roughed', 'move-made'])
+    .whereIn('kind', [...FOOTWORK_KINDS])
     .select(COLUMNS)) as EntryRow[]
   const corrected = new Set(rows.map((r) => r.supersedes))
   const counts = new Map<number, number>()

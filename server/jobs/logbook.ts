@@ -8,6 +8,7 @@ import type { EntryDraft } from '../../shared/logbook/entry'
 import { toWire } from '../../shared/logbook/lifts'
 import { MACHINE_SCHEMA } from '../../shared/register/lifts'
 import type { MachineSnapshot } from '../../shared/register/machine'
+import { stockFor } from '../../shared/register/stockFor'
 import { en } from '../../shared/wording/en'
 import { database } from '../database/connection'
 import { notFound, Refused } from '../http/refusal'
@@ -110,9 +111,7 @@ const snapshotOf = async (trx: Knex, tag: string): Promise<MachineSnapshot> => {
   return {
     ...machine,
     ...(limitSets.length > 0 ? { limitSets: limitSets.map(asKept) } : {}),
-    stock: works.stock
-      .filter((s) => s.units === machine.units)
-      .map(({ thickness, count }) => ({ thickness, count })),
+    stock: stockFor(machine, works.stock),
     packLimit: works.packLimit,
   }
 }

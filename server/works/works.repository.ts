@@ -1,7 +1,8 @@
 import type { Knex } from 'knex'
 import type { ComeBackRules } from '../../core/comeBack/rules'
 import { comeBackFields } from '../../shared/comeBack/rules'
-import type { Instrument, Person, ShimStock, Works } from '../../shared/register/works'
+import { freeStock } from '../stores/stock'
+import type { Instrument, Person, Works } from '../../shared/register/works'
 
 /** The works with its shim stock, thinnest first, and its instruments. */
 export const findWorks = async (knex: Knex): Promise<Works> => {
@@ -14,10 +15,9 @@ export const findWorks = async (knex: Knex): Promise<Works> => {
         version: number
       }
     | undefined
-  const stock = (await knex('shim_stock')
-    .select('units', 'thickness', 'count')
-    .orderBy(['units', 'thickness'])) as ShimStock[]
+  const stock = await freeStock(knex)
   const instruments = (await knex('instruments')
+    .where({ retired: false })
     .select('id', 'name', 'kind', 'due')
     .orderBy(['kind', 'name'])) as Instrument[]
   return {

@@ -8,7 +8,10 @@ import type { LeafUse } from '../../core/tools/toolsToTake'
 import type { SetUpPayload } from '../../core/stages/setUp/entries'
 import type { StandstillRecord } from '../comeBack/standstill'
 import type { WireEntry } from '../logbook/lifts'
+import type { UnitSystem } from '../../core/units/unitSystem'
 import type { MachineRecord, MachineSnapshot } from '../register/machine'
+import type { InstrumentRecord } from '../stores/instrument'
+import type { LotRecord } from '../stores/lot'
 
 /** A job as lists show it: columns the server derived from its logbook. */
 export interface JobSummary {
@@ -93,6 +96,34 @@ export interface FeedAnswer {
 export interface NewFeedAnswer extends FeedAnswer {
   /** Path with its secret; said this once. */
   readonly address: string
+}
+
+/** Shims of one lot as the stores stand. */
+export type LotAnswer = LotRecord & {
+  readonly now: number
+  readonly reserved: number
+  readonly free: number
+  readonly isLow: boolean
+  /** Null while nobody has counted since it was put in. */
+  readonly lastCount: {
+    readonly counted: number
+    readonly expected: number
+    readonly by: string
+    readonly at: string
+  } | null
+}
+
+export interface StoresAnswer {
+  readonly lots: readonly LotAnswer[]
+  /** Plans that wait, with the leaves they want. */
+  readonly wants: readonly {
+    readonly job: string
+    readonly tag: string
+    readonly units: UnitSystem
+    readonly taken: readonly number[]
+  }[]
+  /** With the jobs of the last year that each was taken to. */
+  readonly instruments: readonly (InstrumentRecord & { readonly jobs: number })[]
 }
 
 export interface TodayAnswer {

@@ -12,6 +12,8 @@ import { PICTURE_TYPES } from '../photographs/photographs'
 import { call } from '../secondScreen/call'
 import { refuseCutThrough } from '../stages/look/entries'
 import { VIEWS_FROM } from '../wording/otherEnd'
+import { instrumentChange, newInstrument } from '../stores/instrument'
+import { lotChange, newCount, newLot } from '../stores/lot'
 import { text, uuid, words } from '../text'
 
 export interface RouteContract {
@@ -140,6 +142,41 @@ export const ROUTES = {
     path: '/api/feeds/{feed}/calendar.ics',
     summary: 'A calendar at its secret address, to subscribe to.',
     answers: 'text/calendar',
+  },
+  stores: {
+    method: 'get',
+    path: '/api/stores',
+    summary: 'Shims with what is left, reserved and free, and instruments with their calibration.',
+  },
+  addLot: {
+    method: 'post',
+    path: '/api/stores/lots',
+    summary: 'Puts shims of one thickness, kind and size into the stores.',
+    body: newLot,
+  },
+  changeLot: {
+    method: 'put',
+    path: '/api/stores/lots/{id}',
+    summary: 'Changes where shims lie, their size, when to order, or takes them out of use.',
+    body: lotChange,
+  },
+  countLot: {
+    method: 'post',
+    path: '/api/stores/lots/{id}/counts',
+    summary: 'A count of shims, which rules from now on. Posting the same one twice is harmless.',
+    body: newCount,
+  },
+  addInstrument: {
+    method: 'post',
+    path: '/api/stores/instruments',
+    summary: 'Adds an instrument to the stores.',
+    body: newInstrument,
+  },
+  changeInstrument: {
+    method: 'put',
+    path: '/api/stores/instruments/{id}',
+    summary: 'Changes an instrument or takes it out of use; jobs keep it as it was.',
+    body: instrumentChange,
   },
   people: { method: 'get', path: '/api/people', summary: 'Who may write in the logbook.' },
   today: {

@@ -18,7 +18,9 @@ interface NumberRules {
 /** One box of the register form. */
 export type RecordBox = Place &
   (
-    | { readonly kind: 'text' | 'shims' | 'toggle' }
+    | { readonly kind: 'shims' | 'toggle' }
+    /** Where it is `absent`, an empty one isn't in the record at all. */
+    | { readonly kind: 'text'; readonly absent?: boolean }
     | ({ readonly kind: 'number'; readonly measure: TypedMeasure } & NumberRules)
     | {
         readonly kind: 'choice'
@@ -30,7 +32,13 @@ export type RecordBox = Place &
 
 /** The boxes of one group; paths are counted from `root`. */
 export const boxesOf = (group: string, root = '') => ({
-  text: (path: string, label: string): RecordBox => ({ group, path: root + path, label, kind: 'text' }),
+  text: (path: string, label: string, rules: { readonly absent?: boolean } = {}): RecordBox => ({
+    group,
+    path: root + path,
+    label,
+    kind: 'text',
+    ...rules,
+  }),
   shims: (path: string, label: string): RecordBox => ({ group, path: root + path, label, kind: 'shims' }),
   toggle: (path: string, label: string): RecordBox => ({ group, path: root + path, label, kind: 'toggle' }),
   number: (path: string, label: string, measure: TypedMeasure, rules: NumberRules = {}): RecordBox => ({

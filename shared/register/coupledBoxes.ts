@@ -93,7 +93,8 @@ const hubBoxes = ({ register: w, look }: Words): readonly RecordBox[] => {
 const footBoxes = (record: CoupledFields, words: Words, chosen: FootWords): readonly RecordBox[] => {
   const { register: w } = words
   const names = nameFeet(words, chosen, record)
-  return (['movable', 'stationary'] as const).flatMap((role) =>
+  const size = boxesOf(w.groups.shims).text('shimSize', w.shimSize, { absent: true })
+  const boxes = (['movable', 'stationary'] as const).flatMap((role) =>
     record.feet[role].flatMap((pair, i) => {
       const place = names(pair.id, role)
       const name = role === 'movable' ? place : w.driven(place)
@@ -109,6 +110,7 @@ const footBoxes = (record: CoupledFields, words: Words, chosen: FootWords): read
       ]
     }),
   )
+  return [size, ...boxes]
 }
 
 const NO_BAND = [null, null] as const

@@ -3,7 +3,7 @@ import { COUPLING_TYPES } from '../../core/register/couplingParts'
 import { figure, notNegative, oneOf, positive, tolerance } from '../calculation/fields'
 import { issue } from '../issue'
 import { usualSchemas } from '../methods/setUps'
-import { words } from '../text'
+import { text, words } from '../text'
 import { pairId, refuseCrowdedPairs } from '../stages/feet'
 import { boltsFields } from '../stages/move/entries'
 import { targetFields } from '../stages/target/entries'
@@ -75,6 +75,8 @@ export const coupledFields = z.object({
       .superRefine(crowded('stationary')),
   }),
   couplingType: oneOf('kind-of-coupling-inside', COUPLING_TYPES).optional(),
+  /** The size cut for its bolts; shims of other sizes are not offered. */
+  shimSize: text('shim-size', 20).optional(),
   hubs: hubs.optional(),
   target: targetFields.optional(),
   bolts: boltsFields.optional(),

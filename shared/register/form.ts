@@ -91,7 +91,8 @@ export const readRecord = (
         if (text !== '' || at(base, f.path) !== undefined) record = put(record, f.path, text)
         break
       case 'text':
-        record = put(record, f.path, text.trim())
+        if (!f.absent || text.trim() !== '') record = put(record, f.path, text.trim())
+        else if (at(base, f.path) !== undefined) record = put(record, f.path, undefined)
         break
       case 'toggle':
         record = put(record, f.path, text === 'true')

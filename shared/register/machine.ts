@@ -34,7 +34,14 @@ export type MachineRecord = MachineFields & Row
 export type MachineSnapshot = MachineFields & Machine & Row
 
 const works = z.object({
-  stock: z.array(z.object({ thickness: z.number(), count: z.number() })),
+  stock: z.array(
+    z.object({
+      thickness: z.number(),
+      count: z.number(),
+      kind: z.enum(['plain', 'laminated']).optional(),
+      layer: z.number().optional(),
+    }),
+  ),
   packLimit: z.number(),
   limitSets: z.array(keptLimitSet).optional(),
 })

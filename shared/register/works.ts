@@ -11,9 +11,14 @@ export interface Person {
   readonly role: Role
 }
 
+/** Shims that a plan may have: of all places, less what other plans have asked for. */
 export interface ShimStock {
   readonly units: UnitSystem
   readonly thickness: number
+  readonly kind: 'plain' | 'laminated'
+  readonly layer: number | null
+  /** Empty where it fits any bolt. */
+  readonly size: string
   readonly count: number
 }
 

@@ -75,6 +75,7 @@ describe('the database itself', () => {
       '0006-limits',
       '0007-history',
       '0008-come-back',
+      '0009-stores',
     ]
     expect(await migrateUp(knex)).toEqual(all)
     expect(await migrateUp(knex)).toEqual([])

@@ -1,5 +1,6 @@
+import { shelfOf } from '../../register/shelf'
 import { diagonalOf, type FootName } from '../../feet/softFoot'
-import { thicknessKey, type StockShim } from '../../shims/leafKinds'
+import { thicknessKey } from '../../shims/leafKinds'
 import { shimPack } from '../../shims/shimPack'
 import type { CoupledMachine } from '../../register/coupledMachine'
 import type { PairPacks } from '../../register/pair'
@@ -43,7 +44,7 @@ export const cureOf = (
   const { rises, result } = reading
   const { own, other } = diagonalOf(fill.foot)
   const mm = (t: number) => toCore(t, 'displacement', machine.units)
-  const stock = machine.stock.map((s): StockShim => ({ ...s, thickness: mm(s.thickness) }))
+  const stock = shelfOf(machine)
   const halved = check.chase >= CHASED
   const wanted = fill.thickness * (halved ? 0.5 : 1)
   const existing = packs.find((p) => p.machine === at.machine && p.id === at.pair)?.packs[at.side] ?? []

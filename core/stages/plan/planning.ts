@@ -1,3 +1,4 @@
+import { shelfOf } from '../../register/shelf'
 import type { MachineRole, MovePlan, PlanFoot, PlanInput, PlanResult } from '../../plan/movePlan'
 import { planMoves, MACHINE_ROLES, SIDES } from '../../plan/movePlan'
 import { remember } from '../../logbook/remember'
@@ -82,10 +83,7 @@ export const planInputFor = (state: Planned, which: WhichMoves = 'movable'): Pla
     target: state.target,
     tolerance: state.tolerance,
     feet: rolesOf(which).flatMap((role) => planFeet(state, role)),
-    stock: machine.stock.map((s) => ({
-      thickness: toCore(s.thickness, 'displacement', machine.units),
-      count: s.count,
-    })),
+    stock: shelfOf(machine),
     packLimit: machine.packLimit,
     sideStep: setUp.coarsest,
   }

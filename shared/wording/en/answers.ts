@@ -14,6 +14,15 @@ export const answers = {
   jobIdTakenOpenAgain: 'Another job already has this id. Open it again under a new one.',
   tagTaken: 'This tag is taken.',
   tagTakenChoose: (tag: string) => `There is already a machine ${tag}. Choose another tag.`,
+  noLot: 'There are no such shims in the stores. Look them up under Stores.',
+  lotIdTaken: 'Other shims already have this id.',
+  lotChanged:
+    'Someone changed or counted these shims meanwhile. Look at their change, then make yours again.',
+  lotIsThere: 'These shims lie there already. Count them instead.',
+  noInstrument: 'There is no such instrument in the stores.',
+  instrumentIdTaken: 'Another instrument already has this id.',
+  instrumentChanged:
+    'Someone changed this instrument meanwhile. Look at their change, then make yours again.',
   worksChanged:
     'Someone changed the rules of the works meanwhile. Look at their change, then make yours again.',
   noStandstill: 'There is no planned stop by that id. Look it up in the calendar.',

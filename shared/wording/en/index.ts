@@ -33,6 +33,7 @@ import { setUp } from './setUp'
 import { shell } from './shell'
 import { softFoot } from './softFoot'
 import { sheet } from './stages'
+import { stores } from './stores'
 import { tables } from './tables'
 import { typing } from './typing'
 import { targets } from './targets'
@@ -78,6 +79,7 @@ export const en = {
   sheet,
   shell,
   softFoot,
+  stores,
   tables,
   typing,
   targets,

@@ -10,6 +10,7 @@ export const shell = {
   sums: 'Quick sums',
   machines: 'Machines',
   calendar: 'Calendar',
+  stores: 'Stores',
   limits: 'Limits',
   job: 'Job',
   units: 'Units',

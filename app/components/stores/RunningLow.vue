@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { toCore } from '~~/core/units/unitSystem'
+import { dayOf, daysBetween } from '~~/core/comeBack/days'
+import type { StoresAnswer } from '~~/shared/api/answers'
+import { thickness } from '~~/shared/wording/figures'
+
+/** Shims that are to be ordered, and instruments whose calibration has run out. */
+const { data } = useAnswer<StoresAnswer>(() => '/api/stores')
+const words = useWords()
+const w = words.stores
+const low = computed(() =>
+  (data.value?.lots ?? [])
+    .filter((l) => l.isLow)
+    .map((l) => ({
+      id: l.id,
+      name: `${thickness(toCore(l.thickness, 'displacement', l.units), l.units)} ${words.shell.unitNames[l.units]}`,
+      what: [l.kind === 'laminated' ? words.stores.form.laminated.toLowerCase() : '', l.size, l.place]
+        .filter((s) => s !== '')
+        .join(', '),
+      left: w.today.of(l.free, l.low),
+    })),
+)
+const today = dayOf(new Date())
+const past = computed(() =>
+  (data.value?.instruments ?? []).flatMap((i) =>
+    i.due !== null && i.due < today
+      ? [{ id: i.id, name: i.name, over: w.instruments.past(daysBetween(i.due, today)) }]
+      : [],
+  ),
+)
+</script>
+
+<template>
+  <div class="low">
+    <section v-if="low.length > 0" class="panel" :aria-label="w.today.low">
+      <h2 class="title">
+        <NuxtLink to="/stores">{{ w.today.low }}</NuxtLink>
+      </h2>
+      <p v-for="l in low" :key="l.id">
+        <strong class="figure">{{ l.name }}</strong> <span class="muted">{{ l.what }}</span>
+        <span class="left">{{ l.left }}</span>
+      </p>
+    </section>
+    <section v-if="past.length > 0" class="panel" :aria-label="w.today.past">
+      <h2 class="title">
+        <NuxtLink to="/stores">{{ w.today.past }}</NuxtLink>
+      </h2>
+      <p v-for="i in past" :key="i.id">
+        <strong>{{ i.name }}</strong> <span class="left">{{ i.over }}</span>
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.low {
+  display: grid;
+  gap: 14px;
+}
+section {
+  padding: 10px 14px 6px;
+}
+h2.title {
+  margin: 0 0 4px;
+  font-size: 16px;
+}
+h2 a {
+  text-decoration: none;
+}
+h2 a:hover {
+  text-decoration: underline;
+}
+p {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 8px;
+  border-top: 1px solid var(--hairline);
+  padding: 6px 0;
+  font-size: 14px;
+  line-height: 1.35;
+}
+.left {
+  margin-left: auto;
+}
+</style>

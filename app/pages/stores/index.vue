@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import type { MachineSummary, StoresAnswer } from '~~/shared/api/answers'
+import InstrumentTable from '~/components/stores/InstrumentTable.vue'
+import ShimTable from '~/components/stores/ShimTable.vue'
+
+/** What lies in the stores: shims that plans are made of, and instruments with their calibration. */
+const words = useWords()
+const w = words.stores
+useHead({ title: words.shell.pageTitle(w.title) })
+const { data, failure, load } = useAnswer<StoresAnswer>(() => '/api/stores')
+const { data: register } = useAnswer<readonly MachineSummary[]>(() => '/api/machines')
+const session = useSession()
+const halls = computed(() => [...new Set((register.value ?? []).map((m) => m.area))])
+/** What plans and kits are made of on this device follows the stores. */
+const changed = async () => {
+  await load()
+  await session.meetWorks()
+}
+</script>
+
+<template>
+  <div class="page">
+    <h1>{{ w.title }}</h1>
+    <LoadState :waiting="!data" :failure="failure" @again="load">
+      <div v-if="data" class="stores">
+        <ShimTable :stores="data" :halls="halls" @changed="changed" />
+        <InstrumentTable :instruments="data.instruments" @changed="changed" />
+      </div>
+    </LoadState>
+  </div>
+</template>
+
+<style scoped>
+.stores {
+  margin-top: 16px;
+}
+</style>

@@ -1,0 +1,13 @@
+import { ROUTES } from '../../../../shared/api/routes'
+import { isUuid } from '../../../../shared/text'
+import { en } from '../../../../shared/wording/en'
+import { database } from '../../../database/connection'
+import { notFound } from '../../../http/refusal'
+import { route } from '../../../http/route'
+import { changeInstrument } from '../../../stores/stores'
+
+export default route(ROUTES.changeInstrument, ({ param, body }) => {
+  const id = param('id').toLowerCase()
+  if (!isUuid(id)) throw notFound(en.answers.noInstrument)
+  return changeInstrument(database('write'), id, body)
+})

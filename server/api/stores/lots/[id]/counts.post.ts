@@ -1,0 +1,13 @@
+import { ROUTES } from '../../../../../shared/api/routes'
+import { isUuid } from '../../../../../shared/text'
+import { en } from '../../../../../shared/wording/en'
+import { database } from '../../../../database/connection'
+import { notFound } from '../../../../http/refusal'
+import { route } from '../../../../http/route'
+import { countLot } from '../../../../stores/stores'
+
+export default route(ROUTES.countLot, ({ param, body }) => {
+  const id = param('id').toLowerCase()
+  if (!isUuid(id)) throw notFound(en.answers.noLot)
+  return countLot(database('write'), id, body)
+})
