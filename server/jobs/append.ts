@@ -3,6 +3,7 @@ import type { Knex } from 'knex'
 import { foldJob, objectionTo, type Job } from '../../core/jobs/jobs'
 import type { LogEntry } from '../../core/logbook/entry'
 import { extended } from '../../core/logbook/forward'
+import { tapedDistances } from '../../core/stages/close/registerChanges'
 import { MAY } from '../../core/logbook/may'
 import { fromCore } from '../../core/units/unitSystem'
 import type { EntryAnswer } from '../../shared/api/answers'
@@ -102,18 +103,27 @@ const rememberInRegister = async (knex: Knex, machine: MachineSnapshot, job: Job
     (p) =>
       !record.feet[p.machine].some((f) => f.id === p.id) && p.packs.left.length + p.packs.right.length > 0,
   )
-  const withPacks = (role: 'movable' | 'stationary') =>
+  const taped = tapedDistances(job.state)
+  const footing = (role: 'movable' | 'stationary', byTape: boolean) =>
     record.feet[role].map((foot) => {
       const left = job.state.packs.find((p) => p.machine === role && p.id === foot.id)?.packs
-      return left ? { ...foot, existing: { left: left.left.map(inOwn), right: left.right.map(inOwn) } } : foot
+      const x = taped.find((d) => byTape && d.machine === role && d.pair === foot.id)?.now
+      return {
+        ...foot,
+        ...(x === undefined ? {} : { x: Number(fromCore(x, 'distance', record.units).toPrecision(8)) }),
+        ...(left ? { existing: { left: left.left.map(inOwn), right: left.right.map(inOwn) } } : {}),
+      }
     })
   const { coldTarget, bolts } = job.state
-  const changed = machineFields.safeParse({
+  const changedBy = (byTape: boolean) => ({
     ...record,
     ...(bolts?.from === 'job' ? { bolts: bolts.payload } : {}),
     ...(coldTarget.from === 'job' && coldTarget.payload ? { target: coldTarget.payload } : {}),
-    feet: { movable: withPacks('movable'), stationary: withPacks('stationary') },
+    feet: { movable: footing('movable', byTape), stationary: footing('stationary', byTape) },
   })
+  // Feet that stand otherwise by the tape than the register can have them keep their place; the rest is written.
+  const whole = machineFields.safeParse(changedBy(true))
+  const changed = whole.success ? whole : machineFields.safeParse(changedBy(false))
   if (changed.success) await updateMachine(knex, id, version, changed.data)
   const untold = changed.success ? lost : job.state.packs
   if (untold.length === 0) return null

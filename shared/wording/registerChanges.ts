@@ -1,5 +1,5 @@
 import type { RegisterChange } from '../../core/stages/close/registerChanges'
-import { pack } from './figures'
+import { figure, pack } from './figures'
 import { boltWords } from './pushing'
 import { targetSource } from './targets'
 import { capital, type Telling } from './telling'
@@ -14,6 +14,12 @@ export const registerWords = (changes: readonly RegisterChange[], telling: Telli
         const foot = `${capital(footNames(c.pair, c.machine))} ${words.feet.sides[c.side]}`
         const side = c.machine === 'stationary' ? w.ofDriven(foot) : foot
         return w.pack(side, pack(c.was, units), pack(c.now, units))
+      }
+      case 'distance': {
+        const foot = capital(footNames(c.pair, c.machine))
+        const pair = c.machine === 'stationary' ? w.ofDriven(foot) : foot
+        const told = (mm: number) => figure(mm, 'distance', units, { unit: true })
+        return w.distance(pair, told(Math.abs(c.was)), told(Math.abs(c.now)))
       }
       case 'target':
         return w.target(targetSource(c.target, telling))

@@ -48,6 +48,7 @@ const understood = computed(() => {
 const fault = computed(() => {
   const r = read.value
   if (props.list || r.ok) return props.noteIsFault ? props.note : ''
+  if (r.fault === 'empty' && props.noteIsFault) return props.note
   if (r.fault === 'empty') return touched.value && props.required ? typing.faults.empty : ''
   return typing.faults[r.fault]
 })

@@ -115,6 +115,8 @@ const working = () => {
 /** Enter in the signature goes on to what is still missing, then to the button. */
 const enter = () => (lacksReason.value ? reason.value?.focus() : ledger.value?.focusNext())
 onMounted(() => {
+  // The works' rules say when to come back: asked for again where they could not be had before.
+  if (!session.works) void session.meetPeople().catch(() => null)
   if (!closed.value && matchMedia('(pointer: fine)').matches)
     (lacksReason.value ? reason : signature).value?.focus()
 })

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import type { LogEntry } from '../../logbook/entry'
 import { lift, TEST_MACHINE, TestJob } from '../../jobs/testJob'
 import { registerChanges } from './registerChanges'
 
@@ -47,6 +48,23 @@ describe('what the register takes over', () => {
     expect(registerChanges(job.state)).toEqual([])
   })
 
+  it('is each distance that was taped otherwise than it is registered, a tenth of a millimetre apart', () => {
+    const job = new TestJob().ready()
+    const { payload } = job.entries.find((e) => e.kind === 'set-up') as LogEntry<'set-up'>
+    const feet = payload.feet.map((f) =>
+      f.pair === 'outboard' && f.machine === 'movable' ? { ...f, x: f.x + 0.25 } : f,
+    )
+    job.add({ kind: 'set-up', payload: { ...payload, feet } })
+    const changes = registerChanges(job.state)
+    expect(changes.map((c) => (c.what === 'distance' ? `${c.machine} ${c.pair}` : c.what))).toEqual([
+      'movable outboard',
+    ])
+    const [change] = changes
+    expect(change?.what === 'distance' ? change.now - change.was : 0).toBeCloseTo(6.35, 6)
+    const near = payload.feet.map((f) => ({ ...f, x: f.x + 0.001 }))
+    job.add({ kind: 'set-up', payload: { ...payload, feet: near } })
+    expect(registerChanges(job.state)).toEqual([])
+  })
   it('is the target and the bolts that the job said, unless the register says the same', () => {
     const job = new TestJob().ready()
     job.add({ kind: 'bolts-named', payload: BOLTS })

@@ -1,10 +1,17 @@
 import { SIDES, type MachineRole, type Side } from '../../plan/movePlan'
-import { registeredPacks, type CoupledMachine } from '../../register/coupledMachine'
+import { MACHINE_ROLES } from '../../plan/planFoot'
+import {
+  movableFeet,
+  registeredPacks,
+  stationaryFeet,
+  type CoupledMachine,
+} from '../../register/coupledMachine'
 import type { PairPacks } from '../../register/pair'
 import { thicknessKey } from '../../shims/leafKinds'
 import type { Millimetres } from '../../units/unitSystem'
 import type { Bolts } from '../move/bolts'
 import type { BoltsPayload } from '../move/entries'
+import type { SetUp } from '../setUp/setUp'
 import type { ColdTarget } from '../target/target'
 
 /** What a closing writes into the register that was otherwise when the job was opened. Millimetres. */
@@ -17,12 +24,20 @@ export type RegisterChange =
       readonly was: readonly Millimetres[]
       readonly now: readonly Millimetres[]
     }
+  | {
+      readonly what: 'distance'
+      readonly machine: MachineRole
+      readonly pair: string
+      readonly was: Millimetres
+      readonly now: Millimetres
+    }
   | { readonly what: 'target'; readonly target: ColdTarget }
   | { readonly what: 'bolts'; readonly bolts: Bolts }
 
 interface Sees {
   readonly machine: CoupledMachine
   readonly packs: readonly PairPacks[]
+  readonly setUp: SetUp | null
   readonly coldTarget: ColdTarget
   readonly bolts: Bolts | null
 }
@@ -39,8 +54,33 @@ const sameBolts = (a: BoltsPayload | undefined, b: BoltsPayload): boolean =>
   a !== undefined &&
   (['units', 'size', 'boltClass', 'lubrication', 'makerTorque'] as const).every((k) => a[k] === b[k])
 
+/** A tape is read no finer: what differs by less was typed in another unit. */
+const SAME_PLACE: Millimetres = 0.1
+
+/** Distances from the coupling that were taped in this job and stand otherwise in the register. */
+export const tapedDistances = ({
+  machine,
+  setUp,
+}: Pick<Sees, 'machine' | 'setUp'>): readonly Extract<RegisterChange, { readonly what: 'distance' }>[] =>
+  MACHINE_ROLES.flatMap((role) => {
+    const registered = role === 'movable' ? movableFeet(machine) : stationaryFeet(machine)
+    const taped = (role === 'movable' ? setUp?.feet : setUp?.stationaryFeet) ?? []
+    return registered.flatMap(({ id, x }) => {
+      const now = taped.find((f) => f.id === id)?.x
+      return now === undefined || Math.abs(now - x) < SAME_PLACE
+        ? []
+        : [{ what: 'distance' as const, machine: role, pair: id, was: x, now }]
+    })
+  })
+
 /** What the register takes over from a job, in working order; packs in whatever order of leaves are the same. */
-export const registerChanges = ({ machine, packs, coldTarget, bolts }: Sees): readonly RegisterChange[] => {
+export const registerChanges = ({
+  machine,
+  packs,
+  setUp,
+  coldTarget,
+  bolts,
+}: Sees): readonly RegisterChange[] => {
   const before = registeredPacks(machine)
   const changed = packs.flatMap(({ machine: role, id, packs: now }) => {
     const was = before.find((p) => p.machine === role && p.id === id)?.packs
@@ -52,6 +92,7 @@ export const registerChanges = ({ machine, packs, coldTarget, bolts }: Sees): re
   })
   return [
     ...changed,
+    ...tapedDistances({ machine, setUp }),
     ...(coldTarget.from === 'job' && coldTarget.payload
       ? [{ what: 'target' as const, target: coldTarget }]
       : []),

@@ -6,7 +6,7 @@ import type { Section } from '../section'
 
 /** What the register took over from a closed job; nothing while it is open. */
 export const registerTaken: Section<
-  Pick<CoupledState, 'machine' | 'packs' | 'coldTarget' | 'bolts' | 'closing'>
+  Pick<CoupledState, 'machine' | 'packs' | 'setUp' | 'coldTarget' | 'bolts' | 'closing'>
 > = (state, { telling }) => {
   const lines = state.closing ? registerWords(registerChanges(state), telling) : []
   return lines.length > 0 ? [block(telling.words.closing.register.name, { ul: [...lines] })] : []

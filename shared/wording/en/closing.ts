@@ -46,6 +46,8 @@ export const closing = {
     waits: 'Written when it is signed:',
     ofDriven: (foot: string) => `${foot} of the driven machine`,
     pack: (foot: string, was: string, now: string) => `${foot}: shims ${was} become ${now}`,
+    distance: (foot: string, was: string, now: string) =>
+      `${foot}: coupling to feet ${was} becomes ${now}, as taped`,
     target: (source: string) => `Cold target: ${source}`,
     bolts: (bolts: string) => `Hold-down bolts: ${bolts}`,
   },
