@@ -9,7 +9,7 @@ const base = `http://127.0.0.1:${process.env.HC_PORT ?? 4310}`
 const ask = async (path) => (await fetch(base + path)).json()
 const today = await ask('/api/today')
 const open = (tag) => today.open.rows.find((j) => j.tag === tag)?.id
-const closed = today.recentlyClosed.find((j) => j.tag === 'CP-11')?.id
+const closed = (await ask('/api/jobs?machine=CP-11&open=no')).rows[0]?.id
 
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
@@ -31,16 +31,16 @@ const shoot = async (name, path, stage, size = { width: 1280, height: 800 }, but
 }
 
 await shoot('today', '/')
-await shoot('machine', '/machines/CP-11')
+await shoot('machine', '/machines/CP-11', '', { width: 1280, height: 1100 })
+await shoot('calendar', '/calendar')
+await shoot('stores', '/stores')
 await shoot('make-safe', `/jobs/${open('KY-09')}`, 'Make safe')
 await shoot('look', `/jobs/${open('CP-11')}`, 'Look and clean', undefined, 'Base to report')
 await shoot('feet', `/jobs/${open('PR-02')}`, 'Feet')
-await shoot('rough-in', `/jobs/${open('CP-11')}`, 'Rough-in')
 await shoot('set-up', `/jobs/${open('KY-09')}`, 'Set up')
 await shoot('as-found', `/jobs/${open('KY-09')}`, 'As found')
 await shoot('target', `/jobs/${open('CP-11')}`, 'Cold target')
 await shoot('plan', `/jobs/${open('CP-14')}`, 'Plan')
-await shoot('re-measure', `/jobs/${closed}`, 'Re-measure')
 const proved = (await ask('/api/jobs?machine=CP-40&open=no')).rows.at(-1)?.id
 await shoot('prove', `/jobs/${proved}`, 'Prove')
 await shoot('hot-check', `/jobs/${closed}`, 'Hot check')

@@ -76,7 +76,7 @@ ul {
   max-height: 268px;
   overflow-y: auto;
 }
-button {
+li button {
   display: grid;
   width: 100%;
   min-height: var(--touch);
@@ -89,7 +89,7 @@ button {
   line-height: 1.3;
   cursor: pointer;
 }
-button:hover strong {
+li button:hover strong {
   text-decoration: underline;
 }
 .off .when {
