@@ -105,13 +105,42 @@ export const lastCounts = async (knex: Knex): Promise<ReadonlyMap<string, CountR
 
 interface UseRow {
   readonly id: string
-  readonly kind: string
-  readonly version: number
-  readonly payload: unknown
   readonly received_at: Date
   readonly supersedes: string | null
   readonly area: string
   readonly size: string | null
+}
+
+type Footwork = Pick<ShimUse, 'units' | 'taken' | 'back'>
+
+/** What each entry took and brought back, as far as it was read before: entries are final. */
+const known = new Map<string, Footwork | null>()
+const MOST_KNOWN = 50_000
+
+/** What entries took and brought back, by their ids; those that were read before are not fetched again. */
+const footworkOf = async (
+  knex: Knex,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, Footwork | null>> => {
+  const found = new Map(ids.flatMap((id) => (known.has(id) ? [[id, known.get(id) ?? null] as const] : [])))
+  const fresh = ids.filter((id) => !found.has(id))
+  if (fresh.length === 0) return found
+  const rows = (await knex('entries')
+    .whereRaw('id = any(?::uuid[])', [fresh])
+    .select('id', 'kind', 'version', 'payload')) as {
+    id: string
+    kind: string
+    version: number
+    payload: unknown
+  }[]
+  if (known.size + rows.length > MOST_KNOWN) known.clear()
+  for (const { id, kind, version, payload } of rows) {
+    const work = footworkIn(readBody(kind, version, payload))
+    const net = work && { units: work.units, ...netLeaves(work.changes) }
+    found.set(id, net)
+    known.set(id, net)
+  }
+  return found
 }
 
 /**
@@ -127,9 +156,6 @@ export const usesSince = async (knex: Knex, since: Date): Promise<readonly ShimU
     .orderBy('entries.received_at')
     .select(
       'entries.id',
-      'entries.kind',
-      'entries.version',
-      'entries.payload',
       'entries.received_at',
       'entries.supersedes',
       'machines.area',
@@ -147,21 +173,17 @@ export const usesSince = async (knex: Knex, since: Date): Promise<readonly ShimU
     }
     return first.received_at
   }
-  return rows.flatMap((row): readonly ShimUse[] => {
-    if (corrected.has(row.id)) return []
-    const at = began(row)
-    const work = at && footworkIn(readBody(row.kind, row.version, row.payload))
-    return at && work
-      ? [
-          {
-            at: at.toISOString(),
-            units: work.units,
-            area: row.area,
-            size: row.size ?? '',
-            ...netLeaves(work.changes),
-          },
-        ]
-      : []
+  const standing = rows.flatMap((row) => {
+    const at = corrected.has(row.id) ? null : began(row)
+    return at ? [{ row, at }] : []
+  })
+  const footwork = await footworkOf(
+    knex,
+    standing.map(({ row }) => row.id),
+  )
+  return standing.flatMap(({ row, at }): readonly ShimUse[] => {
+    const work = footwork.get(row.id)
+    return work ? [{ ...work, at: at.toISOString(), area: row.area, size: row.size ?? '' }] : []
   })
 }
 

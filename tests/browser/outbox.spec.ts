@@ -19,6 +19,8 @@ test('a whole job opened and worked out of reach arrives in order when the serve
   const job = new Job(page)
   await page.goto(`/machines/${await job.register('CP-11')}`)
   await expect(page.getByRole('button', { name: 'Start a job' })).toBeVisible()
+  // Who writes has been met before the network goes.
+  await expect(page.getByRole('button', { name: /Day-shift millwright/ })).toBeVisible()
   await context.route('**/api/**', (route) => route.abort('internetdisconnected'))
   await page.getByRole('button', { name: 'Start a job' }).click()
   await page.getByLabel('Nameplate speed, rpm').fill('990')

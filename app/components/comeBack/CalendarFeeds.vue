@@ -14,9 +14,8 @@ const making = ref(false)
 const whose = ref<string>(WORKS)
 const id = ref('')
 const made = shallowRef<NewFeedAnswer | null>(null)
-const message = ref('')
 const said = ref('')
-const working = ref(false)
+const { working, message, clear, send } = useSending()
 const address = computed(() => (made.value ? `${location.origin}${made.value.address}` : ''))
 const tag = computed(() =>
   address.value ? `data:image/svg+xml,${encodeURIComponent(renderSVG(address.value, { border: 2 }))}` : '',
@@ -25,31 +24,23 @@ const begin = () => {
   id.value = newId()
   whose.value = WORKS
   made.value = null
-  message.value = ''
+  clear()
   said.value = ''
   making.value = true
 }
-const send = async (work: () => Promise<unknown>) => {
-  working.value = true
-  message.value = ''
-  try {
-    await work()
-  } catch (error) {
-    if (!(error instanceof ApiFailure)) throw error
-    message.value = error.message
-  }
-  working.value = false
+const done = async (work: () => Promise<unknown>) => {
+  await send(work)
   await load()
 }
 const make = () =>
-  send(async () => {
+  done(async () => {
     made.value = await askServer<NewFeedAnswer>('/api/feeds', {
       method: 'POST',
       body: { id: id.value, person: whose.value === WORKS ? null : whose.value },
     })
   })
 const end = (feed: FeedAnswer) =>
-  send(() => askServer(`/api/feeds/${feed.id}`, { method: 'PUT', body: { revoked: true } }))
+  done(() => askServer(`/api/feeds/${feed.id}`, { method: 'PUT', body: { revoked: true } }))
 const copy = async () => {
   try {
     await navigator.clipboard.writeText(address.value)

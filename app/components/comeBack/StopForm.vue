@@ -17,8 +17,7 @@ const weeks = ref(1)
 const ids = ref<string[]>([])
 const sent = ref(0)
 const tried = ref(false)
-const message = ref('')
-const working = ref(false)
+const { working, message, clear, send } = useSending()
 watch(shown, (now) => {
   if (!now) return
   form.value = props.known ? textsOfStop(props.known) : { ...BLANK_STOP }
@@ -26,25 +25,17 @@ watch(shown, (now) => {
   ids.value = Array.from({ length: MOST_WEEKS }, newId)
   sent.value = 0
   tried.value = false
-  message.value = ''
+  clear()
 })
 const read = computed(() => readStop(form.value, props.known, words))
 const fault = (box: keyof StopTexts) => (tried.value ? (read.value.faults[box] ?? '') : '')
-const send = async (work: () => Promise<unknown>) => {
-  working.value = true
-  message.value = ''
-  try {
-    await work()
-    shown.value = false
-    emit('saved')
-  } catch (error) {
-    if (!(error instanceof ApiFailure)) throw error
-    message.value = error.message
-  }
-  working.value = false
+const done = async (work: () => Promise<unknown>) => {
+  if (!(await send(work))) return
+  shown.value = false
+  emit('saved')
 }
 const change = (fields: StandstillFields) =>
-  send(() =>
+  done(() =>
     askServer(`/api/standstills/${props.known!.id}`, {
       method: 'PUT',
       body: { ...fields, version: props.known!.version },
@@ -55,7 +46,7 @@ const save = () => {
   const { at } = read.value
   if (!at) return
   if (props.known) return change(at(0))
-  return send(async () => {
+  return done(async () => {
     // Where it broke off it goes on: what was taken is not sent again.
     for (; sent.value < weeks.value; sent.value++)
       await askServer('/api/standstills', {

@@ -26,14 +26,13 @@ const rows = computed(() =>
 const editing = ref(false)
 const texts = ref<Record<string, string>>({})
 const faults = ref<Readonly<Record<string, string>>>({})
-const message = ref('')
-const working = ref(false)
+const { working, message, clear, send } = useSending()
 const begin = () => {
   texts.value = Object.fromEntries(
     COME_BACK_BOXES.map((id) => [id, rules.value[id] === null ? '' : String(rules.value[id])]),
   )
   faults.value = {}
-  message.value = ''
+  clear()
   editing.value = true
 }
 const save = async () => {
@@ -46,21 +45,15 @@ const save = async () => {
   const read = comeBackFields.safeParse(typed)
   faults.value = read.success ? {} : Object.fromEntries(issuesOf(read.error).map((i) => [i.path, i.message]))
   if (!read.success) return
-  working.value = true
-  message.value = ''
-  try {
+  const taken = await send(async () => {
     session.works = await askServer<Works>('/api/works/come-back', {
       method: 'PUT',
       body: { ...read.data, version: session.works?.version ?? 1 },
     })
-    editing.value = false
-  } catch (error) {
-    if (!(error instanceof ApiFailure)) throw error
-    message.value = error.message
-    // What was typed stays; the next save is against the works as it now stands.
-    if (error.answer.current) session.works = error.answer.current as Works
-  }
-  working.value = false
+  })
+  if (taken) editing.value = false
+  // What was typed stays; the next save is against the works as it now stands.
+  else await session.meetWorks().catch(() => null)
 }
 </script>
 
