@@ -22,6 +22,9 @@ export const NO_RULES: ComeBackRules = {
   hoursPerWeek: null,
 }
 
+/** What is said, in the order it is asked. */
+export const RULE_NAMES = Object.keys(NO_RULES) as readonly (keyof ComeBackRules)[]
+
 /** Used where neither machine nor works says anything (docs/come-back.md). */
 export const STARTING_RULES = { hotCheckDays: 14, firstWeeksDays: 28, regularMonths: 12 } as const
 const OTHER_DAYS = 30

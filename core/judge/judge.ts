@@ -32,6 +32,10 @@ export interface Judgement {
   readonly quantities: readonly JudgedValue[]
 }
 
+/** The verdict of several taken together: one that is out, or not known, speaks for all. */
+export const worstVerdict = (verdicts: readonly VerdictOrUnknown[]): VerdictOrUnknown =>
+  (['out', 'unknown', 'edge', 'in'] as const).find((v) => verdicts.includes(v)) ?? 'unknown'
+
 /** How well inside its band a value lies (docs/methods/judge.md). */
 export const marginIn = (value: number, [low, high]: Band): number => {
   if (low !== null && high !== null)
@@ -118,8 +122,7 @@ export const judge = (
     (least, q) => (least === null || (q.margin as number) < (least.margin as number) ? q : least),
     null,
   )
-  const has = (v: VerdictOrUnknown) => quantities.some((q) => q.verdict === v)
-  const verdict = has('out') ? 'out' : has('unknown') ? 'unknown' : has('edge') ? 'edge' : 'in'
+  const verdict = worstVerdict(quantities.map((q) => q.verdict))
   return { verdict, worst: worst?.name ?? null, quantities }
 }
 

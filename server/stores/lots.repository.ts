@@ -86,6 +86,10 @@ export const insertCount = async (
   return true
 }
 
+/** Whether this count was written already. */
+export const isCounted = async (trx: Knex, id: string): Promise<boolean> =>
+  (await trx('shim_counts').where({ id }).first('id')) !== undefined
+
 export interface CountRow {
   readonly lot: string
   readonly counted: number

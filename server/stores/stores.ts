@@ -13,7 +13,7 @@ import {
   listInstruments,
   updateInstrument,
 } from './instruments.repository'
-import { findLot, insertCount, insertLot, lastCounts, updateLot } from './lots.repository'
+import { findLot, insertCount, isCounted, insertLot, lastCounts, updateLot } from './lots.repository'
 import { storesNow } from './stock'
 
 /** Shims with what is left, free and reserved; instruments with their calibration and the jobs they went to. */
@@ -92,8 +92,7 @@ export const countLot = async (knex: Knex, id: string, count: NewCount): Promise
     const expected = stock.find((s) => s.lot.id === id)?.now ?? current.counted
     const { version, ...rest } = count
     if (current.version !== version) {
-      const known = (await trx('shim_counts').where({ id: count.id }).first('id')) as object | undefined
-      if (known) return
+      if (await isCounted(trx, count.id)) return
       throw new Refused(409, 'stale', en.answers.lotChanged, { current })
     }
     if (!(await insertCount(trx, { ...rest, lot: id, expected }, new Date())))

@@ -1,5 +1,5 @@
 import { readTypedNumber } from '../../core/units/typedNumber'
-import { NO_RULES, type ComeBackRules } from '../../core/comeBack/rules'
+import { RULE_NAMES } from '../../core/comeBack/rules'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { en, type Words } from '../wording/en'
 import type { FootWords } from '../wording/telling'
@@ -9,9 +9,6 @@ import { blankCoupled, coupledBoxes } from './coupledBoxes'
 import type { MachineFields, MachineRecord } from './machine'
 
 type Plain = Record<string, unknown>
-
-/** What is asked of when to come back, in order. */
-export const COME_BACK_BOXES = Object.keys(NO_RULES) as readonly (keyof ComeBackRules)[]
 
 const at = (record: unknown, path: string): unknown =>
   path.split('.').reduce<unknown>((now, key) => (now as Plain | undefined)?.[key], record)
@@ -41,7 +38,7 @@ const commonBoxes = (record: MachineFields, { register: w }: Words): readonly Re
 const comeBackBoxes = (words: Words): readonly RecordBox[] => {
   const w = words.comeBack.rules
   const { number } = boxesOf(w.group, 'comeBack.')
-  return COME_BACK_BOXES.map((id) => number(id, w[id], 'plain', { optional: true, absent: true }))
+  return RULE_NAMES.map((id) => number(id, w[id], 'plain', { optional: true, absent: true }))
 }
 
 /** The boxes of a machine's form, in the order they are read off the machine. One case a kind of drive. */

@@ -63,11 +63,10 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section class="panel feeds" :aria-label="w.title">
-    <div class="head">
-      <h2 class="title">{{ w.title }}</h2>
+  <SidePanel :name="w.title">
+    <template #act>
       <el-button link class="text-button" @click="begin">{{ w.make }}</el-button>
-    </div>
+    </template>
     <p v-if="failure" class="fault" role="alert">{{ failure.message }}</p>
     <p v-if="message && !making" class="fault" role="alert">{{ message }}</p>
     <p v-if="data && rows.length === 0" class="muted">{{ w.none }}</p>
@@ -88,13 +87,12 @@ const rows = computed(() =>
     <el-dialog v-model="making" :title="w.makeTitle" width="min(460px, 94vw)" append-to-body destroy-on-close>
       <div v-if="!made" class="form">
         <p class="muted">{{ w.detail }}</p>
-        <label>
-          <span>{{ w.whose }}</span>
+        <FormField :name="w.whose">
           <el-select v-model="whose" :aria-label="w.whose">
             <el-option :value="WORKS" :label="w.works" />
             <el-option v-for="p in session.people" :key="p.id" :value="p.id" :label="p.name" />
           </el-select>
-        </label>
+        </FormField>
         <p v-if="message" class="fault" role="alert">{{ message }}</p>
         <el-button class="next-button" :loading="working" :disabled="working" @click="make">{{
           w.makeIt
@@ -108,31 +106,10 @@ const rows = computed(() =>
         <p v-if="said" role="status">{{ said }}</p>
       </div>
     </el-dialog>
-  </section>
+  </SidePanel>
 </template>
 
 <style scoped>
-.feeds {
-  padding: 10px 14px;
-}
-/* A link button stays as wide as its words. */
-.head .text-button {
-  flex: none;
-  white-space: nowrap;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 10px;
-}
-h2.title {
-  flex: 1;
-  margin: 0;
-  font-size: 17px;
-  line-height: 1.25;
-}
 ul {
   list-style: none;
   margin: 4px 0 0;
@@ -152,11 +129,6 @@ li .muted {
 .form {
   display: grid;
   gap: 12px;
-}
-label > span:first-child {
-  display: block;
-  margin-bottom: 4px;
-  font-size: 14px;
 }
 img {
   justify-self: center;

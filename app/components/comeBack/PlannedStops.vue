@@ -26,15 +26,14 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section class="panel stops" :aria-label="w.title">
-    <div class="head">
-      <h2 class="title">{{ w.title }}</h2>
+  <SidePanel :name="w.title">
+    <template #act>
       <el-button link class="text-button" @click="edit(null)">{{ w.add }}</el-button>
-    </div>
+    </template>
     <p v-if="rows.length === 0" class="muted">{{ w.none }}</p>
     <ul v-else>
       <li v-for="r in rows" :key="r.stop.id" :class="{ off: r.stop.cancelled }">
-        <button type="button" :aria-label="w.edit(r.stop.area, r.day)" @click="edit(r.stop)">
+        <el-button link :aria-label="w.edit(r.stop.area, r.day)" @click="edit(r.stop)">
           <span class="when"
             ><strong>{{ r.day }}</strong> {{ r.hours }}</span
           >
@@ -42,33 +41,14 @@ const rows = computed(() =>
           <span v-if="r.stop.cancelled || r.stop.note" class="muted">{{
             r.stop.cancelled ? w.cancelled : r.stop.note
           }}</span>
-        </button>
+        </el-button>
       </li>
     </ul>
     <StopForm v-model="editing" :known="known" :halls="halls" @saved="emit('changed')" />
-  </section>
+  </SidePanel>
 </template>
 
 <style scoped>
-.stops {
-  padding: 10px 14px 6px;
-}
-/* A link button stays as wide as its words. */
-.head .text-button {
-  flex: none;
-  white-space: nowrap;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-}
-h2.title {
-  flex: 1;
-  margin: 0;
-  font-size: 17px;
-}
 ul {
   list-style: none;
   margin: 4px 0 0;
@@ -76,20 +56,24 @@ ul {
   max-height: 268px;
   overflow-y: auto;
 }
-li button {
-  display: grid;
+li .el-button {
   width: 100%;
+  height: auto;
   min-height: var(--touch);
   padding: 5px 0;
-  border: 0;
   border-top: 1px solid var(--hairline);
-  background: none;
+  border-radius: 0;
+  white-space: normal;
+  --el-button-text-color: var(--ink);
+}
+li .el-button > :deep(span) {
+  display: grid;
+  flex: 1;
   text-align: left;
   font-size: 14px;
   line-height: 1.3;
-  cursor: pointer;
 }
-li button:hover strong {
+li .el-button:hover strong {
   text-decoration: underline;
 }
 .off .when {

@@ -68,15 +68,12 @@ const callOff = ({ id: _, version: __, ...fields }: StandstillRecord) =>
     destroy-on-close
   >
     <form class="stop" @submit.prevent="save">
-      <label class="wide">
-        <span>{{ w.hall }}</span>
+      <FormField class="wide" :name="w.hall" :fault="fault('area')">
         <el-select v-model="form.area" filterable allow-create default-first-option :aria-label="w.hall">
           <el-option v-for="h in halls" :key="h" :value="h" :label="h" />
         </el-select>
-        <span v-if="fault('area')" class="fault" role="alert">{{ fault('area') }}</span>
-      </label>
-      <label class="wide">
-        <span>{{ w.day }}</span>
+      </FormField>
+      <FormField class="wide" :name="w.day" :fault="fault('day')">
         <el-date-picker
           v-model="form.day"
           type="date"
@@ -85,22 +82,17 @@ const callOff = ({ id: _, version: __, ...fields }: StandstillRecord) =>
           :clearable="false"
           :aria-label="w.day"
         />
-        <span v-if="fault('day')" class="fault" role="alert">{{ fault('day') }}</span>
-      </label>
-      <label v-for="box in ['from', 'until'] as const" :key="box">
-        <span>{{ w[box] }}</span>
+      </FormField>
+      <FormField v-for="box in ['from', 'until'] as const" :key="box" :name="w[box]" :fault="fault(box)">
         <el-input v-model="form[box]" :aria-label="w[box]" inputmode="numeric" maxlength="8" />
-        <span v-if="fault(box)" class="fault" role="alert">{{ fault(box) }}</span>
-      </label>
+      </FormField>
       <p v-if="read.overnight" class="muted wide">{{ w.overnight }}</p>
-      <label class="wide">
-        <span>{{ w.note }}</span>
+      <FormField class="wide" :name="w.note">
         <el-input v-model="form.note" :aria-label="w.note" maxlength="200" />
-      </label>
-      <label v-if="!known" class="wide">
-        <span>{{ w.weekly }}</span>
+      </FormField>
+      <FormField v-if="!known" class="wide" :name="w.weekly">
         <el-input-number v-model="weeks" :min="1" :max="MOST_WEEKS" :aria-label="w.weekly" />
-      </label>
+      </FormField>
       <p v-if="message" class="fault wide" role="alert">{{ message }}</p>
       <el-button native-type="submit" class="next-button wide" :loading="working" :disabled="working">{{
         w.save
@@ -120,14 +112,6 @@ const callOff = ({ id: _, version: __, ...fields }: StandstillRecord) =>
 }
 .wide {
   grid-column: 1 / -1;
-}
-label > span:first-child {
-  display: block;
-  margin-bottom: 4px;
-  font-size: 14px;
-}
-label :deep(.el-date-editor) {
-  width: 100%;
 }
 .fault {
   display: block;

@@ -1,18 +1,16 @@
 <script setup lang="ts">
-import { NO_RULES, STARTING_RULES, type ComeBackRules } from '~~/core/comeBack/rules'
-import { COME_BACK_BOXES } from '~~/shared/register/form'
-import { comeBackFields } from '~~/shared/comeBack/rules'
-import { issuesOf } from '~~/shared/calculation/issues'
+import { NO_RULES, RULE_NAMES, STARTING_RULES, type ComeBackRules } from '~~/core/comeBack/rules'
+import { readRules, textsOfRules, type RuleTexts } from '~~/shared/comeBack/rulesForm'
 import type { Works } from '~~/shared/register/works'
 
 /** The works' rules for coming back, and how they are changed. */
 const session = useSession()
-const { comeBack } = useWords()
-const w = comeBack.rules
+const words = useWords()
+const w = words.comeBack.rules
 const rules = computed(() => session.works?.comeBack ?? NO_RULES)
 const starting: Partial<ComeBackRules> = STARTING_RULES
 const rows = computed(() =>
-  COME_BACK_BOXES.map((id) => {
+  RULE_NAMES.map((id) => {
     const said = rules.value[id]
     const without = starting[id]
     return {
@@ -24,31 +22,23 @@ const rows = computed(() =>
   }),
 )
 const editing = ref(false)
-const texts = ref<Record<string, string>>({})
+const texts = ref<RuleTexts>(textsOfRules())
 const faults = ref<Readonly<Record<string, string>>>({})
 const { working, message, clear, send } = useSending()
 const begin = () => {
-  texts.value = Object.fromEntries(
-    COME_BACK_BOXES.map((id) => [id, rules.value[id] === null ? '' : String(rules.value[id])]),
-  )
+  texts.value = textsOfRules(rules.value)
   faults.value = {}
   clear()
   editing.value = true
 }
 const save = async () => {
-  const typed = Object.fromEntries(
-    COME_BACK_BOXES.map((id) => {
-      const text = (texts.value[id] ?? '').trim()
-      return [id, text === '' ? null : Number(text.replace(',', '.'))]
-    }),
-  )
-  const read = comeBackFields.safeParse(typed)
-  faults.value = read.success ? {} : Object.fromEntries(issuesOf(read.error).map((i) => [i.path, i.message]))
-  if (!read.success) return
+  const read = readRules(texts.value, words)
+  faults.value = read.faults
+  if (!read.rules) return
   const taken = await send(async () => {
     session.works = await askServer<Works>('/api/works/come-back', {
       method: 'PUT',
-      body: { ...read.data, version: session.works?.version ?? 1 },
+      body: { ...read.rules, version: session.works?.version ?? 1 },
     })
   })
   if (taken) editing.value = false
@@ -58,11 +48,10 @@ const save = async () => {
 </script>
 
 <template>
-  <section class="panel rules" :aria-label="w.title">
-    <div class="head">
-      <h2 class="title">{{ w.title }}</h2>
+  <SidePanel :name="w.title">
+    <template #act>
       <el-button link class="text-button" @click="begin">{{ w.change }}</el-button>
-    </div>
+    </template>
     <dl>
       <div v-for="r in rows" :key="r.id">
         <dt>{{ r.name }}</dt>
@@ -73,9 +62,9 @@ const save = async () => {
       <form class="form" @submit.prevent="save">
         <p class="muted">{{ w.detail }}</p>
         <NumberBox
-          v-for="id in COME_BACK_BOXES"
+          v-for="id in RULE_NAMES"
           :key="id"
-          :model-value="texts[id] ?? ''"
+          :model-value="texts[id]"
           :label="w[id]"
           measure="plain"
           :units="session.units"
@@ -89,29 +78,10 @@ const save = async () => {
         }}</el-button>
       </form>
     </el-dialog>
-  </section>
+  </SidePanel>
 </template>
 
 <style scoped>
-.rules {
-  padding: 10px 14px;
-}
-/* A link button stays as wide as its words. */
-.head .text-button {
-  flex: none;
-  white-space: nowrap;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-}
-h2.title {
-  flex: 1;
-  margin: 0;
-  font-size: 17px;
-}
 dl {
   margin: 4px 0 0;
 }

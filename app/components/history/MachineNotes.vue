@@ -20,25 +20,16 @@ const notes = computed(() =>
 </script>
 
 <template>
-  <section class="panel notes" :aria-label="w.title">
-    <h2 class="title">{{ w.title }}</h2>
+  <SidePanel :name="w.title">
     <p v-if="notes.length === 0" class="muted">{{ w.none }}</p>
     <div v-for="n in notes" :key="n.at + n.text" class="note">
       <p>{{ n.text }}</p>
       <p class="muted">{{ n.said }}</p>
     </div>
-  </section>
+  </SidePanel>
 </template>
 
 <style scoped>
-.notes {
-  padding: 14px 16px;
-  min-width: 0;
-}
-h2.title {
-  margin: 0 0 6px;
-  font-size: 17px;
-}
 .note {
   border-top: 1px solid var(--hairline);
   padding: 7px 0;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
-import type { VerdictOrUnknown } from '~~/core/judge/judge'
+import { worstVerdict } from '~~/core/judge/judge'
 import type { JobSummary, PastJob } from '~~/shared/api/answers'
 
 /** The jobs of a machine, newest first: why, found and left, who signed, in how many rounds. */
@@ -9,13 +9,11 @@ defineEmits<{ compare: [] }>()
 const words = useWords()
 const w = words.history.jobs
 const day = (at: string) => dayjs(at).format('D MMM YYYY')
-const worst = (figures: readonly { readonly verdict: VerdictOrUnknown }[]): VerdictOrUnknown =>
-  (['out', 'unknown', 'edge', 'in'] as const).find((v) => figures.some((f) => f.verdict === v)) ?? 'unknown'
 const rows = computed(() =>
   props.jobs.map((j) => ({
     id: j.id,
     day: day(j.closedAt),
-    found: worst(j.figures.filter((f) => f.moment === 'as-found')),
+    found: worstVerdict(j.figures.filter((f) => f.moment === 'as-found').map((f) => f.verdict)),
     left: j.verdict,
     why: [j.reason ? words.opening.reasons[j.reason] : '', j.note].filter((s) => s !== '').join(': '),
     who: [j.signedBy, j.rounds === 0 ? w.noMove : w.rounds(j.rounds)].filter((s) => s !== '').join(' · '),
@@ -24,13 +22,12 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section class="panel jobs" :aria-label="words.pages.machine.jobs">
-    <div class="head">
-      <h2 class="title">{{ words.pages.machine.jobs }}</h2>
+  <SidePanel :name="words.pages.machine.jobs">
+    <template #act>
       <el-button v-if="jobs.length > 1" link class="text-button" @click="$emit('compare')">{{
         w.compare
       }}</el-button>
-    </div>
+    </template>
     <p v-if="open.length + rows.length === 0" class="muted">{{ words.pages.machine.noJobs }}</p>
     <ol>
       <li v-for="j in open" :key="j.id">
@@ -57,23 +54,10 @@ const rows = computed(() =>
         </NuxtLink>
       </li>
     </ol>
-  </section>
+  </SidePanel>
 </template>
 
 <style scoped>
-.jobs {
-  padding: 14px 16px 4px;
-  min-width: 0;
-}
-.head {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-}
-h2.title {
-  margin: 0;
-  font-size: 17px;
-}
 ol {
   list-style: none;
   margin: 6px 0 0;

@@ -51,21 +51,18 @@ const save = async (retired = false) => {
     destroy-on-close
   >
     <form class="instrument" @submit.prevent="save()">
-      <label>
-        <span>{{ w.name }}</span>
+      <FormField
+        :name="w.name"
+        :fault="(tried && nameless) || refused.name ? (refused.name ?? w.needsName) : ''"
+      >
         <el-input v-model="form.name" :aria-label="w.name" maxlength="80" />
-        <span v-if="(tried && nameless) || refused.name" class="fault" role="alert">{{
-          refused.name ?? w.needsName
-        }}</span>
-      </label>
-      <label>
-        <span>{{ w.kind }}</span>
+      </FormField>
+      <FormField :name="w.kind">
         <el-select v-model="form.kind" :aria-label="w.kind">
           <el-option v-for="k in INSTRUMENT_KINDS" :key="k" :value="k" :label="w.kinds[k]" />
         </el-select>
-      </label>
-      <label>
-        <span>{{ w.due }}</span>
+      </FormField>
+      <FormField :name="w.due">
         <el-date-picker
           v-model="form.due"
           type="date"
@@ -75,7 +72,7 @@ const save = async (retired = false) => {
           :aria-label="w.due"
           @update:model-value="form.due = $event ?? ''"
         />
-      </label>
+      </FormField>
       <p v-if="message" class="fault" role="alert">{{ message }}</p>
       <el-button native-type="submit" class="next-button" :loading="working" :disabled="working">{{
         w.save
@@ -91,14 +88,6 @@ const save = async (retired = false) => {
 .instrument {
   display: grid;
   gap: 12px;
-}
-label > span:first-child {
-  display: block;
-  margin-bottom: 4px;
-  font-size: 14px;
-}
-label :deep(.el-date-editor) {
-  width: 100%;
 }
 .fault {
   display: block;

@@ -104,8 +104,7 @@ const save = () => {
           :note-is-fault="fault('layer') !== ''"
         />
       </template>
-      <label>
-        <span>{{ w.size }}</span>
+      <FormField :name="w.size">
         <el-autocomplete
           v-model="texts.size"
           :fetch-suggestions="
@@ -114,9 +113,8 @@ const save = () => {
           :aria-label="w.size"
           maxlength="20"
         />
-      </label>
-      <label>
-        <span>{{ w.place }}</span>
+      </FormField>
+      <FormField :name="w.place" :fault="fault('place')">
         <el-autocomplete
           v-model="texts.place"
           :fetch-suggestions="
@@ -126,13 +124,15 @@ const save = () => {
           :aria-label="w.place"
           maxlength="80"
         />
-        <span v-if="fault('place')" class="fault" role="alert">{{ fault('place') }}</span>
-      </label>
-      <label v-for="box in known ? (['low'] as const) : (['counted', 'low'] as const)" :key="box">
-        <span>{{ w[box] }}</span>
+      </FormField>
+      <FormField
+        v-for="box in known ? (['low'] as const) : (['counted', 'low'] as const)"
+        :key="box"
+        :name="w[box]"
+        :fault="fault(box)"
+      >
         <el-input v-model="texts[box]" :aria-label="w[box]" inputmode="numeric" maxlength="6" />
-        <span v-if="fault(box)" class="fault" role="alert">{{ fault(box) }}</span>
-      </label>
+      </FormField>
       <p v-if="message" class="fault wide" role="alert">{{ message }}</p>
       <el-button native-type="submit" class="next-button wide" :loading="working" :disabled="working">{{
         w.save
@@ -153,14 +153,6 @@ const save = () => {
 }
 .wide {
   grid-column: 1 / -1;
-}
-label > span:first-child {
-  display: block;
-  margin-bottom: 4px;
-  font-size: 14px;
-}
-label :deep(.el-autocomplete) {
-  width: 100%;
 }
 .fault {
   display: block;

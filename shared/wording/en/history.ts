@@ -10,7 +10,7 @@ export const history = {
   tooMany: (n: number, foot: string, most: number) =>
     `${String(n)} leaves at ${foot}, ${String(most)} allowed`,
   bare: 'none',
-  stands: { left: (ago: string) => `as left, ${ago}`, unmeasured: 'Never measured', due: 'Next look' },
+  stands: { left: (ago: string) => `as left, ${ago}`, unmeasured: 'Never measured' },
   ago: (days: number) => (days === 0 ? 'today' : days === 1 ? 'yesterday' : `${String(days)} days ago`),
   trend: {
     title: (unit: string) => `Found and left, ${unit}`,

@@ -1,0 +1,32 @@
+<script setup lang="ts">
+/** One box of a dialog's form: its name above it, what is wrong with it below. */
+defineProps<{ name: string; fault?: string | undefined }>()
+</script>
+
+<template>
+  <label class="field">
+    <span class="name">{{ name }}</span>
+    <slot />
+    <span v-if="fault" class="fault" role="alert">{{ fault }}</span>
+  </label>
+</template>
+
+<style scoped>
+.field {
+  min-width: 0;
+}
+.name {
+  display: block;
+  margin-bottom: 4px;
+  font-size: 14px;
+}
+.field :slotted(.el-date-editor),
+.field :slotted(.el-autocomplete) {
+  width: 100%;
+}
+.fault {
+  display: block;
+  color: var(--out);
+  font-size: 14px;
+}
+</style>
