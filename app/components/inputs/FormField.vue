@@ -20,8 +20,8 @@ defineProps<{ name: string; fault?: string | undefined }>()
   margin-bottom: 4px;
   font-size: 14px;
 }
-.field :slotted(.el-date-editor),
-.field :slotted(.el-autocomplete) {
+.field :deep(.el-date-editor.el-date-editor),
+.field :deep(.el-autocomplete) {
   width: 100%;
 }
 .fault {
