@@ -1,5 +1,6 @@
 import type { Misalignment } from '../frame/planes'
 import type { VerdictOrUnknown } from '../judge/judge'
+import { moveTimes, type MoveTime } from '../history/pace'
 import type { Measurement } from '../stages/measure/measurement'
 import type { HotCheck } from '../stages/hotCheck/hotCheck'
 import type { LineReading } from '../stages/lineUp/line'
@@ -35,6 +36,8 @@ export type JobSummaryFigures =
       readonly asLeft: CouplingSummary | null
       /** Leaves that its plan waits to take from the stores, in its own units; missing where there are none. */
       readonly reserves?: readonly number[]
+      /** What its moves took; missing where that is not known. */
+      readonly moveTimes?: readonly MoveTime[]
       /** How it is expected to go as it warms, where no hot check has borne the target out. Missing in jobs folded before that was known. */
       readonly expected?: Misalignment | null
     }
@@ -80,6 +83,12 @@ const reservesOf = ({ plan, closing }: CoupledState): { readonly reserves?: read
   return taken.length > 0 ? { reserves: taken } : {}
 }
 
+/** What its moves took, for the pace of the works. */
+const timesOf = ({ moves, measurements }: CoupledState): { readonly moveTimes?: readonly MoveTime[] } => {
+  const times = moveTimes(moves, measurements)
+  return times.length > 0 ? { moveTimes: times } : {}
+}
+
 /** What lists show of a folded job. */
 export const summaryOf = (job: Job): JobSummaryFigures =>
   job.kind === 'coupled'
@@ -91,6 +100,7 @@ export const summaryOf = (job: Job): JobSummaryFigures =>
         asLeft: couplingSummary(job.state.asLeft) ?? leftHot(job.state.hot),
         expected: job.state.expected,
         ...reservesOf(job.state),
+        ...timesOf(job.state),
       }
     : {
         due: dueOf(job),

@@ -7,6 +7,7 @@ import { normalFrom, seededRandom, type Random } from '../../core/random/random'
 import { EXACT_DIAL } from '../../core/simulate/dialGauge'
 import { readByMethod } from '../../core/simulate/methodReadings'
 import { movableFeet } from '../../core/register/coupledMachine'
+import { handlingOf, startingMinutes } from '../../core/plan/usualTime'
 import type { Found, Place } from '../../core/stages/look/entries'
 import { doFootwork } from '../../core/stages/move/footwork'
 import { roughCure, roughedBy } from '../../core/stages/roughIn/cure'
@@ -22,6 +23,10 @@ import type { DemoPicture } from './pictures'
 import { JobWriter } from './jobWriter'
 
 const CLOCKS = [0, 90, 180, 270]
+
+/** The moves of the demo works take longer than the starting values, its readings these minutes. */
+const SLOWER = 1.2
+const MEASURING = 8
 
 /** A misread digit in a simulated set: which circle, where, by how much (contract units). */
 interface Misread {
@@ -341,7 +346,8 @@ export class CoupledWriter extends JobWriter {
     const sets = [...state.latest.used]
     await this.write({ kind: 'plan-chosen', payload: { units, option: plan.kind, changes, side, sets } }, 6)
     if (!made) return this
-    await this.write({ kind: 'move-made', payload: { units, changes, side, remark: '' } }, 40)
+    const minutes = Math.round(startingMinutes(handlingOf(plan)) * SLOWER) - MEASURING
+    await this.write({ kind: 'move-made', payload: { units, changes, side, remark: '' } }, minutes)
     const settled = await this.state()
     const last = settled.moves[settled.moves.length - 1]
     const scatter = toCore(units === 'inch' ? 0.6 : 0.015, 'displacement', units)

@@ -9,7 +9,7 @@ export const demoId = (name: string): string => {
   return `${h.slice(0, 8)}-${h.slice(8, 12)}-4${h.slice(13, 16)}-a${h.slice(17, 20)}-${h.slice(20, 32)}`
 }
 
-export const WORKS: Omit<Works, 'stock' | 'instruments'> = {
+export const WORKS: Omit<Works, 'stock' | 'instruments' | 'pace'> = {
   name: 'Orrin Vale Tile Works',
   packLimit: 4,
   footWords: 'inboard-outboard',

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { Misalignment } from '../../core/frame/planes'
+import type { MoveTime } from '../../core/history/pace'
 import { figuresOf, summaryOf, type JobFigure, type JobSummaryFigures } from '../../core/jobs/summary'
 import type { Job, JobKind } from '../../core/jobs/jobs'
 import { FOLD_VERSION } from '../../core/stages/close/closing'
@@ -120,6 +121,19 @@ export const listJobs = async (knex: Knex, wanted: Wanted): Promise<Page<JobSumm
         ? cursorOf(last.closedAt && by === 'closed_at' ? last.closedAt : last.openedAt, last.id)
         : null,
   }
+}
+
+/** Closed jobs whose moves tell how long a move takes here now. */
+const JOBS_OF_PACE = 40
+
+/** What the moves of the last closed jobs took. */
+export const timesOfLastMoves = async (knex: Knex): Promise<readonly MoveTime[]> => {
+  const rows = (await knex('jobs')
+    .whereNotNull('closed_at')
+    .orderBy('closed_at', 'desc')
+    .limit(JOBS_OF_PACE)
+    .select(knex.raw(`summary->'moveTimes' as times`))) as { times: readonly MoveTime[] | null }[]
+  return rows.flatMap((r) => r.times ?? [])
 }
 
 /** Machine id to the id of its newest open job. */

@@ -1,6 +1,8 @@
 import type { Knex } from 'knex'
 import type { ComeBackRules } from '../../core/comeBack/rules'
+import { paceOf } from '../../core/history/pace'
 import { comeBackFields } from '../../shared/comeBack/rules'
+import { timesOfLastMoves } from '../jobs/jobs.repository'
 import { freeStock } from '../stores/stock'
 import type { Instrument, Person, Works } from '../../shared/register/works'
 
@@ -15,7 +17,7 @@ export const findWorks = async (knex: Knex): Promise<Works> => {
         version: number
       }
     | undefined
-  const stock = await freeStock(knex)
+  const [stock, times] = await Promise.all([freeStock(knex), timesOfLastMoves(knex)])
   const instruments = (await knex('instruments')
     .where({ retired: false })
     .select('id', 'name', 'kind', 'due')
@@ -26,6 +28,7 @@ export const findWorks = async (knex: Knex): Promise<Works> => {
     footWords: row?.foot_words ?? 'inboard-outboard',
     comeBack: row?.come_back ? comeBackFields.parse(row.come_back) : null,
     version: row?.version ?? 1,
+    pace: paceOf(times),
     stock,
     instruments,
   }

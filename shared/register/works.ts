@@ -1,4 +1,5 @@
 import type { ComeBackRules } from '../../core/comeBack/rules'
+import type { Pace } from '../../core/history/pace'
 import type { Role } from '../../core/logbook/may'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import type { FootWords } from '../wording/telling'
@@ -42,6 +43,8 @@ export interface Works {
   /** When to come back where a machine has no rule of its own; null where the works has none either. */
   readonly comeBack: ComeBackRules | null
   readonly version: number
+  /** How its moves go against the starting values; null until enough were made. */
+  readonly pace: Pace | null
   readonly stock: readonly ShimStock[]
   readonly instruments: readonly Instrument[]
 }

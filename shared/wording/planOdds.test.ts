@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { MoveAdvice } from '../../core/stages/plan/odds'
-import { adviceWords, percentOf, priceWords } from './planOdds'
+import { adviceWords, oddsSource, percentOf, priceWords } from './planOdds'
 import { meaningOfPlan } from './plans'
 import { tellingOf } from './telling'
 
@@ -97,5 +97,23 @@ describe('what would do instead', () => {
     ],
   ])('%s', (_, given, words) => {
     expect(priceWords(given, names, inch)).toContain(words)
+  })
+})
+
+describe('what chances and times rest on', () => {
+  const doubt = { covariance: [], sets: 2 } as never
+
+  it('are the starting values until enough moves were made', () => {
+    expect(oddsSource(doubt, null, inch)).toContain(
+      'Times are starting values until this works has made a few moves: 6 min a foot opened, 2 a shim, 8 a pair pushed, 15 to measure.',
+    )
+  })
+
+  it.each([
+    [1.25, 'Times go by the last 14 moves of this works, which took 25 % longer than the starting values:'],
+    [0.9, 'Times go by the last 14 moves of this works, which took 10 % less than the starting values:'],
+    [1.001, 'Times go by the last 14 moves of this works, which took what the starting values say:'],
+  ])('are the works’ own moves from then on, x %s', (factor, said) => {
+    expect(oddsSource(doubt, { factor, moves: 14 }, inch)).toContain(said)
   })
 })

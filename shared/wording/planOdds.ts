@@ -1,3 +1,4 @@
+import type { Pace } from '../../core/history/pace'
 import { STARTING_MINUTES } from '../../core/plan/usualTime'
 import type { Price } from '../../core/plan/price'
 import type { LineDoubt, MoveAdvice } from '../../core/stages/plan/odds'
@@ -56,9 +57,18 @@ export const priceWords = (
   return price.shift > 0 ? w.raise(other, by, feet) : w.lower(other, by, feet)
 }
 
+/** 1.25 as 25, 0.9 as -10. */
+const percentOver = (factor: number): number => Math.round((factor - 1) * 100)
+
 /** What chances and times rest on. */
-export const oddsSource = (doubt: LineDoubt, { words }: Pick<Telling, 'words'>): string => {
+export const oddsSource = (
+  doubt: LineDoubt,
+  pace: Pace | null,
+  { words }: Pick<Telling, 'words'>,
+): string => {
   const w = words.plans
   const { foot, shim, push, measuring } = STARTING_MINUTES
-  return `${w.chances(w.setsTogether(doubt.sets))} ${w.times(foot, shim, push, measuring)}`
+  const starting = w.times(foot, shim, push, measuring)
+  const times = pace ? w.timesLearned(pace.moves, percentOver(pace.factor), starting) : w.timesStarting(starting)
+  return `${w.chances(w.setsTogether(doubt.sets))} ${times}`
 }

@@ -1,10 +1,21 @@
 import { describe, expect, it } from 'vitest'
 import type { HistoryAnswer } from '../../shared/api/answers'
+import type { Works } from '../../shared/register/works'
 import { expectRefusal, useProgram } from './client'
 
 const api = useProgram('history')
 const historyOf = async (tag: string) =>
   (await api.ask(`/api/machines/${tag}/history`)).body as unknown as HistoryAnswer
+
+describe('how long a move takes here', () => {
+  it('is learned from the moves of the last closed jobs', async () => {
+    const { pace } = (await api.ask('/api/works')).body as unknown as Works
+    // The demo works is a fifth slower than the starting values.
+    expect(pace?.factor).toBeGreaterThan(1.1)
+    expect(pace?.factor).toBeLessThan(1.4)
+    expect(pace?.moves).toBeGreaterThanOrEqual(5)
+  })
+})
 
 describe('the history of a machine', () => {
   it('tells every closed job: why, found and left against its own target, what moved and who did it', async () => {

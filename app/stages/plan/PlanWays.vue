@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Judgement } from '~~/core/judge/judge'
-import { usualMinutes } from '~~/core/plan/usualTime'
+import { handlingOf, usualMinutes } from '~~/core/plan/usualTime'
 import { percentOf } from '~~/shared/wording/planOdds'
 import { handlingWords, liftWords } from '~~/shared/wording/plans'
 import { capital } from '~~/shared/wording/telling'
@@ -8,6 +8,7 @@ import { capital } from '~~/shared/wording/telling'
 /** The ways to move it side by side: what each handles, how long it takes, how likely it ends in band. */
 const props = defineProps<{ plan: ReturnType<typeof usePlanChoice>; now: Judgement | null }>()
 const telling = useTelling()
+const session = useSession()
 const w = computed(() => telling.value.words.plans)
 const choice = computed(() => props.plan.choice.value)
 const plans = computed(() => props.plan.result.value?.plans ?? [])
@@ -45,7 +46,7 @@ const chanceWords = (chance: number | null | undefined) =>
     >
       <span class="name">{{ w.names[p.kind] }}</span>
       <span class="figure lifts">{{ liftWords(p, telling) }}</span>
-      <span class="muted">{{ handlingWords(p, telling) }}, {{ w.takes(usualMinutes(p)) }}</span>
+      <span class="muted">{{ handlingWords(p, telling) }}, {{ w.takes(usualMinutes(handlingOf(p), session.works?.pace?.factor)) }}</span>
       <span class="muted verdict"
         ><VerdictMark :mark="p.judgement.verdict" /> {{ chanceWords(plan.chances.value.get(p.kind)) }}</span
       >

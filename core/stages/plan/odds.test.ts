@@ -4,7 +4,7 @@ import { lineSum } from '../../frame/planes'
 import { TestJob } from '../../jobs/testJob'
 import { planMoves } from '../../plan/movePlan'
 import { pricesOf } from '../../plan/price'
-import { usualMinutes } from '../../plan/usualTime'
+import { handlingOf, usualMinutes } from '../../plan/usualTime'
 import { normalFrom, seededRandom } from '../../random/random'
 import { choleskyRoot } from '../../uncertainty/chance'
 import { judge } from '../../judge/judge'
@@ -175,8 +175,13 @@ describe('the price of what can’t be done', () => {
 describe('the time a plan usually takes', () => {
   const move = (h: number) => ({ id: 'a', h }) as never
   it('counts feet, shims, pushes and the next readings, to five minutes', () => {
-    expect(usualMinutes({ pairsOpened: 2, shimsHandled: 5, moves: [move(0), move(0)] })).toBe(50)
-    expect(usualMinutes({ pairsOpened: 0, shimsHandled: 0, moves: [move(0.2), move(0.2)] })).toBe(35)
-    expect(usualMinutes({ pairsOpened: 0, shimsHandled: 0, moves: [move(0)] })).toBe(0)
+    const minutes = (plan: { pairsOpened: number; shimsHandled: number; moves: never[] }, factor?: number) =>
+      usualMinutes(handlingOf(plan), factor)
+    const shims = { pairsOpened: 2, shimsHandled: 5, moves: [move(0), move(0)] }
+    expect(minutes(shims)).toBe(50)
+    expect(minutes(shims, 1.4)).toBe(70)
+    expect(minutes(shims, 0.5)).toBe(25)
+    expect(minutes({ pairsOpened: 0, shimsHandled: 0, moves: [move(0.2), move(0.2)] })).toBe(35)
+    expect(minutes({ pairsOpened: 0, shimsHandled: 0, moves: [move(0)] }, 3)).toBe(0)
   })
 })

@@ -41,7 +41,13 @@ export const plans = {
   chance: (percent: number) => `${percent} % in band`,
   takes: (minutes: number) => `about ${minutes} min`,
   times: (foot: number, shim: number, push: number, measuring: number) =>
-    `Times are starting values: ${foot} min a foot opened, ${shim} a shim, ${push} a pair pushed, ${measuring} to measure.`,
+    `${foot} min a foot opened, ${shim} a shim, ${push} a pair pushed, ${measuring} to measure`,
+  timesStarting: (starting: string) =>
+    `Times are starting values until this works has made a few moves: ${starting}.`,
+  timesLearned: (moves: number, percent: number, starting: string) =>
+    percent === 0
+      ? `Times go by the last ${moves} moves of this works, which took what the starting values say: ${starting}.`
+      : `Times go by the last ${moves} moves of this works, which took ${Math.abs(percent)} % ${percent > 0 ? 'longer' : 'less'} than the starting values: ${starting}.`,
   chances: (sets: string) =>
     `Chances count what the readings leave open (${sets}), and shims, pushes and tightening in ordinary hands.`,
   setsTogether: (n: number) => (n === 1 ? 'one set' : `${n} sets together`),
