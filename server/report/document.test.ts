@@ -358,6 +358,20 @@ describe('what must not be lost', () => {
     expect(text).toContain('Used although it missed zero: bearing play, known')
   })
 
+  it.each([
+    [null, 'For the customer', 0],
+    [{ name: 'R. Ash', strokes: [] }, 'For the customer: R. Ash', 0],
+    [{ name: 'R. Ash', strokes: [[10, 20, 300, 200]] }, 'For the customer: R. Ash', 1],
+  ])('who signed for the customer, with their hand where they drew it', (customer, line, drawn) => {
+    const job = wholeJob()
+    const closed = job.entries.pop()
+    if (closed?.kind !== 'job-closed') throw new Error('not closed')
+    job.add({ kind: 'job-closed', payload: { ...closed.payload, customer } })
+    expect(said({}, job)).toContain(line)
+    const drawings = JSON.stringify(reportDocument(job.fold(), input(job))).match(/M10 20L300 200/g) ?? []
+    expect(drawings).toHaveLength(drawn)
+  })
+
   it('what was signed, when today’s arithmetic says otherwise', () => {
     const job = wholeJob()
     const closed = job.entries.pop()

@@ -12,6 +12,10 @@ import { FIRST_VERSION } from './testFirstVersion'
 const ID = '11111111-1111-4111-8111-111111111111'
 const envelope = { id: ID, author: ID, madeAt: '2026-11-23T08:00:00Z' }
 const parse = (body: unknown) => entryDraft.safeParse({ ...envelope, ...(body as object) })
+const closedFor = (name: string, strokes: unknown) => ({
+  kind: 'job-closed',
+  payload: { signedBy: 'Lead', remarks: '', exception: '', customer: { name, strokes }, signed: null },
+})
 const paths = (body: unknown) => {
   const parsed = parse(body)
   return parsed.success ? [] : issuesOf(parsed.error).map((i) => i.path)
@@ -357,6 +361,13 @@ describe('what may be posted', () => {
     ],
     [{ kind: 'set-left-out', payload: { set: ID, why: ' ' } }, 'payload.why'],
     [{ kind: 'job-closed', payload: { signedBy: '', remarks: '', exception: '' } }, 'payload.signedBy'],
+    [closedFor('', [[1, 2]]), 'payload.customer.name'],
+    [closedFor('A. Vale', [[1]]), 'payload.customer.strokes.0'],
+    [closedFor('A. Vale', [[1, 2, 3]]), 'payload.customer.strokes.0'],
+    [closedFor('A. Vale', [[1, 301]]), 'payload.customer.strokes.0'],
+    [closedFor('A. Vale', [[1.5, 3]]), 'payload.customer.strokes.0.0'],
+    [closedFor('A. Vale', Array(81).fill([1, 2])), 'payload.customer.strokes'],
+    [closedFor('A. Vale', Array(3).fill(Array(1400).fill(1))), 'payload.customer.strokes'],
     [{ kind: 'remark', payload: { text: 'x' }, madeAt: '2199-01-01T00:00:00Z' }, 'madeAt'],
     [{ kind: 'remark', payload: { text: 'bell \u0007' } }, 'payload.text'],
   ])('not: %j', (body, path) => {

@@ -69,6 +69,8 @@ export const oddsSource = (
   const w = words.plans
   const { foot, shim, push, measuring } = STARTING_MINUTES
   const starting = w.times(foot, shim, push, measuring)
-  const times = pace ? w.timesLearned(pace.moves, percentOver(pace.factor), starting) : w.timesStarting(starting)
+  const times = pace
+    ? w.timesLearned(pace.moves, percentOver(pace.factor), starting)
+    : w.timesStarting(starting)
   return `${w.chances(w.setsTogether(doubt.sets))} ${times}`
 }

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
+import CustomerHand from './CustomerHand.vue'
+import CustomerSigns from './CustomerSigns.vue'
 import CouplingClosing from './CouplingClosing.vue'
 import LineClosing from './LineClosing.vue'
 import { FOLD_VERSION, signedOtherwise } from '~~/core/stages/close/closing'
@@ -9,6 +11,7 @@ import { dayOf } from '~~/core/comeBack/days'
 import { dueByRule } from '~~/core/comeBack/rules'
 import { DUE_FOR, dueAdvised, urgencyOf, type DueFor } from '~~/core/stages/close/due'
 import { ruleWords } from '~~/shared/wording/comeBack'
+import { customerSigned, customerStands, NOBODY_SIGNED } from '~~/shared/stages/close/customer'
 import { dueWords } from '~~/shared/wording/due'
 import { openAtClose } from '~~/shared/wording/look'
 import { unprovedAtClose } from '~~/shared/wording/prove'
@@ -27,6 +30,7 @@ const { draft: form, clear } = useDraft('close', () => ({
   dueFor: '' as DueFor | 'none' | '',
   dueOn: '',
   dueWords: '',
+  customer: NOBODY_SIGNED,
 }))
 const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
 const reason = useTemplateRef<{ focus: () => void }>('reason')
@@ -53,9 +57,24 @@ const reasonAsked = computed(() =>
   outcome.value.exceptions.every((e) => e === 'edge') ? w.value.view.accepted : w.value.view.reason,
 )
 const lacksReason = computed(() => needsException.value && form.value.exception.trim() === '')
+/** What the customer reads before they sign: how it was left, the exception and the remarks. */
+const customerReads = computed(() => {
+  const { exception, remarks } = form.value
+  return [
+    w.value.customer.left[outcome.value.verdict],
+    ...(needsException.value && exception.trim() ? [w.value.customer.reason(exception.trim())] : []),
+    ...stillOpen.value,
+    ...(remarks.trim() ? [w.value.customer.remarks(remarks.trim())] : []),
+  ]
+})
+const customer = computed(() => customerStands(form.value.customer, customerReads.value))
 const canSign = computed(
   () =>
-    form.value.signedBy.trim() !== '' && !lacksReason.value && !duePassed.value && session.authorId !== '',
+    form.value.signedBy.trim() !== '' &&
+    !lacksReason.value &&
+    !duePassed.value &&
+    customer.value !== 'stale' &&
+    session.authorId !== '',
 )
 const advised = computed(() =>
   dueAdvised({
@@ -95,6 +114,7 @@ const sign = () => {
       remarks: form.value.remarks.trim(),
       exception: needsException.value ? form.value.exception.trim() : '',
       due: due.value,
+      customer: customerSigned(form.value.customer),
       signed: { verdict: outcome.value.verdict, foldVersion: FOLD_VERSION },
     },
   })
@@ -145,6 +165,7 @@ onMounted(() => {
         }}
       </p>
       <p v-if="closed.payload.remarks">{{ closed.payload.remarks }}</p>
+      <CustomerHand v-if="closed.payload.customer" :signed="closed.payload.customer" />
       <p v-if="closed.payload.due">{{ dueWords(closed.payload.due, telling) }}</p>
       <p v-if="closed.payload.exception">
         <strong>{{ w.view.exception }}</strong> {{ closed.payload.exception }}
@@ -210,6 +231,13 @@ onMounted(() => {
       </label>
       <p v-if="duePassed" class="caution" role="alert">{{ w.due.past }}</p>
       <p v-else-if="byRule && !form.dueOn" class="muted">{{ ruleWords(byRule, telling) }}</p>
+      <CustomerSigns
+        v-model="form.customer"
+        :over="customerReads"
+        :title="
+          w.customer.title(`${job.machine?.tag} ${job.machine?.name}`, state.opening?.payload.customer ?? '')
+        "
+      />
       <p class="muted">{{ w.view.before }}</p>
     </form>
     <ShowWorking v-if="job.coupled?.asLeft || job.belt?.asLeft" :steps="working" />

@@ -1,3 +1,4 @@
+import type { VerdictOrUnknown } from '../../../core/judge/judge'
 import type { DueFor } from '../../../core/stages/close/due'
 import type { ExceptionReason } from '../../../core/stages/close/closing'
 
@@ -50,6 +51,33 @@ export const closing = {
       `${foot}: coupling to feet ${was} becomes ${now}, as taped`,
     target: (source: string) => `Cold target: ${source}`,
     bolts: (bolts: string) => `Hold-down bolts: ${bolts}`,
+  },
+  /** The customer signs on the glass of the tablet. */
+  customer: {
+    title: (machine: string, customer: string) =>
+      customer === '' ? machine : `${machine}, for ${customer}`,
+    ask: 'Customer signs on the glass',
+    again: 'Sign again',
+    takeOut: 'Take the signature out',
+    name: 'Name of who signs for the customer',
+    noName: 'Say who signs.',
+    sign: 'Sign here, with a finger or a pen',
+    clear: 'Clear the glass',
+    orPen: 'Left empty, the report has a line to sign on paper.',
+    done: 'Done, hand it back',
+    stale: 'What the customer signed reads otherwise now. Let them sign again, or take the signature out.',
+    signedBy: (name: string, drawn: boolean) =>
+      drawn ? `Signed for the customer by ${name}` : `For the customer: ${name}, signs on paper`,
+    drawn: 'Signature',
+    empty: 'Glass to sign on, empty',
+    left: {
+      in: 'It is left in band.',
+      edge: 'It is left inside the limit, near its edge.',
+      out: 'It is left out of band.',
+      unknown: 'How it lies is not fully known.',
+    } satisfies Record<VerdictOrUnknown, string>,
+    reason: (why: string) => `Closed like this because: ${why}`,
+    remarks: (said: string) => `Remarks: ${said}`,
   },
   view: {
     title: 'As found, as left',

@@ -42,6 +42,9 @@ export const issues = {
   'retired-or-not': () => 'Say whether the machine is retired: true or false.',
   'checks-as-a-list': () => 'Give what was checked as a list.',
   'outline-figures': () => 'Give length, width, slot and toBolt as numbers above zero.',
+  strokes: () =>
+    'Give a signature as strokes, each a list x, y, x, y in whole parts of a glass 1000 wide and 300 high.',
+  'strokes-too-many': () => 'That is more than a signature. Clear the glass and sign again.',
   'places-as-a-list': () => 'Give the places as a list, one to twenty.',
   'photographs-as-a-list': () => 'Give the photographs as a list of their ids.',
   'report-what': () => 'Say what is to report, or take a photograph of it.',

@@ -303,6 +303,7 @@ export const things = {
   'which-machine-the-readings-call-stationary': 'which machine the readings call stationary',
   'who-is-writing': 'who is writing',
   'who-signs': 'who signs',
+  'who-signs-for-the-customer': 'who signs for the customer',
   'foot-rise': 'the rise of the foot',
   'foot-size': 'the size of the foot',
   'low-end': 'which end is low',
