@@ -14,9 +14,7 @@ export interface Handling {
 const NO_PUSH = 1e-9
 
 /** What a plan handles; a pair that is opened is opened left and right. */
-export const handlingOf = (
-  plan: Pick<MovePlan, 'pairsOpened' | 'shimsHandled' | 'moves'>,
-): Handling => ({
+export const handlingOf = (plan: Pick<MovePlan, 'pairsOpened' | 'shimsHandled' | 'moves'>): Handling => ({
   feetOpened: 2 * plan.pairsOpened,
   shimsHandled: plan.shimsHandled,
   pairsPushed: plan.moves.filter((m) => Math.abs(m.h) > NO_PUSH).length,

@@ -236,7 +236,9 @@ const takeWords = computed(() => (plan.hasShims.value ? w.value.view.takeShims :
       @click="plan.askWhich('both')"
       >{{ w.which.withBoth(names[plan.which.value === 'movable' ? 'stationary' : 'movable']) }}</el-button
     >
-    <p v-if="result && plan.doubt.value" class="muted source">{{ oddsSource(plan.doubt.value, session.works?.pace ?? null, telling) }}</p>
+    <p v-if="result && plan.doubt.value" class="muted source">
+      {{ oddsSource(plan.doubt.value, session.works?.pace ?? null, telling) }}
+    </p>
     <ShowWorking v-if="found && predicted" :steps="working" />
     <WhyDialog
       v-model="skipping"

@@ -46,7 +46,10 @@ const chanceWords = (chance: number | null | undefined) =>
     >
       <span class="name">{{ w.names[p.kind] }}</span>
       <span class="figure lifts">{{ liftWords(p, telling) }}</span>
-      <span class="muted">{{ handlingWords(p, telling) }}, {{ w.takes(usualMinutes(handlingOf(p), session.works?.pace?.factor)) }}</span>
+      <span class="muted"
+        >{{ handlingWords(p, telling) }},
+        {{ w.takes(usualMinutes(handlingOf(p), session.works?.pace?.factor)) }}</span
+      >
       <span class="muted verdict"
         ><VerdictMark :mark="p.judgement.verdict" /> {{ chanceWords(plan.chances.value.get(p.kind)) }}</span
       >

@@ -54,8 +54,7 @@ export const closing = {
   },
   /** The customer signs on the glass of the tablet. */
   customer: {
-    title: (machine: string, customer: string) =>
-      customer === '' ? machine : `${machine}, for ${customer}`,
+    title: (machine: string, customer: string) => (customer === '' ? machine : `${machine}, for ${customer}`),
     ask: 'Customer signs on the glass',
     again: 'Sign again',
     takeOut: 'Take the signature out',
