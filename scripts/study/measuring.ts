@@ -3,10 +3,9 @@ import { ALIGNED, type Misalignment } from '../../core/frame/planes'
 import { arrangeTaken, rimFaceDials } from '../../core/methods/dials'
 import { measureArranged } from '../../core/methods/method'
 import { settleTolerance, offsetLimitOf, type SettledTolerance } from '../../core/judge/tolerance'
-import type { Random } from '../../core/random/random'
 import type { SimulatedJob } from '../../core/simulate/jobPopulation'
-import { takeSet, type SimulatedCouple, type TakenSet } from '../../core/simulate/simulatedCouple'
-import { compareMeasurements, poolSets } from '../../core/trust/compareMeasurements'
+import type { TakenSet } from '../../core/simulate/simulatedCouple'
+import { compareMeasurements } from '../../core/trust/compareMeasurements'
 import { beyondReturnLimit } from '../../core/trust/returnToZero'
 import type { TrustFlag } from '../../core/trust/trustReport'
 
@@ -79,36 +78,3 @@ export const repeatOf = (job: SimulatedJob, first: ReadSet, second: ReadSet) =>
     graduation: job.graduation,
     feet: [],
   })
-
-const MOST_SETS = 6
-
-/**
- * Measures as the program asks: sets are taken until two sound ones repeat, and both count.
- * After six sets the last two count as they are.
- */
-export const measureWithRepeat = (
-  job: SimulatedJob,
-  couple: SimulatedCouple,
-  normal: Random,
-): { readonly coupling: Misalignment; readonly arrangement: DialArrangement; readonly sets: number } => {
-  let before: ReadSet | null = null
-  let last: { coupling: Misalignment; arrangement: DialArrangement } | null = null
-  for (let n = 1; n <= MOST_SETS; n++) {
-    const set = readSet(job, takeSet(couple, job.real, QUARTERS, normal))
-    if (!set) continue
-    last = set
-    if (!isSound(set)) continue
-    if (before) {
-      const repeat = repeatOf(job, before, set)
-      if (repeat.agrees && repeat.combined)
-        return {
-          coupling: repeat.combined,
-          arrangement: poolSets(before.arrangement, set.arrangement),
-          sets: n,
-        }
-    }
-    before = set
-  }
-  if (!last) throw new Error('four quarters can always be fitted')
-  return { ...last, sets: MOST_SETS }
-}

@@ -4,8 +4,6 @@
  */
 import { feetFor } from '../../core/coupling/feet'
 import { judge } from '../../core/judge/judge'
-import { machineLifts } from '../../core/plan/machineLifts'
-import { planPrepared, prepareFeet, type MovePlan, type PlanFoot } from '../../core/plan/movePlan'
 import { normalFrom, seededRandom, type Random } from '../../core/random/random'
 import { drawJob, type SimulatedJob } from '../../core/simulate/jobPopulation'
 import { ORDINARY_HANDS } from '../../core/uncertainty/ordinaryHands'
@@ -16,7 +14,8 @@ import { covarianceAfterMove, lineCovariance } from '../../core/uncertainty/line
 import type { Spread } from '../../core/uncertainty/spread'
 import { doMove } from './doing'
 import { handLine, toMil } from './handMethod'
-import { limitsOf, measureWithRepeat, QUARTERS, readSet, TARGET } from './measuring'
+import { limitsOf, QUARTERS, TARGET } from './measuring'
+import { askedOf, StudyJob } from './studyJob'
 import { countOf, seedOf } from './arguments'
 import { writeStudy } from './writeStudy'
 
@@ -24,59 +23,25 @@ const MIL = 0.0254
 const jobs = countOf(10_000)
 const seed = seedOf()
 const MOST_ROUNDS = 5
-const STOCK = [1, 2, 3, 4, 5, 10, 20, 25, 50].map((t) => ({ thickness: t * MIL, count: 100 }))
-
-/** Both kinds of job start on 25 + 15 mil packs, so that feet can go down as well as up. */
-const pairs = (inboard: number, outboard: number): readonly PlanFoot[] =>
-  [
-    { id: 'inboard', x: inboard },
-    { id: 'outboard', x: outboard },
-  ].map((f) => ({
-    ...f,
-    existing: { left: [25 * MIL, 20 * MIL, 20 * MIL], right: [25 * MIL, 20 * MIL, 20 * MIL] },
-    maxPack: 200 * MIL,
-    sidePlus: 200 * MIL,
-    sideMinus: 200 * MIL,
-  }))
-
-/** What packs can do does not hang on where the feet stand: prepared once, placed by job. */
-const REACH = prepareFeet(pairs(300, 700), STOCK, 4)
-const placed = (job: SimulatedJob) => {
-  const [inboard, outboard] = job.told.feet
-  const feet = pairs(inboard, outboard)
-  const own = REACH.pairs.map((p, i) => ({ ...p, foot: feet[i] as PlanFoot }))
-  const machines = [machineLifts('movable', own)]
-  // The shelf of the study is full: a share of it for every foot makes the same packs.
-  return { feet, pairs: own, machines, sharedMachines: () => machines, stock: STOCK }
-}
-
 const isIn = (job: SimulatedJob, couple: SimulatedCouple): boolean =>
   judge(trueLine(couple), limitsOf(job), TARGET).quantities.every((q) => (q.margin ?? -1) >= 0)
 
-const askedOf = (plan: MovePlan) => {
-  const [inboard, outboard] = plan.moves
-  return { inboard: inboard ?? { v: 0, h: 0 }, outboard: outboard ?? { v: 0, h: 0 } }
-}
-
-const planFor = (job: SimulatedJob, coupling: ReturnType<typeof trueLine>) =>
-  planPrepared({ coupling, target: TARGET, tolerance: limitsOf(job), sideStep: job.graduation }, placed(job))
-    .plans[0]
-
-/** In band after each round, by the program: checked sets, whole-shim plans, height before side. */
+/** In band after each round, by the program: checked sets, the plan it suggests, height before side. */
 const byProgram = (job: SimulatedJob, normal: Random): readonly boolean[] => {
+  const log = new StudyJob(job)
   let couple = job.couple
   const after: boolean[] = []
+  log.measure(couple, normal)
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const found = measureWithRepeat(job, couple, normal)
-    const lift = planFor(job, found.coupling)
-    if (lift) couple = doMove(couple, askedOf(lift), ORDINARY_HANDS, normal, 'v')
-    const between = measureWithRepeat(job, couple, normal)
-    const push = planFor(job, between.coupling)
-    if (push) couple = doMove(couple, askedOf(push), ORDINARY_HANDS, normal, 'h')
+    for (const plane of ['v', 'h'] as const) {
+      const plan = log.carryOut(plane)
+      if (!plan) continue
+      couple = doMove(couple, askedOf(plan), ORDINARY_HANDS, normal, plane)
+      log.measure(couple, normal)
+    }
     after.push(isIn(job, couple))
-    const proof = measureWithRepeat(job, couple, normal)
     // Another move is worth it as long as the proof is not clear of every limit.
-    if (judge(proof.coupling, limitsOf(job), TARGET).verdict === 'in') break
+    if (log.clear) break
   }
   return after
 }
@@ -131,13 +96,12 @@ const calibration = (count: number) => {
       Object.entries(ORDINARY_HANDS).map(([k, v]) => [k, (v as number) * careless]),
     ) as unknown as Spread
     const job = drawJob(random, hands)
-    const set = takeSet(job.couple, job.real, QUARTERS, normal)
-    const measured = readSet(job, set)
-    if (!measured) continue
-    const plan = planFor(job, measured.coupling)
-    if (!plan) continue
-    const model = arrangementModel(measured.arrangement)
-    if (!model) continue
+    const log = new StudyJob(job)
+    log.readSet(job.couple, normal)
+    const plan = log.suggested()
+    const arranged = log.state.latest.sets[0]?.set.arranged
+    const model = arranged && arrangementModel(arranged.arrangement)
+    if (!plan || !model) continue
     const [a, b] = [
       { id: 'inboard', x: job.told.feet[0] },
       { id: 'outboard', x: job.told.feet[1] },
@@ -181,14 +145,14 @@ writeStudy('rounds', {
   title: 'How many moves a job takes',
   intro: [
     `${jobs} simulated jobs, seeds 1 to ${jobs} of number ${seed}: offsets up to 0.4 mm (16 mil, what rough-in leaves), slopes up to 1.5 mm/m, 990 to 2960 rpm, starter limits of standard grade. Machines are rigid bodies in space on springy feet; hands err by ${ORDINARY_HANDS.reading / MIL} mil a reading, ${ORDINARY_HANDS.clock} degrees of clock, ${ORDINARY_HANDS.distance} mm of tape, ${ORDINARY_HANDS.sag / MIL} mil of sag, ${ORDINARY_HANDS.shim / MIL} mil of shim and ${ORDINARY_HANDS.settling / MIL} mil of settling a foot pair, ${ORDINARY_HANDS.side / MIL} mil a side move, on top of dials rounded to half a mil or 0.01 mm. A round is one vertical move and one side move with a measurement before each. In band means the true axes are, not what is read.`,
-    'By hand: one set, opposite readings halved and rounded to whole mils, sag as told, both feet always, shims to the whole mil. The program: two sound sets that repeat, least squares, whole-shim plan from 1, 2, 3, 4, 5, 10, 20, 25 and 50 mil shims, at most four to a pack; another round as long as the proof is not clear of every limit.',
+    'By hand: one set, opposite readings halved and rounded to whole mils, sag as told, both feet always, shims to the whole mil. The program: two sound sets that repeat, least squares, the plan that the view suggests (jobs are logbooks, folded and planned by the code of the view) from 1, 2, 3, 4, 5, 10, 20, 25 and 50 mil shims, at most four to a pack; another round as long as the proof is not clear of every limit.',
   ],
   tables: [
     { head: ['Rounds', 'In band, program', 'In band, by hand'], rows },
     { head: ['Rounds taken on average', 'Program', 'By hand'], rows: [['', moves(program), moves(hand)]] },
     {
       caption:
-        'Calibration: of plans with the chance said, how many ended in band. One measurement, vertical and side move together, hands from two thirds to four times ordinary errors.',
+        'Calibration: of plans with the chance said, how many ended in band. One set that the program does not doubt, vertical and side move together, hands from two thirds to four times ordinary errors.',
       head: ['Chance said', 'Plans', 'Said on average', 'Came true', 'Standard error'],
       rows: bins.map((b) => {
         const came = b.came / b.n
