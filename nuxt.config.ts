@@ -25,8 +25,15 @@ export default defineNuxtConfig({
     { path: '~/components', pathPrefix: false },
     { path: '~/boards', pathPrefix: false },
   ],
+  // Nothing is drawn on the server, so no payload has to be revived.
+  experimental: { renderJsonPayloads: false },
   vite: {
+    // Neither this program nor its kit uses options components.
+    vue: { features: { optionsAPI: false } },
     plugins: [icons({ compiler: 'vue3', autoInstall: false, scale: 1 })],
+    resolve: {
+      alias: { '@ctrl/tinycolor': fileURLToPath(new URL('./app/kit/noTints.ts', import.meta.url)) },
+    },
     // A worker may load more when it needs it, as the solver of trains.
     worker: { format: 'es' },
   },

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 useBay()
 useKeys()
+const { mapOpen } = useKeyEvents()
+const later = useLater(mapOpen)
 </script>
 
 <template>
   <NuxtLayout>
     <NuxtPage />
   </NuxtLayout>
-  <KeyMap />
+  <LazyKeyMap v-if="later" />
   <TouchKeypad />
 </template>

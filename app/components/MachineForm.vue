@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { registerWords } from '~~/shared/wording/viewWords'
 import { MOST_PAIRS, withPairs } from '~~/shared/register/coupledBoxes'
 import {
   blankRecord,
@@ -25,7 +26,6 @@ const shown = defineModel<boolean>({ required: true })
 const session = useSession()
 const {
   pages: { form: w, machines },
-  register,
 } = useWords()
 
 const drive = ref<MachineFields['drive']>('coupled')
@@ -51,8 +51,7 @@ const begin = (record: MachineFields, blank: boolean) => {
   faults.value = {}
   message.value = ''
 }
-watch(shown, (now) => {
-  if (!now) return
+useOnShown(shown, () => {
   if (props.machine) {
     const { id: _, version: v, ...record } = props.machine
     version.value = v
@@ -199,13 +198,13 @@ const save = async () => {
       <div v-if="base.drive === 'coupled'" class="wide pairs">
         <template v-for="role in ['movable', 'stationary'] as const" :key="role">
           <el-button v-if="feetOf(role) < MOST_PAIRS" class="quiet-button" @click="pairs(role, 1)">{{
-            register.addPair[role]
+            registerWords.addPair[role]
           }}</el-button>
           <el-button
             v-if="feetOf(role) > (role === 'movable' ? 2 : 0)"
             class="quiet-button"
             @click="pairs(role, -1)"
-            >{{ register.dropPair[role] }}</el-button
+            >{{ registerWords.dropPair[role] }}</el-button
           >
         </template>
       </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { registerWords } from '~~/shared/wording/viewWords'
 import { readMachinesCsv, type CsvRead, type CsvRow } from '~~/shared/register/csv'
 import type { MachineRecord } from '~~/shared/register/machine'
 import { newId } from '~/device/newId'
@@ -7,9 +8,7 @@ import { newId } from '~/device/newId'
 const props = defineProps<{ register: readonly MachineRecord[] }>()
 const emit = defineEmits<{ taken: [] }>()
 const shown = defineModel<boolean>({ required: true })
-const {
-  register: { csv: w },
-} = useWords()
+const w = registerWords.csv
 const read = shallowRef<CsvRead | null>(null)
 const { said, working, takeAll } = useTakeOver<CsvRow>({
   send: (row) => {
@@ -24,7 +23,7 @@ const { said, working, takeAll } = useTakeOver<CsvRow>({
   name: (row) => row.tag,
   taken: w.taken,
 })
-watch(shown, () => {
+useOnShown(shown, () => {
   read.value = null
   said.value = ''
 })

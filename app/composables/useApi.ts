@@ -20,7 +20,7 @@ export class ApiFailure extends Error {
 
 const OUT_OF_REACH = {
   code: 'offline',
-  message: en.answers.outOfReach,
+  message: en.door.outOfReach,
 }
 
 /** Asks the server; failures come as ApiFailure with a sentence to show. */

@@ -23,6 +23,6 @@ export const useFirstFocus = (shown: Ref<boolean>, find: () => { focus: () => vo
       find()?.focus()
       handBack(ENTRANCE_FRAMES)
     },
-    { flush: 'post' },
+    { flush: 'post', immediate: true },
   )
 }

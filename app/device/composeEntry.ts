@@ -30,7 +30,7 @@ export const refusalToLog = (
   role: Role | undefined,
   folded?: Job,
 ): string => {
-  if (role && !MAY[role].includes(entry.kind)) return en.answers.notForRole(en.kinds[entry.kind], role)
+  if (role && !MAY[role].includes(entry.kind)) return en.door.notForRole(en.kinds[entry.kind], role)
   const objection = objectionTo(machine, logbook, entry, folded)
   return objection ? en.objections[objection.code] : ''
 }

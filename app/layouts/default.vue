@@ -16,6 +16,8 @@ const views = computed(() =>
 const here = computed(() =>
   route.path === '/' ? w.today : (views.value.find((v) => v.here)?.name ?? w.views),
 )
+/** As wide as the views have room side by side; see the style below. */
+const narrow = useMediaQuery('(max-width: 1000px)')
 onMounted(() => {
   session.meetPeople().catch(() => null)
   void outbox.begin()
@@ -34,16 +36,7 @@ onMounted(() => {
           v.name
         }}</NuxtLink>
       </nav>
-      <el-dropdown class="small" trigger="click">
-        <el-button link class="text-button" :aria-label="w.main">{{ here }}</el-button>
-        <template #dropdown>
-          <el-dropdown-menu>
-            <el-dropdown-item v-for="v in views" :key="v.to" @click="navigateTo(v.to)">{{
-              v.name
-            }}</el-dropdown-item>
-          </el-dropdown-menu>
-        </template>
-      </el-dropdown>
+      <LazyViewsMenu v-if="narrow" :views="views" :here="here" />
       <span class="gap" />
       <SessionControls />
     </header>
@@ -97,15 +90,9 @@ nav a.router-link-exact-active {
 :root[data-bay='dim'] nav a.router-link-exact-active {
   border-bottom-color: var(--scribe);
 }
-.small {
-  display: none;
-}
 @media (max-width: 1000px) {
   nav {
     display: none;
-  }
-  .small {
-    display: block;
   }
   .top {
     gap: 10px;

@@ -6,7 +6,6 @@ import { fromWire } from '~~/shared/logbook/lifts'
 import type { PreviousSetUp } from '~~/shared/api/answers'
 import type { Call } from '~~/shared/secondScreen/call'
 import type { MachineSnapshot } from '~~/shared/register/machine'
-import type { ViewFrom } from '~~/shared/wording/otherEnd'
 import { composeEntry, refusalToLog } from '~/device/composeEntry'
 import type { OpenedJob } from '~/doors/door'
 import { serverDoor } from '~/doors/serverDoor'
@@ -21,11 +20,10 @@ export const useJob = defineStore('job', () => {
   const door = serverDoor()
 
   const id = ref('')
-  const machine = shallowRef<MachineSnapshot | null>(null)
+  const { machine, viewFrom } = storeToRefs(useInView())
   const previous = shallowRef<PreviousSetUp | null>(null)
   const left = shallowRef<OpenedJob['left']>(null)
   const leavesBefore = shallowRef<OpenedJob['leavesBefore']>([])
-  const viewFrom = ref<ViewFrom>('movable')
   const received = shallowRef<readonly LogEntry[]>([])
   const failure = shallowRef<ApiFailure | null>(null)
   /** The unsaved entry, appended so that each digit shows its result at once. */

@@ -2,6 +2,9 @@
  * A pure function that answers at once when it is asked again about the very same objects. Entries
  * never change, so what was worked out from one entry, or from a list of them, holds for good.
  * Answers go when the objects they are about go.
+ *
+ * Making one does nothing by itself: what a view does not use is left out of its script.
+ * @__NO_SIDE_EFFECTS__
  */
 export const remember = <A extends readonly object[], R>(work: (...about: A) => R): ((...about: A) => R) => {
   interface Node {

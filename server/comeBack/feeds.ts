@@ -2,6 +2,7 @@ import { createHash, randomBytes } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { FeedAnswer, NewFeedAnswer } from '../../shared/api/answers'
 import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import { notFound, Refused } from '../http/refusal'
 import { peopleById } from '../jobs/people'
 import { personOf } from '../jobs/append'
@@ -31,8 +32,8 @@ export const makeFeed = async (
   const secret = randomBytes(24).toString('base64url')
   const feed = await insertFeed(knex, { ...given, secretHash: hashOf(secret) })
   if (!feed)
-    throw new Refused(409, 'id-taken', en.answers.feedIdTaken, {
-      issues: [{ path: 'id', message: en.answers.feedIdTaken }],
+    throw new Refused(409, 'id-taken', answerWords.feedIdTaken, {
+      issues: [{ path: 'id', message: answerWords.feedIdTaken }],
     })
   return { ...(await told(knex, feed)), address: `/api/feeds/${secret}/calendar.ics` }
 }
@@ -40,14 +41,14 @@ export const makeFeed = async (
 /** Ends a calendar: its address answers nothing any more. */
 export const endFeed = async (knex: Knex, id: string): Promise<FeedAnswer> => {
   const feed = await revokeFeed(knex, id)
-  if (!feed) throw notFound(en.answers.noFeed)
+  if (!feed) throw notFound(answerWords.noFeed)
   return told(knex, feed)
 }
 
 /** What a calendar program is answered at a secret address; 404 for an unknown or a revoked one. */
 export const readFeed = async (knex: Knex, secret: string, now = new Date()): Promise<string> => {
   const feed = await findFeedBySecret(knex, hashOf(secret))
-  if (!feed) throw notFound(en.answers.noFeed)
+  if (!feed) throw notFound(answerWords.noFeed)
   const { visits, standstills } = await calendar(knex, now)
   const person = feed.person ? ((await peopleById(knex)).get(feed.person) ?? null) : null
   return calendarText(

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { StandstillFields, StandstillRecord } from '../../shared/comeBack/standstill'
-import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import { notFound, Refused } from '../http/refusal'
 import { findStandstill, insertStandstill, updateStandstill } from './standstills.repository'
 
@@ -11,8 +11,8 @@ export const addStandstill = async (
 ): Promise<StandstillRecord> => {
   const { id, ...standstill } = given
   if (!(await insertStandstill(knex, id, standstill)))
-    throw new Refused(409, 'id-taken', en.answers.standstillIdTaken, {
-      issues: [{ path: 'id', message: en.answers.standstillIdTaken }],
+    throw new Refused(409, 'id-taken', answerWords.standstillIdTaken, {
+      issues: [{ path: 'id', message: answerWords.standstillIdTaken }],
     })
   return { ...standstill, id, version: 1 }
 }
@@ -26,9 +26,9 @@ export const changeStandstill = async (
   const { version, ...standstill } = change
   return knex.transaction(async (trx) => {
     const current = await findStandstill(trx, id)
-    if (!current) throw notFound(en.answers.noStandstill)
+    if (!current) throw notFound(answerWords.noStandstill)
     if (current.version !== version)
-      throw new Refused(409, 'stale', en.answers.standstillChanged, { current })
+      throw new Refused(409, 'stale', answerWords.standstillChanged, { current })
     await updateStandstill(trx, id, version, standstill)
     return { ...standstill, id, version: version + 1 }
   })

@@ -4,7 +4,7 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { H3Event } from 'h3'
 import { Piscina } from 'piscina'
-import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import { Refused } from '../http/refusal'
 import type * as tasks from './tasks'
 
@@ -94,9 +94,9 @@ export const inThread = async <N extends TaskName>(
     >
   } catch (failure) {
     if (isQueueFull(failure) || (signal.aborted && Atomics.load(begun, 0) === 0))
-      throw new Refused(503, 'busy', en.answers.busy)
+      throw new Refused(503, 'busy', answerWords.busy)
     if (signal.aborted || isOutOfMemory(failure))
-      throw new Refused(422, 'too-much', en.answers.tooMuch(DEADLINE[name]))
+      throw new Refused(422, 'too-much', answerWords.tooMuch(DEADLINE[name]))
     throw failure
   } finally {
     watch.end()

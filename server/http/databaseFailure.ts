@@ -1,5 +1,5 @@
 import { Refused } from './refusal'
-import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 
 /** The database is away: nobody there, going down, coming up, or out of connections. */
 const LOST = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND', '53300'])
@@ -29,9 +29,9 @@ export const databaseFailure = (failure: unknown): Refused | null => {
   const classes = codes.map((c) => c.slice(0, 2))
   const isSqlState = codes.some((c) => /^[0-9A-Z]{5}$/.test(c))
   if (codes.some((c) => BUSY.has(c)) || isPoolFull(failure)) return busy()
-  if (codes.includes('23505')) return new Refused(409, 'taken', en.answers.takenMeanwhile)
+  if (codes.includes('23505')) return new Refused(409, 'taken', answerWords.takenMeanwhile)
   if (isSqlState && classes.some((c) => BAD_CLASSES.has(c)))
-    return new Refused(422, 'bad-input', en.answers.databaseTakesNoSuch)
+    return new Refused(422, 'bad-input', answerWords.databaseTakesNoSuch)
   const lost =
     codes.some((c) => LOST.has(c)) ||
     (isSqlState && classes.some((c) => LOST_CLASSES.has(c))) ||
@@ -43,7 +43,7 @@ const isPoolFull = (failure: unknown): boolean =>
   failure instanceof Error && /Timeout acquiring a connection/i.test(failure.message)
 
 /** Somebody else is in the way just now; trying again helps. */
-export const busy = (): Refused => new Refused(503, 'busy', en.answers.busyTryingAgain)
+export const busy = (): Refused => new Refused(503, 'busy', answerWords.busyTryingAgain)
 
 /** The database can't be reached. */
-export const databaseAway = (): Refused => new Refused(503, 'database-down', en.answers.databaseDown)
+export const databaseAway = (): Refused => new Refused(503, 'database-down', answerWords.databaseDown)

@@ -13,7 +13,7 @@ import { log } from '../log'
 import { busy, databaseFailure } from './databaseFailure'
 import { readJson } from './readJson'
 import { notFound, Refused } from './refusal'
-import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 
 type Parsed<S> = S extends z.ZodType ? z.output<S> : undefined
 
@@ -30,7 +30,7 @@ const parseBy = (schema: z.ZodType | undefined, raw: unknown): unknown => {
   const parsed = schema.safeParse(raw)
   if (parsed.success) return parsed.data
   const issues = issuesOf(parsed.error)
-  throw new Refused(422, 'bad-input', issues[0]?.message ?? en.answers.doesNotFit, { issues })
+  throw new Refused(422, 'bad-input', issues[0]?.message ?? answerWords.doesNotFit, { issues })
 }
 
 /** A part of a path as it was meant; what can't be anybody's name is nothing that is here. */
@@ -42,7 +42,7 @@ const pathPart = (raw: string): string => {
     // A lone percent sign stands for itself.
   }
   // eslint-disable-next-line no-control-regex
-  if (/[\u0000-\u001f]/.test(part) || !part.isWellFormed()) throw notFound(en.answers.nothingHere)
+  if (/[\u0000-\u001f]/.test(part) || !part.isWellFormed()) throw notFound(answerWords.nothingHere)
   return part
 }
 
@@ -62,7 +62,7 @@ export const answerFailure = (event: H3Event, failure: unknown) => {
   return {
     error: {
       code: 'defect',
-      message: en.answers.mistake,
+      message: answerWords.mistake,
     },
   }
 }

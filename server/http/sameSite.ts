@@ -1,4 +1,4 @@
-import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import { takenAt } from './contractRoutes'
 import { Refused } from './refusal'
 
@@ -35,19 +35,19 @@ export const strangerAt = (asked: Asked, names: readonly string[]): Refused | nu
   if (!asked.path.startsWith('/api/')) return null
   const { method, host = '' } = asked
   if (!READS.has(method) && !WRITES.has(method))
-    return new Refused(405, 'method-not-allowed', en.answers.noSuchMethod)
+    return new Refused(405, 'method-not-allowed', answerWords.noSuchMethod)
   const name = nameOf(host)
   if (!isLoopback(name) && !names.includes(name))
-    return new Refused(403, 'wrong-host', en.answers.wrongHost(name))
+    return new Refused(403, 'wrong-host', answerWords.wrongHost(name))
   if (READS.has(method)) return null
   if (asked.origin !== undefined && originHost(asked.origin) !== host.toLowerCase())
-    return new Refused(403, 'wrong-origin', en.answers.wrongOrigin)
+    return new Refused(403, 'wrong-origin', answerWords.wrongOrigin)
   // A browser that hides the origin still says whose page it was.
   if (asked.fetchSite !== undefined && asked.fetchSite !== 'same-origin' && asked.fetchSite !== 'none')
-    return new Refused(403, 'wrong-origin', en.answers.wrongOrigin)
+    return new Refused(403, 'wrong-origin', answerWords.wrongOrigin)
   const [type = ''] = (asked.contentType ?? '').toLowerCase().split(';')
   if (type.trim() !== 'application/json' && !takenAt(method, asked.path).includes(type.trim()))
-    return new Refused(415, 'not-json', en.answers.sendJson)
+    return new Refused(415, 'not-json', answerWords.sendJson)
   return null
 }
 

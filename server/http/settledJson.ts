@@ -1,5 +1,5 @@
 import type { Issue } from '../../shared/calculation/operation'
-import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import { Refused } from './refusal'
 
 /** Deeper than anything this program takes; a body of brackets alone would otherwise cost much and mean nothing. */
@@ -31,14 +31,14 @@ export const settledJson = (root: unknown): unknown => {
     for (const key of Object.keys(holder)) {
       const value = holder[key]
       const at = holder === top ? [] : [...path, key]
-      if (holder !== top && !storable(key)) refuse(path, en.answers.unstorableText)
+      if (holder !== top && !storable(key)) refuse(path, answerWords.unstorableText)
       if (typeof value === 'string') {
-        if (!storable(value)) refuse(at, en.answers.unstorableText)
+        if (!storable(value)) refuse(at, answerWords.unstorableText)
       } else if (typeof value === 'number') {
-        if (!Number.isFinite(value)) refuse(at, en.answers.numberBeyond)
+        if (!Number.isFinite(value)) refuse(at, answerWords.numberBeyond)
         if (value === 0) holder[key] = 0
       } else if (typeof value === 'object' && value !== null) {
-        if (at.length >= DEEPEST) refuse(at.slice(0, 3), en.answers.tooDeep)
+        if (at.length >= DEEPEST) refuse(at.slice(0, 3), answerWords.tooDeep)
         open.push({ holder: value as Holder, path: at })
       }
     }

@@ -12,6 +12,7 @@ import { toWire } from '../../shared/logbook/lifts'
 import { machineFields, type MachineSnapshot } from '../../shared/register/machine'
 import type { Person } from '../../shared/register/works'
 import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import { pack, UNIT_NAMES } from '../../shared/wording/figures'
 import { busy } from '../http/databaseFailure'
 import { notFound, Refused } from '../http/refusal'
@@ -33,7 +34,7 @@ const UNIQUE_VIOLATION = '23505'
 /** Times that a batch is judged anew because another process wrote into the same logbook. */
 const ATTEMPTS = 4
 
-export const idTaken = () => new Refused(409, 'id-taken', en.answers.entryIdTaken)
+export const idTaken = () => new Refused(409, 'id-taken', answerWords.entryIdTaken)
 
 /** A row with this key is there already. */
 export const isTaken = (failure: unknown): boolean =>
@@ -61,7 +62,7 @@ const sorted = (value: unknown): unknown => {
 }
 
 const nobody = (path: string) =>
-  new Refused(422, 'bad-input', en.answers.nobody, { issues: [{ path, message: en.answers.nobody }] })
+  new Refused(422, 'bad-input', answerWords.nobody, { issues: [{ path, message: answerWords.nobody }] })
 
 /** Someone who works here; 422 at `path` when nobody does by that id. */
 export const personOf = (people: ReadonlyMap<string, Person>, id: string, path: string): Person => {
@@ -79,7 +80,7 @@ const refusalOf = (
   const person = people.get(entry.author)
   if (!person) return nobody('author')
   if (!MAY[person.role].includes(entry.kind))
-    return new Refused(403, 'not-allowed', en.answers.notForRole(en.kinds[entry.kind], person.role))
+    return new Refused(403, 'not-allowed', en.door.notForRole(en.kinds[entry.kind], person.role))
   const objection = objectionTo(logbook.machine, logbook.entries, entry)
   if (!objection) return undefined
   const message = en.objections[objection.code]
@@ -96,7 +97,7 @@ const rememberInRegister = async (knex: Knex, machine: MachineSnapshot, job: Job
   if (job.kind !== 'coupled') return null
   const current = await findMachine(knex, machine.tag, true)
   if (!current || current.id !== machine.id || current.drive !== 'coupled')
-    return en.answers.machineGone(machine.tag)
+    return answerWords.machineGone(machine.tag)
   const { id, version, ...record } = current
   const inOwn = (t: number) => Number(fromCore(t, 'displacement', record.units).toPrecision(12))
   const lost = job.state.packs.filter(
@@ -129,9 +130,9 @@ const rememberInRegister = async (knex: Knex, machine: MachineSnapshot, job: Job
   if (untold.length === 0) return null
   const units = machine.units
   const list = untold.map((p) =>
-    en.answers.packsLeft(p.id, pack(p.packs.left, units), pack(p.packs.right, units)),
+    answerWords.packsLeft(p.id, pack(p.packs.left, units), pack(p.packs.right, units)),
   )
-  return en.answers.packsNotWritten(UNIT_NAMES[units].displacement, list.join('; '))
+  return answerWords.packsNotWritten(UNIT_NAMES[units].displacement, list.join('; '))
 }
 
 /** A closing writes into the register as well: what that could not take is said in a remark behind it. */
@@ -201,7 +202,7 @@ const currentLogbook = async (knex: Knex, jobId: string, fresh: boolean): Promis
   const kept = fresh ? null : keptLogbook(jobId)
   if (kept) return kept
   const head = await findJob(knex, jobId)
-  if (!head) throw notFound(en.answers.noJob)
+  if (!head) throw notFound(answerWords.noJob)
   return logbookOf(knex, head)
 }
 

@@ -9,7 +9,7 @@ import { toWire } from '../../shared/logbook/lifts'
 import { MACHINE_SCHEMA } from '../../shared/register/lifts'
 import type { MachineSnapshot } from '../../shared/register/machine'
 import { stockFor } from '../../shared/register/stockFor'
-import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import { database } from '../database/connection'
 import { notFound, Refused } from '../http/refusal'
 import { findMachine } from '../machines/machines.repository'
@@ -34,7 +34,7 @@ import { peopleById } from './people'
 /** The head of a job; 404 when there is none. */
 export const requireJob = async (knex: Knex, id: string, lock = false): Promise<JobHead> => {
   const job = isUuid(id) ? await findJob(knex, id.toLowerCase(), lock) : null
-  if (!job) throw notFound(en.answers.noJob)
+  if (!job) throw notFound(answerWords.noJob)
   return job
 }
 
@@ -77,13 +77,13 @@ const appends = new Batches<Offered, EntryAnswer>(
 const only = (results: readonly Settled<EntryAnswer>[]): EntryAnswer => {
   const [result] = results
   if (result && 'done' in result) return result.done
-  throw result?.failed ?? notFound(en.answers.noJob)
+  throw result?.failed ?? notFound(answerWords.noJob)
 }
 
 /** Adds an entry to a job; posting the same one twice adds it once. */
 export const addEntry = async (jobId: string, draft: EntryDraft): Promise<EntryAnswer> => {
   const id = jobId.toLowerCase()
-  if (!isUuid(id)) throw notFound(en.answers.noJob)
+  if (!isUuid(id)) throw notFound(answerWords.noJob)
   await askForPhotographs(database('read'), id, draft)
   return appends.add(id, { draft, received: new Date() })
 }
@@ -103,8 +103,8 @@ export const addEntryWithin = async (
 /** A machine as a job keeps it from its opening on. */
 const snapshotOf = async (trx: Knex, tag: string): Promise<MachineSnapshot> => {
   const machine = await findMachine(trx, tag)
-  if (!machine) throw notFound(en.answers.noTag(tag))
-  if (machine.retired) throw new Refused(409, 'retired', en.answers.retired(machine.tag))
+  if (!machine) throw notFound(answerWords.noTag(tag))
+  if (machine.retired) throw new Refused(409, 'retired', answerWords.retired(machine.tag))
   const works = await findWorks(trx)
   const limitSets =
     machine.drive === 'coupled' ? setsFor(machine.couplingKind, await limitSetsInForce(trx)) : []
@@ -123,8 +123,8 @@ export const openJob = async (
   received = new Date(),
 ): Promise<EntryAnswer> => {
   if (opening.opening.kind !== 'job-opened')
-    throw new Refused(422, 'bad-input', en.answers.beginsWithOpening, {
-      issues: [{ path: 'opening.kind', message: en.answers.beginsWithOpening }],
+    throw new Refused(422, 'bad-input', answerWords.beginsWithOpening, {
+      issues: [{ path: 'opening.kind', message: answerWords.beginsWithOpening }],
     })
   const within = async (trx: Knex) => {
     const machine = await snapshotOf(trx, opening.machine)
@@ -137,8 +137,8 @@ export const openJob = async (
       columns: columnsOf(foldJob(machine, [])),
     })
     if (!added && (await findJob(trx, opening.id))?.machineId !== machine.id)
-      throw new Refused(409, 'id-taken', en.answers.jobIdTakenOpenAgain, {
-        issues: [{ path: 'id', message: en.answers.jobIdTaken }],
+      throw new Refused(409, 'id-taken', answerWords.jobIdTakenOpenAgain, {
+        issues: [{ path: 'id', message: answerWords.jobIdTaken }],
       })
     return appendAll(trx, opening.id, [{ draft: opening.opening, received }])
   }
@@ -164,7 +164,7 @@ export const pageOfJobs = async (
   },
 ): Promise<Page<JobSummary>> => {
   const machine = wanted.machine ? await findMachine(knex, wanted.machine) : null
-  if (wanted.machine && !machine) throw notFound(en.answers.noTag(wanted.machine))
+  if (wanted.machine && !machine) throw notFound(answerWords.noTag(wanted.machine))
   return listJobs(knex, {
     machineId: machine?.id,
     open: wanted.open === undefined ? undefined : wanted.open === 'yes',

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { LimitSetFields, LimitSetRecord } from '../../shared/limits/limitSet'
-import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import { notFound, Refused } from '../http/refusal'
 import { findLimitSet, insertLimitSet, takeOutOfForce, updateLimitSet } from './limits.repository'
 
@@ -13,8 +13,8 @@ export const addLimitSet = async (
   return knex.transaction(async (trx) => {
     if (set.inForce) await takeOutOfForce(trx, set, id)
     if (!(await insertLimitSet(trx, id, set)))
-      throw new Refused(409, 'id-taken', en.answers.limitsIdTaken, {
-        issues: [{ path: 'id', message: en.answers.limitsIdTaken }],
+      throw new Refused(409, 'id-taken', answerWords.limitsIdTaken, {
+        issues: [{ path: 'id', message: answerWords.limitsIdTaken }],
       })
     return { ...set, id, version: 1 }
   })
@@ -29,8 +29,8 @@ export const changeLimitSet = async (
   const { version, ...set } = change
   return knex.transaction(async (trx) => {
     const current = await findLimitSet(trx, id)
-    if (!current) throw notFound(en.answers.noLimits)
-    if (current.version !== version) throw new Refused(409, 'stale', en.answers.limitsChanged, { current })
+    if (!current) throw notFound(answerWords.noLimits)
+    if (current.version !== version) throw new Refused(409, 'stale', answerWords.limitsChanged, { current })
     if (set.inForce) await takeOutOfForce(trx, set, id)
     await updateLimitSet(trx, id, version, set)
     return { ...set, id, version: version + 1 }

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { jobHistory, TOLD_BY, type JobHistory } from '../../core/history/jobHistory'
 import type { HistoryAnswer } from '../../shared/api/answers'
 import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import { notFound } from '../http/refusal'
 import { entriesOfJobs } from '../jobs/entries.repository'
 import { figuresOfJobs, listJobs } from '../jobs/jobs.repository'
@@ -14,7 +15,7 @@ const JOBS_BACK = 24
 /** What the closed jobs of a machine found, left and moved, newest first; 404 for an unknown tag. */
 export const machineHistory = async (knex: Knex, tag: string): Promise<HistoryAnswer> => {
   const machine = await findMachine(knex, tag)
-  if (!machine) throw notFound(en.answers.noMachine(tag))
+  if (!machine) throw notFound(answerWords.noMachine(tag))
   const { rows } = await listJobs(knex, { machineId: machine.id, open: false, most: JOBS_BACK })
   const ids = rows.map((j) => j.id)
   const [figures, entries, people] = await Promise.all([

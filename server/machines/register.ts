@@ -4,9 +4,9 @@ import { machineFields, type MachineFields, type MachineRecord } from '../../sha
 import { notFound, Refused } from '../http/refusal'
 import { lastClosedByMachine, listJobs, openJobByMachine } from '../jobs/jobs.repository'
 import { findMachine, insertMachine, listMachines, updateMachine } from './machines.repository'
-import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 
-const noMachine = (tag: string) => notFound(en.answers.noMachine(tag))
+const noMachine = (tag: string) => notFound(answerWords.noMachine(tag))
 
 /** The register with each machine's open job and its last closed one. */
 export const machineSummaries = async (knex: Knex): Promise<readonly MachineSummary[]> => {
@@ -37,15 +37,15 @@ export const addMachine = async (
   const { id, ...record } = given
   if (await insertMachine(knex, id, record)) return { ...record, id, version: 1 }
   const current = await findMachine(knex, record.tag)
-  throw new Refused(409, 'tag-taken', en.answers.tagTakenChoose(record.tag), {
+  throw new Refused(409, 'tag-taken', answerWords.tagTakenChoose(record.tag), {
     current,
-    issues: [{ path: 'tag', message: en.answers.tagTaken }],
+    issues: [{ path: 'tag', message: answerWords.tagTaken }],
   })
 }
 
 const tagTaken = (tag: string) =>
-  new Refused(409, 'tag-taken', en.answers.tagTakenChoose(tag), {
-    issues: [{ path: 'tag', message: en.answers.tagTaken }],
+  new Refused(409, 'tag-taken', answerWords.tagTakenChoose(tag), {
+    issues: [{ path: 'tag', message: answerWords.tagTaken }],
   })
 
 /** Changes a machine; 409 with the current row when the version is stale. */
@@ -60,8 +60,8 @@ export const changeMachine = async (
     const current = await findMachine(trx, tag, true)
     if (!current) throw noMachine(tag)
     if (record.retired && !current.retired && (await openJobByMachine(trx)).has(current.id))
-      throw new Refused(409, 'job-open', en.answers.retireJobOpen)
-    if (current.version !== version) throw new Refused(409, 'stale', en.answers.machineChanged, { current })
+      throw new Refused(409, 'job-open', answerWords.retireJobOpen)
+    if (current.version !== version) throw new Refused(409, 'stale', answerWords.machineChanged, { current })
     if (record.tag.toLowerCase() !== tag.toLowerCase() && (await findMachine(trx, record.tag)))
       throw tagTaken(record.tag)
     try {

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { photographsOf } from '../../shared/photographs/photographs'
-import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import { Refused } from '../http/refusal'
 import { knownPhotographs } from './photographs.repository'
 
@@ -15,7 +15,7 @@ export const askForPhotographs = async (
   const known = await knownPhotographs(knex, jobId, named)
   const missing = named.findIndex((id) => !known.has(id))
   if (missing >= 0)
-    throw new Refused(422, 'no-such-photograph', en.answers.noPhotograph, {
-      issues: [{ path: `payload.photographs.${missing}`, message: en.answers.noPhotograph }],
+    throw new Refused(422, 'no-such-photograph', answerWords.noPhotograph, {
+      issues: [{ path: `payload.photographs.${missing}`, message: answerWords.noPhotograph }],
     })
 }

@@ -3,6 +3,7 @@ import type { Knex } from 'knex'
 import { photographsOf } from '../../shared/photographs/photographs'
 import type { PhotographAnswer } from '../../shared/api/answers'
 import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import { notFound, Refused } from '../http/refusal'
 import { requireJob } from '../jobs/logbook'
 import {
@@ -47,14 +48,14 @@ export const keepPhotograph = async (
   const picture = await pictureFrom(bytes)
   if (await insertPhotograph(knex, job.id, id, sent, picture)) return answerOf({ id, ...picture }, true)
   const meanwhile = await findPhotograph(knex, id)
-  if (!meanwhile) throw notFound(en.answers.nothingHere)
+  if (!meanwhile) throw notFound(answerWords.nothingHere)
   return settle(meanwhile, job.id, sent)
 }
 
 /** A photograph of this job as JPEG; 404 when there is none. */
 export const photographOf = async (knex: Knex, jobId: string, id: string): Promise<Buffer> => {
   const kept = await findPhotograph(knex, id)
-  if (kept?.jobId !== jobId.toLowerCase()) throw notFound(en.answers.nothingHere)
+  if (kept?.jobId !== jobId.toLowerCase()) throw notFound(answerWords.nothingHere)
   return kept.jpeg
 }
 

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { inThread } from '../heavy/pool'
 import type { MethodId } from '../../core/methods/methods'
-import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import type { ViewFrom } from '../../shared/wording/otherEnd'
 import { Refused } from '../http/refusal'
 import { readJob } from '../jobs/logbook'
@@ -32,7 +32,7 @@ export const reportFor = async (
   const { id, machine, entries } = await readJob(knex, jobId)
   const units = wanted.units ?? machine.units
   const { sheet } = wanted
-  if (sheet && machine.drive !== 'coupled') throw new Refused(404, 'no-sheet', en.answers.noSheet)
+  if (sheet && machine.drive !== 'coupled') throw new Refused(404, 'no-sheet', answerWords.noSheet)
   const key = [id, entries.length, wanted.paper, units, wanted.view, sheet?.method, sheet?.filled].join()
   const known = making.get(key)
   if (known) return known

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import type { LotAnswer, StoresAnswer } from '../../shared/api/answers'
 import type { InstrumentFields, InstrumentRecord } from '../../shared/stores/instrument'
 import type { LotChange, NewCount, NewLot } from '../../shared/stores/lot'
-import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import { notFound, Refused } from '../http/refusal'
 import { isTaken, personOf } from '../jobs/append'
 import { peopleById } from '../jobs/people'
@@ -49,11 +49,11 @@ const taken = (message: string) =>
 /** Puts shims into the stores; 409 when they lie there already. */
 export const addLot = async (knex: Knex, lot: NewLot): Promise<{ readonly id: string }> => {
   try {
-    if (!(await insertLot(knex, lot, new Date()))) throw taken(en.answers.lotIdTaken)
+    if (!(await insertLot(knex, lot, new Date()))) throw taken(answerWords.lotIdTaken)
   } catch (failure) {
     if (!isTaken(failure)) throw failure
-    throw new Refused(409, 'lot-is-there', en.answers.lotIsThere, {
-      issues: [{ path: 'thickness', message: en.answers.lotIsThere }],
+    throw new Refused(409, 'lot-is-there', answerWords.lotIsThere, {
+      issues: [{ path: 'thickness', message: answerWords.lotIsThere }],
     })
   }
   return { id: lot.id }
@@ -68,15 +68,15 @@ export const changeLot = async (
   try {
     await knex.transaction(async (trx) => {
       const current = await findLot(trx, id)
-      if (!current) throw notFound(en.answers.noLot)
+      if (!current) throw notFound(answerWords.noLot)
       if (current.version !== change.version)
-        throw new Refused(409, 'stale', en.answers.lotChanged, { current })
+        throw new Refused(409, 'stale', answerWords.lotChanged, { current })
       await updateLot(trx, id, change)
     })
   } catch (failure) {
     if (!isTaken(failure)) throw failure
-    throw new Refused(409, 'lot-is-there', en.answers.lotIsThere, {
-      issues: [{ path: 'place', message: en.answers.lotIsThere }],
+    throw new Refused(409, 'lot-is-there', answerWords.lotIsThere, {
+      issues: [{ path: 'place', message: answerWords.lotIsThere }],
     })
   }
   return { id }
@@ -87,16 +87,16 @@ export const countLot = async (knex: Knex, id: string, count: NewCount): Promise
   personOf(await peopleById(knex), count.author, 'author')
   await knex.transaction(async (trx) => {
     const current = await findLot(trx, id)
-    if (!current || current.retired) throw notFound(en.answers.noLot)
+    if (!current || current.retired) throw notFound(answerWords.noLot)
     const { stock } = await storesNow(trx)
     const expected = stock.find((s) => s.lot.id === id)?.now ?? current.counted
     const { version, ...rest } = count
     if (current.version !== version) {
       if (await isCounted(trx, count.id)) return
-      throw new Refused(409, 'stale', en.answers.lotChanged, { current })
+      throw new Refused(409, 'stale', answerWords.lotChanged, { current })
     }
     if (!(await insertCount(trx, { ...rest, lot: id, expected }, new Date())))
-      throw taken(en.answers.lotIdTaken)
+      throw taken(answerWords.lotIdTaken)
   })
   return { id }
 }
@@ -107,7 +107,7 @@ export const addInstrument = async (
   given: InstrumentFields & { readonly id: string },
 ): Promise<InstrumentRecord> => {
   const { id, ...fields } = given
-  if (!(await insertInstrument(knex, id, fields))) throw taken(en.answers.instrumentIdTaken)
+  if (!(await insertInstrument(knex, id, fields))) throw taken(answerWords.instrumentIdTaken)
   return { ...fields, id, version: 1 }
 }
 
@@ -120,9 +120,9 @@ export const changeInstrument = async (
   const { version, ...fields } = change
   return knex.transaction(async (trx) => {
     const current = await findInstrument(trx, id)
-    if (!current) throw notFound(en.answers.noInstrument)
+    if (!current) throw notFound(answerWords.noInstrument)
     if (current.version !== version)
-      throw new Refused(409, 'stale', en.answers.instrumentChanged, { current })
+      throw new Refused(409, 'stale', answerWords.instrumentChanged, { current })
     await updateInstrument(trx, id, version, fields)
     return { ...fields, id, version: version + 1 }
   })

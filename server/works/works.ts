@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { ComeBackRules } from '../../core/comeBack/rules'
 import type { Works } from '../../shared/register/works'
-import { en } from '../../shared/wording/en'
+import { answerWords } from '../../shared/wording/viewWords'
 import { Refused } from '../http/refusal'
 import { findWorks, updateComeBack } from './works.repository'
 
@@ -13,6 +13,6 @@ export const changeComeBack = async (
   const { version, ...rules } = change
   const changed = await updateComeBack(knex, version, rules)
   const works = await findWorks(knex)
-  if (!changed) throw new Refused(409, 'stale', en.answers.worksChanged, { current: works })
+  if (!changed) throw new Refused(409, 'stale', answerWords.worksChanged, { current: works })
   return works
 }

@@ -1,3 +1,4 @@
+import { limitSetWords } from '../wording/viewWords'
 import Papa from 'papaparse'
 import { GRADES, LIMITED, type LimitRow, type RowLimits } from '../../core/judge/limitSets'
 import { issuesOf } from '../calculation/issues'
@@ -123,18 +124,18 @@ const readJson = (text: string, known: readonly LimitSetRecord[]): LimitsRead =>
   try {
     raw = JSON.parse(text)
   } catch {
-    return { sets: [], faults: [{ at: '', message: en.limitSets.files.notJson }] }
+    return { sets: [], faults: [{ at: '', message: limitSetWords.files.notJson }] }
   }
   if (!Array.isArray(raw) || raw.length > MOST_SETS)
-    return { sets: [], faults: [{ at: '', message: en.limitSets.files.notJson }] }
-  return together(raw.map((one, i) => checked(one, en.limitSets.files.nth(i + 1), known)))
+    return { sets: [], faults: [{ at: '', message: limitSetWords.files.notJson }] }
+  return together(raw.map((one, i) => checked(one, limitSetWords.files.nth(i + 1), known)))
 }
 
 type Line = Readonly<Partial<Record<Column, string>>>
 
 /** Tables out of CSV: lines of one level, coupling and name belong together. */
 const readCsv = (text: string, known: readonly LimitSetRecord[]): LimitsRead => {
-  const w = en.limitSets.files
+  const w = limitSetWords.files
   const { data, meta } = Papa.parse<Line>(text, { header: true, skipEmptyLines: 'greedy' })
   const missing = (['level', 'name', 'units', 'grade'] as const).filter((c) => !meta.fields?.includes(c))
   if (missing.length > 0) return { sets: [], faults: [{ at: '', message: w.columns(missing.join(', ')) }] }
@@ -191,6 +192,6 @@ const readCsv = (text: string, known: readonly LimitSetRecord[]): LimitsRead => 
 /** Tables out of a file, CSV or JSON by what it looks like, beside those that are known. */
 export const readLimitsFile = (text: string, known: readonly LimitSetRecord[]): LimitsRead => {
   const bare = text.replace(/^\uFEFF/, '')
-  if (bare.trim() === '') return { sets: [], faults: [{ at: '', message: en.limitSets.files.empty }] }
+  if (bare.trim() === '') return { sets: [], faults: [{ at: '', message: limitSetWords.files.empty }] }
   return /^\s*[[{]/.test(bare) ? readJson(bare, known) : readCsv(bare, known)
 }

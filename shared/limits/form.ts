@@ -1,11 +1,10 @@
+import { limitSetWords } from '../wording/viewWords'
 import { GRADES, LIMITED, type Limited, type LimitRow, type RowLimits } from '../../core/judge/limitSets'
 import { STARTER_RULES, starterLimit } from '../../core/judge/starterRules'
 import type { Grade } from '../../core/judge/tolerance'
 import { readTypedNumber, type TypedMeasure } from '../../core/units/typedNumber'
 import { fromCore, toCore, type UnitSystem } from '../../core/units/unitSystem'
-import { issuesOf } from '../calculation/issues'
-import type { Words } from '../wording/en'
-import { limitSetFields, type LimitSetFields } from './limitSet'
+import type { LimitSetFields } from './limitSet'
 
 export type CellTexts = Record<Limited, string>
 export interface RowTexts extends Record<Grade, CellTexts> {
@@ -64,7 +63,7 @@ export const blankLimits = (units: UnitSystem): LimitTexts => ({
 })
 
 /** The starting values written out by speed, to be edited. */
-export const starterCopy = (units: UnitSystem, words: Words): LimitTexts => {
+export const starterCopy = (units: UnitSystem): LimitTexts => {
   const cells = (grade: Grade, rpm: number): CellTexts => {
     const of = (q: Limited) => {
       const own = fromCore(starterLimit(STARTER_RULES[grade][q], q, rpm), MEASURE[q], units)
@@ -74,8 +73,8 @@ export const starterCopy = (units: UnitSystem, words: Words): LimitTexts => {
   }
   return {
     ...blankLimits(units),
-    name: words.limitSets.starterCopy,
-    source: words.limitSets.starterSource,
+    name: limitSetWords.starterCopy,
+    source: limitSetWords.starterSource,
     rows: SPEEDS.map((rpm) => ({
       upTo: String(rpm),
       fine: cells('fine', rpm),
@@ -101,54 +100,6 @@ export const convertLimits = (texts: LimitTexts, to: UnitSystem): LimitTexts => 
     ...texts,
     units: to,
     rows: texts.rows.map((r) => ({ upTo: r.upTo, fine: cells(r.fine), standard: cells(r.standard) })),
-  }
-}
-
-/**
- * Reads the boxes; faults by the path of their field, like `rows.2.fine.offset`. `unread` are those of boxes that hold
- * something that is no figure: said at once, the others when it is to be saved.
- */
-export const readLimits = (
-  texts: LimitTexts,
-  words: Words,
-): {
-  readonly fields: LimitSetFields | null
-  readonly unread: Readonly<Record<string, string>>
-  readonly faults: Readonly<Record<string, string>>
-} => {
-  const unread: Record<string, string> = {}
-  const number = (text: string, path: string, measure: TypedMeasure): number | null => {
-    const read = readTypedNumber(text, measure, texts.units)
-    if (read.ok) return read.value
-    if (read.fault !== 'empty') unread[path] = words.typing.faults[read.fault]
-    return null
-  }
-  const rows = texts.rows.map((r, i): LimitRow => {
-    const cells = (grade: Grade): RowLimits => {
-      const of = (q: Limited) => number(r[grade][q], `rows.${i}.${grade}.${q}`, boxOf(q))
-      return { offset: of('offset'), slope: of('slope'), flexSlope: of('flexSlope') }
-    }
-    return {
-      upTo: number(r.upTo, `rows.${i}.upTo`, 'plain'),
-      fine: cells('fine'),
-      standard: cells('standard'),
-    }
-  })
-  const trimmed = {
-    ...texts,
-    coupling: texts.level === 'works' ? '' : texts.coupling.trim(),
-    name: texts.name.trim(),
-    source: texts.source.trim(),
-    revision: texts.revision.trim(),
-    rows,
-  }
-  const parsed = limitSetFields.safeParse(trimmed)
-  const faults = { ...unread }
-  if (!parsed.success) for (const { path, message } of issuesOf(parsed.error)) faults[path] ??= message
-  return {
-    fields: parsed.success && Object.keys(faults).length === 0 ? parsed.data : null,
-    unread,
-    faults,
   }
 }
 

@@ -5,7 +5,8 @@ import type { CoupledFields } from '../register/coupledMachine'
 import { en } from '../wording/en'
 import { toleranceSource } from '../wording/tolerances'
 import { limitsToCsv, limitsToJson, readLimitsFile } from './files'
-import { blankLimits, convertLimits, readLimits, starterCopy, textsOfLimits } from './form'
+import { blankLimits, convertLimits, starterCopy, textsOfLimits } from './form'
+import { readLimits } from './readForm'
 import { asKept, keptLimitSet, limitSetFields, type LimitSetRecord } from './limitSet'
 import { limitTiers } from './nearest'
 
@@ -127,7 +128,7 @@ describe('the boxes of a table', () => {
   })
 
   it('begin with the starting values by speed where they are copied', () => {
-    const copy = starterCopy('inch', en)
+    const copy = starterCopy('inch')
     expect(copy.rows.find((r) => r.upTo === '1800')?.standard).toEqual({
       offset: '3',
       slope: '0.56',

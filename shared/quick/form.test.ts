@@ -81,10 +81,10 @@ describe('a form from a schema', () => {
 
 describe('words for what the contract names', () => {
   it('are its own where they are better, else the name taken apart', () => {
-    expect(labelOf('boltSpacing', en)).toBe('Bolt spacing')
-    expect(labelOf('v', en)).toBe('Vertical')
-    expect(choiceWords('rim-face', en)).toBe('Rim and face')
-    expect(choiceWords('grade-8', en)).toBe('grade 8')
+    expect(labelOf('boltSpacing')).toBe('Bolt spacing')
+    expect(labelOf('v')).toBe('Vertical')
+    expect(choiceWords('rim-face')).toBe('Rim and face')
+    expect(choiceWords('grade-8')).toBe('grade 8')
   })
 
   it('figures carry their unit, and no needless digits', () => {
@@ -108,7 +108,6 @@ describe('words for what the contract names', () => {
         ],
       },
       'inch',
-      en,
     )
     expect(rows.map((r) => [r.depth, r.label, r.value])).toEqual([
       [0, 'Feet', ''],

@@ -1,8 +1,8 @@
-import type { Words } from '../wording/en'
+import { quickWords } from '../wording/viewWords'
 
 /** A property's name as a person reads it: its own words, else the name taken apart. */
-export const labelOf = (key: string, words: Words): string => {
-  const own = words.quick.labels as Readonly<Record<string, string>>
+export const labelOf = (key: string): string => {
+  const own = quickWords.labels as Readonly<Record<string, string>>
   if (Object.hasOwn(own, key)) return own[key] as string
   const apart = key
     .replace(/[-_]/g, ' ')
@@ -11,7 +11,7 @@ export const labelOf = (key: string, words: Words): string => {
 }
 
 /** A word of the contract as a person reads it. */
-export const choiceWords = (value: string, words: Words): string => {
-  const own = words.quick.choices as Readonly<Record<string, string>>
+export const choiceWords = (value: string): string => {
+  const own = quickWords.choices as Readonly<Record<string, string>>
   return Object.hasOwn(own, value) ? (own[value] as string) : value.replace(/-/g, ' ')
 }

@@ -1,5 +1,5 @@
+import { quickWords } from '../wording/viewWords'
 import { CONVERSIONS, type Measured, type UnitSystem } from '../../core/units/unitSystem'
-import type { Words } from '../wording/en'
 import { labelOf, choiceWords } from './labels'
 
 /** One line of a result: a heading where it has no value. */
@@ -50,18 +50,13 @@ const shapeFor = (schema: Schema | undefined, value: unknown): Schema | undefine
 const isPlain = (v: unknown): boolean => v === null || typeof v !== 'object'
 
 /** A result line by line, in the order of the operation, with units and words. */
-export const resultRows = (
-  schema: unknown,
-  result: unknown,
-  units: UnitSystem,
-  words: Words,
-): readonly ResultRow[] => {
+export const resultRows = (schema: unknown, result: unknown, units: UnitSystem): readonly ResultRow[] => {
   const rows: ResultRow[] = []
   const plain = (s: Schema | undefined, v: unknown): string => {
-    if (v === null) return words.quick.unknown
+    if (v === null) return quickWords.unknown
     if (typeof v === 'number') return shownFigure(v, shapeFor(s, v)?.measured, units)
-    if (typeof v === 'boolean') return v ? words.quick.yes : words.quick.no
-    return choiceWords(String(v as string), words)
+    if (typeof v === 'boolean') return v ? quickWords.yes : quickWords.no
+    return choiceWords(String(v as string))
   }
   const walk = (s: Schema | undefined, v: unknown, label: string, depth: number, note: string) => {
     if (v === undefined) return
@@ -74,7 +69,7 @@ export const resultRows = (
       const item = (i: number) => shape?.prefixItems?.[i] ?? shape?.items
       if (v.every(isPlain)) {
         const list = v.map((x, i) => plain(item(i), x))
-        rows.push({ depth, label, value: list.length === 0 ? words.quick.none : list.join(', '), note })
+        rows.push({ depth, label, value: list.length === 0 ? quickWords.none : list.join(', '), note })
         return
       }
       rows.push({ depth, label, value: '', note })
@@ -88,17 +83,17 @@ export const resultRows = (
       const own =
         shape?.properties?.[key] ??
         (typeof shape?.additionalProperties === 'object' ? shape.additionalProperties : undefined)
-      const nothing = (words.quick.nothing as Readonly<Record<string, string>>)[key]
+      const nothing = (quickWords.nothing as Readonly<Record<string, string>>)[key]
       if (x === null && nothing !== undefined) {
         rows.push({
           depth: label === '' ? depth : depth + 1,
-          label: labelOf(key, words),
+          label: labelOf(key),
           value: nothing,
           note: '',
         })
         continue
       }
-      walk(own, x, labelOf(key, words), label === '' ? depth : depth + 1, own?.description ?? '')
+      walk(own, x, labelOf(key), label === '' ? depth : depth + 1, own?.description ?? '')
     }
   }
   walk(schema as Schema, result, '', 0, '')

@@ -1,4 +1,4 @@
-import type { Words } from '../wording/en'
+import { quickWords } from '../wording/viewWords'
 import type { QuickGroup, QuickSumId } from '../wording/en/sums'
 
 export interface FoundSum {
@@ -8,9 +8,9 @@ export interface FoundSum {
 }
 
 /** Questions that have all the words that were typed, in themselves or in their cousins; own words first. */
-export const findSums = (text: string, words: Words): readonly FoundSum[] => {
+export const findSums = (text: string): readonly FoundSum[] => {
   const parts = text.toLowerCase().split(/\s+/).filter(Boolean)
-  const all = Object.entries(words.quick.sums) as [QuickSumId, (typeof words.quick.sums)[QuickSumId]][]
+  const all = Object.entries(quickWords.sums) as [QuickSumId, (typeof quickWords.sums)[QuickSumId]][]
   const found = all.flatMap(([id, { group, ask, also }]) => {
     const own = ask.toLowerCase()
     const cousins = `${own} ${also} ${id}`.toLowerCase()

@@ -1,3 +1,4 @@
+import { quickWords } from '../wording/viewWords'
 import { EXPANSION, type Material } from '../../core/growth/materials'
 import type { LogEntry } from '../../core/logbook/entry'
 import { runout } from '../../core/runout/runout'
@@ -41,7 +42,7 @@ const COUPLED_PARTS = [
 const less =
   (from: string, what: string, into: string): Work =>
   (sum) => {
-    const w = sum.telling.words.quick.steps
+    const w = quickWords.steps
     return COUPLED_PARTS.flatMap(([part, measured]) =>
       (['v', 'h'] as const).flatMap((plane): WorkingStep[] => {
         const at = (r: Told, key: string) => num(((r[key] as Told | undefined) ?? {})[part], plane)
@@ -61,7 +62,7 @@ const less =
 
 const level: Work = (sum) => {
   const { input, result } = sum
-  const w = sum.telling.words.quick.steps
+  const w = quickWords.steps
   const [feeler, length, bolts] = [
     num(input, 'feeler'),
     num(input, 'supportedLength'),
@@ -184,7 +185,7 @@ const turnedHub: Work = ({ input, units, telling }) => {
 const growth: Work = (sum) =>
   list(sum.result, 'machines').flatMap((machine) =>
     list(machine, 'feet').flatMap((foot): WorkingStep[] => {
-      const w = sum.telling.words.quick.steps
+      const w = quickWords.steps
       const given = list(sum.input, 'machines').find((m) => m.role === machine.role)?.feet as
         readonly Told[] | undefined
       const own = given?.find((g) => g.id === foot.id)
@@ -204,7 +205,7 @@ const growth: Work = (sum) =>
   )
 
 const axialGap: Work = (sum) => {
-  const w = sum.telling.words.quick.steps
+  const w = quickWords.steps
   const { input, result } = sum
   const cold = num(result, 'coldGap')
   const grows = num(result, 'growth')
@@ -231,7 +232,7 @@ const axialGap: Work = (sum) => {
 }
 
 const tightening: Work = (sum) => {
-  const w = sum.telling.words.quick.steps
+  const w = quickWords.steps
   const { input, result } = sum
   const [d, pitch, area, load, torque] = [
     num(input, 'diameter'),
@@ -288,7 +289,7 @@ const judge: Work = ({ result, units, telling }) => {
 }
 
 const shimPack: Work = (sum) => {
-  const w = sum.telling.words.quick.steps
+  const w = quickWords.steps
   const leaves = list(sum.result, 'pack').map((l) => num(l, 'thickness') ?? 0)
   const [total, error, wanted] = [
     num(sum.result, 'total'),

@@ -2,13 +2,15 @@ import { BELT_KINDS } from '../../core/belt/sheaveLine'
 import { BASE_KINDS, MOTOR_PLACES, PULLS, type SheavePlace } from '../../core/register/beltMachine'
 import type { Words } from '../wording/en'
 import { capital } from '../wording/telling'
+import { registerWords } from '../wording/viewWords'
 import type { BeltFields } from './beltMachine'
 import { boxesOf, type RecordBox } from './boxes'
 
 const SIGNED = { signed: true } as const
 const OPTIONAL = { optional: true } as const
 
-const sheaveBoxes = (place: SheavePlace, { register: w, belts }: Words): readonly RecordBox[] => {
+const sheaveBoxes = (place: SheavePlace, { belts }: Words): readonly RecordBox[] => {
+  const w = registerWords
   const name = belts.sheaves[place]
   const { number } = boxesOf(name, `sheaves.${place}.`)
   return [
@@ -20,7 +22,8 @@ const sheaveBoxes = (place: SheavePlace, { register: w, belts }: Words): readonl
   ]
 }
 
-const baseBoxes = ({ register: w, belts }: Words): readonly RecordBox[] => {
+const baseBoxes = ({ belts }: Words): readonly RecordBox[] => {
+  const w = registerWords
   const { number, choice } = boxesOf(w.groups.base, 'base.')
   return [
     choice('kind', w.kindOfBase, BASE_KINDS, (k) => belts.bases[k].name),
@@ -37,7 +40,8 @@ const baseBoxes = ({ register: w, belts }: Words): readonly RecordBox[] => {
 
 /** What stands on a belt machine's form below what it is. */
 export const beltBoxes = (words: Words): readonly RecordBox[] => {
-  const { register: w, belts } = words
+  const w = registerWords
+  const { belts } = words
   const drive = boxesOf(w.groups.belts)
   const limits = boxesOf(w.groups.limits, 'limits.')
   return [

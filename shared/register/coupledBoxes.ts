@@ -1,3 +1,4 @@
+import { registerWords } from '../wording/viewWords'
 import { COUPLING_TYPES } from '../../core/register/couplingParts'
 import type { Words } from '../wording/en'
 import { capital, nameFeet, type FootWords } from '../wording/telling'
@@ -20,7 +21,8 @@ const BLANK_USUAL = {
 } as const satisfies { readonly [M in UsualPlaces['method']]: Extract<UsualPlaces, { method: M }> }
 
 const usualBoxes = ({ usual }: CoupledFields, words: Words): readonly RecordBox[] => {
-  const { register: w, methods, measuring } = words
+  const w = registerWords
+  const { methods, measuring } = words
   const { number, choice } = boxesOf(w.groups.usual, 'usual.')
   const labels = methods.labels
   const method = choice(
@@ -74,7 +76,8 @@ const usualBoxes = ({ usual }: CoupledFields, words: Words): readonly RecordBox[
 
 const MAYBE = { optional: true } as const
 
-const hubBoxes = ({ register: w, look }: Words): readonly RecordBox[] => {
+const hubBoxes = ({ look }: Words): readonly RecordBox[] => {
+  const w = registerWords
   const { number } = boxesOf(w.groups.hubs, 'hubs.')
   const { choice } = boxesOf(w.groups.hubs)
   return [
@@ -91,7 +94,7 @@ const hubBoxes = ({ register: w, look }: Words): readonly RecordBox[] => {
 }
 
 const footBoxes = (record: CoupledFields, words: Words, chosen: FootWords): readonly RecordBox[] => {
-  const { register: w } = words
+  const w = registerWords
   const names = nameFeet(words, chosen, record)
   const size = boxesOf(w.groups.shims).text('shimSize', w.shimSize, { absent: true })
   const boxes = (['movable', 'stationary'] as const).flatMap((role) =>
@@ -124,7 +127,8 @@ const BLANK_LIMITS = {
 } as const
 
 const limitBoxes = ({ tolerance }: CoupledFields, words: Words): readonly RecordBox[] => {
-  const { register: w, directions } = words
+  const w = registerWords
+  const { directions } = words
   const { number, choice, text } = boxesOf(w.groups.limits, 'tolerance.')
   const form = choice(
     'form',

@@ -3,6 +3,7 @@ import { RULE_NAMES } from '../../core/comeBack/rules'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { en, type Words } from '../wording/en'
 import type { FootWords } from '../wording/telling'
+import { registerWords } from '../wording/viewWords'
 import { beltBoxes, blankBelt } from './beltBoxes'
 import { boxesOf, type RecordBox } from './boxes'
 import { blankCoupled, coupledBoxes } from './coupledBoxes'
@@ -21,7 +22,8 @@ const put = (record: unknown, path: string, value: unknown): unknown => {
   return { ...(record as Plain), [head]: inner }
 }
 
-const commonBoxes = (record: MachineFields, { register: w }: Words): readonly RecordBox[] => {
+const commonBoxes = (record: MachineFields): readonly RecordBox[] => {
+  const w = registerWords
   const { text, number } = boxesOf(w.groups.what)
   return [
     text('tag', w.tag),
@@ -47,7 +49,7 @@ export const recordBoxes = (
   chosen: FootWords = 'inboard-outboard',
   words: Words = en,
 ): readonly RecordBox[] => [
-  ...commonBoxes(record, words),
+  ...commonBoxes(record),
   ...(record.drive === 'coupled' ? coupledBoxes(record, words, chosen) : beltBoxes(words)),
   ...comeBackBoxes(words),
 ]

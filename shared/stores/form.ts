@@ -1,3 +1,4 @@
+import { storeWords } from '../wording/viewWords'
 import { readTypedNumber } from '../../core/units/typedNumber'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { issuesOf } from '../calculation/issues'
@@ -42,7 +43,7 @@ export const readLot = (
   const faults: Record<string, string> = {}
   const leaf = (box: 'thickness' | 'layer'): number => {
     if (texts[box].trim() === '') {
-      faults[box] = words.stores.form.needs[box]
+      faults[box] = storeWords.form.needs[box]
       return NaN
     }
     const read = readTypedNumber(texts[box], 'displacement', texts.units)
@@ -52,7 +53,7 @@ export const readLot = (
   }
   const whole = (box: 'counted' | 'low'): number => {
     const read = readCount(texts[box])
-    if (read === null) faults[box] = words.stores.form.whole
+    if (read === null) faults[box] = storeWords.form.whole
     return read ?? NaN
   }
   const given = {

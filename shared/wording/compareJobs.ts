@@ -1,3 +1,4 @@
+import { historyWords } from './viewWords'
 import type { CoupledState } from '../../core/jobs/coupled'
 import type { Job } from '../../core/jobs/jobs'
 import { SIDES } from '../../core/plan/movePlan'
@@ -19,7 +20,7 @@ export interface ComparedRow {
 type Told = readonly (readonly [name: string, text: string])[]
 
 const judged = (state: CoupledState, moment: 'found' | 'left', telling: Telling): Told => {
-  const w = telling.words.history.compare
+  const w = historyWords.compare
   const m = moment === 'found' ? state.asFound : state.asLeft
   return (m?.judgement?.quantities ?? []).map((q) => {
     const value = q.value === null || q.aim === null || !/\.[vh]$/.test(q.name) ? q.value : q.value + q.aim
@@ -29,9 +30,9 @@ const judged = (state: CoupledState, moment: 'found' | 'left', telling: Telling)
 }
 
 const limits = (state: CoupledState, telling: Telling): Told => [
-  [telling.words.history.compare.limits, limitSource(state, telling)],
+  [historyWords.compare.limits, limitSource(state, telling)],
   ...(state.asLeft?.judgement?.quantities ?? []).map((q): Told[number] => [
-    `${telling.words.history.compare.limits}: ${quantityName(q.name, telling).toLowerCase()}`,
+    `${historyWords.compare.limits}: ${quantityName(q.name, telling).toLowerCase()}`,
     limitWords(q, telling),
   ]),
 ]
@@ -41,7 +42,7 @@ const packs = (state: CoupledState, telling: Telling): Told =>
     .filter((p) => p.machine === 'movable' || p.packs.left.length + p.packs.right.length > 0)
     .flatMap((p) =>
       SIDES.map((side): Told[number] => [
-        telling.words.history.compare.pack(`${pairName(telling, p)} ${telling.words.feet.sides[side]}`),
+        historyWords.compare.pack(`${pairName(telling, p)} ${telling.words.feet.sides[side]}`),
         pack(p.packs[side], telling.units),
       ]),
     )
@@ -49,7 +50,7 @@ const packs = (state: CoupledState, telling: Telling): Told =>
 /** Everything of one job that is worth holding against another, in the order it is read. */
 const told = (job: Job, telling: Telling): Told => {
   const { words } = telling
-  const w = words.history.compare
+  const w = historyWords.compare
   const { opening, closing, outcome, rpm } = job.state
   const head: Told = [
     [w.why, opening ? words.opening.reasons[opening.payload.reason] : ''],

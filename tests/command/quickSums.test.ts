@@ -1,3 +1,4 @@
+import { quickWords } from '../../shared/wording/viewWords'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
@@ -49,8 +50,8 @@ const UNFOLDS: readonly string[] = [
 
 describe('a quick sum', () => {
   it('is there for every operation, with a question of its own', () => {
-    expect(Object.keys(en.quick.sums).sort()).toEqual(OPERATIONS.map((o) => o.name).sort())
-    const asked = Object.values(en.quick.sums).map((s) => s.ask)
+    expect(Object.keys(quickWords.sums).sort()).toEqual(OPERATIONS.map((o) => o.name).sort())
+    const asked = Object.values(quickWords.sums).map((s) => s.ask)
     expect(new Set(asked).size).toBe(asked.length)
     expect(examples.length).toBe(OPERATIONS.length)
   })
@@ -78,7 +79,7 @@ describe('a quick sum', () => {
       expect(turned.ok, JSON.stringify(turned)).toBe(true)
 
       const schema = OPERATIONS.filter((o) => o.name === operation).map(resultSchema)[0]
-      const rows = resultRows(schema, wish.result, input.units, en)
+      const rows = resultRows(schema, wish.result, input.units)
       expect(rows.length).toBeGreaterThan(0)
       for (const row of rows) {
         expect(row.label).not.toBe('')
@@ -97,7 +98,7 @@ describe('a quick sum', () => {
       }
       const said = sentenceOf(operation, wish.result, { words: en, units: input.units })
       expect(said).toMatch(/[A-Z].*\.$/)
-      expect(said).not.toBe(en.quick.known)
+      expect(said).not.toBe(quickWords.known)
       expect(said).not.toMatch(/undefined|NaN|\[object/)
     },
   )
@@ -167,13 +168,13 @@ describe('a quick sum', () => {
   })
 
   it('is found by the words people use', () => {
-    const first = (text: string) => findSums(text, en)[0]?.id
+    const first = (text: string) => findSums(text)[0]?.id
     expect(first('soft foot')).toBe('soft-foot')
     expect(first('torque')).toBe('tightening')
     expect(first('hertz')).toBe('belt-reading')
     expect(first('level shaft')).toBe('level')
-    expect(findSums('zzz', en)).toEqual([])
-    expect(findSums('', en)).toHaveLength(OPERATIONS.length)
+    expect(findSums('zzz')).toEqual([])
+    expect(findSums('')).toHaveLength(OPERATIONS.length)
   })
 
   it('says what can’t be read at its box', () => {

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
-import { renderSVG } from 'uqr'
 import type { FeedAnswer, NewFeedAnswer } from '~~/shared/api/answers'
 import { newId } from '~/device/newId'
 
@@ -17,9 +16,7 @@ const made = shallowRef<NewFeedAnswer | null>(null)
 const said = ref('')
 const { working, message, clear, send } = useSending()
 const address = computed(() => (made.value ? `${location.origin}${made.value.address}` : ''))
-const tag = computed(() =>
-  address.value ? `data:image/svg+xml,${encodeURIComponent(renderSVG(address.value, { border: 2 }))}` : '',
-)
+const tag = useTag(address)
 const begin = () => {
   id.value = newId()
   whose.value = WORKS

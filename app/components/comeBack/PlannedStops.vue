@@ -9,6 +9,7 @@ const emit = defineEmits<{ changed: [] }>()
 const words = useWords()
 const w = words.comeBack.stops
 const editing = ref(false)
+const later = useLater(editing)
 const known = shallowRef<StandstillRecord | null>(null)
 const edit = (stop: StandstillRecord | null) => {
   known.value = stop
@@ -44,7 +45,7 @@ const rows = computed(() =>
         </el-button>
       </li>
     </ul>
-    <StopForm v-model="editing" :known="known" :halls="halls" @saved="emit('changed')" />
+    <LazyStopForm v-if="later" v-model="editing" :known="known" :halls="halls" @saved="emit('changed')" />
   </SidePanel>
 </template>
 

@@ -18,8 +18,7 @@ const ids = ref<string[]>([])
 const sent = ref(0)
 const tried = ref(false)
 const { working, message, clear, send } = useSending()
-watch(shown, (now) => {
-  if (!now) return
+useOnShown(shown, () => {
   form.value = props.known ? textsOfStop(props.known) : { ...BLANK_STOP }
   weeks.value = 1
   ids.value = Array.from({ length: MOST_WEEKS }, newId)

@@ -1,7 +1,5 @@
 <script setup lang="ts">
 import { NO_RULES, RULE_NAMES, STARTING_RULES, type ComeBackRules } from '~~/core/comeBack/rules'
-import { readRules, textsOfRules, type RuleTexts } from '~~/shared/comeBack/rulesForm'
-import type { Works } from '~~/shared/register/works'
 
 /** The works' rules for coming back, and how they are changed. */
 const session = useSession()
@@ -22,35 +20,13 @@ const rows = computed(() =>
   }),
 )
 const editing = ref(false)
-const texts = ref<RuleTexts>(textsOfRules())
-const faults = ref<Readonly<Record<string, string>>>({})
-const { working, message, clear, send } = useSending()
-const begin = () => {
-  texts.value = textsOfRules(rules.value)
-  faults.value = {}
-  clear()
-  editing.value = true
-}
-const save = async () => {
-  const read = readRules(texts.value, words)
-  faults.value = read.faults
-  if (!read.rules) return
-  const taken = await send(async () => {
-    session.works = await askServer<Works>('/api/works/come-back', {
-      method: 'PUT',
-      body: { ...read.rules, version: session.works?.version ?? 1 },
-    })
-  })
-  if (taken) editing.value = false
-  // What was typed stays; the next save is against the works as it now stands.
-  else await session.meetWorks().catch(() => null)
-}
+const later = useLater(editing)
 </script>
 
 <template>
   <SidePanel :name="w.title">
     <template #act>
-      <el-button link class="text-button" @click="begin">{{ w.change }}</el-button>
+      <el-button link class="text-button" @click="editing = true">{{ w.change }}</el-button>
     </template>
     <dl>
       <div v-for="r in rows" :key="r.id">
@@ -58,26 +34,7 @@ const save = async () => {
         <dd :class="{ figure: r.said, muted: !r.said }">{{ r.text }}</dd>
       </div>
     </dl>
-    <el-dialog v-model="editing" :title="w.title" width="min(480px, 94vw)" append-to-body destroy-on-close>
-      <form class="form" @submit.prevent="save">
-        <p class="muted">{{ w.detail }}</p>
-        <NumberBox
-          v-for="id in RULE_NAMES"
-          :key="id"
-          :model-value="texts[id]"
-          :label="w[id]"
-          measure="plain"
-          :units="session.units"
-          :note="faults[id] ?? ''"
-          :note-is-fault="(faults[id] ?? '') !== ''"
-          @update:model-value="texts[id] = $event"
-        />
-        <p v-if="message" class="fault" role="alert">{{ message }}</p>
-        <el-button native-type="submit" class="next-button" :loading="working" :disabled="working">{{
-          w.save
-        }}</el-button>
-      </form>
-    </el-dialog>
+    <LazyRulesForm v-if="later" v-model="editing" />
   </SidePanel>
 </template>
 
@@ -97,12 +54,5 @@ dl > div {
 dd {
   margin: 0;
   text-align: right;
-}
-.form {
-  display: grid;
-  gap: 12px;
-}
-.fault {
-  color: var(--out);
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { historyWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import type { PastJob } from '~~/shared/api/answers'
 import type { NamedLine } from '~~/shared/drawing/lineBundle'
@@ -11,10 +12,10 @@ const props = defineProps<{ jobs: readonly PastJob[]; machine: MachineFields }>(
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
-const w = computed(() => telling.value.words.history.compare)
+const w = computed(() => historyWords.compare)
 const picked = ref<[string, string]>(['', ''])
-watch(shown, (now) => {
-  if (now) picked.value = [props.jobs[1]?.id ?? '', props.jobs[0]?.id ?? '']
+useOnShown(shown, () => {
+  picked.value = [props.jobs[1]?.id ?? '', props.jobs[0]?.id ?? '']
 })
 const { jobOf, failed } = usePastJobs(() => (shown.value ? picked.value : []))
 const pair = computed(() => {

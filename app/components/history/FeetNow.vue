@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { historyWords } from '~~/shared/wording/viewWords'
 import { SIDES } from '~~/core/plan/movePlan'
 import { toCore } from '~~/core/units/unitSystem'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
@@ -21,7 +22,7 @@ const rows = computed(() =>
       return {
         side,
         leaves,
-        total: leaves.length === 0 ? w.value.history.bare : thickness(sum(leaves), session.units),
+        total: leaves.length === 0 ? historyWords.bare : thickness(sum(leaves), session.units),
         list: leaves.length > 1 ? pack(leaves, session.units) : '',
         tooMany: leaves.length > props.packLimit,
       }
@@ -34,7 +35,7 @@ const faults = computed(() =>
     r.feet
       .filter((f) => f.tooMany)
       .map((f) =>
-        w.value.history.tooMany(
+        historyWords.tooMany(
           f.leaves.length,
           `${r.name.toLowerCase()} ${w.value.feet.sides[f.side]}`,
           props.packLimit,
@@ -45,8 +46,8 @@ const faults = computed(() =>
 </script>
 
 <template>
-  <section class="feet" :aria-label="w.history.under">
-    <h2 class="title">{{ w.history.under }}</h2>
+  <section class="feet" :aria-label="historyWords.under">
+    <h2 class="title">{{ historyWords.under }}</h2>
     <div class="map">
       <span />
       <span v-for="s in SIDES" :key="s" class="side">{{ w.feet.sides[s] }}</span>

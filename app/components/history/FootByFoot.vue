@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { historyWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import type { PastJob } from '~~/shared/api/answers'
 import type { MachineFields } from '~~/shared/register/machine'
@@ -10,7 +11,7 @@ import { capital, tellingOf } from '~~/shared/wording/telling'
 const props = defineProps<{ jobs: readonly PastJob[]; machine: MachineFields }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
-const w = computed(() => telling.value.words.history.feet)
+const w = computed(() => historyWords.feet)
 const raised = (mm: number) =>
   Math.abs(mm) < 1e-6 ? '' : figure(mm, 'displacement', session.units, { sign: true })
 const rows = computed(() =>
@@ -42,7 +43,7 @@ const rows = computed(() =>
       <table class="figures-table">
         <thead>
           <tr>
-            <th scope="col">{{ telling.words.history.trend.day }}</th>
+            <th scope="col">{{ historyWords.trend.day }}</th>
             <th scope="col" class="name">{{ w.foot }}</th>
             <th scope="col">{{ w.left }}</th>
             <th scope="col">{{ w.right }}</th>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { historyWords } from '~~/shared/wording/viewWords'
 import { fromCore } from '~~/core/units/unitSystem'
 import type { PastJob } from '~~/shared/api/answers'
 import { judgedNames, splitName, trendOf } from '~~/shared/drawing/trend'
@@ -11,7 +12,7 @@ import { tellingOf } from '~~/shared/wording/telling'
 const props = defineProps<{ jobs: readonly PastJob[] }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, null, session.works?.footWords))
-const w = computed(() => telling.value.words.history.trend)
+const w = computed(() => historyWords.trend)
 /** So many fit beside each other. */
 const FEW = 3
 const names = computed(() => judgedNames(props.jobs))

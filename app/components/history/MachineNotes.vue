@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { historyWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import type { PastJob } from '~~/shared/api/answers'
 
 /** What people left in words on a machine, newest first. */
 const props = defineProps<{ jobs: readonly PastJob[] }>()
-const { history } = useWords()
+const history = historyWords
 const w = history.notes
 const MOST = 5
 const notes = computed(() =>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { historyWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import { worstVerdict } from '~~/core/judge/judge'
 import type { JobSummary, PastJob } from '~~/shared/api/answers'
@@ -7,7 +8,7 @@ import type { JobSummary, PastJob } from '~~/shared/api/answers'
 const props = defineProps<{ open: readonly JobSummary[]; jobs: readonly PastJob[] }>()
 defineEmits<{ compare: [] }>()
 const words = useWords()
-const w = words.history.jobs
+const w = historyWords.jobs
 const day = (at: string) => dayjs(at).format('D MMM YYYY')
 const rows = computed(() =>
   props.jobs.map((j) => ({

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { historyWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import type { CoupledState } from '~~/core/jobs/coupled'
 import type { NamedLine } from '~~/shared/drawing/lineBundle'
@@ -11,7 +12,7 @@ import { tellingOf } from '~~/shared/wording/telling'
 const props = defineProps<{ state: CoupledState; closedAt: string }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.state.machine, session.works?.footWords))
-const w = computed(() => telling.value.words.history)
+const w = computed(() => historyWords)
 const left = computed(() => props.state.asLeft)
 const lines = computed((): readonly NamedLine[] => {
   const { asFound, coldTarget } = props.state

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { historyWords } from '~~/shared/wording/viewWords'
 import type { ApexOptions } from 'apexcharts'
 import { scaleLinear } from 'd3-scale'
 import dayjs from 'dayjs'
@@ -15,7 +16,7 @@ const props = defineProps<{
   /** A figure with its unit. */
   figure: (value: number) => string
 }>()
-const { history: w } = useWords()
+const w = historyWords
 const session = useSession()
 const host = useTemplateRef<HTMLElement>('host')
 let chart: { updateOptions: (o: ApexOptions) => unknown; destroy: () => void } | null = null

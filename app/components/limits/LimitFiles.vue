@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { limitSetWords } from '~~/shared/wording/viewWords'
 import { readLimitsFile, type LimitsRead, type ReadLimitSet } from '~~/shared/limits/files'
 import type { LimitSetRecord } from '~~/shared/limits/limitSet'
 import { newId } from '~/device/newId'
@@ -7,7 +8,7 @@ import { newId } from '~/device/newId'
 const props = defineProps<{ known: readonly LimitSetRecord[] }>()
 const emit = defineEmits<{ taken: [] }>()
 const shown = defineModel<boolean>({ required: true })
-const { limitSets } = useWords()
+const limitSets = limitSetWords
 const w = limitSets.files
 const read = shallowRef<LimitsRead | null>(null)
 const { said, working, takeAll } = useTakeOver<ReadLimitSet>({
@@ -21,7 +22,7 @@ const { said, working, takeAll } = useTakeOver<ReadLimitSet>({
   name: ({ fields }) => fields.name,
   taken: w.taken,
 })
-watch(shown, () => {
+useOnShown(shown, () => {
   read.value = null
   said.value = ''
 })

@@ -1,16 +1,10 @@
 <script setup lang="ts">
+import { limitSetWords } from '~~/shared/wording/viewWords'
 import IconRemove from '~icons/lucide/x'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
-import {
-  blankRow,
-  boxOf,
-  convertLimits,
-  MEASURE,
-  readLimits,
-  ROW_BOXES,
-  type LimitTexts,
-} from '~~/shared/limits/form'
+import { blankRow, boxOf, convertLimits, MEASURE, ROW_BOXES, type LimitTexts } from '~~/shared/limits/form'
+import { readLimits } from '~~/shared/limits/readForm'
 import type { LimitSetRecord } from '~~/shared/limits/limitSet'
 import { newId } from '~/device/newId'
 
@@ -28,15 +22,14 @@ const props = defineProps<{
 const emit = defineEmits<{ saved: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const words = useWords()
-const w = words.limitSets
+const w = limitSetWords
 const texts = ref<LimitTexts>(structuredClone(toRaw(props.begin)))
 const tried = ref(false)
 const refused = ref<Readonly<Record<string, string>>>({})
 const message = ref('')
 const working = ref(false)
 const id = ref(newId())
-watch(shown, (now) => {
-  if (!now) return
+useOnShown(shown, () => {
   texts.value = structuredClone(toRaw(props.begin))
   id.value = props.known?.id ?? newId()
   tried.value = false

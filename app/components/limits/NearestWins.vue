@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { limitSetWords } from '~~/shared/wording/viewWords'
 import { TIERS, limitTiers, type TierCell } from '~~/shared/limits/nearest'
 import type { LimitSet } from '~~/core/judge/limitSets'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
@@ -8,7 +9,7 @@ import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
 const props = defineProps<{ machine: CoupledFields; sets: readonly LimitSet[] }>()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => telling.value.words.limitSets)
+const w = computed(() => limitSetWords)
 const rows = computed(() => limitTiers(props.machine, props.sets, props.machine.rpm))
 const kindOf = (quantity: string) =>
   (quantity === 'offset' ? 'displacement' : 'slope') as 'displacement' | 'slope'

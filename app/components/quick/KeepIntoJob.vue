@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quickWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import type { LogEntry } from '~~/core/logbook/entry'
 import { extended } from '~~/core/logbook/forward'
@@ -15,7 +16,7 @@ const shown = defineModel<boolean>({ required: true })
 const session = useSession()
 const outbox = useOutbox()
 const words = useWords()
-const w = words.quick.keep
+const w = quickWords.keep
 const jobs = shallowRef<readonly JobSummary[]>([])
 const chosen = ref('')
 const shaft = ref<'movable' | 'stationary'>('movable')
@@ -24,14 +25,13 @@ const said = ref('')
 const kept = ref('')
 const asRemark = ref(false)
 const door = serverDoor()
-watch(shown, async (now) => {
-  if (!now) return
+useOnShown(shown, async () => {
   said.value = ''
   kept.value = ''
   await session.meetPeople().catch(() => null)
   const page = await askKeeping<Page<JobSummary>>('/api/jobs?open=yes').catch(() => null)
   jobs.value = page?.rows ?? []
-  if (!page) said.value = words.answers.outOfReach
+  if (!page) said.value = words.door.outOfReach
   if (!jobs.value.some((j) => j.id === chosen.value)) chosen.value = jobs.value[0]?.id ?? ''
 })
 const name = (j: JobSummary) => w.job(j.tag, j.machineName, dayjs(j.openedAt).format('D MMM'))
@@ -41,7 +41,7 @@ const keep = async () => {
   said.value = ''
   const opened = await door.load(chosen.value).catch(() => door.recall(chosen.value))
   if (!opened) {
-    said.value = words.answers.outOfReach
+    said.value = words.door.outOfReach
     return
   }
   // What this device has not sent yet stands behind what the server has.

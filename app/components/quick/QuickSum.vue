@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quickWords } from '~~/shared/wording/viewWords'
 import { labelOf } from '~~/shared/quick/labels'
 import { resultRows } from '~~/shared/quick/resultRows'
 import { sentenceOf } from '~~/shared/quick/sentences'
@@ -10,7 +11,7 @@ import type { QuickSumId } from '~~/shared/wording/en/sums'
 const props = defineProps<{ id: string }>()
 const session = useSession()
 const words = useWords()
-const w = words.quick
+const w = quickWords
 const { form, read, answer, busy, failed, issues, schema, stop, clear, fill, needsServer } = useSum(
   props.id,
   SUM_BOARDS[props.id]?.takes,
@@ -20,9 +21,7 @@ const { formula, blind, example } = useMethodPage(props.id)
 const opened = ref<string[]>([])
 
 const sum = computed(() => w.sums[props.id as QuickSumId])
-const rows = computed(() =>
-  answer.value?.ok ? resultRows(schema, answer.value.result, session.units, words) : [],
-)
+const rows = computed(() => (answer.value?.ok ? resultRows(schema, answer.value.result, session.units) : []))
 const headline = computed(() => {
   if (failed.value) return needsServer ? w.serverAway : w.failed
   if (busy.value && !answer.value) return w.working
@@ -48,6 +47,7 @@ const asText = () =>
     ...rows.value.map((r) => `${'  '.repeat(r.depth)}${r.label}${r.value === '' ? '' : `: ${r.value}`}`),
   ].join('\n')
 const keeping = ref(false)
+const later = useLater(keeping)
 const { copy, copied } = useClipboard({ legacy: true })
 const copyText = () => copy(asText())
 const copyLink = () =>
@@ -65,7 +65,7 @@ const copyLink = () =>
       :result="answer?.ok ? answer.result : null"
       class="drawing"
     />
-    <SumField :field="form" path="" :label="labelOf(id, words)" />
+    <SumField :field="form" path="" :label="labelOf(id)" />
   </section>
   <aside class="ledger" :aria-label="words.shell.whatThisMeans">
     <div class="scroll">
@@ -116,7 +116,7 @@ const copyLink = () =>
         copied ? w.copied : w.copy
       }}</el-button>
     </div>
-    <KeepIntoJob :id="id" v-model="keeping" :input="read.input" :as-text="asText" />
+    <LazyKeepIntoJob v-if="later" :id="id" v-model="keeping" :input="read.input" :as-text="asText" />
   </aside>
 </template>
 

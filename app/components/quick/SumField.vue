@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quickWords } from '~~/shared/wording/viewWords'
 import { labelOf, choiceWords } from '~~/shared/quick/labels'
 import type { Field } from '~~/shared/quick/field'
 import { openedOf, type TextGroup, type TextList } from '~~/shared/quick/texts'
@@ -16,8 +17,7 @@ const props = defineProps<{
   unnamed?: boolean
 }>()
 const session = useSession()
-const words = useWords()
-const w = words.quick
+const w = quickWords
 const form = inject(sumFormKey)!
 const here = computed(() => form.at(props.path))
 const text = computed(() => (typeof here.value === 'string' ? here.value : ''))
@@ -99,7 +99,7 @@ const innerField = computed(() => {
         :clearable="!field.required"
         @update:model-value="set(($event as string | undefined) ?? '')"
       >
-        <el-option v-for="o in field.options" :key="o" :value="o" :label="choiceWords(o, words)" />
+        <el-option v-for="o in field.options" :key="o" :value="o" :label="choiceWords(o)" />
       </el-select>
     </label>
     <p v-if="issue" class="fault" role="alert">{{ issue }}</p>
@@ -138,7 +138,7 @@ const innerField = computed(() => {
             :key="f.name"
             :field="f.field"
             :path="down(f.name)"
-            :label="labelOf(f.name, words)"
+            :label="labelOf(f.name)"
             :note="f.note"
             :row="row && plainFields(field)"
           />
@@ -151,7 +151,7 @@ const innerField = computed(() => {
         class="head row-grid"
         :style="{ '--columns': field.item.fields.length }"
       >
-        <span v-for="f in field.item.fields" :key="f.name">{{ labelOf(f.name, words) }}</span>
+        <span v-for="f in field.item.fields" :key="f.name">{{ labelOf(f.name) }}</span>
         <span />
       </div>
       <div v-for="(_, i) in field.fixed ? [0, 1] : list" :key="i" class="list-row">
@@ -165,7 +165,7 @@ const innerField = computed(() => {
             :key="f.name"
             :field="f.field"
             :path="`${down(i)}/${f.name}`"
-            :label="`${labelOf(f.name, words)} ${i + 1}`"
+            :label="`${labelOf(f.name)} ${i + 1}`"
             row
           />
           <el-button
@@ -206,9 +206,7 @@ const innerField = computed(() => {
         :model-value="pick"
         :label="w.pick(label)"
         on-dye
-        :options="
-          field.names.map((n, i) => ({ value: String(i), name: choiceWords(labelOf(n, words) && n, words) }))
-        "
+        :options="field.names.map((n, i) => ({ value: String(i), name: choiceWords(labelOf(n) && n) }))"
         @update:model-value="set({ pick: $event, of: openedOf(field.options[Number($event)]!) })"
       />
       <SumField
@@ -226,7 +224,7 @@ const innerField = computed(() => {
         <SumField
           :field="{ kind: 'text', required: true }"
           :path="`${down(i)}/name`"
-          :label="`${labelOf('id', words)} ${i + 1}`"
+          :label="`${labelOf('id')} ${i + 1}`"
           row
         />
         <SumField :field="field.item" :path="`${down(i)}/value`" :label="`${label} ${i + 1}`" row />

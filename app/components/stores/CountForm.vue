@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { storeWords } from '~~/shared/wording/viewWords'
 import type { LotAnswer } from '~~/shared/api/answers'
 import { readCount } from '~~/shared/stores/form'
 import { newId } from '~/device/newId'
@@ -8,7 +9,7 @@ const props = defineProps<{ lot: LotAnswer | null; named: string }>()
 const emit = defineEmits<{ saved: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
-const { stores } = useWords()
+const stores = storeWords
 const w = stores.form
 const typed = ref('')
 const id = ref('')
@@ -16,8 +17,7 @@ const tried = ref(false)
 const box = useTemplateRef<{ focus: () => void }>('box')
 useFirstFocus(shown, () => box.value)
 const { working, message, clear, send } = useSending()
-watch(shown, (now) => {
-  if (!now) return
+useOnShown(shown, () => {
   typed.value = ''
   id.value = newId()
   tried.value = false

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { storeWords } from '~~/shared/wording/viewWords'
 import { INSTRUMENT_KINDS } from '~~/shared/register/works'
 import type { InstrumentRecord } from '~~/shared/stores/instrument'
 import { newId } from '~/device/newId'
@@ -7,14 +8,13 @@ import { newId } from '~/device/newId'
 const props = defineProps<{ known: InstrumentRecord | null }>()
 const emit = defineEmits<{ saved: [] }>()
 const shown = defineModel<boolean>({ required: true })
-const { stores } = useWords()
+const stores = storeWords
 const w = stores.instruments
 const form = ref({ name: '', kind: 'dial' as InstrumentRecord['kind'], due: '' })
 const id = ref('')
 const tried = ref(false)
 const { working, message, refused, clear, send } = useSending()
-watch(shown, (now) => {
-  if (!now) return
+useOnShown(shown, () => {
   const k = props.known
   form.value = { name: k?.name ?? '', kind: k?.kind ?? 'dial', due: k?.due ?? '' }
   id.value = k?.id ?? newId()

@@ -1,15 +1,15 @@
 <script setup lang="ts">
+import { storeWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import { dayOf, daysBetween } from '~~/core/comeBack/days'
 import type { StoresAnswer } from '~~/shared/api/answers'
-import InstrumentForm from './InstrumentForm.vue'
 
 type Instrument = StoresAnswer['instruments'][number]
 
 /** Instruments of the stores: what each is, up to when its calibration holds, how often it was taken along. */
 const props = defineProps<{ instruments: readonly Instrument[] }>()
 const emit = defineEmits<{ changed: [] }>()
-const { stores } = useWords()
+const stores = storeWords
 const w = stores.instruments
 /** So many days before it runs out it is said. */
 const SOON = 30
@@ -27,6 +27,7 @@ const rows = computed(() =>
   }),
 )
 const editing = ref(false)
+const later = useLater(editing)
 const picked = shallowRef<Instrument | null>(null)
 const edit = (instrument: Instrument | null) => {
   picked.value = instrument
@@ -71,7 +72,7 @@ const edit = (instrument: Instrument | null) => {
         </template>
       </el-table-column>
     </el-table>
-    <InstrumentForm v-model="editing" :known="picked" @saved="emit('changed')" />
+    <LazyInstrumentForm v-if="later" v-model="editing" :known="picked" @saved="emit('changed')" />
   </section>
 </template>
 

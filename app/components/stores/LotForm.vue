@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { storeWords } from '~~/shared/wording/viewWords'
 import type { LotAnswer } from '~~/shared/api/answers'
 import { blankLot, readCount, readLot, type LotTexts } from '~~/shared/stores/form'
 import { thickness } from '~~/shared/wording/figures'
@@ -11,13 +12,12 @@ const emit = defineEmits<{ saved: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
 const words = useWords()
-const w = words.stores.form
+const w = storeWords.form
 const texts = ref<LotTexts>(blankLot('inch'))
 const id = ref('')
 const tried = ref(false)
 const { working, message, refused, clear, send } = useSending()
-watch(shown, (now) => {
-  if (!now) return
+useOnShown(shown, () => {
   const k = props.known
   texts.value = k
     ? { ...blankLot(k.units), size: k.size, place: k.place, low: String(k.low) }

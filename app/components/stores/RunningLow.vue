@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { storeWords } from '~~/shared/wording/viewWords'
 import { toCore } from '~~/core/units/unitSystem'
 import { dayOf, daysBetween } from '~~/core/comeBack/days'
 import type { StoresAnswer } from '~~/shared/api/answers'
@@ -7,14 +8,14 @@ import { thickness } from '~~/shared/wording/figures'
 /** Shims that are to be ordered, and instruments whose calibration has run out. */
 const { data } = useAnswer<StoresAnswer>(() => '/api/stores')
 const words = useWords()
-const w = words.stores
+const w = storeWords
 const low = computed(() =>
   (data.value?.lots ?? [])
     .filter((l) => l.isLow)
     .map((l) => ({
       id: l.id,
       name: `${thickness(toCore(l.thickness, 'displacement', l.units), l.units)} ${words.shell.unitNames[l.units]}`,
-      what: [l.kind === 'laminated' ? words.stores.form.laminated.toLowerCase() : '', l.size, l.place]
+      what: [l.kind === 'laminated' ? storeWords.form.laminated.toLowerCase() : '', l.size, l.place]
         .filter((s) => s !== '')
         .join(', '),
       left: w.today.of(l.free, l.low),

@@ -1,17 +1,16 @@
 <script setup lang="ts">
+import { storeWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import { toCore } from '~~/core/units/unitSystem'
 import type { LotAnswer, StoresAnswer } from '~~/shared/api/answers'
 import { thickness } from '~~/shared/wording/figures'
-import CountForm from './CountForm.vue'
-import LotForm from './LotForm.vue'
 
 /** Shims by thickness, kind, size and place: what is here, what plans keep, what is free, who counted last. */
 const props = defineProps<{ stores: StoresAnswer; halls: readonly string[] }>()
 const emit = defineEmits<{ changed: [] }>()
 const session = useSession()
 const words = useWords()
-const w = words.stores
+const w = storeWords
 const units = ref(session.units)
 /** A phone has room for the leaf and what is free. */
 const narrow = useMediaQuery('(max-width: 760px)')
@@ -54,6 +53,7 @@ const sizes = computed(() =>
 )
 const counting = ref(false)
 const editing = ref(false)
+const later = useLater(counting, editing)
 const picked = shallowRef<LotAnswer | null>(null)
 const count = (lot: LotAnswer) => {
   picked.value = lot
@@ -135,13 +135,21 @@ const edit = (lot: LotAnswer | null) => {
       </el-table-column>
     </el-table>
     <p class="muted rule">{{ w.rule }}</p>
-    <CountForm
+    <LazyCountForm
+      v-if="later"
       v-model="counting"
       :lot="picked"
       :named="picked ? named(picked) : ''"
       @saved="emit('changed')"
     />
-    <LotForm v-model="editing" :known="picked" :places="places" :sizes="sizes" @saved="emit('changed')" />
+    <LazyLotForm
+      v-if="later"
+      v-model="editing"
+      :known="picked"
+      :places="places"
+      :sizes="sizes"
+      @saved="emit('changed')"
+    />
   </section>
 </template>
 

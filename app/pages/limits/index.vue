@@ -1,17 +1,15 @@
 <script setup lang="ts">
+import { limitSetWords } from '~~/shared/wording/viewWords'
 import type { MachineSummary } from '~~/shared/api/answers'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
-import { limitsToCsv, limitsToJson } from '~~/shared/limits/files'
 import { blankLimits, starterCopy, textsOfLimits, type LimitTexts } from '~~/shared/limits/form'
 import type { LimitSetRecord } from '~~/shared/limits/limitSet'
-import LimitFiles from '~/components/limits/LimitFiles.vue'
-import LimitSetForm from '~/components/limits/LimitSetForm.vue'
 import NearestWins from '~/components/limits/NearestWins.vue'
 
 /** Tables of limits, which of them rules a machine, and how they are changed. */
 const words = useWords()
 const session = useSession()
-const w = words.limitSets
+const w = limitSetWords
 useHead({ title: words.shell.pageTitle(w.title) })
 const { data, failure, load } = useAnswer<readonly LimitSetRecord[]>(() => '/api/limits')
 const { data: register } = useAnswer<readonly MachineSummary[]>(() => '/api/machines')
@@ -33,12 +31,18 @@ const machine = computed(
     machines.value[0] ??
     null,
 )
-const fileOf = (type: string, text: string) => `data:${type};charset=utf-8,${encodeURIComponent(text)}`
-const csv = computed(() => fileOf('text/csv', limitsToCsv(sets.value)))
-const json = computed(() => fileOf('application/json', limitsToJson(sets.value)))
-
 const editing = ref(false)
 const importing = ref(false)
+const later = useLater(editing, importing)
+const files = () => import('~~/shared/limits/files')
+const csv = useFileLink(later, 'text/csv', async () => {
+  const all = sets.value
+  return (await files()).limitsToCsv(all)
+})
+const json = useFileLink(later, 'application/json', async () => {
+  const all = sets.value
+  return (await files()).limitsToJson(all)
+})
 const known = shallowRef<LimitSetRecord | null>(null)
 const begin = shallowRef<LimitTexts>(blankLimits(session.units))
 const edit = (texts: LimitTexts, set: LimitSetRecord | null = null) => {
@@ -80,7 +84,7 @@ const speeds = (set: LimitSetRecord) => {
         w.files.jsonOut
       }}</el-button>
       <el-button class="quiet-button" @click="importing = true">{{ w.files.in }}</el-button>
-      <el-button class="quiet-button" @click="edit(starterCopy(session.units, words))">{{
+      <el-button class="quiet-button" @click="edit(starterCopy(session.units))">{{
         w.copyStarter
       }}</el-button>
       <el-button class="quiet-button" @click="edit(blankLimits(session.units))">{{ w.add }}</el-button>
@@ -146,7 +150,8 @@ const speeds = (set: LimitSetRecord) => {
       </el-table>
       <p class="muted stays">{{ w.stays }}</p>
     </LoadState>
-    <LimitSetForm
+    <LazyLimitSetForm
+      v-if="later"
       v-model="editing"
       :begin="begin"
       :known="known"
@@ -154,7 +159,7 @@ const speeds = (set: LimitSetRecord) => {
       :kinds="kinds"
       @saved="load"
     />
-    <LimitFiles v-model="importing" :known="sets" @taken="load" />
+    <LazyLimitFiles v-if="later" v-model="importing" :known="sets" @taken="load" />
   </div>
 </template>
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { historyWords } from '~~/shared/wording/viewWords'
 import type { LimitSetRecord } from '~~/shared/limits/limitSet'
 import dayjs from 'dayjs'
 import type { HistoryAnswer, MachineAnswer } from '~~/shared/api/answers'
 import { urgencyWords } from '~~/shared/wording/due'
 import { tellingOf } from '~~/shared/wording/telling'
-import CompareJobs from '~/components/history/CompareJobs.vue'
 import FeetNow from '~/components/history/FeetNow.vue'
 import FootByFoot from '~/components/history/FootByFoot.vue'
 import FoundAndLeft from '~/components/history/FoundAndLeft.vue'
@@ -23,7 +23,7 @@ const { data: past, load: loadPast } = useAnswer<HistoryAnswer>(
 )
 const { data: limitSets } = useAnswer<readonly LimitSetRecord[]>(() => '/api/limits')
 const words = useWords()
-const { shell, pages, history } = words
+const { shell, pages } = words
 const w = pages.machine
 useHead({ title: () => shell.pageTitle(tag.value) })
 
@@ -78,6 +78,7 @@ const leftAs = computed(() => {
 const drawn = ref<'left' | 'dimensions'>('left')
 const draws = computed(() => (leftAs.value ? drawn.value : 'dimensions'))
 const comparing = ref(false)
+const later = useLater(comparing, starting, changing, copying)
 const days = (since: string) => Math.max(0, dayjs().startOf('day').diff(dayjs(since).startOf('day'), 'day'))
 const due = computed(() => {
   const on = lastSummary.value?.nextDue?.slice(0, 10)
@@ -101,9 +102,9 @@ const saved = (now: string) =>
               <span v-if="last"
                 ><VerdictMark :mark="last.verdict" silent />
                 <strong>{{ words.verdicts[last.verdict] }}</strong>
-                {{ history.stands.left(history.ago(days(last.closedAt))) }}</span
+                {{ historyWords.stands.left(historyWords.ago(days(last.closedAt))) }}</span
               >
-              <span v-else>{{ history.stands.unmeasured }}</span>
+              <span v-else>{{ historyWords.stands.unmeasured }}</span>
               <span v-if="due">{{ due }}</span>
             </p>
             <p v-if="data.machine.retired">{{ w.retired }}</p>
@@ -130,10 +131,10 @@ const saved = (now: string) =>
               v-if="leftAs && measured"
               v-model="drawn"
               class="pick"
-              :label="history.view"
+              :label="historyWords.view"
               :options="[
                 { value: 'left', name: words.closing.asLeft },
-                { value: 'dimensions', name: history.dimensions },
+                { value: 'dimensions', name: historyWords.dimensions },
               ]"
             />
             <StandsAsLeft
@@ -172,7 +173,7 @@ const saved = (now: string) =>
           <JobList :jobs="older" :empty="w.noJobs" />
         </template>
         <MoreJobs :label="w.olderJobs" :next="next" :asking="asking" :failed="failed" @more="more" />
-        <CompareJobs v-model="comparing" :jobs="closedJobs" :machine="data.machine" />
+        <LazyCompareJobs v-if="later" v-model="comparing" :jobs="closedJobs" :machine="data.machine" />
         <el-dialog
           v-model="retiring"
           :title="w.retireTitle(data.machine.tag)"
@@ -182,9 +183,10 @@ const saved = (now: string) =>
           <p>{{ w.retireWhat }}</p>
           <el-button class="next-button" @click="retire(true)">{{ w.retire }}</el-button>
         </el-dialog>
-        <StartJob v-model="starting" :machine="data.machine" :because="because" />
-        <MachineForm v-model="changing" :machine="data.machine" @saved="saved" />
-        <MachineForm
+        <LazyStartJob v-if="later" v-model="starting" :machine="data.machine" :because="because" />
+        <LazyMachineForm v-if="later" v-model="changing" :machine="data.machine" @saved="saved" />
+        <LazyMachineForm
+          v-if="later"
           v-model="copying"
           :machine="null"
           :like="data.machine"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { registerWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import type { VerdictOrUnknown } from '~~/core/judge/judge'
-import { machinesToCsv } from '~~/shared/register/csv'
 import type { MachineSummary } from '~~/shared/api/answers'
 
 const words = useWords()
@@ -12,10 +12,12 @@ const { searchAsked } = useKeyEvents()
 const wanted = ref('')
 const adding = ref(false)
 const importing = ref(false)
+const later = useLater(adding, importing)
 const retiredToo = ref(false)
-const csv = computed(() =>
-  data.value ? `data:text/csv;charset=utf-8,${encodeURIComponent(machinesToCsv(data.value))}` : '',
-)
+const csv = useFileLink(later, 'text/csv', async () => {
+  const all = data.value ?? []
+  return (await import('~~/shared/register/csv')).machinesToCsv(all)
+})
 const search = useTemplateRef<{ focus: () => void }>('search')
 watch(searchAsked, () => nextTick(() => search.value?.focus()))
 onMounted(() => searchAsked.value > 0 && search.value?.focus())
@@ -49,9 +51,9 @@ const shown = computed(() => {
       />
       <el-checkbox v-if="data?.some((m) => m.retired)" v-model="retiredToo">{{ w.retiredToo }}</el-checkbox>
       <el-button tag="a" class="quiet-button" :href="csv" download="machines.csv">{{
-        words.register.csv.out
+        registerWords.csv.out
       }}</el-button>
-      <el-button class="quiet-button" @click="importing = true">{{ words.register.csv.in }}</el-button>
+      <el-button class="quiet-button" @click="importing = true">{{ registerWords.csv.in }}</el-button>
       <el-button class="quiet-button" @click="adding = true">{{ w.register }}</el-button>
     </div>
     <LoadState :waiting="!data" :failure="failure" @again="load">
@@ -101,8 +103,13 @@ const shown = computed(() => {
         </el-table-column>
       </el-table>
     </LoadState>
-    <MachinesFile v-model="importing" :register="data ?? []" @taken="load" />
-    <MachineForm v-model="adding" :machine="null" @saved="navigateTo(`/machines/${$event}`)" />
+    <LazyMachinesFile v-if="later" v-model="importing" :register="data ?? []" @taken="load" />
+    <LazyMachineForm
+      v-if="later"
+      v-model="adding"
+      :machine="null"
+      @saved="navigateTo(`/machines/${$event}`)"
+    />
   </div>
 </template>
 

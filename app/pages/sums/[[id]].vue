@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { quickWords } from '~~/shared/wording/viewWords'
 import { findSums } from '~~/shared/quick/search'
 
 /** Every sum the program knows, found by what a person wants to know. */
 const words = useWords()
-const w = words.quick
+const w = quickWords
 const route = useRoute()
 const id = computed(() => (typeof route.params.id === 'string' ? route.params.id : ''))
 const known = computed(() => id.value in w.sums)
@@ -12,7 +13,7 @@ const { searchAsked } = useKeyEvents()
 const wanted = ref('')
 const search = useTemplateRef<{ focus: () => void }>('search')
 watch(searchAsked, () => nextTick(() => search.value?.focus()))
-const found = computed(() => findSums(wanted.value, words))
+const found = computed(() => findSums(wanted.value))
 const grouped = computed(() =>
   (Object.entries(w.groups) as [keyof typeof w.groups, string][])
     .map(([group, name]) => ({ group, name, sums: found.value.filter((s) => s.group === group) }))
@@ -42,7 +43,7 @@ const openFirst = () => {
         <NuxtLink v-for="s in g.sums" :key="s.id" :to="`/sums/${s.id}`">{{ s.ask }}</NuxtLink>
       </template>
     </nav>
-    <QuickSum v-if="known" :id="id" :key="id" />
+    <LazyQuickSum v-if="known" :id="id" :key="id" />
     <section v-else class="board empty" :aria-label="w.choose">
       <h1>{{ w.choose }}</h1>
       <p>{{ w.chooseDetail }}</p>

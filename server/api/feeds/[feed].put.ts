@@ -4,10 +4,10 @@ import { database } from '../../database/connection'
 import { notFound } from '../../http/refusal'
 import { route } from '../../http/route'
 import { isUuid } from '../../../shared/text'
-import { en } from '../../../shared/wording/en'
+import { answerWords } from '../../../shared/wording/viewWords'
 
 export default route(ROUTES.endFeed, ({ param }) => {
   const id = param('feed').toLowerCase()
-  if (!isUuid(id)) throw notFound(en.answers.noFeed)
+  if (!isUuid(id)) throw notFound(answerWords.noFeed)
   return endFeed(database('write'), id)
 })

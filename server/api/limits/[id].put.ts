@@ -4,9 +4,9 @@ import { route } from '../../http/route'
 import { notFound } from '../../http/refusal'
 import { changeLimitSet } from '../../limits/limits'
 import { isUuid } from '../../../shared/text'
-import { en } from '../../../shared/wording/en'
+import { answerWords } from '../../../shared/wording/viewWords'
 
 export default route(ROUTES.changeLimits, ({ param, body }) => {
-  if (!isUuid(param('id'))) throw notFound(en.answers.noLimits)
+  if (!isUuid(param('id'))) throw notFound(answerWords.noLimits)
   return changeLimitSet(database('write'), param('id').toLowerCase(), body)
 })

@@ -7,8 +7,6 @@ export const answers = {
   noSheet: 'Data sheets are for couplings. This job is on belts.',
   entryIdTaken: 'Another entry already has this id. Send it again under a new one.',
   nobody: 'Nobody by that id works here. Choose who is writing.',
-  notForRole: (entry: string, role: string) =>
-    `${entry} is not for the role of ${role}. Ask a millwright or the lead to write it.`,
   beginsWithOpening: 'A job begins with its opening entry.',
   jobIdTaken: 'Another job already has this id.',
   jobIdTakenOpenAgain: 'Another job already has this id. Open it again under a new one.',
@@ -62,7 +60,6 @@ export const answers = {
   noJob: 'There is no such job. It may have been opened on a device that has not sent it yet.',
   noTag: (tag: string) => `There is no machine with the tag ${tag}.`,
   noMachine: (tag: string) => `There is no machine with the tag ${tag}. Look it up under Machines.`,
-  outOfReach: 'The program can’t be reached. What you type stays on this device and is sent when it is back.',
   machineGone: (tag: string) =>
     `The register no longer has ${tag} as it was: the shims left under its feet were not written there.`,
   packsLeft: (pair: string, left: string, right: string) => `${pair} left ${left}, right ${right}`,

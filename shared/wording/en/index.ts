@@ -1,16 +1,14 @@
 import { actions } from './actions'
-import { answers } from './answers'
 import { belts } from './belts'
 import { closing } from './closing'
 import { comeBack } from './comeBack'
 import { directions } from './directions'
+import { door } from './door'
 import { drawings } from './drawings'
 import { feet } from './feet'
-import { history } from './history'
 import { hot } from './hot'
 import { kinds } from './kinds'
 import { level } from './level'
-import { limitSets } from './limitSets'
 import { look } from './look'
 import { measuring } from './measuring'
 import { methods } from './methods'
@@ -22,9 +20,7 @@ import { plans } from './plans'
 import { prove } from './prove'
 import { pushing } from './pushing'
 import { limits, quantities } from './quantities'
-import { quick } from './quick'
 import { refusals } from './refusals'
-import { register } from './register'
 import { report } from './report'
 import { roughIn } from './roughIn'
 import { safety } from './safety'
@@ -33,7 +29,6 @@ import { setUp } from './setUp'
 import { shell } from './shell'
 import { softFoot } from './softFoot'
 import { sheet } from './stages'
-import { stores } from './stores'
 import { tables } from './tables'
 import { typing } from './typing'
 import { targets } from './targets'
@@ -44,19 +39,17 @@ import { working } from './working'
 /** The English words of the program, one file a subject. Another language is one folder more, of this type. */
 export const en = {
   actions,
-  answers,
   belts,
   closing,
   comeBack,
   directions,
+  door,
   drawings,
   feet,
-  history,
   hot,
   kinds,
   level,
   limits,
-  limitSets,
   look,
   measuring,
   methods,
@@ -68,9 +61,7 @@ export const en = {
   prove,
   pushing,
   quantities,
-  quick,
   refusals,
-  register,
   report,
   roughIn,
   safety,
@@ -79,7 +70,6 @@ export const en = {
   sheet,
   shell,
   softFoot,
-  stores,
   tables,
   typing,
   targets,

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { quickWords } from '~~/shared/wording/viewWords'
 import { tapped, type Contact, type Touch } from '~~/shared/stages/lineUp/form'
 
 /** Two faces with the edge across them: which of the four rims does it touch? */
 defineProps<{ id: string; result: unknown }>()
 const { form, set } = useSumBoard()
-const { quick } = useWords()
+const quick = quickWords
 const w = quick.line
 
 const PATHS: Readonly<Record<Contact, string>> = {

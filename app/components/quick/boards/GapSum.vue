@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quickWords } from '~~/shared/wording/viewWords'
 import { toCore } from '~~/core/units/unitSystem'
 import { drawGap, HUB_GAP } from '~~/shared/quick/hubGap'
 import { labelOf } from '~~/shared/quick/labels'
@@ -11,7 +12,7 @@ const props = defineProps<{ id: string; result: unknown }>()
 const session = useSession()
 const { mm, box, text, form, set } = useSumBoard()
 const words = useWords()
-const w = words.quick.gap
+const w = quickWords.gap
 const verdicts = words.verdicts
 
 const found = computed(
@@ -89,7 +90,7 @@ const pickMaterial = (path: string, material: string) => {
           v-if="s.own"
           v-bind="box(`${s.path}/alpha`, 'plain')"
           class="alpha"
-          :label="labelOf('alpha', words)"
+          :label="labelOf('alpha')"
         />
         <NumberBox v-bind="box(`${s.path}/coldTemp`, 'plain')" :label="`${w.coldAt}, ${degrees}`" />
         <NumberBox v-bind="box(`${s.path}/runTemp`, 'plain')" :label="`${w.runsAt}, ${degrees}`" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quickWords } from '~~/shared/wording/viewWords'
 import LineFound from './LineFound.vue'
 import { tryTarget } from '~~/core/stages/target/target'
 import { fitsGrowth, growthListed, growthOnBoard, growthPath } from '~~/shared/quick/growing'
@@ -114,7 +115,7 @@ const change = (how: () => void) => {
       :drawn="drawn"
       :remarks="remarks"
       :rises="rises"
-      :names="words.quick.machines"
+      :names="quickWords.machines"
       :foot-name="(p) => telling.footNames(p.id, p.machine)"
       :still="read.still"
       :units="session.units"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quickWords } from '~~/shared/wording/viewWords'
 import { PLANES, type Misalignment, type Plane } from '~~/core/frame/planes'
 import { targetFromHotCheck } from '~~/core/coupling/hotCheck'
 import { UNJUDGED } from '~~/shared/quick/keepMeasurement'
@@ -9,7 +10,7 @@ import type { NamedLine } from '~~/shared/drawing/lineBundle'
 const props = defineProps<{ id: string; result: unknown }>()
 const { box, feetIn, lineAt } = useSumBoard()
 const words = useWords()
-const w = words.quick.hot
+const w = quickWords.hot
 const STATES = ['cold', 'hot'] as const
 const feet = computed(() => feetIn('feet'))
 
@@ -33,7 +34,7 @@ const rows = (plane: Plane) =>
     state,
     boxes: (['offset', 'slope'] as const).map((q) => ({
       ...box(`${state}/${q}/${plane}`, q === 'offset' ? 'displacement' : 'plain'),
-      label: `${w[state]}: ${labelOf(q, words).toLowerCase()}`,
+      label: `${w[state]}: ${labelOf(q).toLowerCase()}`,
     })),
   }))
 const planes = computed(() => new Map(PLANES.map((p) => [p, rows(p)])))

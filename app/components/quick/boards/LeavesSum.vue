@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { quickWords } from '~~/shared/wording/viewWords'
 import { toCore } from '~~/core/units/unitSystem'
 import { figure } from '~~/shared/wording/figures'
 
 /** The leaves that a sum comes to, to scale: a pack as it lies, or steps in section. */
 const props = defineProps<{ id: string; result: unknown }>()
 const session = useSession()
-const { quick } = useWords()
+const quick = quickWords
 const inMm = (x: number) => toCore(x, 'displacement', session.units)
 interface Leaf {
   readonly thickness: number

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quickWords } from '~~/shared/wording/viewWords'
 import { toCore } from '~~/core/units/unitSystem'
 import { figure } from '~~/shared/wording/figures'
 
@@ -6,9 +7,7 @@ import { figure } from '~~/shared/wording/figures'
 const props = defineProps<{ id: string; result: unknown }>()
 const session = useSession()
 const { mm, box } = useSumBoard()
-const {
-  quick: { level: w },
-} = useWords()
+const w = quickWords.level
 /** As steep as can be drawn with the feet still on the sheet; nothing is tilted before it is known. */
 const STEEPEST = 7
 const slope = computed(() => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quickWords } from '~~/shared/wording/viewWords'
 import ValuesSum from './ValuesSum.vue'
 import { PLANES, type Plane } from '~~/core/frame/planes'
 import { keyOfPair } from '~~/core/plan/movePlan'
@@ -20,7 +21,7 @@ const props = defineProps<{ id: string; result: unknown }>()
 const { form } = useSumBoard()
 const telling = useTelling()
 const words = useWords()
-const w = words.quick.plan
+const w = quickWords.plan
 
 const { whole, stale } = useLastWhole((): { sheet: PlanSheet; plans: readonly DrawnPlan[] } | null => {
   const sheet = props.result === null ? null : planSheet(form.input())

@@ -53,8 +53,8 @@ const next = (circle: string, clock: number) => {
   <ValuesBoard
     ref="board"
     :circles="[
-      { id: 'offset', name: labelOf('offset', words) },
-      { id: 'slope', name: labelOf('slope', words), plain: true },
+      { id: 'offset', name: labelOf('offset') },
+      { id: 'slope', name: labelOf('slope'), plain: true },
     ]"
     :places="{ offset: 0, slope: feet.at(-1)?.x ?? 0 }"
     :texts="texts"

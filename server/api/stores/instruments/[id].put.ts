@@ -1,6 +1,6 @@
 import { ROUTES } from '../../../../shared/api/routes'
 import { isUuid } from '../../../../shared/text'
-import { en } from '../../../../shared/wording/en'
+import { answerWords } from '../../../../shared/wording/viewWords'
 import { database } from '../../../database/connection'
 import { notFound } from '../../../http/refusal'
 import { route } from '../../../http/route'
@@ -8,6 +8,6 @@ import { changeInstrument } from '../../../stores/stores'
 
 export default route(ROUTES.changeInstrument, ({ param, body }) => {
   const id = param('id').toLowerCase()
-  if (!isUuid(id)) throw notFound(en.answers.noInstrument)
+  if (!isUuid(id)) throw notFound(answerWords.noInstrument)
   return changeInstrument(database('write'), id, body)
 })

@@ -1,7 +1,7 @@
 import { setResponseHeaders } from 'h3'
 import { z } from 'zod'
 import { ROUTES } from '../../../../../shared/api/routes'
-import { en } from '../../../../../shared/wording/en'
+import { answerWords } from '../../../../../shared/wording/viewWords'
 import { database } from '../../../../database/connection'
 import { notFound } from '../../../../http/refusal'
 import { route } from '../../../../http/route'
@@ -9,7 +9,7 @@ import { photographOf } from '../../../../photographs/photographs'
 
 export default route(ROUTES.photograph, async ({ event, param }) => {
   const id = param('photograph').toLowerCase()
-  if (!z.uuid().safeParse(id).success) throw notFound(en.answers.nothingHere)
+  if (!z.uuid().safeParse(id).success) throw notFound(answerWords.nothingHere)
   const jpeg = await photographOf(database('read'), param('id'), id)
   // A photograph never changes under its id.
   setResponseHeaders(event, {

@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { ROUTES } from '../../../../../shared/api/routes'
 import { LARGEST_FILE } from '../../../../../shared/photographs/photographs'
 import { en } from '../../../../../shared/wording/en'
+import { answerWords } from '../../../../../shared/wording/viewWords'
 import { database } from '../../../../database/connection'
 import { busy } from '../../../../http/databaseFailure'
 import { readBytes } from '../../../../http/readBytes'
@@ -16,7 +17,7 @@ let reading = 0
 
 export default route(ROUTES.keepPhotograph, async ({ event, param }) => {
   const id = param('photograph').toLowerCase()
-  if (!z.uuid().safeParse(id).success) throw new Refused(422, 'bad-input', en.answers.photographId)
+  if (!z.uuid().safeParse(id).success) throw new Refused(422, 'bad-input', answerWords.photographId)
   if (reading >= AT_ONCE) throw busy()
   reading++
   try {

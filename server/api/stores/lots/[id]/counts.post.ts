@@ -1,6 +1,6 @@
 import { ROUTES } from '../../../../../shared/api/routes'
 import { isUuid } from '../../../../../shared/text'
-import { en } from '../../../../../shared/wording/en'
+import { answerWords } from '../../../../../shared/wording/viewWords'
 import { database } from '../../../../database/connection'
 import { notFound } from '../../../../http/refusal'
 import { route } from '../../../../http/route'
@@ -8,6 +8,6 @@ import { countLot } from '../../../../stores/stores'
 
 export default route(ROUTES.countLot, ({ param, body }) => {
   const id = param('id').toLowerCase()
-  if (!isUuid(id)) throw notFound(en.answers.noLot)
+  if (!isUuid(id)) throw notFound(answerWords.noLot)
   return countLot(database('write'), id, body)
 })
