@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
 import type { JobSummary } from '~~/shared/api/answers'
+import { goingOf } from '~~/shared/drawing/going'
 import { misalignmentWords } from '~~/shared/wording/directions'
 import { goWords } from '~~/shared/wording/hotCheck'
 import { degrees, gapFigure } from '~~/shared/wording/lines'
@@ -14,8 +15,6 @@ const props = defineProps<{
   expecting?: boolean
 }>()
 const session = useSession()
-/** A phone has room for one column. */
-const narrow = useMediaQuery('(max-width: 760px)')
 const telling = computed(() => tellingOf(session.units, null, session.works?.footWords))
 const day = (iso: string) => dayjs(iso).format('D MMM YYYY')
 const found = ({ summary }: JobSummary): string => {
@@ -36,11 +35,16 @@ const expected = ({ provisional, summary }: JobSummary): string =>
         goWords(summary.expected, telling.value.footNames('outboard'), telling.value),
       )
     : ''
+const going = ({ provisional, summary }: JobSummary) =>
+  props.expecting && provisional && summary.kind === 'coupled' && summary.expected && summary.asLeft
+    ? goingOf(summary.asLeft.coupling, summary.expected)
+    : null
 const rows = computed(() =>
   props.jobs.map((j) => ({
     ...j,
     found: found(j),
     expected: expected(j),
+    going: going(j),
     author: j.lastAuthor,
     verdictName: telling.value.words.verdicts[j.verdict],
     step: j.closedAt
@@ -48,55 +52,67 @@ const rows = computed(() =>
       : telling.value.words.sheet.stages[j.stage].next,
   })),
 )
-const open = (job: { id: string }) => navigateTo(`/jobs/${job.id}`)
 </script>
 
 <template>
   <el-empty v-if="jobs.length === 0" class="panel" :image-size="1" :description="empty" />
-  <el-table v-else :data="rows" class="panel jobs" :show-header="false" @row-click="open">
-    <el-table-column :min-width="narrow ? 200 : 360">
-      <template #default="{ row }">
-        <NuxtLink :to="`/jobs/${row.id}`" class="what">
-          <VerdictMark :mark="row.verdict" silent />
-          <span>
-            <strong>{{ showMachine ? `${row.tag} ${row.machineName}` : day(row.openedAt) }}</strong>
-            <span class="muted"> {{ telling.words.pages.jobs.found(row.verdictName, row.found) }}</span>
-            <span v-if="row.expected" class="muted">{{ row.expected }}</span>
-            <span v-if="narrow">{{ row.step }}</span>
-          </span>
-        </NuxtLink>
-      </template>
-    </el-table-column>
-    <el-table-column v-if="!narrow" align="right" min-width="200">
-      <template #default="{ row }">
-        <strong :class="{ plain: row.closedAt }">{{ row.step }}</strong><br /><span class="muted">{{
-          row.author
-        }}</span>
-      </template>
-    </el-table-column>
-  </el-table>
+  <ul v-else class="panel jobs">
+    <li v-for="row in rows" :key="row.id">
+      <NuxtLink :to="`/jobs/${row.id}`" class="what">
+        <GoingTo v-if="row.going" :going="row.going" :says="row.expected" />
+        <VerdictMark v-else :mark="row.verdict" silent />
+        <span>
+          <strong>{{ showMachine ? `${row.tag} ${row.machineName}` : day(row.openedAt) }}</strong>
+          <span class="muted">{{ telling.words.pages.jobs.found(row.verdictName, row.found) }}</span>
+          <span v-if="row.expected" class="muted">{{ row.expected }}</span>
+        </span>
+        <span class="step">
+          <strong :class="{ plain: row.closedAt }">{{ row.step }}</strong>
+          <span class="muted">{{ row.author }}</span>
+        </span>
+      </NuxtLink>
+    </li>
+  </ul>
 </template>
 
 <style scoped>
 .jobs {
-  cursor: pointer;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li + li {
+  border-top: 1px solid var(--hairline);
 }
 .what {
-  display: flex;
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) minmax(0, auto);
   align-items: center;
-  gap: 14px;
-  min-height: 48px;
+  gap: 4px 14px;
+  min-height: 60px;
+  padding: 6px 14px;
   text-decoration: none;
+}
+.what:hover {
+  background: var(--sunk);
 }
 .what > span {
   display: grid;
   line-height: 1.35;
 }
+.step {
+  text-align: right;
+}
 .plain {
   font-weight: 400;
 }
-.jobs :deep(.cell) {
-  line-height: 1.35;
-  padding: 0 14px;
+@media (max-width: 760px) {
+  .what {
+    grid-template-columns: auto minmax(0, 1fr);
+  }
+  .step {
+    grid-column: 2;
+    text-align: left;
+  }
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
 import { dayOf } from '~~/core/comeBack/days'
-import type { TodayAnswer } from '~~/shared/api/answers'
+import type { JobSummary, TodayAnswer } from '~~/shared/api/answers'
 import { layOutDays } from '~~/shared/comeBack/layOutDays'
 import DayGrid from '~/components/comeBack/DayGrid.vue'
 import DayKey from '~/components/comeBack/DayKey.vue'
@@ -31,23 +31,37 @@ const mine = computed(
       .filter((j) => j.lastAuthorId === session.authorId)
       .sort((a, b) => b.updatedAt.localeCompare(a.updatedAt))[0] ?? null,
 )
-const others = computed(() => jobs.value.filter((j) => j.id !== mine.value?.id))
-const overdue = computed(() => (data.value?.due ?? []).filter((v) => v.due < today.value))
+/** Everybody's work, or what this person wrote in last. */
+const whose = useLocalStorage<'crew' | 'mine'>('hc.today', 'crew')
+const ours = (job: JobSummary) => whose.value === 'crew' || job.lastAuthorId === session.authorId
+const others = computed(() => jobs.value.filter((j) => j.id !== mine.value?.id && ours(j)))
+const due = computed(() => (data.value?.due ?? []).filter((v) => ours(v.job)))
+const overdue = computed(() => due.value.filter((v) => v.due < today.value))
 const days = computed(() =>
-  layOutDays(today.value, WEEK, data.value?.due ?? [], data.value?.standstills ?? [], now.value),
+  layOutDays(today.value, WEEK, due.value, data.value?.standstills ?? [], now.value),
 )
 /** What the week does not show. */
 const further = computed(() => {
   const shown = new Set(days.value.flatMap((d) => d.visits.map((v) => v.visit.job.id)))
-  return (data.value?.due ?? []).filter((v) => v.due >= today.value && !shown.has(v.job.id))
+  return due.value.filter((v) => v.due >= today.value && !shown.has(v.job.id))
 })
 </script>
 
 <template>
   <div class="page">
-    <h1>
-      {{ shell.today }} <span class="date">{{ date }}</span>
-    </h1>
+    <div class="top">
+      <h1>
+        {{ shell.today }} <span class="date">{{ date }}</span>
+      </h1>
+      <ChoiceRow
+        v-model="whose"
+        :label="w.whose"
+        :options="[
+          { value: 'crew', name: w.crew },
+          { value: 'mine', name: w.onlyMine },
+        ]"
+      />
+    </div>
     <LoadState :waiting="!data" :failure="failure" @again="load">
       <template v-if="data">
         <section v-if="mine" class="panel mine" :aria-label="w.mine">
@@ -77,16 +91,33 @@ const further = computed(() => {
         <div class="below">
           <div>
             <h2>{{ w.open }}</h2>
-            <JobList :jobs="others" show-machine :empty="mine ? w.noneOther : w.noneOpen" />
+            <JobList
+              :jobs="others"
+              show-machine
+              :empty="whose === 'mine' ? w.noneOfMine : mine ? w.noneOther : w.noneOpen"
+            />
             <MoreJobs :label="w.moreOpen" :next="next" :asking="asking" :failed="failed" @more="more" />
-            <template v-if="data.provisional.length">
+            <template v-if="data.provisional.some(ours)">
               <h2>{{ words.hot.today.title }}</h2>
-              <JobList :jobs="data.provisional" show-machine expecting :empty="words.hot.today.none" />
+              <JobList
+                :jobs="data.provisional.filter(ours)"
+                show-machine
+                expecting
+                :empty="words.hot.today.none"
+              />
             </template>
             <h2>{{ w.outOfBand }}</h2>
-            <JobList :jobs="data.outOfBand" show-machine :empty="w.noneOut" />
+            <JobList
+              :jobs="data.outOfBand.filter(ours)"
+              show-machine
+              :empty="whose === 'crew' ? w.noneOut : w.noneOfMine"
+            />
             <h2>{{ w.closedLately }}</h2>
-            <JobList :jobs="data.recentlyClosed" show-machine :empty="w.noneClosed" />
+            <JobList
+              :jobs="data.recentlyClosed.filter(ours)"
+              show-machine
+              :empty="whose === 'crew' ? w.noneClosed : w.noneOfMine"
+            />
           </div>
           <RunningLow class="aside" />
         </div>
@@ -96,6 +127,13 @@ const further = computed(() => {
 </template>
 
 <style scoped>
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 10px;
+}
 .date {
   margin-left: 6px;
   color: var(--muted);

@@ -83,6 +83,19 @@ test('what is due is started from Today, with its reason', async ({ page }) => {
   await expect(page.getByRole('dialog', { name: 'Start a job on KY-05' })).toBeVisible()
 })
 
+test('Today is the whole crew’s, or what one wrote in last', async ({ page }) => {
+  await page.goto('/')
+  const mill = page.getByRole('listitem').filter({ hasText: 'CP-40M Pan mill' }).first()
+  await expect(mill).toBeVisible()
+  await page.getByText('Mine', { exact: true }).click()
+  await expect(mill).toHaveCount(0)
+  await expect(page.getByRole('listitem').filter({ hasText: 'KY-05' }).first()).toBeVisible()
+  // The choice stays on this device.
+  await page.reload()
+  await expect(page.getByRole('listitem').filter({ hasText: 'KY-05' }).first()).toBeVisible()
+  await expect(mill).toHaveCount(0)
+})
+
 test('on a phone the views are a list behind one button', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto('/')

@@ -29,10 +29,11 @@ test('closed cold it is provisional; a later visit runs it warm, takes the new t
   await job.saved()
   await page.goto('/')
   const waiting = page
-    .getByRole('row')
+    .getByRole('listitem')
     .filter({ hasText: tag })
     .filter({ hasText: 'expected to go 6.0 mil up' })
   await expect(waiting).toBeVisible()
+  await expect(waiting.getByRole('img', { name: /expected to go 6\.0 mil up/ })).toBeVisible()
   await expect(
     page.getByRole('listitem').filter({ hasText: tag }).filter({ hasText: 'in 14 days' }),
   ).toBeVisible()

@@ -11,6 +11,10 @@ export const pages = {
     noneOpen: 'No job is open. Start one from a machine.',
     noneOut: 'Every machine measured was left in band.',
     noneClosed: 'No job has been closed yet.',
+    whose: 'Whose work',
+    crew: 'Whole crew',
+    onlyMine: 'Mine',
+    noneOfMine: 'Nothing here was last written by you.',
   },
   jobs: {
     closed: (day: string) => `Closed ${day}`,
