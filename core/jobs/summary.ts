@@ -36,7 +36,7 @@ export type JobSummaryFigures =
       readonly asLeft: CouplingSummary | null
       /** Leaves that its plan waits to take from the stores, in its own units; missing where there are none. */
       readonly reserves?: readonly number[]
-      /** What its moves took; missing where that is not known. */
+      /** What its moves took; missing while it is open and where that is not known. */
       readonly moveTimes?: readonly MoveTime[]
       /** How it is expected to go as it warms, where no hot check has borne the target out. Missing in jobs folded before that was known. */
       readonly expected?: Misalignment | null
@@ -83,9 +83,13 @@ const reservesOf = ({ plan, closing }: CoupledState): { readonly reserves?: read
   return taken.length > 0 ? { reserves: taken } : {}
 }
 
-/** What its moves took, for the pace of the works. */
-const timesOf = ({ moves, measurements }: CoupledState): { readonly moveTimes?: readonly MoveTime[] } => {
-  const times = moveTimes(moves, measurements)
+/** What its moves took, for the pace of the works: worked out once, as it closes. */
+const timesOf = ({
+  moves,
+  measurements,
+  closing,
+}: CoupledState): { readonly moveTimes?: readonly MoveTime[] } => {
+  const times = closing ? moveTimes(moves, measurements) : []
   return times.length > 0 ? { moveTimes: times } : {}
 }
 
