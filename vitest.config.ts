@@ -23,7 +23,8 @@ export default defineConfig({
           include: ['tests/api/**/*.test.ts'],
           testTimeout: 30_000,
           hookTimeout: 60_000,
-          fileParallelism: false,
+          // Each file has a database and a program of its own.
+          maxWorkers: 2,
         },
       },
     ],

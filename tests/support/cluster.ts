@@ -1,6 +1,9 @@
 import { startPostgres } from '../../scripts/local/postgres.mjs'
 
-/** A throw-away cluster for one run of tests; its data are gone afterwards. */
-export const startCluster = () => startPostgres('test', { port: 0, throwAway: true })
+/** A throw-away PostgreSQL on a free port, one for each worker of the tests. */
+export const startCluster = () => {
+  const worker = process.env.VITEST_POOL_ID
+  return startPostgres(worker ? `test-${worker}` : 'test', { port: 0, throwAway: true })
+}
 
 export type Cluster = Awaited<ReturnType<typeof startCluster>>
