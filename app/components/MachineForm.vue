@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ComponentPublicInstance } from 'vue'
 import { registerWords } from '~~/shared/wording/viewWords'
 import { MOST_PAIRS, withPairs } from '~~/shared/register/coupledBoxes'
 import {
@@ -51,6 +52,8 @@ const begin = (record: MachineFields, blank: boolean) => {
   faults.value = {}
   message.value = ''
 }
+const form = useTemplateRef<ComponentPublicInstance>('form')
+useFirstFocus(shown, () => (form.value?.$el as HTMLElement | undefined)?.querySelector('input'))
 useOnShown(shown, () => {
   if (props.machine) {
     const { id: _, version: v, ...record } = props.machine
@@ -157,7 +160,7 @@ const save = async () => {
     <div v-if="drawn" class="drawn">
       <MachineDrawing :machine="drawn" :units="base.units" />
     </div>
-    <el-form label-position="top" class="form" @submit.prevent="save">
+    <el-form ref="form" label-position="top" class="form" @submit.prevent="save">
       <template v-for="group in groups" :key="group">
         <h3>{{ group }}</h3>
         <template v-for="f in boxes.filter((x) => x.group === group)" :key="f.path">

@@ -80,7 +80,10 @@ test('what is due is started from Today, with its reason', async ({ page }) => {
   await expect(kiln).toContainText('ask for a stop')
   await kiln.getByRole('button', { name: 'Start' }).click()
   await expect(page).toHaveURL(/machines\/KY-05/)
-  await expect(page.getByRole('dialog', { name: 'Start a job on KY-05' })).toBeVisible()
+  const dialog = page.getByRole('dialog', { name: 'Start a job on KY-05' })
+  await expect(dialog.getByLabel('Nameplate speed, rpm')).toBeFocused()
+  await expect(dialog.getByText(/Read it off the nameplate/)).toBeVisible()
+  await expect(dialog.getByText('Type a number.')).toHaveCount(0)
 })
 
 test('Today is the whole crew’s, or what one wrote in last', async ({ page }) => {

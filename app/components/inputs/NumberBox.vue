@@ -90,6 +90,11 @@ const atEnd = (way: 1 | -1) => {
 const onPointer = (event: PointerEvent) => {
   touchOnly.value = event.pointerType === 'touch'
 }
+/** A dialog that comes up takes the focus for a moment and hands it back: nobody has left the box. */
+const onBlur = ({ relatedTarget }: FocusEvent) => {
+  if (relatedTarget instanceof Element && relatedTarget.classList.contains('el-dialog')) return
+  touched.value = true
+}
 const keypad = useKeypad()
 const onFocus = () => {
   box.value?.select()
@@ -134,7 +139,7 @@ defineExpose({ focus: () => box.value?.focus() })
       @keydown="onKey"
       @pointerdown="onPointer"
       @focus="onFocus"
-      @blur="touched = true"
+      @blur="onBlur"
     >
       <template v-if="unitName && !big" #suffix>{{ unitName }}</template>
     </el-input>
