@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ComponentPublicInstance } from 'vue'
-import { registerWords } from '~~/shared/wording/viewWords'
+import { recordWords } from '~~/shared/wording/viewWords'
 import { MOST_PAIRS, withPairs } from '~~/shared/register/coupledBoxes'
 import {
   blankRecord,
@@ -201,13 +201,13 @@ const save = async () => {
       <div v-if="base.drive === 'coupled'" class="wide pairs">
         <template v-for="role in ['movable', 'stationary'] as const" :key="role">
           <el-button v-if="feetOf(role) < MOST_PAIRS" class="quiet-button" @click="pairs(role, 1)">{{
-            registerWords.addPair[role]
+            recordWords.addPair[role]
           }}</el-button>
           <el-button
             v-if="feetOf(role) > (role === 'movable' ? 2 : 0)"
             class="quiet-button"
             @click="pairs(role, -1)"
-            >{{ registerWords.dropPair[role] }}</el-button
+            >{{ recordWords.dropPair[role] }}</el-button
           >
         </template>
       </div>

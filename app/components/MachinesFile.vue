@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { registerWords } from '~~/shared/wording/viewWords'
+import { recordWords } from '~~/shared/wording/viewWords'
 import { readMachinesCsv, type CsvRead, type CsvRow } from '~~/shared/register/csv'
 import type { MachineRecord } from '~~/shared/register/machine'
 import { newId } from '~/device/newId'
@@ -8,7 +8,7 @@ import { newId } from '~/device/newId'
 const props = defineProps<{ register: readonly MachineRecord[] }>()
 const emit = defineEmits<{ taken: [] }>()
 const shown = defineModel<boolean>({ required: true })
-const w = registerWords.csv
+const w = recordWords.csv
 const read = shallowRef<CsvRead | null>(null)
 const { said, working, takeAll } = useTakeOver<CsvRow>({
   send: (row) => {

@@ -2,7 +2,7 @@ import { BELT_KINDS } from '../../core/belt/sheaveLine'
 import { BASE_KINDS, MOTOR_PLACES, PULLS, type SheavePlace } from '../../core/register/beltMachine'
 import type { Words } from '../wording/en'
 import { capital } from '../wording/telling'
-import { registerWords } from '../wording/viewWords'
+import { recordWords } from '../wording/viewWords'
 import type { BeltFields } from './beltMachine'
 import { boxesOf, type RecordBox } from './boxes'
 
@@ -10,7 +10,7 @@ const SIGNED = { signed: true } as const
 const OPTIONAL = { optional: true } as const
 
 const sheaveBoxes = (place: SheavePlace, { belts }: Words): readonly RecordBox[] => {
-  const w = registerWords
+  const w = recordWords
   const name = belts.sheaves[place]
   const { number } = boxesOf(name, `sheaves.${place}.`)
   return [
@@ -23,7 +23,7 @@ const sheaveBoxes = (place: SheavePlace, { belts }: Words): readonly RecordBox[]
 }
 
 const baseBoxes = ({ belts }: Words): readonly RecordBox[] => {
-  const w = registerWords
+  const w = recordWords
   const { number, choice } = boxesOf(w.groups.base, 'base.')
   return [
     choice('kind', w.kindOfBase, BASE_KINDS, (k) => belts.bases[k].name),
@@ -40,7 +40,7 @@ const baseBoxes = ({ belts }: Words): readonly RecordBox[] => {
 
 /** What stands on a belt machine's form below what it is. */
 export const beltBoxes = (words: Words): readonly RecordBox[] => {
-  const w = registerWords
+  const w = recordWords
   const { belts } = words
   const drive = boxesOf(w.groups.belts)
   const limits = boxesOf(w.groups.limits, 'limits.')

@@ -1,4 +1,4 @@
-import { registerWords } from '../wording/viewWords'
+import { recordWords } from '../wording/viewWords'
 import { COUPLING_TYPES } from '../../core/register/couplingParts'
 import type { Words } from '../wording/en'
 import { capital, nameFeet, type FootWords } from '../wording/telling'
@@ -21,7 +21,7 @@ const BLANK_USUAL = {
 } as const satisfies { readonly [M in UsualPlaces['method']]: Extract<UsualPlaces, { method: M }> }
 
 const usualBoxes = ({ usual }: CoupledFields, words: Words): readonly RecordBox[] => {
-  const w = registerWords
+  const w = recordWords
   const { methods, measuring } = words
   const { number, choice } = boxesOf(w.groups.usual, 'usual.')
   const labels = methods.labels
@@ -77,7 +77,7 @@ const usualBoxes = ({ usual }: CoupledFields, words: Words): readonly RecordBox[
 const MAYBE = { optional: true } as const
 
 const hubBoxes = ({ look }: Words): readonly RecordBox[] => {
-  const w = registerWords
+  const w = recordWords
   const { number } = boxesOf(w.groups.hubs, 'hubs.')
   const { choice } = boxesOf(w.groups.hubs)
   return [
@@ -94,7 +94,7 @@ const hubBoxes = ({ look }: Words): readonly RecordBox[] => {
 }
 
 const footBoxes = (record: CoupledFields, words: Words, chosen: FootWords): readonly RecordBox[] => {
-  const w = registerWords
+  const w = recordWords
   const names = nameFeet(words, chosen, record)
   const size = boxesOf(w.groups.shims).text('shimSize', w.shimSize, { absent: true })
   const boxes = (['movable', 'stationary'] as const).flatMap((role) =>
@@ -127,7 +127,7 @@ const BLANK_LIMITS = {
 } as const
 
 const limitBoxes = ({ tolerance }: CoupledFields, words: Words): readonly RecordBox[] => {
-  const w = registerWords
+  const w = recordWords
   const { directions } = words
   const { number, choice, text } = boxesOf(w.groups.limits, 'tolerance.')
   const form = choice(

@@ -1,4 +1,4 @@
-import { registerWords } from '../wording/viewWords'
+import { recordWords } from '../wording/viewWords'
 import Papa from 'papaparse'
 import { issuesOf } from '../calculation/issues'
 import type { CoupledFields } from './coupledMachine'
@@ -116,7 +116,7 @@ const shapeFor = (texts: Texts, known: MachineRecord | undefined): MachineFields
 }
 
 const readRow = (line: number, texts: Texts, register: readonly MachineRecord[]): CsvRow => {
-  const w = registerWords.csv
+  const w = recordWords.csv
   const tag = texts.tag?.trim() ?? ''
   const known = register.find((m) => m.tag.toLowerCase() === tag.toLowerCase())
   const faults: CsvFault[] = []
@@ -152,7 +152,7 @@ const MOST_ROWS = 2000
 
 /** A CSV file against the register: what each row would do, and what is wrong, by line and column. */
 export const readMachinesCsv = (file: string, register: readonly MachineRecord[]): CsvRead => {
-  const w = registerWords.csv
+  const w = recordWords.csv
   const whole = (message: string, line = 1, column = ''): CsvRead => ({
     rows: [],
     faults: [{ line, column, message }],

@@ -3,7 +3,7 @@ import { RULE_NAMES } from '../../core/comeBack/rules'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { en, type Words } from '../wording/en'
 import type { FootWords } from '../wording/telling'
-import { registerWords } from '../wording/viewWords'
+import { recordWords } from '../wording/viewWords'
 import { beltBoxes, blankBelt } from './beltBoxes'
 import { boxesOf, type RecordBox } from './boxes'
 import { blankCoupled, coupledBoxes } from './coupledBoxes'
@@ -23,7 +23,7 @@ const put = (record: unknown, path: string, value: unknown): unknown => {
 }
 
 const commonBoxes = (record: MachineFields): readonly RecordBox[] => {
-  const w = registerWords
+  const w = recordWords
   const { text, number } = boxesOf(w.groups.what)
   return [
     text('tag', w.tag),

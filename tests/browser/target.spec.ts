@@ -38,7 +38,7 @@ test('a cold target from how the gear unit warms up: judged from it, planned to 
   await job.stage('Plan').click()
   await expect(page.getByText('cold target', { exact: true }).first()).toBeVisible()
   await expect(page.getByText(/\d+ % in band/).first()).toBeVisible()
-  await expect(page.getByText(/Times are starting values/)).toBeVisible()
+  await expect(page.getByText(/Times (are starting values|go by the last \d+ moves)/)).toBeVisible()
   await expect(page.getByText(/left toward 3/).first()).toBeVisible()
 
   // What goes under each foot, and the drawing that graph-paper people make by hand.

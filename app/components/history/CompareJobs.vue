@@ -12,7 +12,7 @@ const props = defineProps<{ jobs: readonly PastJob[]; machine: MachineFields }>(
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
-const w = computed(() => historyWords.compare)
+const w = historyWords.compare
 const picked = ref<[string, string]>(['', ''])
 useOnShown(shown, () => {
   picked.value = [props.jobs[1]?.id ?? '', props.jobs[0]?.id ?? '']

@@ -11,7 +11,7 @@ import { capital, tellingOf } from '~~/shared/wording/telling'
 const props = defineProps<{ jobs: readonly PastJob[]; machine: MachineFields }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
-const w = computed(() => historyWords.feet)
+const w = historyWords.feet
 const raised = (mm: number) =>
   Math.abs(mm) < 1e-6 ? '' : figure(mm, 'displacement', session.units, { sign: true })
 const rows = computed(() =>
@@ -22,7 +22,7 @@ const rows = computed(() =>
         key: `${j.id} ${m.machine} ${m.pair}`,
         day: i === 0 ? dayjs(j.closedAt).format('D MMM YYYY') : '',
         job: j.id,
-        foot: m.machine === 'stationary' ? w.value.driven(foot) : foot,
+        foot: m.machine === 'stationary' ? w.driven(foot) : foot,
         left: raised(m.raised.left),
         right: raised(m.raised.right),
         pushed: Math.abs(m.pushed) < 1e-6 ? '' : offsetWords(m.pushed, 'h', telling.value),

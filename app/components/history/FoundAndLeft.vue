@@ -12,7 +12,7 @@ import { tellingOf } from '~~/shared/wording/telling'
 const props = defineProps<{ jobs: readonly PastJob[] }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, null, session.works?.footWords))
-const w = computed(() => historyWords.trend)
+const w = historyWords.trend
 /** So many fit beside each other. */
 const FEW = 3
 const names = computed(() => judgedNames(props.jobs))
@@ -41,9 +41,7 @@ const kind = computed(() =>
       ? 'angle'
       : 'slope',
 )
-const unit = computed(() =>
-  kind.value === 'angle' ? w.value.degrees : UNIT_NAMES[session.units][kind.value],
-)
+const unit = computed(() => (kind.value === 'angle' ? w.degrees : UNIT_NAMES[session.units][kind.value]))
 const shown = computed(() => {
   const measured = kind.value
   return measured === 'angle'

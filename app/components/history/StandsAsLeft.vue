@@ -12,22 +12,18 @@ import { tellingOf } from '~~/shared/wording/telling'
 const props = defineProps<{ state: CoupledState; closedAt: string }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.state.machine, session.works?.footWords))
-const w = computed(() => historyWords)
+const w = historyWords
 const left = computed(() => props.state.asLeft)
 const lines = computed((): readonly NamedLine[] => {
   const { asFound, coldTarget } = props.state
   const [was, now] = [asFound?.coupling, left.value?.coupling]
   return [
-    ...(was && asFound !== left.value
-      ? [{ look: 'before' as const, name: w.value.lines.found, line: was }]
-      : []),
-    ...(hasTarget(coldTarget)
-      ? [{ look: 'aim' as const, name: w.value.lines.aim, line: coldTarget.line }]
-      : []),
-    ...(now ? [{ look: 'now' as const, name: w.value.lines.left, line: now }] : []),
+    ...(was && asFound !== left.value ? [{ look: 'before' as const, name: w.lines.found, line: was }] : []),
+    ...(hasTarget(coldTarget) ? [{ look: 'aim' as const, name: w.lines.aim, line: coldTarget.line }] : []),
+    ...(now ? [{ look: 'now' as const, name: w.lines.left, line: now }] : []),
   ]
 })
-const title = computed(() => w.value.asLeft(dayjs(props.closedAt).format('D MMM YYYY')))
+const title = computed(() => w.asLeft(dayjs(props.closedAt).format('D MMM YYYY')))
 const rows = computed(() => left.value?.judgement?.quantities ?? [])
 const off = computed(() => rows.value.some(aimed))
 const t = computed(() => telling.value.words)

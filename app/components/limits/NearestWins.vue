@@ -9,16 +9,16 @@ import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
 const props = defineProps<{ machine: CoupledFields; sets: readonly LimitSet[] }>()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => limitSetWords)
+const w = limitSetWords
 const rows = computed(() => limitTiers(props.machine, props.sets, props.machine.rpm))
 const kindOf = (quantity: string) =>
   (quantity === 'offset' ? 'displacement' : 'slope') as 'displacement' | 'slope'
 const value = (cell: TierCell, quantity: string) => figure(cell.value, kindOf(quantity), session.units)
 /** Which table, and which of its rows. */
 const under = (cell: TierCell) => {
-  if (cell.value === null) return w.value.nothing
+  if (cell.value === null) return w.nothing
   if (!cell.set) return ''
-  return cell.upTo === null ? w.value.everySpeed : w.value.row(String(cell.upTo))
+  return cell.upTo === null ? w.everySpeed : w.row(String(cell.upTo))
 }
 const names = computed(() => {
   const of = (tier: 'coupling' | 'works') => {

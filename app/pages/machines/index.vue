@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { registerWords } from '~~/shared/wording/viewWords'
+import { recordWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import type { VerdictOrUnknown } from '~~/core/judge/judge'
 import type { MachineSummary } from '~~/shared/api/answers'
@@ -51,9 +51,9 @@ const shown = computed(() => {
       />
       <el-checkbox v-if="data?.some((m) => m.retired)" v-model="retiredToo">{{ w.retiredToo }}</el-checkbox>
       <el-button tag="a" class="quiet-button" :href="csv" download="machines.csv">{{
-        registerWords.csv.out
+        recordWords.csv.out
       }}</el-button>
-      <el-button class="quiet-button" @click="importing = true">{{ registerWords.csv.in }}</el-button>
+      <el-button class="quiet-button" @click="importing = true">{{ recordWords.csv.in }}</el-button>
       <el-button class="quiet-button" @click="adding = true">{{ w.register }}</el-button>
     </div>
     <LoadState :waiting="!data" :failure="failure" @again="load">
