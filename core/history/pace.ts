@@ -17,7 +17,7 @@ export interface Pace {
 }
 
 /** Moves a pace needs before it stands in for the starting values. */
-export const FEWEST_MOVES = 5
+const FEWEST_MOVES = 5
 
 /** Shorter was written up afterwards, longer had a night or another job in it. Minutes. */
 const BELIEVABLE = { least: 5, most: 5 * 60 }

@@ -1,6 +1,4 @@
-import { coupledJob } from '../../core/jobs/coupled'
-import type { CoupledState } from '../../core/jobs/coupled'
-import { judge } from '../../core/judge/judge'
+import { coupledJob, type CoupledState } from '../../core/jobs/coupled'
 import type { EntryBody, LogEntry } from '../../core/logbook/entry'
 import type { MovePlan } from '../../core/plan/movePlan'
 import type { Plane } from '../../core/frame/planes'
@@ -15,7 +13,7 @@ const MIL = 0.0254
 const ROOM = 200 * MIL
 
 /** Nine thicknesses, and both pairs on 25 + 20 + 20 mil, so that feet can go down as well as up. */
-export const STUDY_SHELF = [1, 2, 3, 4, 5, 10, 20, 25, 50].map((t) => ({ thickness: t * MIL, count: 100 }))
+const SHELF = [1, 2, 3, 4, 5, 10, 20, 25, 50].map((t) => ({ thickness: t * MIL, count: 100 }))
 const PACK = [25, 20, 20].map((t) => t * MIL)
 
 /** The machine of a simulated job as the register would have it: metric, by the works' starter rule. */
@@ -43,11 +41,11 @@ const machineOf = ({ register, told, rpm }: SimulatedJob): CoupledMachine => ({
     stationary: [],
   },
   tolerance: { form: 'speed-rule', mode: 'plane', grade: 'standard' },
-  stock: STUDY_SHELF,
+  stock: SHELF,
   packLimit: 4,
 })
 
-/** Sets taken before the last two are used as they are. */
+/** Sets taken before the last one is used as it is. */
 const MOST_SETS = 6
 
 /** What a plan asks of the two foot pairs. */
@@ -155,7 +153,6 @@ export class StudyJob {
 
   /** Whether the program calls it in band, clear of every edge. */
   get clear(): boolean {
-    const { latest, tolerance, target } = this.state
-    return latest.coupling !== null && judge(latest.coupling, tolerance, target).verdict === 'in'
+    return this.state.latest.judgement?.verdict === 'in'
   }
 }

@@ -4,6 +4,7 @@ import { clockName, offsetWords, sideWords, signWord, slopeWords } from './direc
 import { en } from './en'
 import { fromOtherEnd, seenClock } from './otherEnd'
 import { tellingOf } from './telling'
+import * as viewWords from './viewWords'
 
 const OWN = tellingOf('inch', null)
 const OTHER = tellingOf('inch', null, 'inboard-outboard', 'stationary')
@@ -16,9 +17,9 @@ const leaves = (node: unknown, path = ''): [string, unknown][] =>
 
 /** What names one side: these read the other way round from the other end. */
 const ONE_SIDE = /toward [39]\b|\b[39] o’clock|(?:from|again at|gap at) [39]\b|\b[39] side\b/
-/** Both sides alike, or not told from where one stands: the register, hubs' own marks, sums without a job, the second screen. */
+/** Both sides alike, or not told from where one stands: hubs' own marks, the second screen. */
 const ALIKE =
-  /^(register|secondScreen|quick|refusals|objections|issues|things|belts|kinds)\.|^directions\.hours\.|\.trust\.|typing\.|gapsApart$/
+  /^(secondScreen|refusals|objections|issues|things|belts|kinds)\.|^directions\.hours\.|\.trust\.|typing\.|gapsApart$/
 
 describe('seen from the other end', () => {
   it('a clock angle goes over and comes back', () => {
@@ -53,6 +54,11 @@ describe('seen from the other end', () => {
         expect(slopeWords(x / 1000, 'v', 'outboard', OTHER)).toBe(slopeWords(x / 1000, 'v', 'outboard', OWN))
       }),
     )
+  })
+
+  it('words of single views, which are not turned over, name no side but in the register and in sums without a job', () => {
+    const { recordWords: _, quickWords: __, ...others } = viewWords
+    expect(leaves(others).filter(([, said]) => ONE_SIDE.test(String(said)))).toEqual([])
   })
 
   it('no sentence that names a side is left as it was', () => {

@@ -5,8 +5,7 @@ import type { PastJob } from '~~/shared/api/answers'
 
 /** What people left in words on a machine, newest first. */
 const props = defineProps<{ jobs: readonly PastJob[] }>()
-const history = historyWords
-const w = history.notes
+const w = historyWords.notes
 const MOST = 5
 const notes = computed(() =>
   props.jobs

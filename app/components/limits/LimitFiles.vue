@@ -8,8 +8,7 @@ import { newId } from '~/device/newId'
 const props = defineProps<{ known: readonly LimitSetRecord[] }>()
 const emit = defineEmits<{ taken: [] }>()
 const shown = defineModel<boolean>({ required: true })
-const limitSets = limitSetWords
-const w = limitSets.files
+const w = limitSetWords.files
 const read = shallowRef<LimitsRead | null>(null)
 const { said, working, takeAll } = useTakeOver<ReadLimitSet>({
   send: ({ fields, known }) =>

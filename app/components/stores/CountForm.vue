@@ -9,8 +9,7 @@ const props = defineProps<{ lot: LotAnswer | null; named: string }>()
 const emit = defineEmits<{ saved: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
-const stores = storeWords
-const w = stores.form
+const w = storeWords.form
 const typed = ref('')
 const id = ref('')
 const tried = ref(false)
@@ -43,7 +42,7 @@ const save = async () => {
 <template>
   <el-dialog
     v-model="shown"
-    :title="lot ? w.countTitle(named, lot.place || stores.noPlace) : ''"
+    :title="lot ? w.countTitle(named, lot.place || storeWords.noPlace) : ''"
     width="min(440px, 94vw)"
     append-to-body
     destroy-on-close
@@ -54,7 +53,7 @@ const save = async () => {
         <span>{{ w.counted }}</span>
         <el-input ref="box" v-model="typed" :aria-label="w.counted" inputmode="numeric" maxlength="6" />
         <span v-if="tried && counted === null" class="fault" role="alert">{{ w.whole }}</span>
-        <span v-else-if="off !== 0" class="muted">{{ stores.missing(off) }}</span>
+        <span v-else-if="off !== 0" class="muted">{{ storeWords.missing(off) }}</span>
       </label>
       <p v-if="message" class="fault" role="alert">{{ message }}</p>
       <el-button native-type="submit" class="next-button" :loading="working" :disabled="working">{{

@@ -8,8 +8,7 @@ import { newId } from '~/device/newId'
 const props = defineProps<{ known: InstrumentRecord | null }>()
 const emit = defineEmits<{ saved: [] }>()
 const shown = defineModel<boolean>({ required: true })
-const stores = storeWords
-const w = stores.instruments
+const w = storeWords.instruments
 const form = ref({ name: '', kind: 'dial' as InstrumentRecord['kind'], due: '' })
 const id = ref('')
 const tried = ref(false)

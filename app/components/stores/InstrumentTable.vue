@@ -9,8 +9,7 @@ type Instrument = StoresAnswer['instruments'][number]
 /** Instruments of the stores: what each is, up to when its calibration holds, how often it was taken along. */
 const props = defineProps<{ instruments: readonly Instrument[] }>()
 const emit = defineEmits<{ changed: [] }>()
-const stores = storeWords
-const w = stores.instruments
+const w = storeWords.instruments
 /** So many days before it runs out it is said. */
 const SOON = 30
 const rows = computed(() =>
@@ -67,7 +66,7 @@ const edit = (instrument: Instrument | null) => {
             class="text-button"
             :aria-label="w.change(row.instrument.name)"
             @click="edit(row.instrument as Instrument)"
-            >{{ stores.change }}</el-button
+            >{{ storeWords.change }}</el-button
           >
         </template>
       </el-table-column>

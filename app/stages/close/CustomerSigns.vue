@@ -6,8 +6,9 @@ import { customerStands, NOBODY_SIGNED, type CustomerDraft } from '~~/shared/sta
 /** The customer reads how it was left, on the tablet that is handed over, and signs on its glass. */
 const props = defineProps<{ over: readonly string[]; title: string }>()
 const draft = defineModel<CustomerDraft>({ required: true })
-const words = useWords()
-const w = words.closing.customer
+const {
+  closing: { customer: w },
+} = useWords()
 const shown = ref(false)
 const tried = ref(false)
 const box = useTemplateRef<{ focus: () => void }>('box')
@@ -18,8 +19,8 @@ const change = (part: Partial<CustomerDraft>) => {
 }
 const open = () => {
   tried.value = false
-  // What they signed reads otherwise now: the name is theirs still, the hand is asked for again.
-  if (stands.value === 'stale') change({ strokes: [], over: [] })
+  // Signed anew: the name is theirs still, the hand is asked for again, and nothing is signed until they are done.
+  if (stands.value !== 'open') change({ strokes: [], over: [] })
   shown.value = true
 }
 const done = () => {

@@ -5,8 +5,7 @@ import { tapped, type Contact, type Touch } from '~~/shared/stages/lineUp/form'
 /** Two faces with the edge across them: which of the four rims does it touch? */
 defineProps<{ id: string; result: unknown }>()
 const { form, set } = useSumBoard()
-const quick = quickWords
-const w = quick.line
+const w = quickWords.line
 
 const PATHS: Readonly<Record<Contact, string>> = {
   referenceFar: 'reference/far',

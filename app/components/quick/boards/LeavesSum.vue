@@ -6,7 +6,6 @@ import { figure } from '~~/shared/wording/figures'
 /** The leaves that a sum comes to, to scale: a pack as it lies, or steps in section. */
 const props = defineProps<{ id: string; result: unknown }>()
 const session = useSession()
-const quick = quickWords
 const inMm = (x: number) => toCore(x, 'displacement', session.units)
 interface Leaf {
   readonly thickness: number
@@ -51,7 +50,13 @@ const d = (x: number) => figure(x, 'displacement', session.units, { unit: true }
 
 <template>
   <StepLeaves v-if="recipe" :recipe="recipe" :units="session.units" />
-  <svg v-else-if="pack?.length" class="pack" viewBox="0 0 520 170" role="img" :aria-label="quick.packDrawn">
+  <svg
+    v-else-if="pack?.length"
+    class="pack"
+    viewBox="0 0 520 170"
+    role="img"
+    :aria-label="quickWords.packDrawn"
+  >
     <g v-for="(l, i) in drawn" :key="i">
       <rect
         :class="{ kept: l.kept, peeled: l.peeled }"
@@ -61,7 +66,7 @@ const d = (x: number) => figure(x, 'displacement', session.units, { unit: true }
         :height="Math.max(1.5, l.h - 1.5)"
       />
       <text v-if="l.h >= 12" x="252" :y="l.y + l.h / 2 + 5">
-        {{ d(l.thick) }}{{ l.kept ? quick.lies : '' }}
+        {{ d(l.thick) }}{{ l.kept ? quickWords.lies : '' }}
       </text>
     </g>
     <path d="M8 152H400" />
