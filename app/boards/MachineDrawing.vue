@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { scaleLinear } from 'd3-scale'
+import { along } from '~~/shared/drawing/along'
 import { toCore } from '~~/core/units/unitSystem'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
 import { figure } from '~~/shared/wording/figures'
@@ -18,11 +18,7 @@ const near = computed(() => feet.value[0] ?? 300)
 const outermost = computed(() => feet.value[feet.value.length - 1] ?? 600)
 const stationary = computed(() => props.machine.feet.stationary.map((f) => mm(f.x)).sort((a, b) => b - a))
 const far = computed(() => Math.min(...stationary.value, -near.value))
-const x = computed(() =>
-  scaleLinear()
-    .domain([far.value * 1.18, outermost.value * 1.14])
-    .range([16, W - 16]),
-)
+const x = computed(() => along([far.value * 1.18, outermost.value * 1.14], [16, W - 16]))
 const spool = computed(() => {
   const t = props.machine.tolerance
   return 'spoolLength' in t && t.spoolLength ? mm(t.spoolLength) : null

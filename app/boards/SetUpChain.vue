@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { scaleLinear } from 'd3-scale'
+import { along } from '~~/shared/drawing/along'
 
 /**
  * The distances as they are taped, drawn to scale along the shafts as soon as they are typed, with their boxes where they
@@ -28,11 +28,7 @@ const places = computed(() =>
   props.feet.map((x, i) => x ?? near.value * (1 + (1.6 * i) / Math.max(1, props.feet.length - 1))),
 )
 const far = computed(() => Math.max(...places.value, near.value * 1.2))
-const x = computed(() =>
-  scaleLinear()
-    .domain([-far.value * 0.78, far.value * 1.1])
-    .range([10, W - 10]),
-)
+const x = computed(() => along([-far.value * 0.78, far.value * 1.1], [10, W - 10]))
 const inside = (at: number) => Math.min(W - 20, Math.max(20, at))
 const drawn = computed(() =>
   props.dials.map((d, i) => {

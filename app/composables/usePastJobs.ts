@@ -1,21 +1,27 @@
-import { foldJob, type Job } from '~~/core/jobs/jobs'
+import type { Job } from '~~/core/jobs/jobs'
 import { serverDoor } from '~/doors/serverDoor'
+
+/** The arithmetic of a job comes with the first job that is asked for. */
+const folding = () => import('~~/core/jobs/jobs')
 
 /** Past jobs folded on this device, by their ids; null for one that is asked for and not there yet. */
 export const usePastJobs = (ids: () => readonly string[]) => {
   const door = serverDoor()
+  const { door: said } = useWords()
   const jobs = shallowRef<ReadonlyMap<string, Job>>(new Map())
   const failed = ref('')
   const fetchOne = async (id: string) => {
-    try {
-      const { machine, entries } = await door.load(id)
-      jobs.value = new Map([...jobs.value, [id, foldJob(machine, entries)]])
-    } catch (failure) {
+    const arithmetic = folding().catch(() => null)
+    const loaded = await door.load(id).catch(async (failure: unknown) => {
       if (!(failure instanceof ApiFailure)) throw failure
       const kept = failure.passing ? await door.recall(id) : null
-      if (kept) jobs.value = new Map([...jobs.value, [id, foldJob(kept.machine, kept.entries)]])
-      else failed.value = failure.message
-    }
+      if (!kept) failed.value = failure.message
+      return kept
+    })
+    const core = await arithmetic
+    if (!loaded) return
+    if (core) jobs.value = new Map([...jobs.value, [id, core.foldJob(loaded.machine, loaded.entries)]])
+    else failed.value = said.outOfReach
   }
   watch(
     () => ids().join(),

@@ -1,5 +1,5 @@
-import { inputSchema, OPERATIONS, resultSchema } from '~~/shared/calculation/operations'
-import { fieldOf, type Field } from '~~/shared/quick/field'
+import shapes from '#build/sumShapes'
+import type { Field } from '~~/shared/quick/field'
 import { readForm } from '~~/shared/quick/readForm'
 import {
   blankOf,
@@ -13,16 +13,8 @@ import {
 } from '~~/shared/quick/texts'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 
-const forms = new Map<string, Field>()
 /** The form of an operation; null for one that isn't there. */
-const formOf = (id: string): Field | null => {
-  const known = forms.get(id)
-  const operation = OPERATIONS.find((o) => o.name === id)
-  if (known || !operation) return known ?? null
-  const form = fieldOf(inputSchema(operation))
-  forms.set(id, form)
-  return form
-}
+const formOf = (id: string): Field | null => shapes[id]?.form ?? null
 
 interface Kept {
   units: UnitSystem
@@ -98,7 +90,7 @@ export const useSum = (id: string, takes: SumTakes = []) => {
   }
 
   const read = computed(() => readForm(form, kept.value.texts, session.units, words, formOf))
-  const { answer, busy, failed, stop, needsServer } = useSumAnswer(id, () =>
+  const { answer, steps, busy, failed, stop, needsServer } = useSumAnswer(id, () =>
     Object.keys(read.value.faults).length > 0 ? null : read.value.input,
   )
 
@@ -123,17 +115,16 @@ export const useSum = (id: string, takes: SumTakes = []) => {
     input: () => read.value.input,
     taken: (path) => takenNow.value.includes(path),
   })
-  const operation = OPERATIONS.find((o) => o.name === id)
-  const schema = operation ? resultSchema(operation) : {}
   const clear = () => set('', openedOf(form))
   return {
     form,
     read,
     answer,
+    steps,
     busy,
     failed,
     issues,
-    schema,
+    schema: shapes[id]?.result,
     stop,
     clear,
     fill,

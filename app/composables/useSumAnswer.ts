@@ -1,19 +1,28 @@
 import { wrap, type Remote } from 'comlink'
-import type { CalculationAnswer } from '~~/shared/calculation/operation'
-import { calculate } from '~~/shared/calculation/operations'
+import type { UnitSystem } from '~~/core/units/unitSystem'
+import type { WorkedOut } from '~~/shared/quick/workOut'
 import type { Sums } from '~/workers/sum.worker'
+
+type Input = { readonly units: UnitSystem }
+
+/** Milliseconds after the sum is drawn. */
+const BEHIND = 1500
 
 /** Sums whose solver runs on the server: it is large, and a train is planned at a desk. */
 const AT_SERVER: ReadonlySet<string> = new Set(['train-plan'])
 
-const atServer = async (id: string, input: unknown): Promise<CalculationAnswer | null> => {
+/** Where no worker can be had the page works it out itself; fetched while the network is there. */
+const onPage = () => import('~~/shared/quick/workOut')
+
+const atServer = async (id: string, input: Input): Promise<WorkedOut | null> => {
   try {
-    return { ok: true, result: await askServer(`/api/calc/${id}`, { method: 'POST', body: input as object }) }
+    const result = await askServer(`/api/calc/${id}`, { method: 'POST', body: input })
+    return { answer: { ok: true, result }, steps: [] }
   } catch (failure) {
     if (!(failure instanceof ApiFailure) || failure.passing) return null
     const { code, message, issues } = failure.answer
     const refused = code === 'refused' ? ('refused' as const) : ('bad-input' as const)
-    return { ok: false, error: { code: refused, message, issues: issues ?? [] } }
+    return { answer: { ok: false, error: { code: refused, message, issues: issues ?? [] } }, steps: [] }
   }
 }
 
@@ -22,7 +31,9 @@ const atServer = async (id: string, input: unknown): Promise<CalculationAnswer |
  * input is ended. Null while the input can't be read.
  */
 export const useSumAnswer = (id: string, input: () => unknown) => {
-  const answer = shallowRef<CalculationAnswer | null>(null)
+  const { viewFrom } = useInView()
+  const out = shallowRef<WorkedOut | null>(null)
+  useTimeoutFn(() => void onPage().catch(() => null), BEHIND)
   const busy = ref(false)
   const failed = ref(false)
   let worker: Worker | null = null
@@ -39,25 +50,27 @@ export const useSumAnswer = (id: string, input: () => unknown) => {
     if (busy.value) end()
     busy.value = true
     failed.value = false
-    const plain = JSON.parse(JSON.stringify(wanted)) as unknown
-    let found: CalculationAnswer | null = null
+    const plain = JSON.parse(JSON.stringify(wanted)) as Input
+    let found: WorkedOut | null = null
     try {
       if (AT_SERVER.has(id)) found = await atServer(id, plain)
       else if (!worker) {
         worker = new Worker(new URL('../workers/sum.worker.ts', import.meta.url), { type: 'module' })
         remote = wrap<Sums>(worker)
         const broken = new Promise<never>((_, reject) => worker?.addEventListener('error', reject))
-        found = await Promise.race([remote.calculate(id, plain), broken])
-      } else found = await (remote as Remote<Sums>).calculate(id, plain)
+        found = await Promise.race([remote.workOut(id, plain, viewFrom), broken])
+      } else found = await (remote as Remote<Sums>).workOut(id, plain, viewFrom)
     } catch {
-      // Where no worker can be had, out of reach of the server for one, the page works it out itself.
+      // Out of reach of the server, for one.
       end()
-      found = await calculate(id, plain).catch(() => null)
+      found = await onPage()
+        .then((page) => page.workOut(id, plain, viewFrom))
+        .catch(() => null)
     }
     if (own !== asked) return
     busy.value = false
     failed.value = found === null
-    answer.value = found
+    out.value = found
   }
   const stop = () => {
     asked++
@@ -74,10 +87,12 @@ export const useSumAnswer = (id: string, input: () => unknown) => {
     () => {
       if (input() !== null) return void askSoon()
       stop()
-      answer.value = null
+      out.value = null
     },
     { immediate: true },
   )
   onScopeDispose(stop)
-  return { answer, busy, failed, stop, needsServer: AT_SERVER.has(id) }
+  const answer = computed(() => out.value?.answer ?? null)
+  const steps = computed(() => out.value?.steps ?? [])
+  return { answer, steps, busy, failed, stop, needsServer: AT_SERVER.has(id) }
 }

@@ -186,8 +186,8 @@ test('ways round the clock: zeroed twice, one plane alone, marks on the rim', as
   const job = new Job(page)
   await job.prepared()
   const way = async (name: string) => {
-    await page.getByRole('combobox', { name: 'How the set is taken' }).press('Enter')
-    await page.getByRole('option', { name, exact: true }).click()
+    await page.getByRole('button', { name: /^How the set is taken/ }).press('Enter')
+    await page.getByRole('dialog').getByRole('button', { name, exact: true }).click()
   }
   await way('zeroed at 12, again at 3')
   await expect(job.reading('Rim', '3')).toHaveValue('0')
@@ -278,8 +278,8 @@ test('heads on a part arc: told apart by a nudge, each read at its own angle', a
   await expect(page.getByRole('checkbox', { name: /^Each head on its own machine/ })).toBeChecked()
   await job.next('Log the set-up')
 
-  await page.getByRole('combobox', { name: 'How the set is taken' }).press('Enter')
-  await page.getByRole('option', { name: 'part arc: 10, 12, 2' }).click()
+  await page.getByRole('button', { name: /^How the set is taken/ }).press('Enter')
+  await page.getByRole('dialog').getByRole('button', { name: 'part arc: 10, 12, 2' }).click()
   await page.getByText('Each head tells its own angle').click()
   // Told the other way round from the other end, and what was typed outlives going there and a reload.
   await page.getByLabel('Own angle of Motor head, stop 2 o’clock').fill('70')
@@ -344,8 +344,8 @@ test('a bar measured on a pipe; positions pressed round the hub, one in the way 
   await page.getByLabel('Face, after the turn').fill('0')
   await job.next('Log the set-up')
 
-  await page.getByRole('combobox', { name: 'How the set is taken' }).press('Enter')
-  await page.getByRole('option', { name: 'positions of one’s own' }).click()
+  await page.getByRole('button', { name: /^How the set is taken/ }).press('Enter')
+  await page.getByRole('dialog').getByRole('button', { name: 'positions of one’s own' }).click()
   const hours = page.getByRole('group', { name: 'Positions round the hub' })
   await hours.getByRole('button', { name: 'Read at 4 o’clock too' }).click()
   await hours.getByRole('button', { name: 'Remove 3 o’clock' }).press('Enter')

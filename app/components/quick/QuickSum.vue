@@ -3,7 +3,6 @@ import { quickWords } from '~~/shared/wording/viewWords'
 import { labelOf } from '~~/shared/quick/labels'
 import { resultRows } from '~~/shared/quick/resultRows'
 import { sentenceOf } from '~~/shared/quick/sentences'
-import { workingOf } from '~~/shared/quick/working'
 import { SUM_BOARDS } from './boards'
 import type { QuickSumId } from '~~/shared/wording/en/sums'
 
@@ -12,7 +11,7 @@ const props = defineProps<{ id: string }>()
 const session = useSession()
 const words = useWords()
 const w = quickWords
-const { form, read, answer, busy, failed, issues, schema, stop, clear, fill, needsServer } = useSum(
+const { form, read, answer, steps, busy, failed, issues, schema, stop, clear, fill, needsServer } = useSum(
   props.id,
   SUM_BOARDS[props.id]?.takes,
 )
@@ -29,9 +28,6 @@ const headline = computed(() => {
   const [fault] = Object.values(read.value.faults)
   return fault ?? issues.value[0]?.message ?? w.working
 })
-const telling = useTelling()
-const steps = () =>
-  answer.value?.ok ? workingOf(props.id, read.value.input, answer.value.result, telling.value) : []
 const missing = computed(() => [...new Set(issues.value.slice(1).map((i) => i.message))].slice(0, 6))
 const refused = computed(
   () => answer.value !== null && !answer.value.ok && answer.value.error.code === 'refused',
@@ -93,7 +89,7 @@ const copyLink = () =>
           <dd class="figure">{{ r.value }}</dd>
         </div>
       </dl>
-      <ShowWorking v-if="steps().length" :steps="steps" />
+      <ShowWorking v-if="steps.length" :steps="() => steps" />
       <el-collapse v-if="formula.length" v-model="opened" class="working">
         <el-collapse-item :title="w.formula" name="formula">
           <p v-for="(p, i) in formula" :key="i">{{ p }}</p>

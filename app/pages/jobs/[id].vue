@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { StageId } from '~~/core/jobs/jobs'
 import { useKeyEvents } from '~/composables/useKeys'
-import { fetchStagesAhead } from '~/stages/views'
+import { fetchAhead } from '~/stages/ahead'
 
 definePageMeta({ layout: 'job' })
 const route = useRoute()
@@ -16,7 +16,7 @@ watch(
   { immediate: true },
 )
 onBeforeUnmount(() => job.leave())
-onMounted(() => setTimeout(fetchStagesAhead, 1500))
+onMounted(() => setTimeout(fetchAhead, 1500))
 const open = (stage: StageId) => {
   job.refusal = ''
   shown.value = stage

@@ -7,10 +7,13 @@ import { urgencyWords } from '~~/shared/wording/due'
 import { tellingOf } from '~~/shared/wording/telling'
 import FeetNow from '~/components/history/FeetNow.vue'
 import FootByFoot from '~/components/history/FootByFoot.vue'
-import FoundAndLeft from '~/components/history/FoundAndLeft.vue'
 import MachineNotes from '~/components/history/MachineNotes.vue'
 import PastJobs from '~/components/history/PastJobs.vue'
 import StandsAsLeft from '~/components/history/StandsAsLeft.vue'
+
+/** The chart is as large as all else of the page and below its first screen. */
+const FoundAndLeft = defineAsyncComponent(() => import('~/components/history/FoundAndLeft.vue'))
+const behind = useBehind()
 
 const route = useRoute()
 const session = useSession()
@@ -151,7 +154,8 @@ const saved = (now: string) =>
           <BeltFacts :machine="data.machine" />
         </div>
         <div class="below">
-          <FoundAndLeft :jobs="closedJobs" />
+          <FoundAndLeft v-if="behind" :jobs="closedJobs" />
+          <div v-else class="panel to-come" />
           <PastJobs :open="openJobs" :jobs="closedJobs" @compare="comparing = true" />
           <div class="aside">
             <CoupledFacts
@@ -266,6 +270,9 @@ const saved = (now: string) =>
 }
 .by-foot {
   grid-column: 1 / 3;
+}
+.to-come {
+  min-height: 380px;
 }
 .two {
   display: grid;

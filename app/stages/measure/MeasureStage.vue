@@ -16,9 +16,13 @@ import { seenClock } from '~~/shared/wording/otherEnd'
 import { circleName, playWords, setName } from '~~/shared/wording/readings'
 import { limitSource } from '~~/shared/wording/tolerances'
 import { useKeyEvents } from '~/composables/useKeys'
-import QuickEntry from './QuickEntry.vue'
+import { loadedAhead } from '../ahead'
 import type { BoardShape } from './boardShape'
 import ReadingBoard from './ReadingBoard.vue'
+
+const QuickEntry = loadedAhead(() => import('./QuickEntry.vue'))
+const SetAsides = loadedAhead(() => import('./SetAsides.vue'))
+const WaysDialog = loadedAhead(() => import('./WaysDialog.vue'))
 
 const props = defineProps<{ stage: MeasuringStage }>()
 /** Readings beside the rounds are part of another stage's work, which goes on. */
@@ -79,7 +83,9 @@ const fourClock = computed(
   () => reads.value !== 'values' && form.value.positions.every((c) => FOUR_QUARTERS.includes(c)),
 )
 const { ways, way, listing, take, setPositions, paperOrder, fillFromPaper } = useWaysRound(reading)
+const wayName = computed(() => ways.value.find((o) => o.value === way.value)?.name ?? '')
 const quick = ref(false)
+const choosing = ref(false)
 /** What the readings are typed on: pads at the quarters, one clock round the hub, the drawn shafts, or rows. */
 const shape = computed<BoardShape>(() => {
   if (boardOrTable.value || form.value.ownAngles) return 'table'
@@ -134,6 +140,7 @@ const askingShown = computed({
 })
 const nameOf = (id: string) =>
   logged.value ? setName(logged.value, id, telling.value).toLowerCase() : v.value.set
+const later = useLater(quick, choosing)
 const dialog = computed(() => {
   const a = asking.value
   if (!a || a.about === 'correction')
@@ -210,15 +217,15 @@ const turnNote = computed(() =>
 <template>
   <BoardFrame :title="title">
     <template #tools>
-      <el-select
+      <el-button
         v-if="taking && reads !== 'values' && circles.length > 0"
-        class="way"
-        :model-value="way"
-        :aria-label="v.way"
-        @update:model-value="take"
+        class="dye-button"
+        :aria-label="v.wayNow(wayName)"
+        aria-haspopup="dialog"
+        @click="choosing = true"
       >
-        <el-option v-for="o in ways" :key="o.value" :value="o.value" :label="o.name" />
-      </el-select>
+        {{ wayName }}
+      </el-button>
       <el-button v-if="taking && circles.length > 0" class="dye-button" @click="quick = true">{{
         v.quick.open
       }}</el-button>
@@ -231,10 +238,12 @@ const turnNote = computed(() =>
         {{ v.table }}
       </el-button>
     </template>
-    <div v-if="taking && reads === 'dials'" class="asides">
-      <el-checkbox v-if="logged?.sets.length" v-model="form.turnedBack">{{ w.play.turnBack }}</el-checkbox>
-      <el-checkbox v-if="tellsAngles" v-model="form.ownAngles">{{ v.ownAngles }}</el-checkbox>
-    </div>
+    <SetAsides
+      v-if="taking && reads === 'dials' && (logged?.sets.length || tellsAngles)"
+      :reading="reading"
+      :play-to-find="Boolean(logged?.sets.length)"
+      :tells-angles="tellsAngles"
+    />
     <p v-if="elsewhere" class="note">{{ telling.words.prove.view.madeUpNow }}</p>
     <p v-if="taking && turnNote" class="note">{{ turnNote }}</p>
     <p v-if="taking && mate.note.value" class="note" role="status">{{ mate.note.value }}</p>
@@ -303,11 +312,13 @@ const turnNote = computed(() =>
       {{ telling.words.safety.turning }}
     </p>
     <ShowWorking v-if="measurement?.sets.length" :steps="working" />
+    <WaysDialog v-if="later" v-model="choosing" :ways="ways" :way="way" @take="take" />
     <QuickEntry
+      v-if="later"
       v-model="quick"
       :order="paperOrder"
-      :circle-name="(c) => circleLabel(state.setUp, c, telling)"
-      :place="(clock) => placeName(state.setUp, clock, telling)"
+      :circle-name="(c: string) => circleLabel(state.setUp, c, telling)"
+      :place="(clock: number) => placeName(state.setUp, clock, telling)"
       @fill="fillFromPaper"
     />
     <WhyDialog
@@ -344,23 +355,9 @@ const turnNote = computed(() =>
 </template>
 
 <style scoped>
-.asides {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 24px;
-  --el-checkbox-text-color: var(--scribe);
-  --el-checkbox-checked-text-color: #fff;
-}
-.asides .el-checkbox {
-  min-height: var(--touch);
-}
 .note {
   color: var(--scribe-dim);
   font-size: 14px;
-}
-.way {
-  flex: none;
-  width: 190px;
 }
 .balances {
   display: grid;

@@ -143,6 +143,7 @@ export const measuring = {
       'seen from behind the driven machine · a rim step is plus where the motor rim is higher',
     note: 'from behind the motor · clockwise · plunger in is plus',
     way: 'How the set is taken',
+    wayNow: (way: string) => `How the set is taken: ${way}`,
     ways: {
       four: '12, 3, 6, 9',
       'from-3': 'from 3',

@@ -1,0 +1,28 @@
+<script setup lang="ts">
+/** What may be told of a set of dials beside its figures. */
+defineProps<{ reading: ReturnType<typeof useReadingForm>; playToFind: boolean; tellsAngles: boolean }>()
+const telling = useTelling()
+const w = computed(() => telling.value.words.measuring)
+</script>
+
+<template>
+  <div class="asides">
+    <el-checkbox v-if="playToFind" v-model="reading.form.value.turnedBack">{{ w.play.turnBack }}</el-checkbox>
+    <el-checkbox v-if="tellsAngles" v-model="reading.form.value.ownAngles">{{
+      w.view.ownAngles
+    }}</el-checkbox>
+  </div>
+</template>
+
+<style scoped>
+.asides {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 24px;
+  --el-checkbox-text-color: var(--scribe);
+  --el-checkbox-checked-text-color: #fff;
+}
+.asides .el-checkbox {
+  min-height: var(--touch);
+}
+</style>
