@@ -1,16 +1,19 @@
 <script setup lang="ts">
 /** What may be told of a set of dials beside its figures. */
-defineProps<{ reading: ReturnType<typeof useReadingForm>; playToFind: boolean; tellsAngles: boolean }>()
+const props = defineProps<{
+  reading: ReturnType<typeof useReadingForm>
+  playToFind: boolean
+  tellsAngles: boolean
+}>()
+const { form } = props.reading
 const telling = useTelling()
 const w = computed(() => telling.value.words.measuring)
 </script>
 
 <template>
   <div class="asides">
-    <el-checkbox v-if="playToFind" v-model="reading.form.value.turnedBack">{{ w.play.turnBack }}</el-checkbox>
-    <el-checkbox v-if="tellsAngles" v-model="reading.form.value.ownAngles">{{
-      w.view.ownAngles
-    }}</el-checkbox>
+    <el-checkbox v-if="playToFind" v-model="form.turnedBack">{{ w.play.turnBack }}</el-checkbox>
+    <el-checkbox v-if="tellsAngles" v-model="form.ownAngles">{{ w.view.ownAngles }}</el-checkbox>
   </div>
 </template>
 
