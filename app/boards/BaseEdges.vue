@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lookWords } from '~~/shared/wording/en'
 import { BASE_CORNERS, type BaseCorner } from '~~/core/stages/look/base'
 import { BASE_EDGES, type BaseEdge } from '~~/core/stages/look/entries'
 import type { UnitSystem } from '~~/core/units/unitSystem'
@@ -20,7 +21,8 @@ const emit = defineEmits<{
   low: [edge: BaseEdge, end: 'near' | 'far']
   enter: [edge: BaseEdge]
 }>()
-const { look: w } = useWords()
+const words = useWords()
+const w = lookWords(words)
 const otherEnd = useOtherEnd()
 const along = (edge: BaseEdge) => edge === 'left' || edge === 'right'
 const board = useTemplateRef<HTMLElement>('board')

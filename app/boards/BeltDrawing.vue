@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { beltsWords, drawingsWords } from '~~/shared/wording/en'
 import { toCore } from '~~/core/units/unitSystem'
 import type { BeltFields } from '~~/shared/register/beltMachine'
 import { figure } from '~~/shared/wording/figures'
@@ -36,7 +37,9 @@ const drive = computed(() => {
   return { r, R, motor, driven, strands: [strand(1), strand(-1)], upright }
 })
 const label = (value: number) => figure(mm(value), 'distance', props.units, { unit: true })
-const { belts: w, drawings } = useWords()
+const words = useWords()
+const w = beltsWords(words)
+const drawings = drawingsWords(words)
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords } from '~~/shared/wording/en'
 import { otherSheave, type SheavePlace } from '~~/core/register/beltMachine'
 import type { LineDrawing } from '~~/shared/stages/lineUp/drawing'
 import type { Contact, Touch } from '~~/shared/stages/lineUp/form'
@@ -17,7 +18,8 @@ const props = defineProps<{
   note?: string
 }>()
 const emit = defineEmits<{ tap: [contact: Contact] }>()
-const { drawings: w } = useWords()
+const words = useWords()
+const w = drawingsWords(words)
 const W = 690
 const H = 318
 const EDGE = 72

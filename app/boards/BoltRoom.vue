@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plansWords } from '~~/shared/wording/en'
 import { pairKey } from '~~/core/plan/movePlan'
 import type { BoltRoom } from '~~/shared/stages/plan/room'
 import { hourOf } from '~~/shared/wording/directions'
@@ -7,7 +8,7 @@ import { capital, pairName, type Telling } from '~~/shared/wording/telling'
 
 /** Room in the bolt holes, a gauge a foot pair: where the bolt stands now, and where the plan brings it. Millimetres. */
 const props = defineProps<{ feet: readonly BoltRoom[]; telling: Telling }>()
-const w = computed(() => props.telling.words.plans.room)
+const w = computed(() => plansWords(props.telling.words).room)
 const W = 180
 const gauges = computed(() =>
   props.feet.map((f) => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords } from '~~/shared/wording/en'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { seenClock } from '~~/shared/wording/otherEnd'
 
@@ -31,7 +32,8 @@ const POSITIONS = ([0, 90, 180, 270] as const).map((clock) => {
     hour: { 0: '12', 90: '3', 180: '6', 270: '9' }[seen] ?? '',
   }
 })
-const { drawings: w } = useWords()
+const words = useWords()
+const w = drawingsWords(words)
 const label = ({ clock, hour }: (typeof POSITIONS)[number]) => {
   const reading = w.readingAt(props.name, w.oclock(hour))
   return props.ringed.includes(clock) ? w.misfits(reading) : reading

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { roughInWords } from '~~/shared/wording/en'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import type { Remark } from '~~/shared/forms/typed'
 import type { RoughTexts } from '~~/shared/stages/roughIn/form'
@@ -11,7 +12,8 @@ defineProps<{
   bladeRemark?: Remark
 }>()
 const emit = defineEmits<{ how: [how: RoughTexts['how']]; blade: [text: string]; four: [four: boolean] }>()
-const { roughIn } = useWords()
+const words = useWords()
+const roughIn = roughInWords(words)
 const v = roughIn.view
 </script>
 

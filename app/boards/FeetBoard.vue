@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { softFootWords, verdictsWords } from '~~/shared/wording/en'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import type { DrawnFoot } from '~~/shared/stages/feet/drawing'
 import { CORNERS, cornerKey, type Corner } from '~~/shared/stages/feet/form'
@@ -26,7 +27,9 @@ const emit = defineEmits<{
   'update:rise': [key: string, text: string]
   'update:corner': [key: string, text: string]
 }>()
-const { softFoot: w, verdicts } = useWords()
+const words = useWords()
+const w = softFootWords(words)
+const verdicts = verdictsWords(words)
 const map = useTemplateRef<HTMLElement>('map')
 const boxes = (inside: string) => [
   ...(map.value?.querySelectorAll<HTMLInputElement>(`${inside} input`) ?? []),

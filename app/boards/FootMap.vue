@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords, feetWords } from '~~/shared/wording/en'
 import { keyOfPair, SIDES, type MachineRole, type Side } from '~~/core/plan/movePlan'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { footKey } from '~~/shared/stages/move/form'
@@ -33,10 +34,9 @@ const props = defineProps<{
   units: UnitSystem
 }>()
 const emit = defineEmits<{ enter: []; 'update:shims': [way: 'out' | 'in', key: string, text: string] }>()
-const {
-  drawings: w,
-  feet: { sides },
-} = useWords()
+const words = useWords()
+const w = drawingsWords(words)
+const { sides } = feetWords(words)
 const key = (pair: Pair, side: Side) => footKey(pair.id, side, pair.machine)
 const wanted = (pair: Pair, side: Side) => {
   const p = pair.planned[side]

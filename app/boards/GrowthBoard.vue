@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { targetsWords } from '~~/shared/wording/en'
 import type { MachineRole } from '~~/core/plan/planFoot'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import type { Remark } from '~~/shared/forms/typed'
@@ -32,7 +33,7 @@ const emit = defineEmits<{
   distance: [pair: string, text: string]
 }>()
 const words = useWords()
-const w = words.targets.view
+const w = targetsWords(words).view
 const { width: W, height: H } = GROWTH_SHEET
 const sides = computed(() =>
   (['stationary', 'movable'] as const).map((machine) => ({

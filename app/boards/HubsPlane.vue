@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { directionsWords, roughInWords, verdictsWords } from '~~/shared/wording/en'
 import type { Plane } from '~~/core/frame/planes'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import type { DrawnHubs } from '~~/shared/stages/roughIn/drawing'
@@ -29,14 +30,17 @@ const emit = defineEmits<{
   lies: [clock: Quarter, on: 'stationary' | 'movable']
   enter: [key: string]
 }>()
-const { roughIn, verdicts, directions } = useWords()
+const words = useWords()
+const roughIn = roughInWords(words)
+const verdicts = verdictsWords(words)
+const directions = directionsWords(words)
 const w = roughIn.view
-const words = useTelling()
+const telling = useTelling()
 const places = computed(() => placesOf(props.plane))
 const steps = computed(
   () => (props.texts.four ? places.value : places.value.slice(0, 1)) as readonly Quarter[],
 )
-const hour = (clock: number) => hourName(clock, words.value)
+const hour = (clock: number) => hourName(clock, telling.value)
 const note = (key: string) => props.faults[key] ?? props.notes[key] ?? ''
 const boxes = useTemplateRef<HTMLElement>('plane')
 defineExpose({

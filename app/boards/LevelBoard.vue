@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { levelWords, verdictsWords } from '~~/shared/wording/en'
 import type { MachineRole } from '~~/core/plan/movePlan'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { ROLES, type LevelTexts } from '~~/shared/stages/level/form'
@@ -21,7 +22,9 @@ const emit = defineEmits<{
   low: [role: MachineRole, end: 'coupling' | 'far']
   enter: [role: MachineRole]
 }>()
-const { level: w, verdicts } = useWords()
+const words = useWords()
+const w = levelWords(words)
+const verdicts = verdictsWords(words)
 const MIDDLE = { stationary: 170, movable: 510 } as const
 /** Degrees to turn the drawing by: the driven machine's far end is at the left. */
 const turn = (role: MachineRole, tilt: number | null) => (role === 'movable' ? -1 : 1) * (tilt ?? 0)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords } from '~~/shared/wording/en'
 import type { FootPlane } from '~~/core/coupling/feet'
 import type { Plane } from '~~/core/frame/planes'
 import type { SettledTolerance } from '~~/core/judge/tolerance'
@@ -13,7 +14,8 @@ const props = defineProps<{
   gateless?: boolean
 }>()
 defineSlots<{ default: (of: { plane: Plane }) => unknown }>()
-const { drawings: w } = useWords()
+const words = useWords()
+const w = drawingsWords(words)
 const { width: W, height: H } = BUNDLE_VIEW
 /** Room for the names, beside the lines. */
 const NAMES = 156

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { beltsWords } from '~~/shared/wording/en'
 import type { BaseKind } from '~~/core/register/beltMachine'
 import type { BaseMarks } from '~~/shared/stages/lineUp/drawing'
 import type { CureStep } from '~~/shared/wording/lines'
 
 /** What to shim, turn and slide, in order, beside the motor's base where it is done. */
 defineProps<{ steps: readonly CureStep[]; base: BaseKind; marks: BaseMarks; drivenName: string }>()
-const { belts: w } = useWords()
+const words = useWords()
+const w = beltsWords(words)
 </script>
 
 <template>

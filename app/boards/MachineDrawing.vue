@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords } from '~~/shared/wording/en'
 import { along } from '~~/shared/drawing/along'
 import { toCore } from '~~/core/units/unitSystem'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
@@ -6,7 +7,8 @@ import { figure } from '~~/shared/wording/figures'
 
 /** A coupled machine from the side, to scale along the shafts, with its own distances written on. */
 const props = defineProps<{ machine: CoupledFields; units: 'inch' | 'metric' }>()
-const { drawings: w } = useWords()
+const words = useWords()
+const w = drawingsWords(words)
 const W = 720
 const H = 300
 const AXIS = 128

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { targetsWords } from '~~/shared/wording/en'
 import { MATERIALS } from '~~/core/growth/materials'
 
 /** What a foot or a shaft is made of: a material of the table, or another whose expansion is typed. */
@@ -12,17 +13,17 @@ defineProps<{
 const emit = defineEmits<{ 'update:modelValue': [material: string] }>()
 const words = useWords()
 const options = [
-  ...MATERIALS.map((m) => ({ value: m as string, name: words.targets.materials[m] })),
-  { value: 'own', name: words.targets.ownMaterial },
+  ...MATERIALS.map((m) => ({ value: m as string, name: targetsWords(words).materials[m] })),
+  { value: 'own', name: targetsWords(words).ownMaterial },
 ]
 </script>
 
 <template>
   <label>
-    <span>{{ words.targets.view.material }}</span>
+    <span>{{ targetsWords(words).view.material }}</span>
     <el-select
       :model-value="modelValue"
-      :aria-label="label ?? words.targets.view.material"
+      :aria-label="label ?? targetsWords(words).view.material"
       :disabled="disabled"
       placeholder=""
       @update:model-value="emit('update:modelValue', $event)"

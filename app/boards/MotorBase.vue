@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords } from '~~/shared/wording/en'
 import type { BaseKind } from '~~/core/register/beltMachine'
 
 /** The motor on its base from above, with numbered badges where each step of a cure is done. */
@@ -9,7 +10,8 @@ const props = defineProps<{
   slide: { readonly number: number; readonly down: boolean } | null
   drivenName: string
 }>()
-const { drawings: w } = useWords()
+const words = useWords()
+const w = drawingsWords(words)
 const screws = computed(() => (props.kind === 'hinged' ? [78] : [44, 112]))
 </script>
 

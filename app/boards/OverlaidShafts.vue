@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords } from '~~/shared/wording/en'
 import type { FootPlane } from '~~/core/coupling/feet'
 import { PLANES, type Misalignment } from '~~/core/frame/planes'
 import type { SettledTolerance } from '~~/core/judge/tolerance'
@@ -17,7 +18,8 @@ const props = defineProps<{
   /** Nothing is judged here: no gate is drawn. */
   gateless?: boolean
 }>()
-const { drawings: w } = useWords()
+const words = useWords()
+const w = drawingsWords(words)
 const whole = computed(() => props.name ?? w.asLeft)
 const W = 336
 const H = 240

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords, feetWords, plansWords } from '~~/shared/wording/en'
 import { pairKey, type MachineRole } from '~~/core/plan/movePlan'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { fromFarEnd, type PlannedPack } from '~~/shared/stages/plan/packs'
@@ -12,7 +13,10 @@ const props = defineProps<{
   farName: string
   units: UnitSystem
 }>()
-const { drawings: w, feet, plans } = useWords()
+const words = useWords()
+const w = drawingsWords(words)
+const feet = feetWords(words)
+const plans = plansWords(words)
 const p = plans.packs
 const otherEnd = useOtherEnd()
 const seen = useRowsSeen()

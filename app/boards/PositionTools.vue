@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { measuringWords } from '~~/shared/wording/en'
 import { clockOfArc, normalClock } from '~~/core/frame/clock'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { typedValue } from '~~/shared/forms/typed'
@@ -13,9 +14,7 @@ const props = defineProps<{
   cost: string
 }>()
 const emit = defineEmits<{ positions: [clocks: number[]] }>()
-const {
-  measuring: { view: w },
-} = useWords()
+const w = measuringWords(useWords()).view
 const from = useOtherEnd() ? 'stationary' : 'movable'
 
 const added = ref('')

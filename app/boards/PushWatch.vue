@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pushingWords } from '~~/shared/wording/en'
 import type { DrawnEnd } from '~~/shared/stages/move/pushDrawing'
 import { fromFarEnd } from '~~/shared/stages/plan/packs'
 import { RULER } from '~~/shared/stages/move/pushDrawing'
@@ -19,7 +20,7 @@ const props = defineProps<{
   telling: Telling
 }>()
 const emit = defineEmits<{ enter: []; 'update:text': [pair: string, text: string] }>()
-const w = computed(() => props.telling.words.pushing)
+const w = computed(() => pushingWords(props.telling.words))
 const unit = computed(() => UNIT_NAMES[props.telling.units].displacement)
 const d = (x: number) => figure(Math.abs(x), 'displacement', props.telling.units)
 /** How far a bolt can go in its hole as it is drawn. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { directionsWords, drawingsWords, measuringWords, tablesWords } from '~~/shared/wording/en'
 import { seenClock } from '~~/shared/wording/otherEnd'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 
@@ -26,12 +27,11 @@ const emit = defineEmits<{
   step: [circle: string, clock: number, by: 1 | -1]
   angle: [circle: string, stop: number, text: string]
 }>()
-const {
-  measuring: { view: w },
-  directions,
-  drawings,
-  tables,
-} = useWords()
+const words = useWords()
+const w = measuringWords(words).view
+const directions = directionsWords(words)
+const drawings = drawingsWords(words)
+const tables = tablesWords(words)
 const from = useOtherEnd() ? 'stationary' : 'movable'
 const note = (circle: string, clock: number) => {
   const was = props.ghost[circle]?.[String(clock)]

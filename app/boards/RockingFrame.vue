@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { softFootWords } from '~~/shared/wording/en'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
 
@@ -12,7 +13,8 @@ const props = defineProps<{
   limit: number
   units: UnitSystem
 }>()
-const { softFoot: w } = useWords()
+const words = useWords()
+const w = softFootWords(words)
 const otherEnd = useOtherEnd()
 const d = (x: number) => figure(x, 'displacement', props.units)
 const most = computed(() =>

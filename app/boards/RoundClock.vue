@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords, measuringWords } from '~~/shared/wording/en'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { ROUND, roomRound, withPosition, type DrawnRound } from '~~/shared/stages/measure/round'
 import { seenClock } from '~~/shared/wording/otherEnd'
@@ -23,10 +24,9 @@ const emit = defineEmits<{
   enter: [circle: string, clock: number]
   step: [circle: string, clock: number, by: 1 | -1]
 }>()
-const {
-  measuring: { view: w },
-  drawings,
-} = useWords()
+const words = useWords()
+const w = measuringWords(words).view
+const drawings = drawingsWords(words)
 const from = useOtherEnd() ? 'stationary' : 'movable'
 const seen = (clock: number) => seenClock(clock, from)
 const middle = ROUND.size / 2

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { measuringWords } from '~~/shared/wording/en'
 import type { ListedSet } from '~~/shared/stages/measure/drawing'
 
 /** The sets logged so far, in words: what they read, whether they are used, what can be done with them. */
@@ -7,9 +8,7 @@ defineProps<{
   taking: boolean
 }>()
 defineEmits<{ correct: [id: string]; leave: [id: string]; use: [id: string] }>()
-const {
-  measuring: { view: w },
-} = useWords()
+const w = measuringWords(useWords()).view
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords } from '~~/shared/wording/en'
 import { along } from '~~/shared/drawing/along'
 
 /**
@@ -18,7 +19,8 @@ const props = defineProps<{
   movableName: string
   stationaryName: string
 }>()
-const { drawings } = useWords()
+const words = useWords()
+const drawings = drawingsWords(words)
 const W = 700
 const H = 156
 const AXIS = 90

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { directionsWords, drawingsWords, feetWords, targetsWords } from '~~/shared/wording/en'
 import type { Misalignment, Plane } from '~~/core/frame/planes'
 import type { SettledTolerance } from '~~/core/judge/tolerance'
 import { keyOfPair, type MachineRole } from '~~/core/plan/movePlan'
@@ -41,7 +42,7 @@ const props = defineProps<{
   telling: Telling
 }>()
 const emit = defineEmits<{ move: [foot: string, plane: Plane, value: number] }>()
-const w = computed(() => props.telling.words.drawings)
+const w = computed(() => drawingsWords(props.telling.words))
 const { width: W, height: H } = PLAN_VIEW
 
 const own = computed(() => {
@@ -113,7 +114,7 @@ const words = (foot: Foot) =>
 const said = (foot: Foot) => {
   const done = words(foot).replace(/ [\d.]+/, '')
   return driven.value.length > 0
-    ? done.replace(props.telling.words.directions.shim.leave, w.value.leave)
+    ? done.replace(directionsWords(props.telling.words).shim.leave, w.value.leave)
     : w.value.footMove(done, props.telling.footNames(foot.id))
 }
 /** What it is off by stands beside the coupling, on the side that has no feet near it. */
@@ -169,15 +170,15 @@ const key = (foot: Foot, event: KeyboardEvent) => {
   event.preventDefault()
   emit('move', keyOfPair(foot), props.plane, props.step(keyOfPair(foot), props.plane, by))
 }
-const title = computed(() => props.telling.words.directions.views[props.plane])
-const planeName = computed(() => props.telling.words.directions.planes[props.plane])
+const title = computed(() => directionsWords(props.telling.words).views[props.plane])
+const planeName = computed(() => directionsWords(props.telling.words).planes[props.plane])
 </script>
 
 <template>
   <div class="view">
     <div class="head">
       <h3>{{ title }}</h3>
-      <p>{{ w.tallerThanLong(exaggeration, telling.words.directions.viewNotes[plane]) }}</p>
+      <p>{{ w.tallerThanLong(exaggeration, directionsWords(telling.words).viewNotes[plane]) }}</p>
     </div>
     <svg ref="svg" :viewBox="`0 0 ${W} ${H}`" :aria-label="title" role="group">
       <rect
@@ -216,7 +217,7 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
           stroke="#1F2358"
           stroke-width="5"
         >
-          {{ telling.words.targets.view.setTo }}
+          {{ targetsWords(telling.words).view.setTo }}
         </text>
       </g>
       <!-- as measured, and as it would stand -->
@@ -277,7 +278,7 @@ const planeName = computed(() => props.telling.words.directions.planes[props.pla
           :class="{ locked }"
           tabindex="0"
           role="slider"
-          :aria-label="w.footInPlane(telling.words.feet.feet(pairName(telling, foot)), planeName)"
+          :aria-label="w.footInPlane(feetWords(telling.words).feet(pairName(telling, foot)), planeName)"
           :aria-valuenow="Number(f(moveOf(foot)).replace('−', '-'))"
           :aria-valuetext="words(foot)"
           :aria-disabled="locked"

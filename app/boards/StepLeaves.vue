@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { softFootWords } from '~~/shared/wording/en'
 import type { StepShim } from '~~/core/feet/stepShim'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { figure, thickness, UNIT_NAMES } from '~~/shared/wording/figures'
 
 /** Stepped leaves in section: each with its thickness and how far it goes in from the open edge. */
 const props = defineProps<{ recipe: StepShim; units: UnitSystem }>()
-const { softFoot: w } = useWords()
+const words = useWords()
+const w = softFootWords(words)
 const deepest = computed(() => Math.max(...props.recipe.leaves.map((l) => l.depth)))
 const highest = computed(() => props.recipe.leaves.reduce((s, l) => s + l.thickness, 0))
 const drawn = computed(() => {
@@ -16,7 +18,7 @@ const drawn = computed(() => {
     return { ...l, y, h, width: (l.depth / deepest.value) * 196 }
   })
 })
-const words = (l: StepShim['leaves'][number]) =>
+const said = (l: StepShim['leaves'][number]) =>
   w.cure.step(
     `${thickness(l.thickness, props.units)} ${UNIT_NAMES[props.units].displacement}`,
     figure(l.depth, 'distance', props.units, { unit: true }),
@@ -30,7 +32,7 @@ const words = (l: StepShim['leaves'][number]) =>
       <path d="M0 62h200" />
     </svg>
     <ol>
-      <li v-for="(l, i) in recipe.leaves" :key="i" class="figure">{{ words(l) }}</li>
+      <li v-for="(l, i) in recipe.leaves" :key="i" class="figure">{{ said(l) }}</li>
     </ol>
   </div>
 </template>

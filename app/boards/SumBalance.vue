@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords, measuringWords } from '~~/shared/wording/en'
 import { figure } from '~~/shared/wording/figures'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 
@@ -11,10 +12,9 @@ const props = defineProps<{
   agrees: boolean | null
   units: UnitSystem
 }>()
-const {
-  measuring: { view: w },
-  drawings,
-} = useWords()
+const spoken = useWords()
+const w = measuringWords(spoken).view
+const drawings = drawingsWords(spoken)
 const d = (x: number | null) => (x === null ? '' : figure(x, 'displacement', props.units, { sign: true }))
 const apart = computed(() =>
   props.topBottom === null || props.leftRight === null ? null : Math.abs(props.topBottom - props.leftRight),

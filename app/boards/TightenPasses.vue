@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { feetWords, pushingWords, softFootWords } from '~~/shared/wording/en'
 import { PASS_SHARES } from '~~/core/bolts/tightening'
 import type { PushWatch } from '~~/core/stages/move/push'
 import type { Bolts } from '~~/core/stages/move/bolts'
@@ -17,7 +18,7 @@ const props = defineProps<{
   telling: Telling
 }>()
 const emit = defineEmits<{ say: [] }>()
-const w = computed(() => props.telling.words.pushing)
+const w = computed(() => pushingWords(props.telling.words))
 const passes = computed(() =>
   PASS_SHARES.map((share, i) => {
     const torque = props.bolts?.tightening.passes[i]?.torque
@@ -30,7 +31,7 @@ const passes = computed(() =>
 const named = (feet: readonly FootRef[]) =>
   feet.map(
     (f) =>
-      `${pairName(props.telling, { machine: f.machine, id: f.pair })} ${props.telling.words.feet.sides[f.side]}`,
+      `${pairName(props.telling, { machine: f.machine, id: f.pair })} ${feetWords(props.telling.words).sides[f.side]}`,
   )
 const names = computed(() => named(props.order))
 const others = computed(() => named(props.driven))
@@ -46,14 +47,14 @@ const drift = computed(() => driftWords(props.watched, props.telling))
     </div>
     <ol class="order">
       <li v-for="(name, i) in names" :key="name">
-        <span class="nth">{{ telling.words.softFoot.view.ordinals[i] }}</span> {{ name }}
+        <span class="nth">{{ softFootWords(telling.words).view.ordinals[i] }}</span> {{ name }}
       </li>
     </ol>
     <template v-if="others.length > 0">
       <p class="dim">{{ w.tighten.driven }}</p>
       <ol class="order">
         <li v-for="(name, i) in others" :key="name">
-          <span class="nth">{{ telling.words.softFoot.view.ordinals[i] }}</span> {{ name }}
+          <span class="nth">{{ softFootWords(telling.words).view.ordinals[i] }}</span> {{ name }}
         </li>
       </ol>
     </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { levelWords } from '~~/shared/wording/en'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { TURN, type DrawnTurn } from '~~/shared/stages/level/drawing'
 import { clockFace } from '~~/shared/wording/clockFace'
@@ -14,7 +15,8 @@ const props = defineProps<{
   locked: boolean
 }>()
 const emit = defineEmits<{ value: [clock: number, text: string]; enter: [clock: number] }>()
-const { level: w } = useWords()
+const words = useWords()
+const w = levelWords(words)
 const middle = TURN.size / 2
 /** Where a mark's box stands, in percent of the board. */
 const place = (clock: number) => {

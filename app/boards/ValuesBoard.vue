@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords } from '~~/shared/wording/en'
 import type { FootPlane } from '~~/core/coupling/feet'
 import { PLANES, type Misalignment, type Plane } from '~~/core/frame/planes'
 import type { SettledTolerance } from '~~/core/judge/tolerance'
@@ -28,7 +29,8 @@ const emit = defineEmits<{
   enter: [circle: string, clock: number]
   step: [circle: string, clock: number, by: 1 | -1]
 }>()
-const { drawings: w } = useWords()
+const words = useWords()
+const w = drawingsWords(words)
 const W = 340
 const H = 190
 /** Values of a plane are kept at 12 for the vertical, at 3 for the horizontal. */

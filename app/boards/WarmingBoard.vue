@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hotWords } from '~~/shared/wording/en'
 import { WARMING_SHEET, type DrawnWarming } from '~~/shared/stages/hotCheck/drawing'
 
 /** Temperatures at the feet over a run, when they stood still, and how long ago it was stopped. */
@@ -13,7 +14,7 @@ defineProps<{
   sinceStop: number | null
 }>()
 const words = useWords()
-const w = words.hot
+const w = hotWords(words)
 const { width: W, height: H, left, right, top, bottom } = WARMING_SHEET
 const R = 66
 /** The hand goes round once an hour; a cold one has gone all the way. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { beltsWords, pagesWords, tablesWords } from '~~/shared/wording/en'
 import { toCore } from '~~/core/units/unitSystem'
 import type { BeltFields } from '~~/shared/register/beltMachine'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
@@ -8,7 +9,7 @@ import { gapFigure } from '~~/shared/wording/lines'
 const props = defineProps<{ machine: BeltFields }>()
 const session = useSession()
 const words = useWords()
-const w = words.pages.machine
+const w = pagesWords(words).machine
 const unit = computed(() => UNIT_NAMES[session.units].distance)
 const d = (x: number) => gapFigure(toCore(x, 'distance', props.machine.units), { units: session.units })
 const rows = computed(() =>
@@ -30,7 +31,7 @@ const rows = computed(() =>
 <template>
   <div class="facts panel">
     <h2>{{ w.sheaves }}</h2>
-    <FigureTable :head="[unit, words.tables.motor, words.tables.driven]">
+    <FigureTable :head="[unit, tablesWords(words).motor, tablesWords(words).driven]">
       <tr v-for="r in rows" :key="r.name">
         <td>{{ r.name }}</td>
         <td class="figure">{{ r.motor }}</td>
@@ -50,8 +51,8 @@ const rows = computed(() =>
     <p class="muted">
       {{
         machine.limits.offset !== null || machine.limits.angle !== null
-          ? words.belts.limits.own(machine.limits.source)
-          : words.belts.limits.starter(words.belts.kinds[machine.belts.kind])
+          ? beltsWords(words).limits.own(machine.limits.source)
+          : beltsWords(words).limits.starter(beltsWords(words).kinds[machine.belts.kind])
       }}
     </p>
   </div>

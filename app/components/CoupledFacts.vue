@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { limitsWords, pagesWords } from '~~/shared/wording/en'
 import { setsFor, type LimitSet } from '~~/core/judge/limitSets'
 import { judgedQuantities } from '~~/core/judge/quantities'
 import { settleTolerance } from '~~/core/judge/tolerance'
@@ -36,14 +37,16 @@ const limits = computed(() =>
 
 <template>
   <div class="facts panel">
-    <h2 class="title">{{ telling.words.pages.machine.limits }}</h2>
+    <h2 class="title">{{ pagesWords(telling.words).machine.limits }}</h2>
     <FigureTable :head="['', '']">
       <tr v-for="l in limits" :key="l.name">
         <td>{{ l.name }}</td>
         <td class="figure">{{ l.text }} {{ l.unit }}</td>
       </tr>
     </FigureTable>
-    <p class="muted">{{ toleranceSource(machine.tolerance, machine.rpm, telling.words.limits, near) }}</p>
+    <p class="muted">
+      {{ toleranceSource(machine.tolerance, machine.rpm, limitsWords(telling.words), near) }}
+    </p>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { beltsWords, pagesWords, shellWords } from '~~/shared/wording/en'
 import ScreenTag from '~/components/secondScreen/ScreenTag.vue'
 
 const job = useJob()
@@ -7,7 +8,7 @@ const words = useWords()
 
 const connection = computed(() => {
   const waiting = outbox.waiting.length
-  const w = words.shell.connection
+  const w = shellWords(words).connection
   if (outbox.turnedDown.length > 0) return w.needsAWord
   if (waiting > 0) return outbox.reachable ? w.sending : w.waiting(waiting)
   return outbox.reachable ? w.saved : w.outOfReach
@@ -18,8 +19,8 @@ const what = computed(() => {
   const joined =
     m.drive === 'coupled'
       ? m.couplingKind.toLowerCase()
-      : words.belts.drive(m.belts.count, words.belts.kinds[m.belts.kind])
-  const { drive, inJob } = words.pages.machine
+      : beltsWords(words).drive(m.belts.count, beltsWords(words).kinds[m.belts.kind])
+  const { drive, inJob } = pagesWords(words).machine
   const between = drive(m.movableName.toLowerCase(), m.stationaryName.toLowerCase())
   return inJob(m.powerKw, between, joined, job.folded?.state.rpm ?? m.rpm)
 })
@@ -27,7 +28,7 @@ const what = computed(() => {
 
 <template>
   <header class="header">
-    <NuxtLink to="/" class="home" :aria-label="words.shell.toToday"
+    <NuxtLink to="/" class="home" :aria-label="shellWords(words).toToday"
       ><img src="/mark.svg" alt="" width="30" height="30"
     /></NuxtLink>
     <h1>

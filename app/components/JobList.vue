@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { beltsWords, hotWords, pagesWords, sheetWords, verdictsWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import type { JobSummary } from '~~/shared/api/answers'
 import { goingOf } from '~~/shared/drawing/going'
@@ -21,7 +22,7 @@ const found = ({ summary }: JobSummary): string => {
   if (!summary.asLeft) return ''
   return summary.kind === 'coupled'
     ? misalignmentWords(summary.asLeft.coupling, false, telling.value)
-    : telling.value.words.belts
+    : beltsWords(telling.value.words)
         .found(
           gapFigure(Math.abs(summary.asLeft.offset), telling.value, true),
           degrees(Math.abs(summary.asLeft.turn)),
@@ -31,7 +32,7 @@ const found = ({ summary }: JobSummary): string => {
 /** Which way a provisional one is expected to go. */
 const expected = ({ provisional, summary }: JobSummary): string =>
   props.expecting && provisional && summary.kind === 'coupled' && summary.expected
-    ? telling.value.words.hot.expected(
+    ? hotWords(telling.value.words).expected(
         goWords(summary.expected, telling.value.footNames('outboard'), telling.value),
       )
     : ''
@@ -46,10 +47,10 @@ const rows = computed(() =>
     expected: expected(j),
     going: going(j),
     author: j.lastAuthor,
-    verdictName: telling.value.words.verdicts[j.verdict],
+    verdictName: verdictsWords(telling.value.words)[j.verdict],
     step: j.closedAt
-      ? telling.value.words.pages.jobs.closed(day(j.closedAt))
-      : telling.value.words.sheet.stages[j.stage].next,
+      ? pagesWords(telling.value.words).jobs.closed(day(j.closedAt))
+      : sheetWords(telling.value.words).stages[j.stage].next,
   })),
 )
 </script>
@@ -63,7 +64,7 @@ const rows = computed(() =>
         <VerdictMark v-else :mark="row.verdict" silent />
         <span>
           <strong>{{ showMachine ? `${row.tag} ${row.machineName}` : day(row.openedAt) }}</strong>
-          <span class="muted">{{ telling.words.pages.jobs.found(row.verdictName, row.found) }}</span>
+          <span class="muted">{{ pagesWords(telling.words).jobs.found(row.verdictName, row.found) }}</span>
           <span v-if="row.expected" class="muted">{{ row.expected }}</span>
         </span>
         <span class="step">

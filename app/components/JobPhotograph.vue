@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lookWords } from '~~/shared/wording/en'
 import { photographPath } from '~~/shared/photographs/photographs'
 import { keptPicture } from '~/device/photographs'
 
@@ -27,7 +28,8 @@ watch(
 )
 onBeforeUnmount(free)
 const source = computed(() => local.value || photographPath(job.id, props.id))
-const { look: w } = useWords()
+const words = useWords()
+const w = lookWords(words)
 </script>
 
 <template>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 const { mapOpen } = useKeyEvents()
-const { shell: w } = useWords()
+const words = useWords()
+const w = shellWords(words)
 </script>
 
 <template>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { actionsWords } from '~~/shared/wording/en'
 /** What stands where an answer is still awaited or did not come. */
 defineProps<{ waiting: boolean; failure: ApiFailure | null }>()
 defineEmits<{ again: [] }>()
-const { actions: w } = useWords()
+const words = useWords()
+const w = actionsWords(words)
 </script>
 
 <template>

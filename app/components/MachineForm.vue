@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pagesWords } from '~~/shared/wording/en'
 import type { ComponentPublicInstance } from 'vue'
 import { recordWords } from '~~/shared/wording/viewWords'
 import { MOST_PAIRS, withPairs } from '~~/shared/register/coupledBoxes'
@@ -25,9 +26,7 @@ const props = defineProps<{
 const emit = defineEmits<{ saved: [tag: string] }>()
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
-const {
-  pages: { form: w, machines },
-} = useWords()
+const { form: w, machines } = pagesWords(useWords())
 
 const drive = ref<MachineFields['drive']>('coupled')
 const units = ref<MachineFields['units']>('inch')

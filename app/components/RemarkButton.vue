@@ -1,9 +1,8 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import IconPencil from '~icons/lucide/pencil'
 
-const {
-  shell: { remark: w },
-} = useWords()
+const w = shellWords(useWords()).remark
 const shown = ref(false)
 const later = useLater(shown)
 </script>

@@ -1,10 +1,9 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 /** A remark for the logbook, and those that were made. */
 const shown = defineModel<boolean>({ required: true })
 const job = useJob()
-const {
-  shell: { remark: w },
-} = useWords()
+const w = shellWords(useWords()).remark
 const text = ref('')
 const box = useTemplateRef<{ focus: () => void }>('box')
 useFirstFocus(shown, () => box.value)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sheetWords, shellWords } from '~~/shared/wording/en'
 import type { Job, StageId } from '~~/core/jobs/jobs'
 import { findingsOf } from '~~/shared/wording/findings'
 import { stageKey } from '~/composables/useKeys'
@@ -8,7 +9,7 @@ const props = defineProps<{ job: Job; stage: StageId }>()
 defineEmits<{ open: [stage: StageId] }>()
 const telling = useTelling()
 const findings = computed(() => findingsOf(props.job, telling.value))
-const words = computed(() => telling.value.words.sheet)
+const words = computed(() => sheetWords(telling.value.words))
 /** A longer sheet stands closer, so that sixteen stages are seen at once under 800 px. */
 const LONG = 11
 interface Row {
@@ -28,7 +29,7 @@ const phases = computed(() => {
   return groups
 })
 const told = (row: Row) =>
-  telling.value.words.shell.stageTold(
+  shellWords(telling.value.words).stageTold(
     words.value.stages[row.id].name,
     words.value.marks[row.mark],
     findings.value[row.id] ?? '',
@@ -39,7 +40,7 @@ const told = (row: Row) =>
   <nav
     class="sheet"
     :class="{ long: job.sheet.rows.length > LONG }"
-    :aria-label="telling.words.shell.stagesOfThisJob"
+    :aria-label="shellWords(telling.words).stagesOfThisJob"
   >
     <ol v-for="phase in phases" :key="phase.name" :aria-label="phase.name">
       <li class="phase" aria-hidden="true">{{ phase.name }}</li>
@@ -50,7 +51,10 @@ const told = (row: Row) =>
           :aria-current="row.id === stage ? 'step' : undefined"
           :aria-label="told(row)"
           :title="
-            telling.words.shell.stageKey(findings[row.id] || words.stages[row.id].name, stageKey(row.at))
+            shellWords(telling.words).stageKey(
+              findings[row.id] || words.stages[row.id].name,
+              stageKey(row.at),
+            )
           "
           @click="$emit('open', row.id)"
         >

@@ -1,12 +1,11 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import IconTurn from '~icons/lucide/arrow-left-right'
 import { machineNames } from '~~/shared/wording/headlines'
 
 /** From which end this person looks at the shafts; a press goes round to the other. */
 const job = useJob()
-const {
-  shell: { seenFrom: w },
-} = useWords()
+const w = shellWords(useWords()).seenFrom
 const names = computed(() => (job.coupled ? machineNames(job.coupled) : null))
 const told = computed(() => (names.value ? w.from(names.value[job.viewFrom]) : ''))
 </script>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import IconKeyboard from '~icons/lucide/keyboard'
 import IconMoon from '~icons/lucide/moon'
 
 const session = useSession()
-const { shell: w } = useWords()
+const words = useWords()
+const w = shellWords(words)
 const { mapOpen } = useKeyEvents()
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lookWords } from '~~/shared/wording/en'
 import type { UploadFile } from 'element-plus'
 import IconCamera from '~icons/lucide/camera'
 import IconTrash from '~icons/lucide/trash-2'
@@ -9,7 +10,8 @@ import { forgetPhotographs, keepPicture } from '~/device/photographs'
 const props = defineProps<{ ids: readonly string[]; place: string }>()
 const emit = defineEmits<{ 'update:ids': [ids: string[]] }>()
 const job = useJob()
-const { look: w } = useWords()
+const words = useWords()
+const w = lookWords(words)
 const working = ref(0)
 const fault = ref('')
 // Several files come one after another, faster than the parent answers.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { kindsWords, shellWords } from '~~/shared/wording/en'
 import { moveSince } from '~~/core/logbook/admit'
 import type { EntryKind } from '~~/core/logbook/entry'
 import type { OutboxRow } from '~/device/database'
@@ -10,9 +11,10 @@ import type { OutboxRow } from '~/device/database'
 const outbox = useOutbox()
 const job = useJob()
 const telling = useTelling()
-const w = computed(() => telling.value.words.shell.turnedDown)
+const w = computed(() => shellWords(telling.value.words).turnedDown)
 const behind = computed(() => outbox.waiting.filter((w) => w.job === job.id).length)
-const kind = (row: OutboxRow) => telling.value.words.kinds[row.entry.kind as EntryKind] ?? w.value.anEntry
+const kind = (row: OutboxRow) =>
+  kindsWords(telling.value.words)[row.entry.kind as EntryKind] ?? w.value.anEntry
 const moveFor = (row: OutboxRow) =>
   moveSince(job.logbook, typeof row.entry.after === 'string' ? row.entry.after : null)
 const settle = (row: OutboxRow, how: Parameters<typeof outbox.settle>[1]) =>

@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { sheetWords, shellWords } from '~~/shared/wording/en'
 import type { Mark } from '~~/core/logbook/stage'
 
 /** A verdict or a stage's mark as a lozenge: the shape says it, the colour repeats it. */
 const props = defineProps<{ mark: Mark | 'unknown'; onDye?: boolean; silent?: boolean }>()
 const words = useWords()
-const name = computed(() => (props.mark === 'unknown' ? words.shell.notKnown : words.sheet.marks[props.mark]))
+const name = computed(() =>
+  props.mark === 'unknown' ? shellWords(words).notKnown : sheetWords(words).marks[props.mark],
+)
 const tone = computed(
   () => ({ in: 'in', done: 'in', edge: 'edge', out: 'out', stale: 'edge' })[props.mark as string] ?? 'none',
 )

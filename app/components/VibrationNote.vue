@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { vibrationWords } from '~~/shared/wording/en'
 import { VIBRATION_PLACES, VIBRATION_WAYS } from '~~/core/stages/open/entries'
 import {
   blankVibration,
@@ -9,7 +10,7 @@ import {
   type VibrationTexts,
 } from '~~/shared/stages/open/vibrationForm'
 import { machineNames } from '~~/shared/wording/headlines'
-import { vibrationWords } from '~~/shared/wording/vibration'
+import { vibrationReadWords } from '~~/shared/wording/vibration'
 import { capital } from '~~/shared/wording/telling'
 
 /** What was noted of vibration, and a dialog to note it before or after the work. */
@@ -17,10 +18,10 @@ const props = defineProps<{ moment: 'before' | 'after' }>()
 const job = useJob()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => telling.value.words.vibration)
+const w = computed(() => vibrationWords(telling.value.words))
 const state = computed(() => job.coupled!)
 const names = computed(() => machineNames(state.value))
-const lines = computed(() => vibrationWords(state.value.vibration, names.value, telling.value))
+const lines = computed(() => vibrationReadWords(state.value.vibration, names.value, telling.value))
 const noted = computed(() => state.value.vibration[props.moment])
 const asNoted = (): VibrationTexts =>
   noted.value ? textsOfVibration(noted.value.payload, session.units) : blankVibration(session.units)

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 /** The views behind one button, where there is no room for them side by side. */
 defineProps<{ views: readonly { readonly to: string; readonly name: string }[]; here: string }>()
-const { shell: w } = useWords()
+const words = useWords()
+const w = shellWords(words)
 </script>
 
 <template>

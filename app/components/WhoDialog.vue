@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 /** Passes the tablet to another hand. */
 const open = defineModel<boolean>({ required: true })
 const session = useSession()
-const { shell: w } = useWords()
+const words = useWords()
+const w = shellWords(words)
 const list = useTemplateRef('list')
 useFirstFocus(open, () => list.value?.querySelector<HTMLElement>('[aria-pressed="true"]'))
 const choose = (id: string) => {

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import IconChevron from '~icons/lucide/chevron-down'
 
 /** The name that entries are signed with; two taps pass the tablet to another hand. */
 const session = useSession()
-const { shell: w } = useWords()
+const words = useWords()
+const w = shellWords(words)
 const open = ref(false)
 const later = useLater(open)
 </script>

@@ -1,6 +1,6 @@
 import type { ErrorAnswer } from '~~/shared/api/answers'
 import { deviceStore } from '~/device/database'
-import { en } from '~~/shared/wording/en'
+import { door } from '~~/shared/wording/en'
 
 /** A request that failed: the server's sentence, or that it could not be reached. */
 export class ApiFailure extends Error {
@@ -20,7 +20,7 @@ export class ApiFailure extends Error {
 
 const OUT_OF_REACH = {
   code: 'offline',
-  message: en.door.outOfReach,
+  message: door.outOfReach,
 }
 
 /** Asks the server; failures come as ApiFailure with a sentence to show. */

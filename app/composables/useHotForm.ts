@@ -1,3 +1,4 @@
+import { hotWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { machineNames, movableName } from '~~/shared/wording/headlines'
 import { meaningOfHot } from '~~/shared/wording/hotCheck'
@@ -55,7 +56,7 @@ export const useHotForm = () => {
   const nameOf = (machine: WarmPair['machine'], pair: string) =>
     `${machineNames(state.value)[machine]}, ${telling.value.footNames(pair, machine)}`
   const still = computed(() => {
-    const v = telling.value.words.hot.view
+    const v = hotWords(telling.value.words).view
     const { settledSince, warming } = state.value.hot
     if (warming.length === 0) return v.noneYet
     return settledSince === null ? v.notStill : v.still(dayjs(settledSince).format('HH:mm'))

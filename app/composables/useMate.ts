@@ -1,3 +1,4 @@
+import { secondScreenWords } from '~~/shared/wording/en'
 import { unitOf } from '~~/shared/forms/typed'
 import { clockName } from '~~/shared/wording/directions'
 import type { Wanted } from '~~/shared/secondScreen/call'
@@ -49,7 +50,7 @@ export const useMate = (
     () => job.called,
     (said) => {
       if (!said || said.from === own) return
-      const w = telling.value.words.secondScreen.heard
+      const w = secondScreenWords(telling.value.words).heard
       const wanted = wants()
       if (said.says === 'here') tell()
       if (said.says === 'there') note.value = wanted ? w.there(clockName(wanted.at, telling.value)) : ''

@@ -1,3 +1,4 @@
+import { pushingWords } from '~~/shared/wording/en'
 import { keyOfPair, pairKey, SIDES, type PlanFoot } from '~~/core/plan/movePlan'
 import type { LogEntry } from '~~/core/logbook/entry'
 import { toCore } from '~~/core/units/unitSystem'
@@ -7,7 +8,7 @@ import { capital, pairName } from '~~/shared/wording/telling'
 export const useMoveSteps = (feet: Ref<readonly PlanFoot[]>, plan: Ref<LogEntry<'plan-chosen'> | null>) => {
   const job = useJob()
   const telling = useTelling()
-  const w = computed(() => telling.value.words.pushing.steps)
+  const w = computed(() => pushingWords(telling.value.words).steps)
   const pairs = computed(() =>
     feet.value.map((f) => {
       const of = (side: 'left' | 'right') => {

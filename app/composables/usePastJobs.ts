@@ -1,3 +1,4 @@
+import { doorWords } from '~~/shared/wording/en'
 import type { Job } from '~~/core/jobs/jobs'
 import { serverDoor } from '~/doors/serverDoor'
 
@@ -7,7 +8,8 @@ const folding = () => import('~~/core/jobs/jobs')
 /** Past jobs folded on this device, by their ids; null for one that is asked for and not there yet. */
 export const usePastJobs = (ids: () => readonly string[]) => {
   const door = serverDoor()
-  const { door: said } = useWords()
+  const words = useWords()
+  const said = doorWords(words)
   const jobs = shallowRef<ReadonlyMap<string, Job>>(new Map())
   const failed = ref('')
   const fetchOne = async (id: string) => {

@@ -1,3 +1,4 @@
+import { measuringWords } from '~~/shared/wording/en'
 import type { ReadingBox, Way } from '~~/shared/stages/measure/form'
 import { wayOf } from '~~/shared/stages/measure/form'
 import { sheetOrder } from '~~/shared/stages/measure/sheetOrder'
@@ -9,7 +10,7 @@ export const useWaysRound = (reading: ReturnType<typeof useReadingForm>) => {
   const { boardOrTable } = useKeyEvents()
   const { form, circles, reads } = reading
   const ways = computed(() => {
-    const v = telling.value.words.measuring.view
+    const v = measuringWords(telling.value.words).view
     const names: Readonly<Record<string, string>> = reads.value === 'dials' ? v.ways : v.waysFelt
     return Object.entries(names).map(([value, name]) => ({ value, name }))
   })

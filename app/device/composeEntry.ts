@@ -2,7 +2,7 @@ import { objectionTo, type Job } from '~~/core/jobs/jobs'
 import type { EntryBody, LogEntry } from '~~/core/logbook/entry'
 import { MAY, type Role } from '~~/core/logbook/may'
 import type { Machine } from '~~/core/register/machine'
-import { en } from '~~/shared/wording/en'
+import { door, kinds, objections } from '~~/shared/wording/en'
 import { newId } from './newId'
 
 /** An entry as somebody would write it now, having seen this logbook. */
@@ -30,7 +30,7 @@ export const refusalToLog = (
   role: Role | undefined,
   folded?: Job,
 ): string => {
-  if (role && !MAY[role].includes(entry.kind)) return en.door.notForRole(en.kinds[entry.kind], role)
+  if (role && !MAY[role].includes(entry.kind)) return door.notForRole(kinds[entry.kind], role)
   const objection = objectionTo(machine, logbook, entry, folded)
-  return objection ? en.objections[objection.code] : ''
+  return objection ? objections[objection.code] : ''
 }

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 const session = useSession()
-const { shell: w } = useWords()
+const words = useWords()
+const w = shellWords(words)
 const route = useRoute()
 const outbox = useOutbox()
 const views = computed(() =>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { comeBackWords, hotWords, pagesWords, sheetWords, shellWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { dayOf } from '~~/core/comeBack/days'
 import type { JobSummary, TodayAnswer } from '~~/shared/api/answers'
@@ -11,9 +12,9 @@ import RunningLow from '~/components/stores/RunningLow.vue'
 /** What needs a wrench today: one's own open job, what is overdue and due, what was left provisional or out. */
 const words = useWords()
 const session = useSession()
-const { shell } = words
-const w = words.pages.today
-const c = words.comeBack
+const shell = shellWords(words)
+const w = pagesWords(words).today
+const c = comeBackWords(words)
 useHead({ title: shell.pageTitle(shell.today) })
 const { data, failure, load } = useAnswer<TodayAnswer>(() => '/api/today')
 const { jobs, next, more, asking, failed } = useMoreJobs(
@@ -69,9 +70,9 @@ const further = computed(() => {
           <div class="told">
             <p>
               <strong>{{ mine.tag }} {{ mine.machineName }}</strong>
-              <span class="muted">{{ w.yours(words.sheet.stages[mine.stage].name) }}</span>
+              <span class="muted">{{ w.yours(sheetWords(words).stages[mine.stage].name) }}</span>
             </p>
-            <p class="step">{{ words.sheet.stages[mine.stage].next }}</p>
+            <p class="step">{{ sheetWords(words).stages[mine.stage].next }}</p>
           </div>
           <el-button class="next-button" @click="navigateTo(`/jobs/${mine.id}`)">{{ c.goOn }}</el-button>
         </section>
@@ -98,12 +99,12 @@ const further = computed(() => {
             />
             <MoreJobs :label="w.moreOpen" :next="next" :asking="asking" :failed="failed" @more="more" />
             <template v-if="data.provisional.some(ours)">
-              <h2>{{ words.hot.today.title }}</h2>
+              <h2>{{ hotWords(words).today.title }}</h2>
               <JobList
                 :jobs="data.provisional.filter(ours)"
                 show-machine
                 expecting
-                :empty="words.hot.today.none"
+                :empty="hotWords(words).today.none"
               />
             </template>
             <h2>{{ w.outOfBand }}</h2>

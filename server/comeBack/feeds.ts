@@ -1,7 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { FeedAnswer, NewFeedAnswer } from '../../shared/api/answers'
-import { en } from '../../shared/wording/en'
+import { comeBack, pages } from '../../shared/wording/en'
 import { answerWords } from '../../shared/wording/viewWords'
 import { notFound, Refused } from '../http/refusal'
 import { peopleById } from '../jobs/people'
@@ -14,9 +14,7 @@ const hashOf = (secret: string): Buffer => createHash('sha256').update(secret).d
 
 const told = async (knex: Knex, feed: FeedRow): Promise<FeedAnswer> => ({
   ...feed,
-  personName: feed.person
-    ? ((await peopleById(knex)).get(feed.person)?.name ?? en.pages.machine.someone)
-    : null,
+  personName: feed.person ? ((await peopleById(knex)).get(feed.person)?.name ?? pages.machine.someone) : null,
 })
 
 /** Every calendar that was made, without its address. */
@@ -53,9 +51,9 @@ export const readFeed = async (knex: Knex, secret: string, now = new Date()): Pr
   const person = feed.person ? ((await peopleById(knex)).get(feed.person) ?? null) : null
   return calendarText(
     feed.person === null
-      ? { name: en.comeBack.feeds.ofWorks, visits, standstills }
+      ? { name: comeBack.feeds.ofWorks, visits, standstills }
       : {
-          name: en.comeBack.feeds.of(person?.name ?? en.pages.machine.someone),
+          name: comeBack.feeds.of(person?.name ?? pages.machine.someone),
           visits: visits.filter((v) => v.job.lastAuthorId === feed.person),
           standstills: [],
         },

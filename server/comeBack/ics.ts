@@ -1,7 +1,7 @@
 import ical, { ICalEventTransparency } from 'ical-generator'
 import type { DueVisit } from '../../shared/api/answers'
 import type { StandstillRecord } from '../../shared/comeBack/standstill'
-import { en } from '../../shared/wording/en'
+import { comeBack, verdicts } from '../../shared/wording/en'
 import { visitWords } from '../../shared/wording/comeBack'
 import { tellingOf } from '../../shared/wording/telling'
 
@@ -15,7 +15,7 @@ export const calendarText = (of: {
   readonly visits: readonly DueVisit[]
   readonly standstills: readonly StandstillRecord[]
 }): string => {
-  const w = en.comeBack.ics
+  const w = comeBack.ics
   const telling = tellingOf('metric', null)
   const calendar = ical({
     name: of.name,
@@ -29,7 +29,7 @@ export const calendarText = (of: {
       id: `return-${job.id}`,
       summary: landing ? w.visit(job.tag, job.machineName, what) : w.asks(job.tag, job.machineName, what),
       location: area,
-      description: w.left(en.verdicts[job.verdict], (job.closedAt ?? '').slice(0, 10), visit.due),
+      description: w.left(verdicts[job.verdict], (job.closedAt ?? '').slice(0, 10), visit.due),
       ...(landing
         ? { start: new Date(landing.stop.startsAt), end: new Date(landing.stop.endsAt) }
         : { start: noonOf(visit.due), allDay: true }),

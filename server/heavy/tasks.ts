@@ -1,3 +1,4 @@
+import { reportWords } from '../../shared/wording/en'
 import { foldJob } from '../../core/jobs/jobs'
 import type { LogEntry } from '../../core/logbook/entry'
 import type { MethodId } from '../../core/methods/methods'
@@ -62,7 +63,7 @@ export const report = async ({
   const { machine, entries, works, people } = task
   const job = foldJob(machine, entries)
   const telling = tellingOf(task.units, machine, works.footWords, task.view)
-  const words = telling.words.report
+  const words = reportWords(telling.words)
   const reported = {
     jobId: task.jobId,
     works: works.name,
@@ -76,7 +77,10 @@ export const report = async ({
   if (task.sheet && job.kind === 'coupled') {
     const method = task.sheet.method ?? job.state.setUp?.how.method ?? job.state.machine.usual.method
     const sheet = sheetDocument(job.state, reported, method, task.sheet.filled)
-    return { pdf: await printPdf(sheet, task.fonts), name: `${machine.tag}-${words.sheet.fileName}.pdf` }
+    return {
+      pdf: await printPdf(sheet, task.fonts),
+      name: `${machine.tag}-${words.sheet.fileName}.pdf`,
+    }
   }
   const pdf = await printPdf(reportDocument(job, reported), task.fonts)
   return { pdf, name: `${machine.tag}-${words.fileNames[job.kind]}.pdf` }

@@ -11,7 +11,7 @@ import type { EntryDraft } from '../../shared/logbook/entry'
 import { toWire } from '../../shared/logbook/lifts'
 import { machineFields, type MachineSnapshot } from '../../shared/register/machine'
 import type { Person } from '../../shared/register/works'
-import { en } from '../../shared/wording/en'
+import { door, kinds, objections } from '../../shared/wording/en'
 import { answerWords } from '../../shared/wording/viewWords'
 import { pack, UNIT_NAMES } from '../../shared/wording/figures'
 import { busy } from '../http/databaseFailure'
@@ -80,10 +80,10 @@ const refusalOf = (
   const person = people.get(entry.author)
   if (!person) return nobody('author')
   if (!MAY[person.role].includes(entry.kind))
-    return new Refused(403, 'not-allowed', en.door.notForRole(en.kinds[entry.kind], person.role))
+    return new Refused(403, 'not-allowed', door.notForRole(kinds[entry.kind], person.role))
   const objection = objectionTo(logbook.machine, logbook.entries, entry)
   if (!objection) return undefined
-  const message = en.objections[objection.code]
+  const message = objections[objection.code]
   return new Refused(objection.sort === 'conflict' ? 409 : 422, objection.code, message, {
     issues: [{ path: objection.path.join('.'), message }],
   })

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { jobHistory, TOLD_BY, type JobHistory } from '../../core/history/jobHistory'
 import type { HistoryAnswer } from '../../shared/api/answers'
-import { en } from '../../shared/wording/en'
+import { pages } from '../../shared/wording/en'
 import { answerWords } from '../../shared/wording/viewWords'
 import { notFound } from '../http/refusal'
 import { entriesOfJobs } from '../jobs/entries.repository'
@@ -23,7 +23,7 @@ export const machineHistory = async (knex: Knex, tag: string): Promise<HistoryAn
     entriesOfJobs(knex, ids, TOLD_BY),
     peopleById(knex),
   ])
-  const nameOf = (id: string) => people.get(id)?.name ?? en.pages.machine.someone
+  const nameOf = (id: string) => people.get(id)?.name ?? pages.machine.someone
   const named = (told: JobHistory): JobHistory => ({
     ...told,
     remarks: told.remarks.map((r) => ({ ...r, by: nameOf(r.by) })),

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import type { Knex } from 'knex'
 import { photographsOf } from '../../shared/photographs/photographs'
 import type { PhotographAnswer } from '../../shared/api/answers'
-import { en } from '../../shared/wording/en'
+import { look } from '../../shared/wording/en'
 import { answerWords } from '../../shared/wording/viewWords'
 import { notFound, Refused } from '../http/refusal'
 import { requireJob } from '../jobs/logbook'
@@ -28,7 +28,7 @@ const answerOf = (p: Pick<KeptPhotograph, 'id' | 'width' | 'height'>, added: boo
 /** The photograph that is there already: the same one again is harmless, another is not let in over it. */
 const settle = (kept: KeptPhotograph, jobId: string, sent: Buffer): PhotographAnswer => {
   if (kept.jobId !== jobId || !kept.sent.equals(sent))
-    throw new Refused(409, 'id-taken', en.look.photographs.otherOne)
+    throw new Refused(409, 'id-taken', look.photographs.otherOne)
   return answerOf(kept, false)
 }
 
@@ -44,7 +44,7 @@ export const keepPhotograph = async (
   const known = await findPhotograph(knex, id)
   if (known) return settle(known, job.id, sent)
   if ((await countPhotographs(knex, job.id)) >= MOST_OF_A_JOB)
-    throw new Refused(409, 'job-full', en.look.photographs.jobFull)
+    throw new Refused(409, 'job-full', look.photographs.jobFull)
   const picture = await pictureFrom(bytes)
   if (await insertPhotograph(knex, job.id, id, sent, picture)) return answerOf({ id, ...picture }, true)
   const meanwhile = await findPhotograph(knex, id)

@@ -1,6 +1,6 @@
 import sharp from 'sharp'
 import { LONGEST_SIDE } from '../../shared/photographs/photographs'
-import { en } from '../../shared/wording/en'
+import { look } from '../../shared/wording/en'
 import { Refused } from '../http/refusal'
 
 /** A picture as it is kept: JPEG, upright, no larger than needed, with nothing in it but the picture. */
@@ -23,7 +23,7 @@ const begins = (bytes: Buffer): boolean =>
   bytes.subarray(0, 8).equals(Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a])) ||
   (bytes.subarray(0, 4).toString('latin1') === 'RIFF' && bytes.subarray(8, 12).toString('latin1') === 'WEBP')
 
-const notAPicture = () => new Refused(422, 'not-a-picture', en.look.photographs.notAPicture)
+const notAPicture = () => new Refused(422, 'not-a-picture', look.photographs.notAPicture)
 
 const scaled = async (bytes: Buffer, longest: number, quality: number): Promise<Picture> => {
   // Written anew, without any metadata: where and with what it was taken stays with whoever took it.

@@ -1,3 +1,4 @@
+import { reportWords, verdictsWords } from '../../shared/wording/en'
 import dayjs from 'dayjs'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { Job } from '../../core/jobs/jobs'
@@ -20,7 +21,7 @@ const whereSeen = (words: string): Content => ({
 export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions => {
   const { machine, works, telling, jobId } = report
   const verdict = job.state.closing?.payload.signed?.verdict ?? job.state.outcome.verdict
-  const w = telling.words.report
+  const w = reportWords(telling.words)
   const names = UNIT_NAMES[telling.units]
   const units =
     job.kind === 'coupled' ? `${names.displacement}, ${names.slope}` : `${names.distance}, ${w.degrees}`
@@ -52,7 +53,7 @@ export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions
           {
             columns: [
               { svg: verdictSvg(verdict), width: 14, margin: [0, 5, 0, 0] },
-              { text: telling.words.verdicts[verdict], bold: true, fontSize: 13, margin: [0, 2, 0, 0] },
+              { text: verdictsWords(telling.words)[verdict], bold: true, fontSize: 13, margin: [0, 2, 0, 0] },
             ],
             columnGap: 4,
             width: 90,

@@ -1,6 +1,6 @@
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { toCore } from '../../core/units/unitSystem'
-import { en } from '../../shared/wording/en'
+import { look } from '../../shared/wording/en'
 import { inThread } from '../heavy/pool'
 import { Refused } from '../http/refusal'
 import { reportFonts } from './fonts'
@@ -29,7 +29,7 @@ export const outlinePdf = async (asked: {
     fonts: await reportFonts(),
   })
   if (!pdf) {
-    const message = en.look.outline.paperTooSmall
+    const message = look.outline.paperTooSmall
     throw new Refused(422, 'bad-input', message, { issues: [{ path: 'paper', message }] })
   }
   return pdf

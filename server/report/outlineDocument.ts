@@ -1,3 +1,4 @@
+import { lookWords } from '../../shared/wording/en'
 import type { TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { SheetShim } from '../../core/shims/sheetShim'
 import { CHECK_BAR, outlineDrawing } from '../../shared/stages/look/outline'
@@ -18,7 +19,7 @@ export const outlineDocument = (
   note: string,
   paper: 'A4' | 'LETTER',
 ): TDocumentDefinitions | null => {
-  const w = telling.words.look
+  const w = lookWords(telling.words)
   const size = (t: number) => figure(t, 'distance', telling.units, { unit: true })
   const drawing = outlineDrawing(shim, [], w.outline.bar(CHECK_BAR))
   if (!drawing) return null

@@ -1,3 +1,4 @@
+import { reportWords } from '../../shared/wording/en'
 import type { Misalignment, Plane } from '../../core/frame/planes'
 import { PLANES } from '../../core/frame/planes'
 import type { CoupledState } from '../../core/jobs/coupled'
@@ -22,7 +23,7 @@ export const shaftSvg = (
   left: Misalignment,
   { units, footNames, words }: Telling,
 ): string | null => {
-  const w = words.report.result
+  const w = reportWords(words).result
   const feet = state.setUp?.feet
   if (!feet) return null
   const lines = [left, ...(found ? [found] : [])]

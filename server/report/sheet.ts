@@ -1,3 +1,10 @@
+import {
+  directionsWords,
+  measuringWords,
+  reportWords,
+  safetyWords,
+  setUpWords,
+} from '../../shared/wording/en'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../core/jobs/coupled'
 import type { ReadingSet } from '../../core/stages/measure/readingSet'
@@ -41,7 +48,7 @@ export const sheetDocument = (
 ): TDocumentDefinitions => {
   const { machine, works, telling, jobId, personName } = report
   const { words, units } = telling
-  const w = words.report.sheet
+  const w = reportWords(words).sheet
   const form = METHOD_FORMS[method]
   const same = state.setUp?.how.method === method ? state.setUp : null
   const context = { machine: state.machine, last: same?.entry.payload ?? null, lastJob: null }
@@ -59,9 +66,9 @@ export const sheetDocument = (
       footLabel(i, state.machine, telling),
       figures(known(t, unit.distance)),
     ]),
-    [words.setUp.view.graduation, figures(known(texts.graduation, unit.displacement))],
+    [setUpWords(words).view.graduation, figures(known(texts.graduation, unit.displacement))],
     ...(form.reads === 'dials'
-      ? circles.map((c): TableCell[] => [words.setUp.afterTurn(circleName(c, telling)), ''])
+      ? circles.map((c): TableCell[] => [setUpWords(words).afterTurn(circleName(c, telling)), ''])
       : []),
   ]
   const taken: readonly ReadingSet[] =
@@ -74,7 +81,7 @@ export const sheetDocument = (
   ]
   function hour(clock: number): string {
     return form.reads === 'values'
-      ? words.directions.planes[clock === 0 ? 'v' : 'h']
+      ? directionsWords(words).planes[clock === 0 ? 'v' : 'h']
       : hourName(clock, telling)
   }
   const setTable = (n: number): Content => {
@@ -107,7 +114,7 @@ export const sheetDocument = (
       unbreakable: true,
     }
   }
-  const title = w.title(words.measuring.methods[method])
+  const title = w.title(measuringWords(words).methods[method])
   return {
     pageSize: report.paper,
     pageMargins: [42, 40, 42, 44],
@@ -143,7 +150,7 @@ export const sheetDocument = (
         margin: [0, 4, 0, 4],
       },
       ...Array.from({ length: SETS }, (_, n) => setTable(n)),
-      { text: words.safety.turning, margin: [0, 6, 0, 0], color: QUIET },
+      { text: safetyWords(words).turning, margin: [0, 6, 0, 0], color: QUIET },
     ],
   }
 }

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { NO_RULES } from '../../core/comeBack/rules'
-import { en } from '../wording/en'
+import { OWN_END } from '../wording/words'
 import { readRules, textsOfRules } from './rulesForm'
 
-const read = (more: object) => readRules({ ...textsOfRules(), ...more }, en)
+const read = (more: object) => readRules({ ...textsOfRules(), ...more }, OWN_END)
 
 describe('the boxes of the works’ rules', () => {
   it('give back what was said, and nothing where nothing stands', () => {
     const rules = { ...NO_RULES, hotCheckDays: 14, regularHours: 8000 }
-    expect(readRules(textsOfRules(rules), en)).toEqual({ rules, faults: {} })
+    expect(readRules(textsOfRules(rules), OWN_END)).toEqual({ rules, faults: {} })
     expect(read({}).rules).toEqual(NO_RULES)
   })
 

@@ -1,7 +1,8 @@
 import { NO_RULES, RULE_NAMES, type ComeBackRules } from '../../core/comeBack/rules'
 import { readTypedNumber } from '../../core/units/typedNumber'
 import { issuesOf } from '../calculation/issues'
-import type { Words } from '../wording/en'
+import { typingWords } from '../wording/en'
+import type { Words } from '../wording/words'
 import { comeBackFields } from './rules'
 
 export type RuleTexts = Record<keyof ComeBackRules, string>
@@ -21,7 +22,7 @@ export const readRules = (
     if (texts[name].trim() === '') return [name, null]
     // Days, months and hours are the same in either unit.
     const read = readTypedNumber(texts[name], 'plain', 'metric')
-    if (!read.ok) faults[name] = words.typing.faults[read.fault]
+    if (!read.ok) faults[name] = typingWords(words).faults[read.fault]
     return [name, read.ok ? read.value : null]
   })
   const parsed = comeBackFields.safeParse(Object.fromEntries(typed))

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { en } from '../wording/en'
+import { OWN_END } from '../wording/words'
 import { standstillFields, type StandstillRecord } from './standstill'
 import { BLANK_STOP, readHour, readStop, textsOfStop, type StopTexts } from './stopForm'
 
@@ -10,7 +10,7 @@ const typed = (more: Partial<StopTexts>): StopTexts => ({
   ...more,
 })
 const read = (more: Partial<StopTexts>, known: StandstillRecord | null = null) =>
-  readStop(typed(more), known, en)
+  readStop(typed(more), known, OWN_END)
 
 describe('the boxes of a planned stop', () => {
   it('take an hour as it is typed', () => {
@@ -27,7 +27,7 @@ describe('the boxes of a planned stop', () => {
   })
 
   it('say what is missing, each at its box', () => {
-    expect(readStop({ ...BLANK_STOP, from: 'x', until: '' }, null, en).faults).toEqual({
+    expect(readStop({ ...BLANK_STOP, from: 'x', until: '' }, null, OWN_END).faults).toEqual({
       area: 'Say which hall stands.',
       day: 'Give the day.',
       from: 'Give the hour, like 6 or 14:30.',
@@ -56,7 +56,7 @@ describe('the boxes of a planned stop', () => {
       cancelled: true,
       version: 3,
     }
-    const { at } = readStop(textsOfStop(long), long, en)
+    const { at } = readStop(textsOfStop(long), long, OWN_END)
     const { id: _, version: __, ...fields } = long
     expect(at?.(0)).toEqual(fields)
   })

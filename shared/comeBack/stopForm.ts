@@ -1,5 +1,6 @@
 import dayjs from 'dayjs'
-import type { Words } from '../wording/en'
+import { comeBackWords } from '../wording/en'
+import type { Words } from '../wording/words'
 import type { StandstillFields, StandstillRecord } from './standstill'
 
 /** What stands in the boxes of a planned stop. */
@@ -43,7 +44,7 @@ export interface StopRead {
 
 /** Reads the boxes. A stop that was planned over several days keeps that many. */
 export const readStop = (texts: StopTexts, known: StandstillRecord | null, words: Words): StopRead => {
-  const w = words.comeBack.stops
+  const w = comeBackWords(words).stops
   const [from, until] = [readHour(texts.from), readHour(texts.until)]
   const faults = {
     ...(texts.area.trim() === '' ? { area: w.needsHall } : {}),

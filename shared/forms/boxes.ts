@@ -1,3 +1,4 @@
+import { levelWords, typingWords } from '../wording/en'
 import { readTypedNumber, type TypedMeasure } from '../../core/units/typedNumber'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import type { Telling } from '../wording/telling'
@@ -14,11 +15,11 @@ export const boxReader = ({ words, units }: Telling) => {
   ): number | null => {
     const read = readTypedNumber(text, measure, units)
     if (!read.ok) {
-      if (read.fault !== 'empty') faults[key] = words.typing.faults[read.fault]
+      if (read.fault !== 'empty') faults[key] = typingWords(words).faults[read.fault]
       return null
     }
-    if (least === 'zero' && read.value < 0) faults[key] = words.level.form.feelerBelowZero
-    if (least === 'above' && read.value <= 0) faults[key] = words.level.form.aboveZero
+    if (least === 'zero' && read.value < 0) faults[key] = levelWords(words).form.feelerBelowZero
+    if (least === 'above' && read.value <= 0) faults[key] = levelWords(words).form.aboveZero
     return key in faults ? null : read.value
   }
   return { faults, number }

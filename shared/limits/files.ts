@@ -3,7 +3,7 @@ import Papa from 'papaparse'
 import { GRADES, LIMITED, type LimitRow, type RowLimits } from '../../core/judge/limitSets'
 import { issuesOf } from '../calculation/issues'
 import { FORMULA } from '../register/csv'
-import { en } from '../wording/en'
+import { typing } from '../wording/en'
 import { limitSetFields, type LimitSetFields, type LimitSetRecord } from './limitSet'
 
 /** Columns of the file: a line for each row and grade of a table, figures in the table's own units. */
@@ -148,7 +148,7 @@ const readCsv = (text: string, known: readonly LimitSetRecord[]): LimitsRead => 
       const typed = field(c)
       if (typed === '') return null
       const x = Number(typed.replace(',', '.'))
-      if (!Number.isFinite(x)) faults.push({ at: `${at}, ${c}`, message: en.typing.faults['not-a-number'] })
+      if (!Number.isFinite(x)) faults.push({ at: `${at}, ${c}`, message: typing.faults['not-a-number'] })
       return Number.isFinite(x) ? x : null
     }
     const grade = GRADES.find((g) => g === field('grade').toLowerCase())

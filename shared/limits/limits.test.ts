@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { LIMIT_SETS } from './testLimits'
 import { TEST_MACHINE } from '../../core/jobs/testJob'
 import type { CoupledFields } from '../register/coupledMachine'
-import { en } from '../wording/en'
+import { limits } from '../wording/en'
+import { OWN_END } from '../wording/words'
 import { toleranceSource } from '../wording/tolerances'
 import { limitsToCsv, limitsToJson, readLimitsFile } from './files'
 import { blankLimits, convertLimits, starterCopy, textsOfLimits } from './form'
@@ -88,33 +89,33 @@ describe('which tier rules', () => {
   })
 
   it('is named with its row, revision and speed; where they differ, quantity by quantity', () => {
-    expect(toleranceSource(RULE, 990, en.limits, [asKept(WORKS)])).toBe(
+    expect(toleranceSource(RULE, 990, limits, [asKept(WORKS)])).toBe(
       'Works table, revision 3: row up to 1000 rpm, standard grade at 990 rpm.',
     )
-    const both = toleranceSource(RULE, 990, en.limits, [asKept(GRID), asKept(WORKS)])
+    const both = toleranceSource(RULE, 990, limits, [asKept(GRID), asKept(WORKS)])
     expect(both).toContain('Offset by Grid sheet: row for every speed')
     expect(both).toContain('Angle by Works table')
-    expect(toleranceSource(RULE, 990, en.limits, [])).toContain('Starting point by speed')
-    expect(toleranceSource(RULE, 9000, en.limits, [asKept(WORKS)])).toContain('Starting point by speed')
+    expect(toleranceSource(RULE, 990, limits, [])).toContain('Starting point by speed')
+    expect(toleranceSource(RULE, 9000, limits, [asKept(WORKS)])).toContain('Starting point by speed')
   })
 })
 
 describe('the boxes of a table', () => {
   it('read back what they show', () => {
     for (const set of known)
-      expect(readLimits(textsOfLimits(set), en).fields).toEqual(limitSetFields.parse(set))
+      expect(readLimits(textsOfLimits(set), OWN_END).fields).toEqual(limitSetFields.parse(set))
   })
 
   it('say what is wrong at its box', () => {
     const texts = textsOfLimits(WORKS)
     texts.rows[0]!.fine.offset = 'wide'
     texts.rows[1]!.upTo = '500'
-    const { fields, faults } = readLimits(texts, en)
+    const { fields, faults } = readLimits(texts, OWN_END)
     expect(fields).toBeNull()
     expect(faults['rows.0.fine.offset']).toContain('not a number')
     expect(faults['rows.1.upTo']).toContain('Speeds rise')
     // What is missing in a new table is no fault of what was typed.
-    expect(readLimits(blankLimits('inch'), en)).toMatchObject({
+    expect(readLimits(blankLimits('inch'), OWN_END)).toMatchObject({
       unread: {},
       faults: { name: expect.any(String) as string },
     })
@@ -134,7 +135,7 @@ describe('the boxes of a table', () => {
       slope: '0.56',
       flexSlope: '1',
     })
-    expect(readLimits(copy, en).fields).not.toBeNull()
+    expect(readLimits(copy, OWN_END).fields).not.toBeNull()
   })
 })
 

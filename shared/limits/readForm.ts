@@ -2,7 +2,8 @@ import type { Limited, LimitRow, RowLimits } from '../../core/judge/limitSets'
 import type { Grade } from '../../core/judge/tolerance'
 import { readTypedNumber, type TypedMeasure } from '../../core/units/typedNumber'
 import { issuesOf } from '../calculation/issues'
-import type { Words } from '../wording/en'
+import { typingWords } from '../wording/en'
+import type { Words } from '../wording/words'
 import { boxOf, type LimitTexts } from './form'
 import { limitSetFields, type LimitSetFields } from './limitSet'
 
@@ -22,7 +23,7 @@ export const readLimits = (
   const number = (text: string, path: string, measure: TypedMeasure): number | null => {
     const read = readTypedNumber(text, measure, texts.units)
     if (read.ok) return read.value
-    if (read.fault !== 'empty') unread[path] = words.typing.faults[read.fault]
+    if (read.fault !== 'empty') unread[path] = typingWords(words).faults[read.fault]
     return null
   }
   const rows = texts.rows.map((r, i): LimitRow => {

@@ -4,7 +4,7 @@ import { readForm } from './readForm'
 import { blankOf, openedOf, putAt, textsOf, type TextGroup, type Texts } from './texts'
 import { inputSchema, OPERATIONS } from '../calculation/operations'
 import { LINE_BOXES, type LineTexts } from '../stages/lineUp/form'
-import { en } from '../wording/en'
+import { OWN_END } from '../wording/words'
 import { drawnPlans, planSheet } from './drawnPlans'
 import { askedRims, edgeLiesOn, touchesOf } from './edge'
 import { feelerRows, feltAtHubs, fitsHubs, hubFeelers, noFeelers } from './feelers'
@@ -12,7 +12,7 @@ import { feelerRows, feltAtHubs, fitsHubs, hubFeelers, noFeelers } from './feele
 const none = () => null
 const operation = (name: string) => OPERATIONS.find((o) => o.name === name)!
 const formOf = (name: string) => fieldOf(inputSchema(operation(name)))
-const inputOf = (name: string, texts: Texts) => readForm(formOf(name), texts, 'inch', en, none).input
+const inputOf = (name: string, texts: Texts) => readForm(formOf(name), texts, 'inch', OWN_END, none).input
 
 describe('a form that a drawing writes into', () => {
   it('opens what was closed on the way, and leaves what stood beside it', () => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
 import { figure, oneOf, units } from '../calculation/fields'
-import { en } from '../wording/en'
+import { OWN_END } from '../wording/words'
 import { fieldOf } from './field'
 import { choiceWords, labelOf } from './labels'
 import { readForm } from './readForm'
@@ -21,7 +21,7 @@ const schema = z.object({
 })
 const form = fieldOf(z.toJSONSchema(schema, { io: 'input' }))
 const filled = (more: TextGroup) => ({ ...(blankOf(form) as TextGroup), ...more })
-const read = (more: TextGroup) => readForm(form, filled(more), 'inch', en, none)
+const read = (more: TextGroup) => readForm(form, filled(more), 'inch', OWN_END, none)
 
 describe('a form from a schema', () => {
   it('leaves units to the view, and offers the four positions round the clock', () => {
@@ -70,7 +70,7 @@ describe('a form from a schema', () => {
     ) as TextGroup
     expect(turned.feeler).toBe('5 mil')
     expect(Number(turned.torque)).toBeCloseTo(135.58, 2)
-    expect(readForm(form, turned, 'metric', en, none).input).toMatchObject({ feeler: 0.127 })
+    expect(readForm(form, turned, 'metric', OWN_END, none).input).toMatchObject({ feeler: 0.127 })
   })
 
   it('opens an optional part with its own boxes', () => {
@@ -207,6 +207,6 @@ describe('words for what the contract names', () => {
     ],
     ['a sum from tomorrow', {}, 'Worked out.'],
   ])('%s is answered in one sentence', (id, result, sentence) => {
-    expect(sentenceOf(id, result, { words: en, units: 'inch' })).toBe(sentence)
+    expect(sentenceOf(id, result, { words: OWN_END, units: 'inch' })).toBe(sentence)
   })
 })

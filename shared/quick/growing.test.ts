@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { growthOperation } from '../calculation/growth'
 import { inputSchema } from '../calculation/operations'
 import { pairKey } from '../stages/target/form'
-import { en } from '../wording/en'
+import { OWN_END } from '../wording/words'
 import { fieldOf } from './field'
 import { fitsGrowth, growthListed, growthOnBoard, growthPath } from './growing'
 import { readForm } from './readForm'
@@ -33,7 +33,7 @@ const INPUT = {
 const listOf = (input: object): TextList =>
   (textsOf(form, input, 'metric', none) as TextGroup).machines as TextList
 const run = (machines: TextList) =>
-  growthOperation.run(readForm(form, { machines }, 'metric', en, none).input)
+  growthOperation.run(readForm(form, { machines }, 'metric', OWN_END, none).input)
 
 describe('growth on the board of the cold target', () => {
   it('says what the form says, either way round', async () => {

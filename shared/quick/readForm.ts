@@ -1,6 +1,7 @@
 import { readTypedNumber, type TypedMeasure } from '../../core/units/typedNumber'
 import type { Measured, UnitSystem } from '../../core/units/unitSystem'
-import type { Words } from '../wording/en'
+import { typingWords } from '../wording/en'
+import type { Words } from '../wording/words'
 import type { Field, InnerForm } from './field'
 import type { TextGroup, TextList, Texts } from './texts'
 
@@ -28,7 +29,7 @@ export const readForm = (
       case 'number': {
         const got = readTypedNumber(String(t as string), typedMeasure(f.measured), units)
         if (got.ok) return got.value
-        if (got.fault !== 'empty') faults[path] = words.typing.faults[got.fault]
+        if (got.fault !== 'empty') faults[path] = typingWords(words).faults[got.fault]
         return undefined
       }
       case 'text':

@@ -1,7 +1,8 @@
 import { quickWords } from '../wording/viewWords'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { clockFace } from '../wording/clockFace'
-import type { Words } from '../wording/en'
+import { directionsWords, movesWords } from '../wording/en'
+import type { Words } from '../wording/words'
 import type { QuickSumId } from '../wording/en/sums'
 import { choiceWords, labelOf } from './labels'
 import { shownFigure } from './resultRows'
@@ -68,7 +69,7 @@ const joined = (list: readonly string[]) => list.join('; ')
 
 /** Where a line stands at the coupling, each part with the word of its sign; null where it stands on the other. */
 const line = (r: unknown, say: Say): string | null => {
-  const d = say.words.directions
+  const d = directionsWords(say.words)
   const parts = (['v', 'h'] as const).flatMap((plane) => {
     const x = num(of(r, 'offset'), plane)
     if (x === null || Math.abs(x) < 1e-9) return []
@@ -153,7 +154,7 @@ const SAYS: Record<QuickSumId, Sentence> = {
       : s.noPlay(limit)
   },
   achieved: (r, { words }) => {
-    const causes = words.moves.causes as Readonly<Record<string, string>>
+    const causes = movesWords(words).causes as Readonly<Record<string, string>>
     return list(r, 'planes')
       .map((p) => `${choiceWords(str(p, 'plane'))}: ${causes[str(p, 'cause')] ?? str(p, 'cause')}`)
       .map((t) => t.charAt(0).toUpperCase() + t.slice(1))

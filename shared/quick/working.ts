@@ -1,3 +1,4 @@
+import { softFootWords, workingWords } from '../wording/en'
 import { quickWords } from '../wording/viewWords'
 import { EXPANSION, type Material } from '../../core/growth/materials'
 import type { LogEntry } from '../../core/logbook/entry'
@@ -111,7 +112,7 @@ const level: Work = (sum) => {
 }
 
 const softFoot: Work = (sum) => {
-  const w = sum.telling.words.softFoot.working
+  const w = softFootWords(sum.telling.words).working
   const rises = sum.input.rises as Told
   const f = (foot: string) => num(rises, foot) ?? 0
   const mean = (a: string, b: string): WorkingStep => ({
@@ -271,7 +272,7 @@ const tightening: Work = (sum) => {
 }
 
 const judge: Work = ({ result, units, telling }) => {
-  const w = telling.words.working.judged
+  const w = workingWords(telling.words).judged
   return list(result, 'quantities').flatMap((q): WorkingStep[] => {
     const [value, low, high, margin] = [num(q, 'value'), num(q, 'low'), num(q, 'high'), num(q, 'margin')]
     if (value === null || margin === null) return []

@@ -1,6 +1,7 @@
 import { BELT_KINDS } from '../../core/belt/sheaveLine'
 import { BASE_KINDS, MOTOR_PLACES, PULLS, type SheavePlace } from '../../core/register/beltMachine'
-import type { Words } from '../wording/en'
+import { beltsWords } from '../wording/en'
+import type { Words } from '../wording/words'
 import { capital } from '../wording/telling'
 import { recordWords } from '../wording/viewWords'
 import type { BeltFields } from './beltMachine'
@@ -9,7 +10,8 @@ import { boxesOf, type RecordBox } from './boxes'
 const SIGNED = { signed: true } as const
 const OPTIONAL = { optional: true } as const
 
-const sheaveBoxes = (place: SheavePlace, { belts }: Words): readonly RecordBox[] => {
+const sheaveBoxes = (place: SheavePlace, words: Words): readonly RecordBox[] => {
+  const belts = beltsWords(words)
   const w = recordWords
   const name = belts.sheaves[place]
   const { number } = boxesOf(name, `sheaves.${place}.`)
@@ -22,7 +24,8 @@ const sheaveBoxes = (place: SheavePlace, { belts }: Words): readonly RecordBox[]
   ]
 }
 
-const baseBoxes = ({ belts }: Words): readonly RecordBox[] => {
+const baseBoxes = (words: Words): readonly RecordBox[] => {
+  const belts = beltsWords(words)
   const w = recordWords
   const { number, choice } = boxesOf(w.groups.base, 'base.')
   return [
@@ -41,7 +44,7 @@ const baseBoxes = ({ belts }: Words): readonly RecordBox[] => {
 /** What stands on a belt machine's form below what it is. */
 export const beltBoxes = (words: Words): readonly RecordBox[] => {
   const w = recordWords
-  const { belts } = words
+  const belts = beltsWords(words)
   const drive = boxesOf(w.groups.belts)
   const limits = boxesOf(w.groups.limits, 'limits.')
   return [

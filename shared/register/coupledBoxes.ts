@@ -1,6 +1,7 @@
 import { recordWords } from '../wording/viewWords'
 import { COUPLING_TYPES } from '../../core/register/couplingParts'
-import type { Words } from '../wording/en'
+import { directionsWords, lookWords, measuringWords, methodsWords } from '../wording/en'
+import type { Words } from '../wording/words'
 import { capital, nameFeet, type FootWords } from '../wording/telling'
 import type { UsualPlaces } from '../../core/methods/methods'
 import { boxesOf, type RecordBox } from './boxes'
@@ -22,7 +23,8 @@ const BLANK_USUAL = {
 
 const usualBoxes = ({ usual }: CoupledFields, words: Words): readonly RecordBox[] => {
   const w = recordWords
-  const { methods, measuring } = words
+  const methods = methodsWords(words)
+  const measuring = measuringWords(words)
   const { number, choice } = boxesOf(w.groups.usual, 'usual.')
   const labels = methods.labels
   const method = choice(
@@ -76,7 +78,8 @@ const usualBoxes = ({ usual }: CoupledFields, words: Words): readonly RecordBox[
 
 const MAYBE = { optional: true } as const
 
-const hubBoxes = ({ look }: Words): readonly RecordBox[] => {
+const hubBoxes = (words: Words): readonly RecordBox[] => {
+  const look = lookWords(words)
   const w = recordWords
   const { number } = boxesOf(w.groups.hubs, 'hubs.')
   const { choice } = boxesOf(w.groups.hubs)
@@ -128,7 +131,7 @@ const BLANK_LIMITS = {
 
 const limitBoxes = ({ tolerance }: CoupledFields, words: Words): readonly RecordBox[] => {
   const w = recordWords
-  const { directions } = words
+  const directions = directionsWords(words)
   const { number, choice, text } = boxesOf(w.groups.limits, 'tolerance.')
   const form = choice(
     'form',

@@ -1,7 +1,8 @@
 import { readTypedNumber } from '../../core/units/typedNumber'
 import { RULE_NAMES } from '../../core/comeBack/rules'
 import type { UnitSystem } from '../../core/units/unitSystem'
-import { en, type Words } from '../wording/en'
+import { comeBackWords, setUp, typingWords } from '../wording/en'
+import { OWN_END, type Words } from '../wording/words'
 import type { FootWords } from '../wording/telling'
 import { recordWords } from '../wording/viewWords'
 import { beltBoxes, blankBelt } from './beltBoxes'
@@ -38,7 +39,7 @@ const commonBoxes = (record: MachineFields): readonly RecordBox[] => {
 }
 
 const comeBackBoxes = (words: Words): readonly RecordBox[] => {
-  const w = words.comeBack.rules
+  const w = comeBackWords(words).rules
   const { number } = boxesOf(w.group, 'comeBack.')
   return RULE_NAMES.map((id) => number(id, w[id], 'plain', { optional: true, absent: true }))
 }
@@ -47,7 +48,7 @@ const comeBackBoxes = (words: Words): readonly RecordBox[] => {
 export const recordBoxes = (
   record: MachineFields,
   chosen: FootWords = 'inboard-outboard',
-  words: Words = en,
+  words: Words = OWN_END,
 ): readonly RecordBox[] => [
   ...commonBoxes(record),
   ...(record.drive === 'coupled' ? coupledBoxes(record, words, chosen) : beltBoxes(words)),
@@ -77,7 +78,7 @@ export const readRecord = (
   texts: Readonly<Record<string, string>>,
   base: MachineFields,
   boxes: readonly RecordBox[],
-  words: Words = en,
+  words: Words = OWN_END,
 ): { readonly record: unknown; readonly faults: Readonly<Record<string, string>> } => {
   const faults: Record<string, string> = {}
   const units: UnitSystem = base.units
@@ -103,7 +104,7 @@ export const readRecord = (
           .filter(Boolean)
         const read = parts.map((p) => readTypedNumber(p, 'displacement', units))
         const bad = read.find((r) => !r.ok)
-        if (bad && !bad.ok) faults[f.path] = words.typing.faults[bad.fault]
+        if (bad && !bad.ok) faults[f.path] = typingWords(words).faults[bad.fault]
         else
           record = put(
             record,
@@ -122,7 +123,7 @@ export const readRecord = (
         }
         const read = readTypedNumber(text, f.measure, units)
         if (read.ok) record = put(record, f.path, read.value)
-        else faults[f.path] = words.typing.faults[read.fault]
+        else faults[f.path] = typingWords(words).faults[read.fault]
       }
     }
   }
@@ -134,7 +135,7 @@ export const blankRecord = (drive: MachineFields['drive'], units: UnitSystem): M
   tag: '',
   name: '',
   area: '',
-  movableName: en.setUp.view.motor,
+  movableName: setUp.view.motor,
   stationaryName: '',
   powerKw: 0,
   units,

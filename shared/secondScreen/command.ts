@@ -6,7 +6,8 @@ import type { Bite, PushEnd, PushWatch } from '../../core/stages/move/push'
 import { readTypedNumber } from '../../core/units/typedNumber'
 import { fromCore, type Millimetres, type UnitSystem } from '../../core/units/unitSystem'
 import { wayOf } from '../stages/move/pushForm'
-import type { Words } from '../wording/en'
+import { typingWords } from '../wording/en'
+import type { Words } from '../wording/words'
 import type { MateSide, Wanted } from './call'
 
 /** What the mate is told to do now. */
@@ -84,7 +85,7 @@ export const dialSays = (
 ): { readonly fault: string; readonly payload: MoveEntries['counts-read'] | null } => {
   const read = readTypedNumber(typed, 'displacement', units)
   if (read.ok) return { fault: '', payload: counted(end, wayOf(end) * read.value, units) }
-  return { fault: read.fault === 'empty' ? '' : words.typing.faults[read.fault], payload: null }
+  return { fault: read.fault === 'empty' ? '' : typingWords(words).faults[read.fault], payload: null }
 }
 
 /** What a dial shows as it was typed, to be sent to its box; or a sentence. */
@@ -95,5 +96,5 @@ export const readingSays = (
 ): { readonly fault: string; readonly value: string | null } => {
   const read = readTypedNumber(typed, 'displacement', units)
   if (read.ok) return { fault: '', value: typed.trim() }
-  return { fault: read.fault === 'empty' ? '' : words.typing.faults[read.fault], value: null }
+  return { fault: read.fault === 'empty' ? '' : typingWords(words).faults[read.fault], value: null }
 }

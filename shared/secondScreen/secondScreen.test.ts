@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { TestJob } from '../../core/jobs/testJob'
-import { en } from '../wording/en'
+import { OWN_END } from '../wording/words'
 import { call } from './call'
 import { commandFor, dialSays, readingSays, thereAt } from './command'
 
@@ -67,19 +67,19 @@ describe('what the mate is told', () => {
 
   it('a dial is typed as it stands; with a minus it went past; nonsense is told', () => {
     const c = bite(pushing())
-    expect(dialSays(c, '4.5', 'inch', en).payload?.counts[0]?.toGo).toBe(-4.5)
-    expect(dialSays(c, '-1', 'inch', en).payload?.counts[0]?.toGo).toBe(1)
-    expect(dialSays(c, 'x', 'inch', en)).toMatchObject({
+    expect(dialSays(c, '4.5', 'inch', OWN_END).payload?.counts[0]?.toGo).toBe(-4.5)
+    expect(dialSays(c, '-1', 'inch', OWN_END).payload?.counts[0]?.toGo).toBe(1)
+    expect(dialSays(c, 'x', 'inch', OWN_END)).toMatchObject({
       payload: null,
       fault: expect.stringContaining('number') as string,
     })
-    expect(dialSays(c, '', 'inch', en)).toEqual({ payload: null, fault: '' })
+    expect(dialSays(c, '', 'inch', OWN_END)).toEqual({ payload: null, fault: '' })
   })
 
   it('a reading is sent as it was typed once it is a figure', () => {
-    expect(readingSays(' −2.5 ', 'inch', en).value).toBe('−2.5')
-    expect(readingSays('', 'inch', en)).toEqual({ fault: '', value: null })
-    expect(readingSays('2.5.1', 'inch', en).value).toBeNull()
+    expect(readingSays(' −2.5 ', 'inch', OWN_END).value).toBe('−2.5')
+    expect(readingSays('', 'inch', OWN_END)).toEqual({ fault: '', value: null })
+    expect(readingSays('2.5.1', 'inch', OWN_END).value).toBeNull()
   })
 
   it('the way that is left is all of it, then less, and nothing past the end', () => {

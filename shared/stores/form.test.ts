@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { stockFor } from '../register/stockFor'
 import type { ShimStock } from '../register/works'
-import { en } from '../wording/en'
+import { OWN_END } from '../wording/words'
 import { blankLot, readCount, readLot, type LotTexts } from './form'
 
 const ID = '00000000-0000-4000-a000-000000000001'
 const read = (more: Partial<LotTexts>) =>
-  readLot({ ...blankLot('inch'), thickness: '5', counted: '20', ...more }, ID, en)
+  readLot({ ...blankLot('inch'), thickness: '5', counted: '20', ...more }, ID, OWN_END)
 
 describe('the boxes of shims', () => {
   it('take a thickness in whatever unit it is typed', () => {

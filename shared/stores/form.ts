@@ -2,7 +2,8 @@ import { storeWords } from '../wording/viewWords'
 import { readTypedNumber } from '../../core/units/typedNumber'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { issuesOf } from '../calculation/issues'
-import type { Words } from '../wording/en'
+import { typingWords } from '../wording/en'
+import type { Words } from '../wording/words'
 import { newLot, type NewLot } from './lot'
 
 /** What stands in the boxes of shims that are put into the stores. */
@@ -48,7 +49,7 @@ export const readLot = (
     }
     const read = readTypedNumber(texts[box], 'displacement', texts.units)
     if (read.ok) return read.value
-    faults[box] = words.typing.faults[read.fault]
+    faults[box] = typingWords(words).faults[read.fault]
     return NaN
   }
   const whole = (box: 'counted' | 'low'): number => {

@@ -1,3 +1,4 @@
+import { closingWords, comeBackWords } from './en'
 import dayjs from 'dayjs'
 import { daysBetween, dayOf } from '../../core/comeBack/days'
 import { daysForHours, type DueByRule } from '../../core/comeBack/rules'
@@ -9,7 +10,7 @@ type Words = Pick<Telling, 'words'>
 
 /** `By the works’ rule: 6 months.` */
 export const ruleWords = ({ from, rule }: DueByRule, { words }: Words): string => {
-  const w = words.comeBack.rule
+  const w = comeBackWords(words).rule
   const told =
     rule.by === 'days'
       ? w.days(rule.days)
@@ -21,13 +22,14 @@ export const ruleWords = ({ from, rule }: DueByRule, { words }: Words): string =
 
 /** What a machine is come back to for. */
 export const visitWords = ({ job }: Pick<DueVisit, 'job'>, telling: Words): string =>
-  job.summary.due ? dueFor(job.summary.due, telling) : telling.words.closing.due.what.regular
+  job.summary.due ? dueFor(job.summary.due, telling) : closingWords(telling.words).due.what.regular
 
 /** `06:00–14:00`. */
 export const hoursWords = (
   s: { readonly startsAt: string; readonly endsAt: string },
   { words }: Words,
-): string => words.comeBack.stops.hours(dayjs(s.startsAt).format('HH:mm'), dayjs(s.endsAt).format('HH:mm'))
+): string =>
+  comeBackWords(words).stops.hours(dayjs(s.startsAt).format('HH:mm'), dayjs(s.endsAt).format('HH:mm'))
 
 /** Which stop it lands on and how far that is from its day; or that one is to be asked for. */
 export const landingWords = (
@@ -35,7 +37,7 @@ export const landingWords = (
   telling: Words,
   now: Date,
 ): string => {
-  const w = telling.words.comeBack
+  const w = comeBackWords(telling.words)
   if (!landing) return w.asks
   const { stop, late } = landing
   const when = `${dayjs(stop.startsAt).format('ddd D MMM')}, ${hoursWords(stop, telling)}`
@@ -47,5 +49,5 @@ export const landingWords = (
 /** `3 days over`, `in 12 days`. */
 export const waitWords = (due: string, now: Date, { words }: Words): string => {
   const late = daysBetween(due, dayOf(now))
-  return late > 0 ? words.comeBack.late(late) : words.comeBack.inDays(-late)
+  return late > 0 ? comeBackWords(words).late(late) : comeBackWords(words).inDays(-late)
 }

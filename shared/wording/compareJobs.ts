@@ -1,3 +1,4 @@
+import { feetWords, openingWords, verdictsWords } from './en'
 import { historyWords } from './viewWords'
 import type { CoupledState } from '../../core/jobs/coupled'
 import type { Job } from '../../core/jobs/jobs'
@@ -25,7 +26,7 @@ const judged = (state: CoupledState, moment: 'found' | 'left', telling: Telling)
   return (m?.judgement?.quantities ?? []).map((q) => {
     const value = q.value === null || q.aim === null || !/\.[vh]$/.test(q.name) ? q.value : q.value + q.aim
     const shown = figure(value, q.kind, telling.units, { sign: q.low !== 0, unit: true })
-    return [w[moment](quantityName(q.name, telling)), `${telling.words.verdicts[q.verdict]}, ${shown}`]
+    return [w[moment](quantityName(q.name, telling)), `${verdictsWords(telling.words)[q.verdict]}, ${shown}`]
   })
 }
 
@@ -42,7 +43,7 @@ const packs = (state: CoupledState, telling: Telling): Told =>
     .filter((p) => p.machine === 'movable' || p.packs.left.length + p.packs.right.length > 0)
     .flatMap((p) =>
       SIDES.map((side): Told[number] => [
-        historyWords.compare.pack(`${pairName(telling, p)} ${telling.words.feet.sides[side]}`),
+        historyWords.compare.pack(`${pairName(telling, p)} ${feetWords(telling.words).sides[side]}`),
         pack(p.packs[side], telling.units),
       ]),
     )
@@ -53,8 +54,8 @@ const told = (job: Job, telling: Telling): Told => {
   const w = historyWords.compare
   const { opening, closing, outcome, rpm } = job.state
   const head: Told = [
-    [w.why, opening ? words.opening.reasons[opening.payload.reason] : ''],
-    [w.verdict, words.verdicts[closing?.payload.signed?.verdict ?? outcome.verdict]],
+    [w.why, opening ? openingWords(words).reasons[opening.payload.reason] : ''],
+    [w.verdict, verdictsWords(words)[closing?.payload.signed?.verdict ?? outcome.verdict]],
     [w.signedBy, closing?.payload.signedBy ?? ''],
     [w.speed, `${String(rpm)} rpm`],
   ]

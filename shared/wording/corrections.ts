@@ -1,3 +1,4 @@
+import { feetWords, measuringWords, methodsWords, reportWords } from './en'
 import type { LogEntry } from '../../core/logbook/entry'
 import { toCore, type Measured } from '../../core/units/unitSystem'
 import { hourName } from './directions'
@@ -33,7 +34,7 @@ const flat = (
 
 const valuesOf = (entry: LogEntry, telling: Telling): Values => {
   const { units, words, footNames } = telling
-  const w = words.report.corrections
+  const w = reportWords(words).corrections
   const inUnits =
     (typed: 'inch' | 'metric', measured: Extract<Measured, 'displacement' | 'distance'>) => (x: number) =>
       figure(toCore(x, measured, typed), measured, units, { sign: measured === 'displacement', unit: true })
@@ -58,14 +59,14 @@ const valuesOf = (entry: LogEntry, telling: Telling): Values => {
       const mm = (list: readonly number[]) => list.map((t) => toCore(t, 'displacement', typed))
       return new Map([
         ...changes.flatMap((c): [string, string][] => {
-          const foot = `${footNames(c.pair, c.machine)} ${words.feet.sides[c.side]}`
+          const foot = `${footNames(c.pair, c.machine)} ${feetWords(words).sides[c.side]}`
           return [
             [w.takenOut(foot), pack(mm(c.takenOut), units)],
             [w.putIn(foot), pack(mm(c.putIn), units)],
           ]
         }),
         ...side.map((s): [string, string] => [
-          w.pushed(words.feet.feet(footNames(s.pair, s.machine))),
+          w.pushed(feetWords(words).feet(footNames(s.pair, s.machine))),
           inUnits(typed, 'displacement')(s.moved),
         ]),
       ])
@@ -77,15 +78,16 @@ const valuesOf = (entry: LogEntry, telling: Telling): Values => {
       const byCircle = (what: (circle: string) => string, of: Readonly<Record<string, number>>) =>
         Object.entries(of).map(([c, x]): [string, string] => [what(circleName(c, telling)), small(x)])
       return new Map([
-        [w.method, words.measuring.methods[how.method]],
+        [w.method, measuringWords(words).methods[how.method]],
         ...flat(how.given, w.paths, (leaf, at) => {
           const name = at[at.length - 1] ?? ''
           if (typeof leaf !== 'number') return String(leaf)
-          if (at.includes('signs')) return leaf > 0 ? words.methods.options.plus : words.methods.options.minus
+          if (at.includes('signs'))
+            return leaf > 0 ? methodsWords(words).options.plus : methodsWords(words).options.minus
           return name === 'sag' ? small(leaf) : name === 'readingSign' ? String(leaf) : tape(leaf)
         }),
         ...feet.map((f): [string, string] => [
-          w.feetAt(words.feet.feet(footNames(f.pair, f.machine))),
+          w.feetAt(feetWords(words).feet(footNames(f.pair, f.machine))),
           tape(f.x),
         ]),
         ...byCircle(w.graduation, graduation),

@@ -1,3 +1,4 @@
+import { directionsWords } from './en'
 import type { Misalignment, Plane } from '../../core/frame/planes'
 import { figure } from './figures'
 import { seenClock, seenHour } from './otherEnd'
@@ -11,7 +12,7 @@ export const hourOf = (value: number, { viewFrom }: Pick<Telling, 'viewFrom'>): 
 /** `3.6 mil low`: an offset never stands with a bare sign. */
 export const offsetWords = (value: number | null, plane: Plane, telling: Telling): string => {
   const { words, units } = telling
-  const d = words.directions
+  const d = directionsWords(words)
   if (value === null) return d.unknown
   if (zero(figure(Math.abs(value), 'displacement', units))) return plane === 'v' ? d.levelWith : d.inLineWith
   const size = figure(Math.abs(value), 'displacement', units, { unit: true })
@@ -20,7 +21,7 @@ export const offsetWords = (value: number | null, plane: Plane, telling: Telling
 
 /** `outboard end low`: the angle by its far end; empty size says there is none. `far` names the far feet. */
 export const slopeEndWords = (value: number | null, plane: Plane, far: string, telling: Telling): string => {
-  const d = telling.words.directions
+  const d = directionsWords(telling.words)
   if (value === null) return d.unknown
   if (zero(figure(Math.abs(value), 'slope', telling.units))) return d.noAngle[plane]
   return d.end(far, plane === 'v' ? (value > 0 ? d.high : d.low) : d.toward(hourOf(value, telling)))
@@ -29,7 +30,7 @@ export const slopeEndWords = (value: number | null, plane: Plane, far: string, t
 /** `outboard end low, gap open at top`. */
 export const slopeWords = (value: number | null, plane: Plane, far: string, telling: Telling): string => {
   const end = slopeEndWords(value, plane, far, telling)
-  const d = telling.words.directions
+  const d = directionsWords(telling.words)
   if (value === null || zero(figure(Math.abs(value), 'slope', telling.units))) return end
   const where = plane === 'v' ? (value > 0 ? d.bottom : d.top) : hourOf(-value, telling)
   return `${end}, ${d.gapOpenAt(where)}`
@@ -45,7 +46,7 @@ export const signWord = (
   telling: Telling,
 ): string => {
   const { words, units } = telling
-  const d = words.directions
+  const d = directionsWords(words)
   const [what, ...rest] = quantity.name.split('.')
   const plane = rest.at(-1)
   if (value === null || (plane !== 'v' && plane !== 'h')) return ''
@@ -58,7 +59,7 @@ export const signWord = (
 
 /** `add 12` / `take out 5` / `leave as it is`. */
 export const shimWords = (value: number | null, { words, units }: Telling): string => {
-  const d = words.directions
+  const d = directionsWords(words)
   if (value === null) return d.unknown
   const size = figure(Math.abs(value), 'displacement', units)
   if (zero(size)) return d.shim.leave
@@ -68,7 +69,7 @@ export const shimWords = (value: number | null, { words, units }: Telling): stri
 /** `push 7.0 toward 9`. */
 export const sideWords = (value: number | null, telling: Telling): string => {
   const { words, units } = telling
-  const d = words.directions
+  const d = directionsWords(words)
   if (value === null) return d.unknown
   const size = figure(Math.abs(value), 'displacement', units)
   return zero(size) ? d.shim.leave : d.push(size, hourOf(value, telling))
@@ -80,7 +81,7 @@ export const misalignmentWords = (line: Misalignment, parallel: boolean, telling
     ...(['v', 'h'] as const).flatMap((p) =>
       line.offset[p] === null ? [] : [offsetWords(line.offset[p], p, telling)],
     ),
-    ...(parallel ? [telling.words.directions.parallel] : []),
+    ...(parallel ? [directionsWords(telling.words).parallel] : []),
   ].join(', ')
 
 /** A clock angle as people call it. */
@@ -89,7 +90,7 @@ export const clockName = (
   { words, viewFrom }: Pick<Telling, 'words' | 'viewFrom'>,
 ): string => {
   const seen = seenClock(clock, viewFrom)
-  return words.directions.hours[seen] ?? words.directions.degrees(seen)
+  return directionsWords(words).hours[seen] ?? directionsWords(words).degrees(seen)
 }
 
 /** `9` for 9 o’clock: where there is little room. */

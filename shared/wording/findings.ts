@@ -1,3 +1,14 @@
+import {
+  beltsWords,
+  closingWords,
+  feetWords,
+  measuringWords,
+  movesWords,
+  plansWords,
+  safetyWords,
+  sheetWords,
+  verdictsWords,
+} from './en'
 import dayjs from 'dayjs'
 import type { BeltStageId, BeltState } from '../../core/jobs/belt'
 import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
@@ -29,7 +40,7 @@ const time = (iso: string) => {
 const day = (iso: string) => dayjs(iso).format('D MMM YYYY')
 
 const safetyFinding = (s: Safety, { words }: Telling): string => {
-  const w = words.safety
+  const w = safetyWords(words)
   if (s.waived) return w.waivedFinding
   if (s.lost) return w.lostFinding
   if (s.confirmed.length === 0) return ''
@@ -40,14 +51,14 @@ const safetyFinding = (s: Safety, { words }: Telling): string => {
 
 const measurementFinding = (m: Measurement | undefined, { words }: Telling): string => {
   if (!m || m.sets.length === 0) return ''
-  const w = words.measuring
+  const w = measuringWords(words)
   if (m.trust === 'agreed')
-    return `${w.setsAgree(m.used.length)}: ${words.verdicts[m.judgement?.verdict ?? 'unknown'].toLowerCase()}`
+    return `${w.setsAgree(m.used.length)}: ${verdictsWords(words)[m.judgement?.verdict ?? 'unknown'].toLowerCase()}`
   return `${w.sets(m.sets.length)}. ${w.trust[m.trust]}`
 }
 
 const closingFinding = (closing: Closing, { words }: Telling): string =>
-  closing ? words.closing.signedFinding(day(closing.receivedAt ?? closing.madeAt)) : ''
+  closing ? closingWords(words).signedFinding(day(closing.receivedAt ?? closing.madeAt)) : ''
 
 /** What each stage of a coupled job found. A missing stage fails to compile. */
 const COUPLED: {
@@ -61,7 +72,7 @@ const COUPLED: {
   'rough-in': (s, t) => findingOfRoughIn(s.roughIn, movableName(s), t),
   'set-up': ({ setUp }, { words, units }) => {
     if (!setUp) return ''
-    const w = words.measuring
+    const w = measuringWords(words)
     const { why } = setUp.entry.payload
     if (!setUp.holdsZero) return why === '' ? w.missesZero : w.missesZeroWhy(why)
     return w.setUpFinding(
@@ -82,10 +93,10 @@ const COUPLED: {
     }
     const [own, driven] = [lifts('movable'), lifts('stationary')]
     return planes.v
-      ? words.plans.finding([own, driven && words.feet.driven(driven)].filter(Boolean).join(', '))
-      : words.plans.findingSide
+      ? plansWords(words).finding([own, driven && feetWords(words).driven(driven)].filter(Boolean).join(', '))
+      : plansWords(words).findingSide
   },
-  move: ({ moves }, { words }) => (moves.length === 0 ? '' : words.moves.count(moves.length)),
+  move: ({ moves }, { words }) => (moves.length === 0 ? '' : movesWords(words).count(moves.length)),
   're-measure': (s, t) => measurementFinding(s.moves.length > 0 ? s.latest : undefined, t),
   prove: findingOfProof,
   'hot-check': findingOfHot,
@@ -98,7 +109,7 @@ const BELT: {
 } = {
   'make-safe': (s, t) => safetyFinding(s.safety, t),
   'line-up': ({ lines }, telling) => {
-    const w = telling.words.belts
+    const w = beltsWords(telling.words)
     const now = lines[lines.length - 1]
     if (!now) return lines.length > 1 ? w.correctedFinding : ''
     return w.found(gapFigure(Math.abs(now.errors.offset), telling, true), degrees(Math.abs(now.errors.turn)))
@@ -110,7 +121,7 @@ const BELT: {
 export const findingsOf = (job: Job, telling: Telling): Readonly<Record<string, string>> => {
   const passed = (id: string, found: string): string => {
     const skipped = job.sheet.rows.find((r) => r.id === id)?.skipped
-    return skipped ? telling.words.sheet.passedOver(skipped) : found
+    return skipped ? sheetWords(telling.words).passedOver(skipped) : found
   }
   const rows =
     job.kind === 'coupled'

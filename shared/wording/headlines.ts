@@ -1,3 +1,12 @@
+import {
+  beltsWords,
+  closingWords,
+  measuringWords,
+  movesWords,
+  plansWords,
+  safetyWords,
+  setUpWords,
+} from './en'
 import type { BeltStageId, BeltState } from '../../core/jobs/belt'
 import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
 import type { Job } from '../../core/jobs/jobs'
@@ -22,7 +31,7 @@ const plain = (mark: Meaning['mark'], headline: string, detail = ''): Meaning =>
 
 /** What the lockout means on its own stage. */
 export const meaningOfSafety = (safety: Safety, closed: boolean, { words }: Telling): Meaning => {
-  const w = words.safety
+  const w = safetyWords(words)
   if (closed) return plain('done', w.closed)
   if (safety.lost) return plain('stale', w.lost, powerWhy(safety.lost, { words }))
   if (safety.missing.length === 0) return plain('done', w.whole)
@@ -36,11 +45,15 @@ export const meaningOfSafety = (safety: Safety, closed: boolean, { words }: Tell
 
 /** What every other stage says of the lockout; null while hands may go to the machine or the job is closed. */
 export const lockoutWarning = (safety: Safety, closed: boolean, { words }: Telling): string | null =>
-  closed || handsMayGo(safety) ? null : safety.lost ? words.safety.lostHere : words.safety.missingHere
+  closed || handsMayGo(safety)
+    ? null
+    : safety.lost
+      ? safetyWords(words).lostHere
+      : safetyWords(words).missingHere
 
 /** What closing now would mean. */
 export const meaningOfClosing = (closing: Closing, outcome: Outcome, { words }: Telling): Meaning => {
-  const w = words.closing
+  const w = closingWords(words)
   if (closing) return plain('done', w.closedBy(closing.payload.signedBy))
   const [reason] = outcome.exceptions
   const mark = outcome.verdict === 'unknown' ? 'todo' : outcome.verdict
@@ -51,8 +64,8 @@ export const meaningOfClosing = (closing: Closing, outcome: Outcome, { words }: 
 
 /** What the move stage says before anything is typed. */
 export const meaningOfMove = (state: CoupledState, { words }: Telling): Meaning => {
-  const w = words.moves.headlines
-  if (state.closing) return plain('done', words.moves.count(state.moves.length))
+  const w = movesWords(words).headlines
+  if (state.closing) return plain('done', movesWords(words).count(state.moves.length))
   if (!state.setUp) return plain('todo', w.setUpFirst)
   if (state.plan?.stale) return plain('stale', w.planStale)
   if (state.plan) return plain('todo', state.plan.footwork.planes.v ? w.shimsPlanned : w.sidePlanned)
@@ -101,7 +114,7 @@ export const meaningOfMeasuring = (
   telling: Telling,
   now = Date.now(),
 ): Meaning => {
-  const w = telling.words.measuring
+  const w = measuringWords(telling.words)
   const m = measurementAt(state, stage)
   if (stage === 'hot-check' && m?.sets.length === 0)
     return meaningOfHot(state, movableName(state), telling, now)
@@ -113,15 +126,15 @@ export const meaningOfMeasuring = (
 /** What the set-up in force means. */
 export const meaningOfSetUp = (state: CoupledState, { words }: Telling): Meaning => {
   const { setUp } = state
-  if (!setUp) return plain('todo', words.setUp.tapeAsked)
+  if (!setUp) return plain('todo', setUpWords(words).tapeAsked)
   return setUp.holdsZero
-    ? plain('done', words.setUp.complete)
-    : plain('out', words.setUp.slipped, setUp.entry.payload.why)
+    ? plain('done', setUpWords(words).complete)
+    : plain('out', setUpWords(words).slipped, setUp.entry.payload.why)
 }
 
 /** What lining up means now. */
 export const meaningOfAlignment = (state: BeltState, telling: Telling): Meaning => {
-  const w = telling.words.belts
+  const w = beltsWords(telling.words)
   const round = state.alignment[state.alignment.length - 1]
   const line = state.lines[state.lines.length - 1] ?? null
   if (line) return meaningOfLine(line, round?.reading === null, telling)
@@ -144,7 +157,7 @@ const COUPLED: {
   plan: (s, t) => {
     const verdict = s.latest.judgement?.verdict
     if (s.plan === null && (verdict === 'out' || verdict === 'edge'))
-      return plain('todo', t.words.plans.noneChosen)
+      return plain('todo', plansWords(t.words).noneChosen)
     return meaningOfPlan(
       {
         now: s.latest.judgement,

@@ -1,3 +1,4 @@
+import { directionsWords, hotWords, measuringWords, proveWords } from './en'
 import dayjs from 'dayjs'
 import type { CoupledState } from '../../core/jobs/coupled'
 import { isUnderWay, readsHot } from '../../core/stages/hotCheck/hotRun'
@@ -15,18 +16,18 @@ const MINUTE = 60_000
 
 /** How a line moves, in one clause: `5.5 mil up, outboard end down`. What shows as nothing is left out. */
 export const goWords = (by: Misalignment, far: string, { words, units, viewFrom }: Telling): string => {
-  const w = words.hot.go
+  const w = hotWords(words).go
   const shown = (x: number | null, kind: 'displacement' | 'slope') =>
     x !== null && /[1-9]/.test(figure(Math.abs(x), kind, units))
   const way = (x: number, plane: 'v' | 'h') =>
-    plane === 'v' ? (x > 0 ? w.up : w.down) : words.directions.toward(hourOf(x, { viewFrom }))
+    plane === 'v' ? (x > 0 ? w.up : w.down) : directionsWords(words).toward(hourOf(x, { viewFrom }))
   const parts = (['v', 'h'] as const).flatMap((p) => {
     const [offset, slope] = [by.offset[p], by.slope[p]]
     return [
       ...(offset !== null && shown(offset, 'displacement')
         ? [`${figure(Math.abs(offset), 'displacement', units, { unit: true })} ${way(offset, p)}`]
         : []),
-      ...(slope !== null && shown(slope, 'slope') ? [words.directions.end(far, way(slope, p))] : []),
+      ...(slope !== null && shown(slope, 'slope') ? [directionsWords(words).end(far, way(slope, p))] : []),
     ]
   })
   return parts.length === 0 ? w.nowhere : parts.join(', ')
@@ -37,12 +38,12 @@ export const powerWhy = (entry: PowerBack, { words }: Pick<Telling, 'words'>): s
   entry.kind === 'power-restored'
     ? entry.payload.why
     : entry.kind === 'bump-begun'
-      ? words.prove.power(entry.payload.by)
-      : words.hot.power
+      ? proveWords(words).power(entry.payload.by)
+      : hotWords(words).power
 
 /** Whole minutes from the stop to a moment, in words. */
 export const minutesSince = (stopped: string, now: number, { words }: Pick<Telling, 'words'>): string =>
-  words.hot.minutes(Math.max(0, Math.round((now - Date.parse(stopped)) / MINUTE)))
+  hotWords(words).minutes(Math.max(0, Math.round((now - Date.parse(stopped)) / MINUTE)))
 
 type Seen = Pick<
   CoupledState,
@@ -52,7 +53,7 @@ type Seen = Pick<
 /** What the hot check says now. */
 export const meaningOfHot = (state: Seen, movable: string, telling: Telling, now = Date.now()): Meaning => {
   const { words } = telling
-  const w = words.hot
+  const w = hotWords(words)
   const { hot, expected } = state
   const { run } = hot
   const far = farEnd(state.feet.movable, telling)
@@ -83,7 +84,7 @@ export const meaningOfHot = (state: Seen, movable: string, telling: Telling, now
   if (!hot.hot)
     return state.setUp
       ? meaningOfReadings(hot.measurement, movable, state.setUp, telling)
-      : say('todo', telling.words.measuring.setUpFirst)
+      : say('todo', measuringWords(telling.words).setUpFirst)
   const read = minutesSince(stopped, lastRead(state), telling)
   const cooled = hot.putBack
     ? w.putBack(
@@ -116,7 +117,7 @@ export const provisionalAtClose = (
   { expected, feet }: Pick<CoupledState, 'expected' | 'feet'>,
   telling: Telling,
 ): readonly string[] => {
-  const w = telling.words.hot
+  const w = hotWords(telling.words)
   return expected
     ? [`${w.provisional} ${w.expected(goWords(expected, farEnd(feet.movable, telling), telling))}`]
     : []
@@ -135,7 +136,7 @@ export const degreesApart = (celsius: number, { units }: Pick<Telling, 'units'>)
 
 /** What the sheet says of it. */
 export const findingOfHot = ({ hot, expected }: Seen, { words }: Telling): string => {
-  const w = words.hot.finding
+  const w = hotWords(words).finding
   const { run } = hot
   if (run.answered) return run.answered.payload.take === 'new' ? w.taken : w.kept
   if (readsHot(run))

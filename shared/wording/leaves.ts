@@ -1,3 +1,4 @@
+import { feetWords, roughInWords, softFootWords } from './en'
 import type { FootLeaves } from '../../core/shims/packsForLifts'
 import type { FootChange } from '../../core/stages/plan/entries'
 import { toCore, type UnitSystem } from '../../core/units/unitSystem'
@@ -9,7 +10,7 @@ const shims = (list: readonly number[], { units }: Telling) =>
 
 /** `20+18 mil in, 5 mil out`: what is done under one foot. */
 const laid = ({ putIn, takenOut }: Pick<FootLeaves, 'putIn' | 'takenOut'>, telling: Telling): string => {
-  const w = telling.words.softFoot.leaves
+  const w = softFootWords(telling.words).leaves
   if (takenOut.length === 0) return w.in(shims(putIn, telling))
   return putIn.length === 0
     ? w.out(shims(takenOut, telling))
@@ -23,7 +24,7 @@ export const leavesWords = (
   telling: Telling,
 ): readonly string[] => {
   const { words, footNames } = telling
-  const w = words.softFoot.leaves
+  const w = softFootWords(words).leaves
   const changed = leaves.filter((l) => l.putIn.length + l.takenOut.length > 0)
   const [first] = changed
   if (!first) return []
@@ -37,7 +38,10 @@ export const leavesWords = (
     return one === other
       ? [w.bothFeet(capital(footNames(f.id)), one)]
       : own.map((l) =>
-          w.foot(capital(words.softFoot.place(footNames(f.id), words.feet.sides[l.side])), laid(l, telling)),
+          w.foot(
+            capital(softFootWords(words).place(footNames(f.id), feetWords(words).sides[l.side])),
+            laid(l, telling),
+          ),
         )
   })
 }
@@ -55,12 +59,12 @@ export const changesWords = (
       units,
     )
   return changes.map((c) =>
-    words.roughIn.report.under(
+    roughInWords(words).report.under(
       footNames(c.pair),
-      words.feet.sides[c.side],
+      feetWords(words).sides[c.side],
       [
-        ...(c.takenOut.length > 0 ? [words.softFoot.report.out(mm(c.takenOut))] : []),
-        ...(c.putIn.length > 0 ? [words.softFoot.report.in(mm(c.putIn))] : []),
+        ...(c.takenOut.length > 0 ? [softFootWords(words).report.out(mm(c.takenOut))] : []),
+        ...(c.putIn.length > 0 ? [softFootWords(words).report.in(mm(c.putIn))] : []),
       ].join(', '),
     ),
   )

@@ -1,3 +1,4 @@
+import { levelWords } from './en'
 import type { CoupledMachine } from '../../core/register/coupledMachine'
 import { LEVEL_LIMIT, type LevelCure, type Levels, type ShaftLevel } from '../../core/stages/level/levels'
 import type { RunoutEffect, Runouts, SurfaceRunout } from '../../core/stages/level/runouts'
@@ -19,7 +20,7 @@ const small = (t: number, { units }: Telling, extra = 0) =>
 
 /** `far end 0.57 mil/in high`, or `level`. */
 export const shaftSlopeWords = (shaft: Pick<ShaftLevel, 'rise'>, telling: Telling): string => {
-  const w = telling.words.level
+  const w = levelWords(telling.words)
   if (!/[1-9]/.test(figure(Math.abs(shaft.rise), 'slope', telling.units))) return w.levelShaft
   return w.rises(slopeSize(shaft.rise, telling), w.ends[shaft.rise > 0 ? 'far' : 'coupling'])
 }
@@ -29,11 +30,11 @@ export const surfaceName = (
   { machine, surface }: Pick<SurfaceRunout, 'machine' | 'surface'>,
   names: MachineNames,
   telling: Telling,
-): string => telling.words.level.surfaces[surface](names[machine])
+): string => levelWords(telling.words).surfaces[surface](names[machine])
 
 /** What the levels mean: one sentence for every state they can be in. */
 export const meaningOfLevels = (levels: Levels, names: MachineNames, telling: Telling): Meaning => {
-  const w = telling.words.level
+  const w = levelWords(telling.words)
   const h = w.headlines
   const limit = w.limit(slopeSize(LEVEL_LIMIT, telling))
   const say = (mark: Meaning['mark'], headline: string, detail = limit): Meaning => ({
@@ -72,7 +73,7 @@ export const meaningOfLevels = (levels: Levels, names: MachineNames, telling: Te
 
 /** What was turned under a dial means. */
 export const meaningOfRunouts = (runouts: Runouts, names: MachineNames, telling: Telling): Meaning => {
-  const h = telling.words.level.headlines
+  const h = levelWords(telling.words).headlines
   if (runouts.verdict === null) return { mark: 'todo', headline: h.noTurn, detail: h.noTurnDetail }
   const worst = [...runouts.surfaces].sort(
     (a, b) => b.result.tir / b.result.limit - a.result.tir / a.result.limit,
@@ -101,7 +102,7 @@ export const meaningOfLevelStage = (
 
 /** One line of what was found, for the run sheet. */
 export const findingOfLevelStage = (levels: Levels, runouts: Runouts, telling: Telling): string => {
-  const w = telling.words.level.finding
+  const w = levelWords(telling.words).finding
   const level = {
     nothing: '',
     'other-first': w.half,
@@ -123,7 +124,7 @@ export const levelCureWords = (
   telling: Telling,
 ): { readonly headline: string; readonly rest: readonly string[] } => {
   const { footNames } = telling
-  const w = telling.words.level.cure
+  const w = levelWords(telling.words).cure
   const wanted = (pair: string) => cure.shares.find((s) => s.pair === pair)?.wanted ?? 0
   const between = cure.shares.filter((s) => s.pair !== cure.pair && s.wanted > 1e-6)
   const stock = leavesWords(cure.leaves, machine.feet.movable, telling)
@@ -141,7 +142,7 @@ export const runoutWords = (
   effect: RunoutEffect,
   telling: Telling,
 ): readonly string[] => {
-  const w = telling.words.level.runout
+  const w = levelWords(telling.words).runout
   const { first, second, slope, limit, verdict, strikeAt } = surface.result
   const { readings } = surface.entry.payload
   const at = clockFace(first.highAt)

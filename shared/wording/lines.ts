@@ -1,3 +1,4 @@
+import { type belts, beltsWords } from './en'
 import type { JudgedLine, LineReading } from '../../core/stages/lineUp/line'
 import { figure } from './figures'
 import type { Meaning } from './readings'
@@ -24,19 +25,19 @@ export const lineLimit = (q: JudgedLine, telling: Telling): string =>
 const listed = (names: readonly string[], { words }: Telling): string =>
   names.length < 2
     ? (names[0] ?? '')
-    : words.belts.and(names.slice(0, -1).join(', '), names[names.length - 1] as string)
+    : beltsWords(words).and(names.slice(0, -1).join(', '), names[names.length - 1] as string)
 
 const namesOf = (line: LineReading, verdict: 'out' | 'edge', telling: Telling): readonly string[] =>
   line.quantities
     .filter((q) => q.verdict === verdict)
     .map((q, i) => {
-      const name = telling.words.belts.quantities[q.name]
+      const name = beltsWords(telling.words).quantities[q.name]
       return i === 0 ? name : name.charAt(0).toLowerCase() + name.slice(1)
     })
 
 /** What the sheaves' line means. `touching`: it comes from four contacts that touch. */
 export const meaningOfLine = (line: LineReading, touching: boolean, telling: Telling): Meaning => {
-  const w = telling.words.belts
+  const w = beltsWords(telling.words)
   const apart = line.depths.other - line.depths.reference
   const detail =
     touching && Math.abs(apart) > 0.05 ? w.depthsDiffer(gapFigure(Math.abs(apart), telling, true)) : ''
@@ -78,11 +79,11 @@ const IDLE_SLIDE = 0.05
 /** What to shim, turn and slide, in this order, in the words of this base. */
 export const cureSteps = (
   line: LineReading,
-  base: { readonly kind: keyof Telling['words']['belts']['bases'] },
+  base: { readonly kind: keyof typeof belts.bases },
   edgeSide: 'outer' | 'inner',
   telling: Telling,
 ): readonly CureStep[] => {
-  const w = telling.words.belts
+  const w = beltsWords(telling.words)
   const { tilt, turn, offset } = line.corrections
   const words = w.bases[base.kind]
   const g = (x: number) => gapFigure(Math.abs(x), telling, true)

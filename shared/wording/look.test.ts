@@ -1,3 +1,4 @@
+import { lookWords } from './en'
 import { describe, expect, it } from 'vitest'
 import { TEST_MACHINE, TestJob } from '../../core/jobs/testJob'
 import type { BaseEdge } from '../../core/stages/look/entries'
@@ -119,9 +120,9 @@ describe('look and clean says', () => {
 
   it('names every place that a machine has, once, with what one looks for', () => {
     for (const place of placesOf(MACHINE)) {
-      expect(T.words.look.places[place].look.length).toBeGreaterThan(10)
+      expect(lookWords(T.words).places[place].look.length).toBeGreaterThan(10)
     }
-    expect(new Set(placesOf(MACHINE).map((p) => T.words.look.places[p].name)).size).toBe(10)
+    expect(new Set(placesOf(MACHINE).map((p) => lookWords(T.words).places[p].name)).size).toBe(10)
   })
 
   it.each([

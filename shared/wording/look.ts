@@ -1,3 +1,4 @@
+import { feetWords, lookWords, softFootWords } from './en'
 import { BASE_LIMIT, BASE_CORNERS, type BaseFound } from '../../core/stages/look/base'
 import { BASE_EDGES } from '../../core/stages/look/entries'
 import type { Looks, PipeStrain } from '../../core/stages/look/looks'
@@ -11,7 +12,7 @@ const slope = (t: number, { units }: Telling) => figure(Math.abs(t), 'slope', un
 
 /** How the hub goes when the pipe lets go: `2.0 mil up and 1.0 mil toward 9`. */
 export const pipeWay = ({ vertical, horizontal }: PipeStrain, telling: Telling): string => {
-  const w = telling.words.look.pipe
+  const w = lookWords(telling.words).pipe
   const shows = (t: number | null): t is number =>
     t !== null && /[1-9]/.test(figure(t, 'displacement', telling.units))
   const size = (t: number) => small(Math.abs(t), telling)
@@ -22,11 +23,11 @@ export const pipeWay = ({ vertical, horizontal }: PipeStrain, telling: Telling):
 }
 
 const limitOfPipe = (pipe: PipeStrain, telling: Telling) =>
-  [small(pipe.limit, telling), telling.words.look[pipe.source]] as const
+  [small(pipe.limit, telling), lookWords(telling.words)[pipe.source]] as const
 
 /** What the dial at the coupling says while the pipe is loosened. */
 export const pipeWords = (pipe: PipeStrain, telling: Telling): string => {
-  const w = telling.words.look
+  const w = lookWords(telling.words)
   return pipe.verdict === 'out'
     ? w.headlines.pipe(
         small(Math.hypot(pipe.vertical ?? 0, pipe.horizontal ?? 0), telling),
@@ -39,7 +40,7 @@ const steepest = (base: BaseFound) => Math.max(...BASE_EDGES.map((e) => Math.abs
 
 /** What brings a base level, corner by corner; and that it is twisted, where it is. */
 export const baseWords = (base: BaseFound, telling: Telling): readonly string[] => {
-  const w = telling.words.look
+  const w = lookWords(telling.words)
   const list = BASE_CORNERS.filter((c) =>
     /[1-9]/.test(figure(base.shims[c], 'displacement', telling.units)),
   ).map((c) => w.base.low(w.corners[c], small(base.shims[c], telling)))
@@ -52,7 +53,7 @@ export const baseWords = (base: BaseFound, telling: Telling): readonly string[] 
 
 /** What the opened machine looks like, in one sentence for every state. */
 export const meaningOfLooks = (looks: Looks, telling: Telling): Meaning => {
-  const w = telling.words.look
+  const w = lookWords(telling.words)
   const h = w.headlines
   const { pipe, base, places, unseen, counts } = looks
   const reported = places.filter((p) => p.entry?.payload.found === 'to-report')
@@ -88,7 +89,7 @@ export const meaningOfLooks = (looks: Looks, telling: Telling): Meaning => {
 
 /** One line of what was found, for the run sheet. */
 export const findingOfLooks = (looks: Looks, { words }: Telling): string => {
-  const w = words.look.finding
+  const w = lookWords(words).finding
   const { places, unseen, counts, feet } = looks
   const seen = places.length - unseen.length
   return capital(
@@ -114,13 +115,13 @@ export const footPlace = (
   f: Pick<FootFound, 'machine' | 'pair' | 'side'>,
   { words, footNames }: Telling,
 ): string => {
-  const place = words.softFoot.place(footNames(f.pair, f.machine), words.feet.sides[f.side])
-  return f.machine === 'movable' ? place : words.look.drivenFoot(place)
+  const place = softFootWords(words).place(footNames(f.pair, f.machine), feetWords(words).sides[f.side])
+  return f.machine === 'movable' ? place : lookWords(words).drivenFoot(place)
 }
 
 /** Where what was found isn't what the register has; that both agree; empty while nothing was written. */
 export const shimsFoundWords = (looks: Looks, telling: Telling): readonly string[] => {
-  const w = telling.words.look.shims
+  const w = lookWords(telling.words).shims
   const written = looks.feet.filter((f) => f.found)
   if (written.length === 0) return []
   const others = written.filter((f) => f.differs)
@@ -140,7 +141,7 @@ export const shimsFoundWords = (looks: Looks, telling: Telling): readonly string
 
 /** What the signer should know of the opened machine: pins that are out, places to report. */
 export const openAtClose = (looks: Looks, { words }: Telling): readonly string[] => {
-  const w = words.look
+  const w = lookWords(words)
   const reported = looks.places.filter((p) => p.entry?.payload.found === 'to-report')
   return [
     ...(looks.pinsOut ? [w.headlines.pinsOutAtClose] : []),

@@ -1,3 +1,4 @@
+import { openingWords } from './en'
 import { describe, expect, it } from 'vitest'
 import { TEST_MACHINE, TestJob } from '../../core/jobs/testJob'
 import { TOOLS, toolsToTake } from '../../core/tools/toolsToTake'
@@ -49,6 +50,6 @@ describe('the opening says', () => {
       'coupling-parts': 'For the coupling: spider',
       straightedge: 'Straightedge',
     })
-    for (const id of TOOLS) expect(T.words.opening.tools.names[id]).toMatch(/^[A-Z]/)
+    for (const id of TOOLS) expect(openingWords(T.words).tools.names[id]).toMatch(/^[A-Z]/)
   })
 })

@@ -1,3 +1,4 @@
+import { lookWords, openingWords } from './en'
 import dayjs from 'dayjs'
 import type { CoupledState } from '../../core/jobs/coupled'
 import type { CoupledMachine } from '../../core/register/coupledMachine'
@@ -18,17 +19,17 @@ export const instrumentWords = (
   overdue: boolean,
   { words }: Telling,
 ): string => {
-  const w = words.opening.kit
+  const w = openingWords(words).kit
   return due === null ? w.noDate(name) : overdue ? w.ranOut(name, day(due)) : w.holds(name, day(due))
 }
 
 /** A thing to take along, with what makes it the right one. */
 export const toolWords = ({ id, count, size, leaves, parts }: Tool, { words, units }: Telling): string => {
-  const w = words.opening.tools
+  const w = openingWords(words).tools
   const name = w.names[id]
   if (leaves)
     return w.leaves(name, leaves.map((t) => thickness(t, units)).join(', '), UNIT_NAMES[units].displacement)
-  if (parts) return w.parts(name, parts.map((p) => words.look.places[p].name.toLowerCase()).join(', '))
+  if (parts) return w.parts(name, parts.map((p) => lookWords(words).places[p].name.toLowerCase()).join(', '))
   if (size !== undefined)
     return w.sizes[id === 'bracket' ? 'reach' : 'long'](name, figure(size, 'distance', units, { unit: true }))
   return count === undefined ? name : w.counted(name, count)
@@ -36,7 +37,7 @@ export const toolWords = ({ id, count, size, leaves, parts }: Tool, { words, uni
 
 /** The opening in one sentence: an overdue instrument first, then a speed that isn't the register's. */
 export const meaningOfOpening = ({ opening, kit, machine, rpm }: Seen, { words }: Telling): Meaning => {
-  const w = words.opening.headlines
+  const w = openingWords(words).headlines
   if (!opening) return { mark: 'todo', headline: w.notOpen, detail: '' }
   const differs = rpm === machine.rpm ? '' : w.otherSpeed(rpm, machine.rpm)
   const [first] = kit ? overdueIn(kit) : []
@@ -44,7 +45,7 @@ export const meaningOfOpening = ({ opening, kit, machine, rpm }: Seen, { words }
   if (!kit)
     return {
       mark: 'done',
-      headline: w.opened(words.opening.reasons[opening.payload.reason]),
+      headline: w.opened(openingWords(words).reasons[opening.payload.reason]),
       detail: differs || w.pack,
     }
   return {
@@ -57,7 +58,7 @@ export const meaningOfOpening = ({ opening, kit, machine, rpm }: Seen, { words }
 /** One line for the run sheet. */
 export const findingOfOpening = ({ opening, kit }: Seen, { words }: Telling): string => {
   if (!opening) return ''
-  const w = words.opening.finding
+  const w = openingWords(words).finding
   if (kit && overdueIn(kit).length > 0) return w.overdue
-  return kit ? w.taken(kit.payload.instruments.length) : words.opening.reasons[opening.payload.reason]
+  return kit ? w.taken(kit.payload.instruments.length) : openingWords(words).reasons[opening.payload.reason]
 }

@@ -1,13 +1,24 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { clockName, offsetWords, sideWords, signWord, slopeWords } from './directions'
-import { en } from './en'
-import { fromOtherEnd, seenClock } from './otherEnd'
+import * as subjects from './en'
+import { OTHER_END, OWN_END, type Words } from './words'
+import { seenClock } from './otherEnd'
 import { tellingOf } from './telling'
 import * as viewWords from './viewWords'
 
 const OWN = tellingOf('inch', null)
 const OTHER = tellingOf('inch', null, 'inboard-outboard', 'stationary')
+
+/** All subjects as they are said from one end. */
+const everything = (words: Words): Readonly<Record<string, unknown>> =>
+  Object.fromEntries(
+    Object.entries(subjects).flatMap(([name, say]) =>
+      typeof say === 'function'
+        ? [[name.replace(/Words$/, ''), (say as (words: Words) => unknown)(words)]]
+        : [],
+    ),
+  )
 
 /** Every leaf of the words, by path: a sentence, or a function that makes one. */
 const leaves = (node: unknown, path = ''): [string, unknown][] =>
@@ -62,8 +73,8 @@ describe('seen from the other end', () => {
   })
 
   it('no sentence that names a side is left as it was', () => {
-    const other = new Map(leaves(fromOtherEnd(en)))
-    const left = leaves(en).filter(([path, said]) => {
+    const other = new Map(leaves(everything(OTHER_END)))
+    const left = leaves(everything(OWN_END)).filter(([path, said]) => {
       if (ALIKE.test(path)) return false
       const text = typeof said === 'function' ? String(said as () => string) : said
       return typeof text === 'string' && ONE_SIDE.test(text) && other.get(path) === said
@@ -72,11 +83,13 @@ describe('seen from the other end', () => {
   })
 
   it('sentences change their side and nothing else', () => {
-    const w = fromOtherEnd(en)
-    expect(w.moves.view.room('3 mil', '9 mil')).toBe('room 3 mil toward 9, 9 mil toward 3')
-    expect(w.moves.view.pushed('outboard')).toBe('outboard pushed, toward 9 is plus')
-    expect(w.feet.sides).toEqual({ left: 'right', right: 'left' })
-    expect(w.measuring.view.shownSigns(1, -1)).toContain('toward 9 is minus')
-    expect(fromOtherEnd(en)).toBe(w)
+    expect(subjects.movesWords(OTHER_END).view.room('3 mil', '9 mil')).toBe(
+      'room 3 mil toward 9, 9 mil toward 3',
+    )
+    expect(subjects.movesWords(OTHER_END).view.pushed('outboard')).toBe('outboard pushed, toward 9 is plus')
+    expect(subjects.feetWords(OTHER_END).sides).toEqual({ left: 'right', right: 'left' })
+    expect(subjects.measuringWords(OTHER_END).view.shownSigns(1, -1)).toContain('toward 9 is minus')
+    expect(subjects.movesWords(OTHER_END)).toBe(subjects.movesWords(OTHER_END))
+    expect(Object.keys(everything(OWN_END)).length).toBeGreaterThan(35)
   })
 })

@@ -1,3 +1,4 @@
+import { directionsWords, feetWords, plansWords } from './en'
 import type { Pace } from '../../core/history/pace'
 import { STARTING_MINUTES } from '../../core/plan/usualTime'
 import type { Price } from '../../core/plan/price'
@@ -17,7 +18,7 @@ export const adviceWords = (
   advice: MoveAdvice,
   telling: Telling,
 ): Pick<Meaning, 'headline' | 'detail'> | null => {
-  const w = telling.words.plans
+  const w = plansWords(telling.words)
   switch (advice.says) {
     case 'measure-again': {
       const wide = advice.wide.map(({ name, known, band }) => {
@@ -48,12 +49,12 @@ export const priceWords = (
   telling: Telling,
 ): string => {
   const { words, units, footNames } = telling
-  const w = words.plans.price
+  const w = plansWords(words).price
   const other = names[price.machine === 'movable' ? 'stationary' : 'movable']
   const by = figure(Math.abs(price.shift), 'displacement', units, { unit: true })
-  const feet = words.feet.feet(footNames(price.pair, price.machine))
+  const feet = feetWords(words).feet(footNames(price.pair, price.machine))
   if (price.plane === 'h')
-    return w.push(other, by, words.directions.toward(hourOf(price.shift, telling)), feet)
+    return w.push(other, by, directionsWords(words).toward(hourOf(price.shift, telling)), feet)
   return price.shift > 0 ? w.raise(other, by, feet) : w.lower(other, by, feet)
 }
 
@@ -66,7 +67,7 @@ export const oddsSource = (
   pace: Pace | null,
   { words }: Pick<Telling, 'words'>,
 ): string => {
-  const w = words.plans
+  const w = plansWords(words)
   const { foot, shim, push, measuring } = STARTING_MINUTES
   const starting = w.times(foot, shim, push, measuring)
   const times = pace

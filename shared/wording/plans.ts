@@ -1,3 +1,4 @@
+import { directionsWords, feetWords, plansWords } from './en'
 import type { Judgement } from '../../core/judge/judge'
 import { MACHINE_ROLES, type BlockedFoot, type MovePlan } from '../../core/plan/movePlan'
 import { adviceWords, percentOf } from './planOdds'
@@ -13,7 +14,7 @@ export const liftWords = (plan: Pick<MovePlan, 'moves'>, telling: Telling): stri
   MACHINE_ROLES.flatMap((role) => {
     const own = plan.moves.filter((m) => m.machine === role)
     const lifts = own.map((m) => shimWords(m.v, telling).replace(/ as it is$/, '')).join(' / ')
-    return own.length === 0 ? [] : [role === 'stationary' ? telling.words.feet.driven(lifts) : lifts]
+    return own.length === 0 ? [] : [role === 'stationary' ? feetWords(telling.words).driven(lifts) : lifts]
   }).join(', ')
 
 /** `both pairs, 6 shims`. */
@@ -22,7 +23,7 @@ export const handlingWords = (
   telling: Telling,
 ): string => {
   const { words } = telling
-  const w = words.plans
+  const w = plansWords(words)
   if (plan.pairsOpened === 0) return w.noShims
   const opened = plan.moves.filter((m) => m.packs.left.changes + m.packs.right.changes > 0)
   const pairs =
@@ -38,10 +39,10 @@ export const handlingWords = (
 export const blockedWords = (b: BlockedFoot, telling: Telling): string => {
   const { words, units } = telling
   const d = (x: number) => figure(Math.abs(x), 'displacement', units, { unit: true })
-  const w = words.plans
+  const w = plansWords(words)
   const way =
-    b.plane === 'v' ? (b.need > 0 ? w.up : w.down) : words.directions.toward(hourOf(b.need, telling))
-  const feet = capital(words.feet.feet(pairName(telling, b)))
+    b.plane === 'v' ? (b.need > 0 ? w.up : w.down) : directionsWords(words).toward(hourOf(b.need, telling))
+  const feet = capital(feetWords(words).feet(pairName(telling, b)))
   return w.blockedFoot(feet, d(b.need), way, d(b.room), w.blocked[b.reason])
 }
 
@@ -58,7 +59,7 @@ export const meaningOfPlan = (
   },
   telling: Telling,
 ): Meaning => {
-  const w = telling.words.plans
+  const w = plansWords(telling.words)
   const { now, after } = given
   if (!now || !after) return { mark: 'todo', headline: w.nothingYet, detail: w.nothingYetDetail }
   if (given.stale) return { mark: 'stale', headline: w.stale, detail: w.staleDetail }

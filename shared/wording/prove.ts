@@ -1,3 +1,4 @@
+import { proveWords } from './en'
 import dayjs from 'dayjs'
 import type { CoupledState } from '../../core/jobs/coupled'
 import type { Proof, ProvedStrain } from '../../core/stages/prove/checkProof'
@@ -16,7 +17,7 @@ export const gapWindow = (
   { least, most }: { readonly least: number | null; readonly most: number | null },
   telling: Telling,
 ): string => {
-  const w = telling.words.prove
+  const w = proveWords(telling.words)
   const d = (x: number) => hubGap(x, telling)
   if (least !== null && most !== null)
     return w.between(figure(least, 'distance', telling.units, { extra: 1 }), d(most))
@@ -35,7 +36,7 @@ export const strainWords = (
 /** Each time the coupling was opened again, and what had been read by then. */
 export const openedWords = (state: Seen, telling: Telling): readonly string[] =>
   state.proof.openedAgain.map(({ why, at, strain }) => {
-    const w = telling.words.prove
+    const w = proveWords(telling.words)
     const read = strain?.strained ? `${w.strainedThen(strainWords(strain, state, telling))} ` : ''
     return `${read}${w.opened(dayjs(at).format('HH:mm'), why)}`
   })
@@ -43,7 +44,7 @@ export const openedWords = (state: Seen, telling: Telling): readonly string[] =>
 /** What the proof says now, and what wants hands next. */
 export const meaningOfProof = (state: Seen, telling: Telling): Meaning => {
   const { proof, closing } = state
-  const w = telling.words.prove
+  const w = proveWords(telling.words)
   const say = (mark: Meaning['mark'], headline: string, detail = ''): Meaning => ({ mark, headline, detail })
   if (proof.bumping) return say('stale', w.bumping, w.bumpingDetail)
   if (proof.facts.rotation?.payload.seen === 'wrong') return say('out', w.wrongWay, w.wrongWayDetail)
@@ -61,7 +62,7 @@ export const meaningOfProof = (state: Seen, telling: Telling): Meaning => {
 const openSteps = (proof: Proof, { words }: Pick<Telling, 'words'>): string =>
   proof.rows
     .filter((r) => r.stands === 'todo')
-    .map((r) => words.prove.steps[r.step].name.toLowerCase())
+    .map((r) => proveWords(words).steps[r.step].name.toLowerCase())
     .join(', ')
 
 /** What nobody has confirmed when the job is to be signed. */
@@ -70,12 +71,12 @@ export const unprovedAtClose = (
   { words }: Pick<Telling, 'words'>,
 ): readonly string[] => {
   const open = openSteps(proof, { words })
-  return open === '' || skips.once.has('prove') ? [] : [words.prove.openAtClose(open)]
+  return open === '' || skips.once.has('prove') ? [] : [proveWords(words).openAtClose(open)]
 }
 
 /** What the sheet says of it. */
 export const findingOfProof = ({ proof }: Pick<CoupledState, 'proof'>, { words }: Telling): string => {
-  const w = words.prove
+  const w = proveWords(words)
   if (proof.bumping) return w.finding.bumping
   if (proof.facts.rotation?.payload.seen === 'wrong') return w.finding.wrongWay
   if (proof.gap?.verdict === 'out') return w.finding.gapOut

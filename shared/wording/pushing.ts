@@ -1,3 +1,4 @@
+import { feetWords, pushingWords } from './en'
 import type { Bolts } from '../../core/stages/move/bolts'
 import { DRIFT_LIMIT, type Bite, type PushWatch } from '../../core/stages/move/push'
 import { CONVERSIONS, fromCore, type UnitSystem } from '../../core/units/unitSystem'
@@ -18,12 +19,12 @@ const endOf = ({ machine, pair }: Pick<Bite, 'machine' | 'pair'>) => ({ machine,
 /** What to do now in a push, line by line; nothing where nothing is to be pushed. */
 export const biteWords = (watched: PushWatch, telling: Telling): readonly string[] => {
   const { words } = telling
-  const { bites, arrived, setDials, jacksOff } = words.pushing
+  const { bites, arrived, setDials, jacksOff } = pushingWords(words)
   const { next } = watched
   if (!watched.wanted && !watched.counted) return []
   if (!next) return [arrived, jacksOff]
   const hour = hourOf(next.by, telling)
-  const { sides } = words.feet
+  const { sides } = feetWords(words)
   // Toward 3 is to the right of whoever stands behind the movable machine: pushed from its left.
   const [from, to] = next.by > 0 ? [sides.left, sides.right] : [sides.right, sides.left]
   const foot = (side: string) => `${pairName(telling, endOf(next))} ${side}`
@@ -37,11 +38,11 @@ export const biteWords = (watched: PushWatch, telling: Telling): readonly string
 
 /** What a count says went wrong with the bite before it; empty where nothing did. */
 export const slipWords = ({ slip }: PushWatch, telling: Telling): string =>
-  slip ? telling.words.pushing.slips[slip.what](capital(pairName(telling, endOf(slip)))) : ''
+  slip ? pushingWords(telling.words).slips[slip.what](capital(pairName(telling, endOf(slip)))) : ''
 
 /** The ledger's sentence of a push; null where none is under way. */
 export const headlineOfPush = (watched: PushWatch, telling: Telling): string | null => {
-  const { headlines } = telling.words.pushing
+  const { headlines } = pushingWords(telling.words)
   const { next, drift } = watched
   if (drift) return drift.over ? headlines.drifted(d(drift.worst, telling)) : headlines.held
   if (next) {
@@ -60,7 +61,7 @@ export const driftWords = (
   { ends, drift }: PushWatch,
   telling: Telling,
 ): { readonly feet: string; readonly said: string } | null => {
-  const w = telling.words.pushing.drift
+  const w = pushingWords(telling.words).drift
   if (!drift) return null
   const feet = ends.flatMap((e) => {
     if (e.drift === null) return []
@@ -75,6 +76,6 @@ export const driftWords = (
 
 /** Bolts as they are called: `M16, class 8.8, dry`. */
 export const boltWords = ({ payload }: Bolts, { words }: Telling): string => {
-  const { tighten, bolts } = words.pushing
+  const { tighten, bolts } = pushingWords(words)
   return tighten.bolt(payload.size, bolts.classes[payload.boltClass], bolts.threads[payload.lubrication])
 }

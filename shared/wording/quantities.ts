@@ -1,3 +1,4 @@
+import { directionsWords, quantitiesWords, targetsWords } from './en'
 import type { JudgedValue, Judgement } from '../../core/judge/judge'
 import { signWord, slopeEndWords, offsetWords } from './directions'
 import { figure } from './figures'
@@ -5,13 +6,13 @@ import type { Telling } from './telling'
 
 /** A judged quantity in words: vertical is up and down, horizontal is toward 3 and 9. */
 export const quantityName = (name: string, { words }: Pick<Telling, 'words'>): string =>
-  words.quantities[name] ?? name
+  quantitiesWords(words)[name] ?? name
 
 /** A judged value with its sign in words: `8.4 mil low`, `angle, vertical: outboard end low`. */
 const valueWords = (q: JudgedValue, far: string, telling: Telling): string => {
   const plane = q.name.endsWith('.v') ? 'v' : q.name.endsWith('.h') ? 'h' : null
   const name = quantityName(q.name, telling).toLowerCase()
-  const w = telling.words.targets
+  const w = targetsWords(telling.words)
   // What is set off on purpose is counted from where it was set.
   const offset = (what: string) => (aimed(q) ? w.fromIt(what) : what)
   const angle = (what: string) => (aimed(q) ? w.fromItAngle(what) : what)
@@ -72,7 +73,7 @@ export interface QuantityGroup {
 
 /** A judgement in groups: `Angle` with its `vertical` and `horizontal`; no plane for a size without one. */
 export const quantityGroups = (judgement: Judgement, telling: Telling): readonly QuantityGroup[] => {
-  const planes = telling.words.directions.planes
+  const planes = directionsWords(telling.words).planes
   const named = judgement.quantities.map((q) => {
     const plane = q.name.endsWith('.v') ? planes.v : q.name.endsWith('.h') ? planes.h : ''
     return { q, plane, what: quantityName(plane ? q.name.slice(0, -2) : q.name, telling) }

@@ -1,3 +1,4 @@
+import { directionsWords, feetWords, measuringWords } from './en'
 import { PLANES } from '../../core/frame/planes'
 import type { Mark } from '../../core/logbook/stage'
 import type { Measurement, NotedSet } from '../../core/stages/measure/measurement'
@@ -20,13 +21,13 @@ export interface Meaning {
 
 /** A circle by its word, as it stands in a sentence. */
 export const circleName = (circle: string, { words }: Pick<Telling, 'words'>): string =>
-  words.measuring.circles[circle] ?? circle
+  measuringWords(words).circles[circle] ?? circle
 
 /** `First set`: a set by its place in the round. */
 export const setName = (m: Pick<Measurement, 'sets'>, id: string, { words }: Telling): string => {
   const at = m.sets.findIndex((s) => s.set.entry.id === id)
-  const ordinal = words.measuring.ordinals[at]
-  return ordinal ? `${ordinal} set` : capital(words.measuring.setName(at + 1))
+  const ordinal = measuringWords(words).ordinals[at]
+  return ordinal ? `${ordinal} set` : capital(measuringWords(words).setName(at + 1))
 }
 
 /** The far end of the movable machine, by the works' word: angles are told by it. */
@@ -40,7 +41,7 @@ export const weakWords = (m: Pick<Measurement, 'combined' | 'sets'>, telling: Te
   const [worst] = [...weak].sort((a, b) => b.effect / b.limit - a.effect / a.limit)
   if (!worst) return ''
   const { units } = telling
-  return telling.words.measuring.weak(
+  return measuringWords(telling.words).weak(
     figure(worst.effect, worst.kind, units, { unit: true, extra: 1 }),
     quantityName(worst.name, telling).toLowerCase(),
     worst.remedy,
@@ -55,7 +56,7 @@ export const meaningOfReadings = (
   setUp: Pick<SetUp, 'circles' | 'how'>,
   telling: Telling,
 ): Meaning => {
-  const w = telling.words.measuring
+  const w = measuringWords(telling.words)
   const { circles } = setUp
   const last = m.sets[m.sets.length - 1]
   if (!last) {
@@ -81,7 +82,7 @@ export const meaningOfReadings = (
   const unknown = m.coupling
     ? PLANES.filter((p) => m.coupling?.offset[p] === null && m.coupling.slope[p] === null)
     : []
-  const oneOnly = unknown.map((p) => w.planeUnknown(telling.words.directions.planes[p]))
+  const oneOnly = unknown.map((p) => w.planeUnknown(directionsWords(telling.words).planes[p]))
   const and = (detail: string) => [detail, ...oneOnly, ...(weak ? [weak] : [])].filter(Boolean).join(' ')
   const where = m.coupling ? `${movable} ${misalignmentWords(m.coupling, parallel, telling)}` : ''
   if (m.trust === 'unproven')
@@ -109,7 +110,7 @@ export const meaningOfReadings = (
 }
 
 const doubt = (m: Measurement, last: NotedSet, telling: Telling): Meaning => {
-  const w = telling.words.measuring
+  const w = measuringWords(telling.words)
   const detail = wouldMislead(m, telling)
   const [only] = m.suspects
   if (m.suspects.length === 1 && only) {
@@ -157,16 +158,16 @@ const wouldMislead = (m: Measurement, telling: Telling): string => {
       null,
     )
   if (!worst || Math.abs(worst.off) < 1e-6) return ''
-  return words.measuring.apartAtFeet(
-    words.feet.feet(footNames(worst.id)),
+  return measuringWords(words).apartAtFeet(
+    feetWords(words).feet(footNames(worst.id)),
     figure(Math.abs(worst.off), 'displacement', units, { unit: true }),
-    words.directions.planes[worst.plane],
+    directionsWords(words).planes[worst.plane],
   )
 }
 
 /** How a set stands in its measurement. */
 export const standingWords = (m: Measurement, noted: NotedSet, { words }: Telling): string => {
-  const w = words.measuring.standing
+  const w = measuringWords(words).standing
   if (noted.leftOut !== null) return w.leftOut(noted.leftOut)
   if (noted.usedAnyway !== null) return w.usedAnyway(noted.usedAnyway)
   if (m.used.includes(noted.set.entry.id)) return w.used
@@ -179,7 +180,7 @@ export const playWords = (m: Measurement, telling: Telling): string => {
   const { play } = m
   if (!play) return ''
   const { units, footNames } = telling
-  const w = telling.words.measuring.play
+  const w = measuringWords(telling.words).play
   const small = (t: number) => figure(Math.abs(t), 'displacement', units, { unit: true })
   const dial = play.dials.find((d) => d.name === play.dial)
   const worst = dial?.worst

@@ -1,3 +1,4 @@
+import { closingWords, feetWords } from './en'
 import type { RegisterChange } from '../../core/stages/close/registerChanges'
 import { figure, pack } from './figures'
 import { boltWords } from './pushing'
@@ -7,11 +8,11 @@ import { capital, type Telling } from './telling'
 /** What the register takes over, a line each. */
 export const registerWords = (changes: readonly RegisterChange[], telling: Telling): readonly string[] => {
   const { words, units, footNames } = telling
-  const w = words.closing.register
+  const w = closingWords(words).register
   return changes.map((c) => {
     switch (c.what) {
       case 'pack': {
-        const foot = `${capital(footNames(c.pair, c.machine))} ${words.feet.sides[c.side]}`
+        const foot = `${capital(footNames(c.pair, c.machine))} ${feetWords(words).sides[c.side]}`
         const side = c.machine === 'stationary' ? w.ofDriven(foot) : foot
         return w.pack(side, pack(c.was, units), pack(c.now, units))
       }

@@ -1,3 +1,4 @@
+import { roughInWords } from './en'
 import type { Plane } from '../../core/frame/planes'
 import type { CoupledMachine } from '../../core/register/coupledMachine'
 import { spreadOf, type RoughCure } from '../../core/stages/roughIn/cure'
@@ -18,14 +19,14 @@ export const openAt = (opening: number, plane: Plane, telling: Pick<Telling, 'vi
 
 /** The limit the hubs are felt against, with whose it is. */
 export const roughLimitWords = ({ limits }: Pick<RoughReading, 'limits'>, telling: Telling): string => {
-  const w = telling.words.roughIn.detail.limit
+  const w = roughInWords(telling.words).detail.limit
   const rim = sized(limits.rim, telling)
   return limits.source === 'maker' ? w.maker(rim, sized(limits.face, telling)) : w[limits.source](rim)
 }
 
 /** What is out in one plane, in a clause after the machine's name; null where nothing is. */
 const apart = (reading: RoughReading, plane: Plane, movable: string, telling: Telling): string | null => {
-  const h = telling.words.roughIn.headlines
+  const h = roughInWords(telling.words).headlines
   const [step, opening] = [reading.steps[plane], reading.openings[plane]]
   const open =
     opening.verdict === 'out' && opening.value !== null
@@ -38,7 +39,7 @@ const apart = (reading: RoughReading, plane: Plane, movable: string, telling: Te
 
 /** What the hubs mean as last felt: one sentence for every state they can be in. */
 export const meaningOfRoughIn = (roughIn: RoughIn, movable: string, telling: Telling): Meaning => {
-  const w = telling.words.roughIn
+  const w = roughInWords(telling.words)
   const h = w.headlines
   const reading = roughIn.latest
   const say = (mark: Meaning['mark'], headline: string, detail = ''): Meaning => ({ mark, headline, detail })
@@ -80,7 +81,7 @@ export const meaningOfRoughIn = (roughIn: RoughIn, movable: string, telling: Tel
 
 /** One line of what was found at the hubs, for the run sheet. */
 export const findingOfRoughIn = (roughIn: RoughIn, movable: string, telling: Telling): string => {
-  const w = telling.words.roughIn.finding
+  const w = roughInWords(telling.words).finding
   const reading = roughIn.latest
   if (!reading) return ''
   if (roughIn.stale) return w.moved
@@ -97,8 +98,8 @@ export const findingOfRoughIn = (roughIn: RoughIn, movable: string, telling: Tel
         return `${capital(movable)} ${offsetWords(step.value, plane, telling)}`
       const opening = reading.openings[plane]
       if (opening.verdict === 'out' && opening.value !== null)
-        return telling.words.roughIn.headlines
-          .opens(sized(opening.value, telling), openAt(opening.value, plane, telling))
+        return roughInWords(telling.words)
+          .headlines.opens(sized(opening.value, telling), openAt(opening.value, plane, telling))
           .replace(/\.$/, '')
       return plane === 'h' && step.verdict === null ? w.verticalDone : w.more
     }
@@ -118,14 +119,14 @@ export const feltWords = (
   plane: Plane,
   telling: Telling,
 ): string => {
-  const w = telling.words.roughIn.view
+  const w = roughInWords(telling.words).view
   if (q.value !== null)
     return what === 'step'
       ? offsetWords(q.value, plane, telling)
       : Math.abs(q.value) < 1e-9
         ? figure(0, 'displacement', telling.units)
-        : telling.words.roughIn.view
-            .opensAt(sized(q.value, telling), openAt(q.value, plane, telling))
+        : roughInWords(telling.words)
+            .view.opensAt(sized(q.value, telling), openAt(q.value, plane, telling))
             .replace(/^opens /, '')
   const shown = (t: number) => figure(t, 'displacement', telling.units)
   const [low, high] = q.bounds
@@ -147,7 +148,7 @@ export const cureWords = (
   telling: Telling,
 ): { readonly headline: string; readonly rest: readonly string[] } => {
   const { words, units, footNames } = telling
-  const w = words.roughIn.cure
+  const w = roughInWords(words).cure
   const hour = (t: number) => hourOf(t, telling)
   const nothing = (t: number) => !/[1-9]/.test(figure(Math.abs(t), 'displacement', units))
   const [first] = cure.shares
@@ -198,7 +199,7 @@ export const dragWords = (
   far: string,
   telling: Telling,
 ): { readonly title: string; readonly text: string } | null => {
-  const w = telling.words.roughIn.drag
+  const w = roughInWords(telling.words).drag
   const drag = reading.round.felt?.payload.drag
   if (drag !== 'front' && drag !== 'back') return null
   const opening = reading.openings.v.value

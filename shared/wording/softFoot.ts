@@ -1,3 +1,4 @@
+import { feetWords, softFootWords } from './en'
 import { DIAGONALS, FOOT_NAMES } from '../../core/feet/softFoot'
 import type { CoupledMachine } from '../../core/register/coupledMachine'
 import type { FootRef } from '../../core/stages/feet/entries'
@@ -15,7 +16,7 @@ export const shortFoot = (machine: CoupledMachine, foot: FootRef, telling: Telli
 
 /** `inboard left`. */
 export const placeOf = (foot: FootRef, { words, footNames }: Telling): string =>
-  words.softFoot.place(footNames(foot.pair, foot.machine), words.feet.sides[foot.side])
+  softFootWords(words).place(footNames(foot.pair, foot.machine), feetWords(words).sides[foot.side])
 
 export const riseWords = (rise: Millimetres, telling: Telling): string =>
   figure(rise, 'displacement', telling.units, { unit: true })
@@ -27,7 +28,7 @@ export const meaningOfFeet = (
   movable: string,
   telling: Telling,
 ): Meaning => {
-  const w = telling.words.softFoot
+  const w = softFootWords(telling.words)
   const h = w.headlines
   const say = (mark: Meaning['mark'], headline: string, detail = ''): Meaning => ({ mark, headline, detail })
   const name = (f: FootRef) => shortFoot(machine, f, telling)
@@ -75,7 +76,7 @@ export const meaningOfFeet = (
 
 /** One line of what was found at the feet, for the run sheet. */
 export const findingOfFeet = (check: FeetCheck, machine: CoupledMachine, telling: Telling): string => {
-  const w = telling.words.softFoot.finding
+  const w = softFootWords(telling.words).finding
   const at = check.readings.length - 1
   const reading = check.readings[at] ?? null
   if (!reading) {

@@ -1,3 +1,4 @@
+import { directionsWords, targetsWords } from './en'
 import dayjs from 'dayjs'
 import { positionAt, type Misalignment } from '../../core/frame/planes'
 import type { SettledTolerance } from '../../core/judge/tolerance'
@@ -10,7 +11,7 @@ import type { Telling } from './telling'
 
 /** Where a line lies, in one clause: `5.5 mil low, outboard end low`; planes that stand on zero are left out. */
 export const lineWords = (line: Misalignment, far: string, telling: Telling): string => {
-  const d = telling.words.directions
+  const d = directionsWords(telling.words)
   const parts = (['v', 'h'] as const).flatMap((plane) => {
     const offset = offsetWords(line.offset[plane], plane, telling)
     const end = slopeEndWords(line.slope[plane], plane, far, telling)
@@ -24,7 +25,7 @@ export const lineWords = (line: Misalignment, far: string, telling: Telling): st
 
 /** Where a target comes from, in words that stand beside every verdict taken from it. */
 export const targetSource = (target: ColdTarget, { words }: Pick<Telling, 'words'>): string => {
-  const w = words.targets.from
+  const w = targetsWords(words).from
   const { payload } = target
   if (!payload) return w.none
   const { given, learned, source } = payload
@@ -45,7 +46,7 @@ export const targetSource = (target: ColdTarget, { words }: Pick<Telling, 'words
 
 /** How far a foot pair rises from cold to running, in words. */
 export const growsBy = (rise: Millimetres, { words, units }: Pick<Telling, 'words' | 'units'>): string => {
-  const v = words.targets.view
+  const v = targetsWords(words).view
   const by = figure(Math.abs(rise), 'displacement', units, { unit: true })
   return rise === 0 ? v.stays : rise > 0 ? v.rises(by) : v.sinks(by)
 }
@@ -62,7 +63,7 @@ export const meaningOfTarget = (
   far: string,
   telling: Telling,
 ): Meaning => {
-  const w = telling.words.targets
+  const w = targetsWords(telling.words)
   const say = (mark: Meaning['mark'], headline: string, ...detail: readonly string[]): Meaning => ({
     mark,
     headline,
@@ -83,7 +84,7 @@ export const findingOfTarget = (
   far: string,
   telling: Telling,
 ): string => {
-  const w = telling.words.targets.finding
+  const w = targetsWords(telling.words).finding
   if (target.from === 'none') return w.none
   if (target.payload?.given.way === 'none') return w.straight
   return amountsToNothing(target, tolerance) ? w.alike : w.line(lineWords(target.line, far, telling))

@@ -1,7 +1,8 @@
 import type { MachineRole } from '../../core/plan/movePlan'
 import type { UnitSystem } from '../../core/units/unitSystem'
-import { en, type Words } from './en'
-import { fromOtherEnd, type ViewFrom } from './otherEnd'
+import { feetWords } from './en'
+import type { ViewFrom } from './otherEnd'
+import { OWN_END, wordsFrom, type Words } from './words'
 import type { footWords } from './en/feet'
 
 /** The pair of words a works uses for its feet. */
@@ -27,13 +28,13 @@ interface Footed {
 
 /** Names the pairs of a machine by their place: the nearest, the furthest, those between. */
 export const nameFeet = (words: Words, chosen: FootWords, machine: Footed | null): FootNames => {
-  const { near, far } = words.feet.footWords[chosen]
+  const { near, far } = feetWords(words).footWords[chosen]
   return (pair, role = 'movable') => {
     const pairs = machine?.feet?.[role] ?? []
     const at = pairs.findIndex((p) => p.id === pair)
     if (at < 0) return pair
     if (at === 0) return near
-    return at === pairs.length - 1 ? far : words.feet.between(at, pairs.length)
+    return at === pairs.length - 1 ? far : feetWords(words).between(at, pairs.length)
   }
 }
 
@@ -41,7 +42,7 @@ export const nameFeet = (words: Words, chosen: FootWords, machine: Footed | null
 export const pairName = (
   { words, footNames }: Pick<Telling, 'words' | 'footNames'>,
   { id, machine = 'movable' }: { readonly id: string; readonly machine?: MachineRole | undefined },
-): string => (machine === 'stationary' ? words.feet.driven(footNames(id, machine)) : footNames(id))
+): string => (machine === 'stationary' ? feetWords(words).driven(footNames(id, machine)) : footNames(id))
 
 /** English, in these units, with the works' words for the feet of this machine. */
 export const tellingOf = (
@@ -50,9 +51,9 @@ export const tellingOf = (
   feet: FootWords = 'inboard-outboard',
   viewFrom: ViewFrom = 'movable',
 ): Telling => ({
-  words: viewFrom === 'stationary' ? fromOtherEnd(en) : en,
+  words: wordsFrom(viewFrom),
   units,
-  footNames: nameFeet(en, feet, machine),
+  footNames: nameFeet(OWN_END, feet, machine),
   viewFrom,
 })
 

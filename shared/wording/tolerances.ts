@@ -1,6 +1,6 @@
 import { nearestLimit, type FoundLimit, type Limited, type LimitSet } from '../../core/judge/limitSets'
 import type { CoupledMachine } from '../../core/register/coupledMachine'
-import { en } from './en'
+import { limits, limitsWords } from './en'
 import type { Telling } from './telling'
 
 /** What the source sentence needs to know of a tolerance, contract or core. */
@@ -16,7 +16,7 @@ export const foundWords = (
   { from }: FoundLimit,
   grade: 'fine' | 'standard',
   rpm: number | null,
-  words = en.limits,
+  words = limits,
 ): string => {
   const speed = rpm === null ? '?' : String(rpm)
   if (!from) return words.bySpeed(grade, speed)
@@ -33,7 +33,7 @@ export const foundWords = (
 export const toleranceSource = (
   tolerance: SourcedTolerance,
   rpm: number | null,
-  words = en.limits,
+  words = limits,
   sets: readonly LimitSet[] = [],
 ): string => {
   if (tolerance.form === 'speed-rule') {
@@ -58,4 +58,4 @@ export const toleranceSource = (
 export const limitSource = (
   { machine, rpm }: { readonly machine: CoupledMachine; readonly rpm: number },
   { words }: Pick<Telling, 'words'>,
-): string => toleranceSource(machine.tolerance, rpm, words.limits, machine.limitSets)
+): string => toleranceSource(machine.tolerance, rpm, limitsWords(words), machine.limitSets)

@@ -1,3 +1,4 @@
+import { measuringWords } from './en'
 import { isBelieved, type Measurement } from '../../core/stages/measure/measurement'
 import { trustOf } from '../../core/stages/measure/readingSet'
 import { METHOD_FORMS } from '../methods/forms'
@@ -19,11 +20,11 @@ export interface TrustRow {
 /** A row of the repeat check in words. */
 export const repeatName = (row: RepeatRow, telling: Telling): string =>
   row.what === 'position'
-    ? telling.words.measuring.checks.repeatAt(
+    ? measuringWords(telling.words).checks.repeatAt(
         circleName(row.name, telling),
         hourName(row.clock ?? 0, telling),
       )
-    : telling.words.measuring.checks.repeatOf(quantityName(row.name, telling))
+    : measuringWords(telling.words).checks.repeatOf(quantityName(row.name, telling))
 
 const larger = (a: RepeatRow | null, b: RepeatRow): RepeatRow =>
   !a || Math.abs(b.difference) > Math.abs(a.difference) ? b : a
@@ -35,7 +36,7 @@ const larger = (a: RepeatRow | null, b: RepeatRow): RepeatRow =>
  */
 export const trustRows = (m: Measurement, telling: Telling): readonly TrustRow[] => {
   const { words, units } = telling
-  const w = words.measuring.checks
+  const w = measuringWords(words).checks
   const believed = isBelieved(m)
   const spoken = believed ? m.sets.filter((s) => m.used.includes(s.set.entry.id)) : m.sets
   const last = spoken[spoken.length - 1]?.set

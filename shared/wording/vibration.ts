@@ -1,14 +1,15 @@
+import { vibrationWords } from './en'
 import { shakesLess, shakesMost, type Vibration } from '../../core/stages/open/vibration'
 import { fromCore } from '../../core/units/unitSystem'
 import type { Telling } from './telling'
 
 /** What was noted, a sentence a moment, and what both say together. Machines by their names in a sentence. */
-export const vibrationWords = (
+export const vibrationReadWords = (
   vibration: Vibration,
   names: { readonly movable: string; readonly stationary: string },
   { words, units }: Pick<Telling, 'words' | 'units'>,
 ): readonly string[] => {
-  const w = words.vibration
+  const w = vibrationWords(words)
   const lines = (['before', 'after'] as const).flatMap((moment) => {
     const entry = vibration[moment]
     const most = entry && shakesMost(entry)

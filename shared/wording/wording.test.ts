@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { judge, type JudgedValue } from '../../core/judge/judge'
 import { issue } from '../issue'
-import { en } from './en'
+import { OWN_END } from './words'
 import { issues } from './en/issues'
 import { things } from './en/things'
 import { misalignmentWords, offsetWords, shimWords, sideWords, signWord, slopeWords } from './directions'
@@ -183,7 +183,7 @@ describe('the works’ own words for feet', () => {
   }
 
   it('go by the place of a pair, not by its name', () => {
-    const names = nameFeet(en, 'near-far', machine)
+    const names = nameFeet(OWN_END, 'near-far', machine)
     expect(['a', 'b', 'c'].map((id) => names(id))).toEqual(['near', 'middle', 'far'])
     expect(names('b', 'stationary')).toBe('far')
     expect(names('unknown')).toBe('unknown')

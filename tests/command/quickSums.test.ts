@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { calculate, inputSchema, OPERATIONS, resultSchema } from '../../shared/calculation/operations'
-import { en } from '../../shared/wording/en'
+import { OWN_END } from '../../shared/wording/words'
 import { fieldOf, type Field } from '../../shared/quick/field'
 import { readForm } from '../../shared/quick/readForm'
 import { blankOf, namedInner, renameUnits, textsOf } from '../../shared/quick/texts'
@@ -61,7 +61,7 @@ describe('a quick sum', () => {
     async ({ operation, input }) => {
       const form = FORMS.get(operation) as Field
       const texts = textsOf(form, namedInner(form, input, inner), input.units, inner)
-      const read = readForm(form, texts, input.units, en, inner)
+      const read = readForm(form, texts, input.units, OWN_END, inner)
       expect(read.faults).toEqual({})
       const wish = await calculate(operation, input)
       const got = await calculate(operation, read.input)
@@ -73,7 +73,7 @@ describe('a quick sum', () => {
       expect(settled(got.result)).toEqual(settled(wish.result))
       // In other units it is the same machine.
       const other = input.units === 'inch' ? 'metric' : 'inch'
-      const again = readForm(form, renameUnits(form, texts, input.units, other, inner), other, en, inner)
+      const again = readForm(form, renameUnits(form, texts, input.units, other, inner), other, OWN_END, inner)
       expect(again.faults).toEqual({})
       const turned = await calculate(operation, again.input)
       expect(turned.ok, JSON.stringify(turned)).toBe(true)
@@ -86,7 +86,7 @@ describe('a quick sum', () => {
         expect(row.value).not.toMatch(/undefined|NaN|\[object/)
       }
       if (operation === 'rim-face')
-        expect(sentenceOf(operation, wish.result, { words: en, units: input.units })).toMatch(
+        expect(sentenceOf(operation, wish.result, { words: OWN_END, units: input.units })).toMatch(
           /^Move inboard: shim .+ toward [39]; outboard/,
         )
       const steps = workingOf(operation, input, wish.result, tellingOf(input.units, null))
@@ -96,7 +96,7 @@ describe('a quick sum', () => {
         expect(step.name).not.toBe('')
         expect(`${step.formula}${step.substituted}${step.result}`).not.toMatch(/undefined|NaN|\[object|\?/)
       }
-      const said = sentenceOf(operation, wish.result, { words: en, units: input.units })
+      const said = sentenceOf(operation, wish.result, { words: OWN_END, units: input.units })
       expect(said).toMatch(/[A-Z].*\.$/)
       expect(said).not.toBe(quickWords.known)
       expect(said).not.toMatch(/undefined|NaN|\[object/)
@@ -107,7 +107,7 @@ describe('a quick sum', () => {
     '%s: an empty form says what to give, and never fails',
     async (name) => {
       const form = FORMS.get(name) as Field
-      const answer = await calculate(name, readForm(form, blankOf(form), 'inch', en, inner).input)
+      const answer = await calculate(name, readForm(form, blankOf(form), 'inch', OWN_END, inner).input)
       if (!answer.ok) for (const i of answer.error.issues) expect(i.message).toMatch(/[.?]$/)
     },
   )
@@ -180,6 +180,6 @@ describe('a quick sum', () => {
   it('says what can’t be read at its box', () => {
     const form = FORMS.get('level') as Field
     const texts = { ...(blankOf(form) as object), boltSpacing: 'abc', feeler: '5' }
-    expect(Object.keys(readForm(form, texts, 'inch', en, inner).faults)).toEqual(['boltSpacing'])
+    expect(Object.keys(readForm(form, texts, 'inch', OWN_END, inner).faults)).toEqual(['boltSpacing'])
   })
 })

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { comeBackWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import type { FeedAnswer, NewFeedAnswer } from '~~/shared/api/answers'
 import { newId } from '~/device/newId'
 
 /** Calendars to subscribe to: made with a secret address that is shown once, ended for good. */
 const session = useSession()
-const { comeBack } = useWords()
+const words = useWords()
+const comeBack = comeBackWords(words)
 const w = comeBack.feeds
 const { data, failure, load } = useAnswer<readonly FeedAnswer[]>(() => '/api/feeds')
 const WORKS = 'works'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { comeBackWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import type { LaidDay } from '~~/shared/comeBack/layOutDays'
 import { hoursWords, visitWords, waitWords } from '~~/shared/wording/comeBack'
@@ -8,7 +9,7 @@ import { tellingOf } from '~~/shared/wording/telling'
 const props = defineProps<{ days: readonly LaidDay[]; now: Date }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, null, session.works?.footWords))
-const w = computed(() => telling.value.words.comeBack)
+const w = computed(() => comeBackWords(telling.value.words))
 const today = computed(() => dayjs(props.now).format('YYYY-MM-DD'))
 const shown = computed(() =>
   props.days.map((d) => ({

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { comeBackWords } from '~~/shared/wording/en'
 /** What the signs of the calendar mean. */
-const { comeBack: w } = useWords()
+const words = useWords()
+const w = comeBackWords(words)
 </script>
 
 <template>

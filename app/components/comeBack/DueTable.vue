@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { comeBackWords, verdictsWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import type { DueVisit } from '~~/shared/api/answers'
 import { landingWords, visitWords, waitWords } from '~~/shared/wording/comeBack'
@@ -8,7 +9,7 @@ import { tellingOf } from '~~/shared/wording/telling'
 const props = defineProps<{ visits: readonly DueVisit[]; now: Date; empty: string }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, null, session.works?.footWords))
-const w = computed(() => telling.value.words.comeBack)
+const w = computed(() => comeBackWords(telling.value.words))
 const today = computed(() => dayjs(props.now).format('YYYY-MM-DD'))
 const rows = computed(() =>
   props.visits.map((visit) => ({
@@ -20,7 +21,7 @@ const rows = computed(() =>
     what: visitWords(visit, telling.value),
     where: landingWords(visit, telling.value, props.now),
     left: w.value.left(
-      telling.value.words.verdicts[visit.job.verdict],
+      verdictsWords(telling.value.words)[visit.job.verdict],
       dayjs(visit.job.closedAt).format('D MMM'),
     ),
   })),

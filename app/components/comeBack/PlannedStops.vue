@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { comeBackWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import type { StandstillRecord } from '~~/shared/comeBack/standstill'
 import { hoursWords } from '~~/shared/wording/comeBack'
@@ -7,7 +8,7 @@ import { hoursWords } from '~~/shared/wording/comeBack'
 const props = defineProps<{ standstills: readonly StandstillRecord[]; halls: readonly string[]; now: Date }>()
 const emit = defineEmits<{ changed: [] }>()
 const words = useWords()
-const w = words.comeBack.stops
+const w = comeBackWords(words).stops
 const editing = ref(false)
 const later = useLater(editing)
 const known = shallowRef<StandstillRecord | null>(null)

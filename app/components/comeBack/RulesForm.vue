@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { comeBackWords } from '~~/shared/wording/en'
 import { NO_RULES, RULE_NAMES } from '~~/core/comeBack/rules'
 import { readRules, textsOfRules, type RuleTexts } from '~~/shared/comeBack/rulesForm'
 import type { Works } from '~~/shared/register/works'
@@ -7,7 +8,7 @@ import type { Works } from '~~/shared/register/works'
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
 const words = useWords()
-const w = words.comeBack.rules
+const w = comeBackWords(words).rules
 const texts = ref<RuleTexts>(textsOfRules())
 const faults = ref<Readonly<Record<string, string>>>({})
 const { working, message, clear, send } = useSending()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { comeBackWords } from '~~/shared/wording/en'
 import type { StandstillFields, StandstillRecord } from '~~/shared/comeBack/standstill'
 import { BLANK_STOP, readStop, textsOfStop, type StopTexts } from '~~/shared/comeBack/stopForm'
 import { newId } from '~/device/newId'
@@ -8,7 +9,7 @@ const props = defineProps<{ known: StandstillRecord | null; halls: readonly stri
 const emit = defineEmits<{ saved: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const words = useWords()
-const w = words.comeBack.stops
+const w = comeBackWords(words).stops
 const MOST_WEEKS = 26
 
 const form = ref<StopTexts>({ ...BLANK_STOP })

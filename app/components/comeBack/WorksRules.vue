@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { comeBackWords } from '~~/shared/wording/en'
 import { NO_RULES, RULE_NAMES, STARTING_RULES, type ComeBackRules } from '~~/core/comeBack/rules'
 
 /** The works' rules for coming back, and how they are changed. */
 const session = useSession()
 const words = useWords()
-const w = words.comeBack.rules
+const w = comeBackWords(words).rules
 const rules = computed(() => session.works?.comeBack ?? NO_RULES)
 const starting: Partial<ComeBackRules> = STARTING_RULES
 const rows = computed(() =>

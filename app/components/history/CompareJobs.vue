@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { closingWords } from '~~/shared/wording/en'
 import { historyWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import type { PastJob } from '~~/shared/api/answers'
@@ -72,7 +73,7 @@ const pick = (at: 0 | 1, id: string) => {
     <el-skeleton v-else-if="!pair" :rows="6" animated :aria-label="w.fetching" />
     <template v-else>
       <div v-if="drawn" class="board lines">
-        <h3>{{ telling.words.closing.asLeft }}</h3>
+        <h3>{{ closingWords(telling.words).asLeft }}</h3>
         <LineBundle v-bind="drawn" />
       </div>
       <table class="figures-table">

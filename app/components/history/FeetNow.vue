@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { feetWords } from '~~/shared/wording/en'
 import { historyWords } from '~~/shared/wording/viewWords'
 import { SIDES } from '~~/core/plan/movePlan'
 import { toCore } from '~~/core/units/unitSystem'
@@ -10,7 +11,7 @@ import { capital, tellingOf } from '~~/shared/wording/telling'
 const props = defineProps<{ machine: CoupledFields; packLimit: number }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
-const w = computed(() => telling.value.words)
+const feet = computed(() => feetWords(telling.value.words))
 const mm = (t: number) => toCore(t, 'displacement', props.machine.units)
 const sum = (leaves: readonly number[]) => leaves.reduce((a, b) => a + b, 0)
 const rows = computed(() =>
@@ -37,7 +38,7 @@ const faults = computed(() =>
       .map((f) =>
         historyWords.tooMany(
           f.leaves.length,
-          `${r.name.toLowerCase()} ${w.value.feet.sides[f.side]}`,
+          `${r.name.toLowerCase()} ${feet.value.sides[f.side]}`,
           props.packLimit,
         ),
       ),
@@ -50,7 +51,7 @@ const faults = computed(() =>
     <h2 class="title">{{ historyWords.under }}</h2>
     <div class="map">
       <span />
-      <span v-for="s in SIDES" :key="s" class="side">{{ w.feet.sides[s] }}</span>
+      <span v-for="s in SIDES" :key="s" class="side">{{ feet.sides[s] }}</span>
       <template v-for="r in rows" :key="r.id">
         <span class="pair">{{ r.name }}</span>
         <div v-for="f in r.feet" :key="f.side" class="foot" :class="{ many: f.tooMany }">

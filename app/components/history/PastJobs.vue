@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { openingWords, pagesWords, sheetWords, verdictsWords } from '~~/shared/wording/en'
 import { historyWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import { worstVerdict } from '~~/core/judge/judge'
@@ -16,20 +17,20 @@ const rows = computed(() =>
     day: day(j.closedAt),
     found: worstVerdict(j.figures.filter((f) => f.moment === 'as-found').map((f) => f.verdict)),
     left: j.verdict,
-    why: [j.reason ? words.opening.reasons[j.reason] : '', j.note].filter((s) => s !== '').join(': '),
+    why: [j.reason ? openingWords(words).reasons[j.reason] : '', j.note].filter((s) => s !== '').join(': '),
     who: [j.signedBy, j.rounds === 0 ? w.noMove : w.rounds(j.rounds)].filter((s) => s !== '').join(' · '),
   })),
 )
 </script>
 
 <template>
-  <SidePanel :name="words.pages.machine.jobs">
+  <SidePanel :name="pagesWords(words).machine.jobs">
     <template #act>
       <el-button v-if="jobs.length > 1" link class="text-button" @click="$emit('compare')">{{
         w.compare
       }}</el-button>
     </template>
-    <p v-if="open.length + rows.length === 0" class="muted">{{ words.pages.machine.noJobs }}</p>
+    <p v-if="open.length + rows.length === 0" class="muted">{{ pagesWords(words).machine.noJobs }}</p>
     <ol>
       <li v-for="j in open" :key="j.id">
         <NuxtLink :to="`/jobs/${j.id}`">
@@ -37,7 +38,7 @@ const rows = computed(() =>
             <strong>{{ day(j.openedAt) }}</strong>
             <span class="open">{{ w.open }}</span>
           </span>
-          <span class="muted">{{ words.sheet.stages[j.stage].next }} · {{ j.lastAuthor }}</span>
+          <span class="muted">{{ sheetWords(words).stages[j.stage].next }} · {{ j.lastAuthor }}</span>
         </NuxtLink>
       </li>
       <li v-for="j in rows" :key="j.id">
@@ -45,9 +46,9 @@ const rows = computed(() =>
           <span class="line">
             <strong>{{ j.day }}</strong>
             <span class="verdicts">
-              <VerdictMark :mark="j.found" silent />{{ words.verdicts[j.found] }}
+              <VerdictMark :mark="j.found" silent />{{ verdictsWords(words)[j.found] }}
               <span aria-hidden="true">{{ w.to }}</span>
-              <VerdictMark :mark="j.left" silent />{{ words.verdicts[j.left] }}
+              <VerdictMark :mark="j.left" silent />{{ verdictsWords(words)[j.left] }}
             </span>
           </span>
           <span>{{ j.why }}</span>

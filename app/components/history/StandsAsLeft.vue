@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tablesWords } from '~~/shared/wording/en'
 import { historyWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import type { CoupledState } from '~~/core/jobs/coupled'
@@ -26,7 +27,7 @@ const lines = computed((): readonly NamedLine[] => {
 const title = computed(() => w.asLeft(dayjs(props.closedAt).format('D MMM YYYY')))
 const rows = computed(() => left.value?.judgement?.quantities ?? [])
 const off = computed(() => rows.value.some(aimed))
-const t = computed(() => telling.value.words)
+const tables = computed(() => tablesWords(telling.value.words))
 const kinds = computed(() =>
   [...new Set(rows.value.map((q) => UNIT_NAMES[session.units][q.kind]))].join(', '),
 )
@@ -42,7 +43,7 @@ const kinds = computed(() =>
         <span>{{ quantityName(q.name, telling) }}</span>
         <SignedFigure :quantity="q" :value="q.value" />
         <span class="quiet"
-          >{{ t.tables.limit }} <span class="figure">{{ limitWords(q, telling) }}</span></span
+          >{{ tables.limit }} <span class="figure">{{ limitWords(q, telling) }}</span></span
         >
       </p>
     </div>

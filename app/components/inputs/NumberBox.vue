@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { typingWords } from '~~/shared/wording/en'
 import { flipSign, readTypedNumber, type TypedMeasure } from '~~/core/units/typedNumber'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { unitOf } from '~~/shared/forms/typed'
@@ -33,7 +34,8 @@ const emit = defineEmits<{ 'update:modelValue': [text: string]; enter: []; step:
 
 const box = useTemplateRef<{ input?: HTMLInputElement; focus: () => void; select: () => void }>('box')
 const id = useId()
-const { typing } = useWords()
+const words = useWords()
+const typing = typingWords(words)
 const touched = ref(false)
 const touchOnly = ref(false)
 

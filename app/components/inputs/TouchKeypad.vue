@@ -1,10 +1,9 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import { flipSign } from '~~/core/units/typedNumber'
 
 const { target, close } = useKeypad()
-const {
-  shell: { keypad: w },
-} = useWords()
+const w = shellWords(useWords()).keypad
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '/'] as const
 
 /** The first key after opening replaces what stood there, as typing over a selection would. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { directionsWords, movesWords, tablesWords } from '~~/shared/wording/en'
 import { positionAt } from '~~/core/frame/planes'
 import type { MoveRecord } from '~~/core/stages/move/moves'
 import { movesDriven } from '~~/shared/stages/move/form'
@@ -22,20 +23,20 @@ const plannedAt = (id: string, plane: 'v' | 'h') => {
 const words = computed(() => telling.value.words)
 const sentence = (plane: 'v' | 'h') => {
   const made = props.move.achieved?.find((a) => a.plane === plane)
-  return `${capital(words.value.directions.planes[plane])}: ${made ? words.value.moves.causes[made.cause] : words.value.moves.carriedAlong}`
+  return `${capital(directionsWords(words.value).planes[plane])}: ${made ? movesWords(words.value).causes[made.cause] : movesWords(words.value).carriedAlong}`
 }
 </script>
 
 <template>
   <div v-if="planes.length">
-    <h3>{{ words.moves.view.lastMove }}</h3>
+    <h3>{{ movesWords(words).view.lastMove }}</h3>
     <template v-for="p in planes" :key="p.plane">
       <FigureTable
         :head="[
-          `${words.directions.planes[p.plane]}, ${words.tables.plus[p.plane]}`,
-          words.tables.planned,
-          words.tables.made,
-          words.tables.measured,
+          `${directionsWords(words).planes[p.plane]}, ${tablesWords(words).plus[p.plane]}`,
+          tablesWords(words).planned,
+          tablesWords(words).made,
+          tablesWords(words).measured,
         ]"
       >
         <tr v-for="f in p.feet" :key="f.id">
@@ -47,8 +48,8 @@ const sentence = (plane: 'v' | 'h') => {
       </FigureTable>
       <p class="muted">{{ sentence(p.plane) }}</p>
     </template>
-    <p v-if="drivenMoved" class="muted">{{ words.moves.view.againstDriven }}</p>
-    <p v-if="move.strayed.length" class="muted">{{ words.moves.strayed }}</p>
+    <p v-if="drivenMoved" class="muted">{{ movesWords(words).view.againstDriven }}</p>
+    <p v-if="move.strayed.length" class="muted">{{ movesWords(words).strayed }}</p>
   </div>
 </template>
 

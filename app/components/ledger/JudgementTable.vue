@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tablesWords, targetsWords } from '~~/shared/wording/en'
 import type { Judgement, JudgedValue } from '~~/core/judge/judge'
 import type { ColdTarget } from '~~/core/stages/target/target'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
@@ -18,8 +19,8 @@ const props = defineProps<{
 }>()
 const session = useSession()
 const telling = useTelling()
-const t = computed(() => telling.value.words.tables)
-const w = computed(() => telling.value.words.targets)
+const t = computed(() => tablesWords(telling.value.words))
+const w = computed(() => targetsWords(telling.value.words))
 const afterOf = (name: string) => props.after?.quantities.find((q) => q.name === name)
 const kinds = computed(() =>
   [...new Set(props.judgement.quantities.map((q) => UNIT_NAMES[session.units][q.kind]))].join(', '),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, safetyWords, shellWords } from '~~/shared/wording/en'
 import type { Mark } from '~~/core/logbook/stage'
 import { lockoutWarning } from '~~/shared/wording/headlines'
 import { powerWhy } from '~~/shared/wording/hotCheck'
@@ -18,7 +19,7 @@ const props = defineProps<{
 }>()
 const job = useJob()
 const telling = useTelling()
-const w = computed(() => telling.value.words.safety.view)
+const w = computed(() => safetyWords(telling.value.words).view)
 const openStage = inject(openStageKey, () => {})
 const warning = computed(() => {
   const state = job.folded?.state
@@ -33,7 +34,7 @@ defineExpose({
 </script>
 
 <template>
-  <aside class="ledger" :aria-label="telling.words.shell.whatThisMeans">
+  <aside class="ledger" :aria-label="shellWords(telling.words).whatThisMeans">
     <div class="scroll">
       <div v-if="warning" class="lockout" role="alert">
         <p>
@@ -62,7 +63,7 @@ defineExpose({
       v-model="waiving"
       :title="w.waiveTitle"
       :question="w.whyWaive"
-      :action="telling.words.actions.logIt"
+      :action="actionsWords(telling.words).logIt"
       @say="job.log({ kind: 'lockout-waived', payload: { why: $event } })"
     />
   </aside>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { movesWords } from '~~/shared/wording/en'
 import type { CoupledState } from '~~/core/jobs/coupled'
 import { roundShares } from '~~/core/stages/measure/chase'
 import { quantityName } from '~~/shared/wording/quantities'
@@ -6,7 +7,7 @@ import { quantityName } from '~~/shared/wording/quantities'
 /** Rounds side by side: each judged quantity as found and after the last moves. */
 const props = defineProps<{ state: CoupledState }>()
 const telling = useTelling()
-const w = computed(() => telling.value.words.moves)
+const w = computed(() => movesWords(telling.value.words))
 /** As found and the last rounds: what a narrow ledger holds. */
 const SHOWN = 2
 const rounds = computed(() => {

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { actionsWords } from '~~/shared/wording/en'
 import type { WorkingStep } from '~~/shared/working/step'
 
 /** Every number of this stage, unfolded to its formula with this job's numbers in it; worked out once it is opened. */
 const props = defineProps<{ steps: () => readonly WorkingStep[] }>()
-const { actions: w } = useWords()
+const words = useWords()
+const w = actionsWords(words)
 const open = ref<string[]>([])
 const shown = computed(() => (open.value.length > 0 ? props.steps() : []))
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tablesWords } from '~~/shared/wording/en'
 import type { Measurement } from '~~/core/stages/measure/measurement'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { trustRows } from '~~/shared/wording/trustRows'
@@ -7,7 +8,7 @@ import { trustRows } from '~~/shared/wording/trustRows'
 const props = defineProps<{ measurement: Measurement }>()
 const session = useSession()
 const telling = useTelling()
-const t = computed(() => telling.value.words.tables)
+const t = computed(() => tablesWords(telling.value.words))
 const rows = computed(() => trustRows(props.measurement, telling.value))
 </script>
 

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { actionsWords } from '~~/shared/wording/en'
 /** Asks for a reason; it is logged and prints on the report. */
 defineProps<{ title: string; question: string; action: string }>()
 const shown = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ say: [why: string] }>()
-const { actions: w } = useWords()
+const words = useWords()
+const w = actionsWords(words)
 const why = ref('')
 const box = useTemplateRef<{ focus: () => void }>('box')
 useFirstFocus(shown, () => box.value)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import { limitSetWords } from '~~/shared/wording/viewWords'
 import IconRemove from '~icons/lucide/x'
 import type { UnitSystem } from '~~/core/units/unitSystem'
@@ -116,8 +117,8 @@ const save = async () => {
           :label="w.form.units"
           show-label
           :options="[
-            { value: 'inch', name: words.shell.unitNames.inch },
-            { value: 'metric', name: words.shell.unitNames.metric },
+            { value: 'inch', name: shellWords(words).unitNames.inch },
+            { value: 'metric', name: shellWords(words).unitNames.metric },
           ]"
           @update:model-value="toUnits"
         />

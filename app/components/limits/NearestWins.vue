@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { limitsWords } from '~~/shared/wording/en'
 import { limitSetWords } from '~~/shared/wording/viewWords'
 import { TIERS, limitTiers, type TierCell } from '~~/shared/limits/nearest'
 import type { LimitSet } from '~~/core/judge/limitSets'
@@ -23,7 +24,7 @@ const under = (cell: TierCell) => {
 const names = computed(() => {
   const of = (tier: 'coupling' | 'works') => {
     const set = rows.value[0]?.cells.find((c) => c.tier === tier)?.set
-    return set ? telling.value.words.limits.revision(set.name, set.revision) : ''
+    return set ? limitsWords(telling.value.words).revision(set.name, set.revision) : ''
   }
   return { machine: '', coupling: of('coupling'), works: of('works'), starter: '' }
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { doorWords, levelWords, setUpWords, sheetWords } from '~~/shared/wording/en'
 import { quickWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import type { LogEntry } from '~~/core/logbook/entry'
@@ -31,7 +32,7 @@ useOnShown(shown, async () => {
   await session.meetPeople().catch(() => null)
   const page = await askKeeping<Page<JobSummary>>('/api/jobs?open=yes').catch(() => null)
   jobs.value = page?.rows ?? []
-  if (!page) said.value = words.door.outOfReach
+  if (!page) said.value = doorWords(words).outOfReach
   if (!jobs.value.some((j) => j.id === chosen.value)) chosen.value = jobs.value[0]?.id ?? ''
 })
 const name = (j: JobSummary) => w.job(j.tag, j.machineName, dayjs(j.openedAt).format('D MMM'))
@@ -41,7 +42,7 @@ const keep = async () => {
   said.value = ''
   const opened = await door.load(chosen.value).catch(() => door.recall(chosen.value))
   if (!opened) {
-    said.value = words.door.outOfReach
+    said.value = doorWords(words).outOfReach
     return
   }
   // What this device has not sent yet stands behind what the server has.
@@ -86,11 +87,11 @@ const keep = async () => {
       <ChoiceRow
         v-if="id === 'runout' || id === 'level'"
         v-model="shaft"
-        :label="words.level.view.machine"
+        :label="levelWords(words).view.machine"
         show-label
         :options="[
-          { value: 'movable', name: words.setUp.view.motor },
-          { value: 'stationary', name: words.setUp.view.driven },
+          { value: 'movable', name: setUpWords(words).view.motor },
+          { value: 'stationary', name: setUpWords(words).view.driven },
         ]"
       />
       <ChoiceRow
@@ -99,12 +100,12 @@ const keep = async () => {
         :label="w.lowEnd"
         show-label
         :options="[
-          { value: 'coupling', name: words.level.view.lows.coupling },
-          { value: 'far', name: words.level.view.lows.far },
+          { value: 'coupling', name: levelWords(words).view.lows.coupling },
+          { value: 'far', name: levelWords(words).view.lows.far },
         ]"
       />
       <p v-if="wantsReturn(id, input)" class="muted">{{ w.giveReturn }}</p>
-      <p v-else class="muted">{{ stage ? w.as(words.sheet.stages[stage].name) : w.asRemark }}</p>
+      <p v-else class="muted">{{ stage ? w.as(sheetWords(words).stages[stage].name) : w.asRemark }}</p>
       <p v-if="said" class="fault" role="alert">{{ said }}</p>
       <el-button
         native-type="submit"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import { quickWords } from '~~/shared/wording/viewWords'
 import { labelOf } from '~~/shared/quick/labels'
 import { resultRows } from '~~/shared/quick/resultRows'
@@ -63,7 +64,7 @@ const copyLink = () =>
     />
     <SumField :field="form" path="" :label="labelOf(id)" />
   </section>
-  <aside class="ledger" :aria-label="words.shell.whatThisMeans">
+  <aside class="ledger" :aria-label="shellWords(words).whatThisMeans">
     <div class="scroll">
       <h2 aria-live="polite"><VerdictMark :mark="mark" /> {{ headline }}</h2>
       <div v-if="busy" class="busy">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { secondScreenWords, sheetWords } from '~~/shared/wording/en'
 import type { Job } from '~~/core/jobs/jobs'
 import type { MateSide, Wanted } from '~~/shared/secondScreen/call'
 import { commandFor, dialSays, readingSays, thereAt } from '~~/shared/secondScreen/command'
@@ -13,7 +14,7 @@ const emit = defineEmits<{ round: [] }>()
 const session = useSession()
 const store = useJob()
 const telling = useTelling()
-const w = computed(() => telling.value.words.secondScreen)
+const w = computed(() => secondScreenWords(telling.value.words))
 const wanted = ref<Wanted | null>(null)
 watch(
   () => store.called,
@@ -62,7 +63,7 @@ const head = computed((): { say: string; how: string } => {
     case 'closed':
       return { say: w.value.closed, how: w.value.closedWhy }
     default:
-      return { say: w.value.wait, how: w.value.next(telling.value.words.sheet.stages[c.stage].next) }
+      return { say: w.value.wait, how: w.value.next(sheetWords(telling.value.words).stages[c.stage].next) }
   }
 })
 const where = computed(() => (push.value ? capital(pairName(telling.value, push.value.end)) : ''))

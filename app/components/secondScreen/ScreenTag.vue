@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { secondScreenWords } from '~~/shared/wording/en'
 import IconTag from '~icons/lucide/qr-code'
 
 /** Opens the second screen of this job on a phone; lit while one is there. */
-const { secondScreen: w } = useWords()
+const words = useWords()
+const w = secondScreenWords(words)
 const shown = ref(false)
 const linked = useMateLinked()
 const later = useLater(shown)

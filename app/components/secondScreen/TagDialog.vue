@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { secondScreenWords } from '~~/shared/wording/en'
 /** The tag of this job's second screen, to be read by a phone: made here; and its address. */
 const shown = defineModel<boolean>({ required: true })
 const job = useJob()
-const { secondScreen: w } = useWords()
+const words = useWords()
+const w = secondScreenWords(words)
 const linked = useMateLinked()
 const address = computed(() => (shown.value ? `${location.origin}/mate/${job.id}` : ''))
 const svg = useTag(address)

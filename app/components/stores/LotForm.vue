@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import { storeWords } from '~~/shared/wording/viewWords'
 import type { LotAnswer } from '~~/shared/api/answers'
 import { blankLot, readCount, readLot, type LotTexts } from '~~/shared/stores/form'
@@ -38,7 +39,7 @@ const title = computed(() => {
   const k = props.known
   return k
     ? w.changeTitle(
-        `${thickness(toCore(k.thickness, 'displacement', k.units), k.units)} ${words.shell.unitNames[k.units]}`,
+        `${thickness(toCore(k.thickness, 'displacement', k.units), k.units)} ${shellWords(words).unitNames[k.units]}`,
       )
     : w.title
 })
@@ -73,8 +74,8 @@ const save = () => {
           :label="w.units"
           show-label
           :options="[
-            { value: 'inch', name: words.shell.unitNames.inch },
-            { value: 'metric', name: words.shell.unitNames.metric },
+            { value: 'inch', name: shellWords(words).unitNames.inch },
+            { value: 'metric', name: shellWords(words).unitNames.metric },
           ]"
         />
         <ChoiceRow

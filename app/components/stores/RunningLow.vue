@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import { storeWords } from '~~/shared/wording/viewWords'
 import { toCore } from '~~/core/units/unitSystem'
 import { dayOf, daysBetween } from '~~/core/comeBack/days'
@@ -14,7 +15,7 @@ const low = computed(() =>
     .filter((l) => l.isLow)
     .map((l) => ({
       id: l.id,
-      name: `${thickness(toCore(l.thickness, 'displacement', l.units), l.units)} ${words.shell.unitNames[l.units]}`,
+      name: `${thickness(toCore(l.thickness, 'displacement', l.units), l.units)} ${shellWords(words).unitNames[l.units]}`,
       what: [l.kind === 'laminated' ? storeWords.form.laminated.toLowerCase() : '', l.size, l.place]
         .filter((s) => s !== '')
         .join(', '),

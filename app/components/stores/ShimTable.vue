@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import { storeWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import { toCore } from '~~/core/units/unitSystem'
@@ -15,7 +16,7 @@ const units = ref(session.units)
 /** A phone has room for the leaf and what is free. */
 const narrow = useMediaQuery('(max-width: 760px)')
 const leaf = (t: number, of: LotAnswer['units']) => thickness(toCore(t, 'displacement', of), of)
-const named = (l: LotAnswer) => `${leaf(l.thickness, l.units)} ${words.shell.unitNames[l.units]}`
+const named = (l: LotAnswer) => `${leaf(l.thickness, l.units)} ${shellWords(words).unitNames[l.units]}`
 const tagsOf = (l: LotAnswer) =>
   l.reserved === 0
     ? ''
@@ -73,8 +74,8 @@ const edit = (lot: LotAnswer | null) => {
         v-model="units"
         :label="w.units"
         :options="[
-          { value: 'inch', name: words.shell.unitNames.inch },
-          { value: 'metric', name: words.shell.unitNames.metric },
+          { value: 'inch', name: shellWords(words).unitNames.inch },
+          { value: 'metric', name: shellWords(words).unitNames.metric },
         ]"
       />
       <el-button class="quiet-button" @click="edit(null)">{{ w.add }}</el-button>
@@ -84,7 +85,7 @@ const edit = (lot: LotAnswer | null) => {
       <el-table-column :label="w.columns.thickness" min-width="150">
         <template #default="{ row }">
           <strong class="figure leaf">{{ row.leaf }}</strong>
-          <span class="muted kind">{{ words.shell.unitNames[units] }}, {{ row.kind }}</span>
+          <span class="muted kind">{{ shellWords(words).unitNames[units] }}, {{ row.kind }}</span>
           <span v-if="narrow" class="muted small">{{ row.size }}, {{ row.place }}</span>
         </template>
       </el-table-column>

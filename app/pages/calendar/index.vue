@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { closingWords, comeBackWords, shellWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { addDays, dayOf } from '~~/core/comeBack/days'
 import type { CalendarAnswer, MachineSummary } from '~~/shared/api/answers'
@@ -12,8 +13,8 @@ import WorksRules from '~/components/comeBack/WorksRules.vue'
 
 /** What is due and on which stop it lands, when halls stand, by which rules, and who subscribes. */
 const words = useWords()
-const w = words.comeBack
-useHead({ title: words.shell.pageTitle(w.title) })
+const w = comeBackWords(words)
+useHead({ title: shellWords(words).pageTitle(w.title) })
 const { data, failure, load } = useAnswer<CalendarAnswer>(() => '/api/calendar')
 const { data: register } = useAnswer<readonly MachineSummary[]>(() => '/api/machines')
 const now = useNow({ interval: 60_000 })
@@ -60,7 +61,7 @@ const page = (weeks: number) => {
             <el-button class="quiet-button" @click="page(WEEKS)">{{ w.month.later }}</el-button>
           </div>
           <DayGrid :days="days" :now="now" />
-          <h2>{{ words.closing.due.title }}</h2>
+          <h2>{{ closingWords(words).due.title }}</h2>
           <DueTable :visits="data.visits" :now="now" :empty="w.none" />
         </div>
         <div class="aside">

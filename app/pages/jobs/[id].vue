@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import type { StageId } from '~~/core/jobs/jobs'
 import { useKeyEvents } from '~/composables/useKeys'
 import { fetchAhead } from '~/stages/ahead'
@@ -6,7 +7,8 @@ import { fetchAhead } from '~/stages/ahead'
 definePageMeta({ layout: 'job' })
 const route = useRoute()
 const job = useJob()
-const { shell } = useWords()
+const words = useWords()
+const shell = shellWords(words)
 const shown = ref<StageId | null>(null)
 const { stageAsked } = useKeyEvents()
 

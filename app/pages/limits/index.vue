@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import { limitSetWords } from '~~/shared/wording/viewWords'
 import type { MachineSummary } from '~~/shared/api/answers'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
@@ -10,7 +11,7 @@ import NearestWins from '~/components/limits/NearestWins.vue'
 const words = useWords()
 const session = useSession()
 const w = limitSetWords
-useHead({ title: words.shell.pageTitle(w.title) })
+useHead({ title: shellWords(words).pageTitle(w.title) })
 const { data, failure, load } = useAnswer<readonly LimitSetRecord[]>(() => '/api/limits')
 const { data: register } = useAnswer<readonly MachineSummary[]>(() => '/api/machines')
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { closingWords, pagesWords, shellWords, verdictsWords } from '~~/shared/wording/en'
 import { historyWords } from '~~/shared/wording/viewWords'
 import type { LimitSetRecord } from '~~/shared/limits/limitSet'
 import dayjs from 'dayjs'
@@ -26,7 +27,8 @@ const { data: past, load: loadPast } = useAnswer<HistoryAnswer>(
 )
 const { data: limitSets } = useAnswer<readonly LimitSetRecord[]>(() => '/api/limits')
 const words = useWords()
-const { shell, pages } = words
+const shell = shellWords(words)
+const pages = pagesWords(words)
 const w = pages.machine
 useHead({ title: () => shell.pageTitle(tag.value) })
 
@@ -104,7 +106,7 @@ const saved = (now: string) =>
             <p class="stands">
               <span v-if="last"
                 ><VerdictMark :mark="last.verdict" silent />
-                <strong>{{ words.verdicts[last.verdict] }}</strong>
+                <strong>{{ verdictsWords(words)[last.verdict] }}</strong>
                 {{ historyWords.stands.left(historyWords.ago(days(last.closedAt))) }}</span
               >
               <span v-else>{{ historyWords.stands.unmeasured }}</span>
@@ -136,7 +138,7 @@ const saved = (now: string) =>
               class="pick"
               :label="historyWords.view"
               :options="[
-                { value: 'left', name: words.closing.asLeft },
+                { value: 'left', name: closingWords(words).asLeft },
                 { value: 'dimensions', name: historyWords.dimensions },
               ]"
             />

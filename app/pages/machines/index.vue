@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import { beltsWords, pagesWords, shellWords, verdictsWords } from '~~/shared/wording/en'
 import { recordWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import type { VerdictOrUnknown } from '~~/core/judge/judge'
 import type { MachineSummary } from '~~/shared/api/answers'
 
 const words = useWords()
-const w = words.pages.machines
-useHead({ title: words.shell.pageTitle(words.shell.machines) })
+const w = pagesWords(words).machines
+useHead({ title: shellWords(words).pageTitle(shellWords(words).machines) })
 const { data, failure, load } = useAnswer<readonly MachineSummary[]>(() => '/api/machines')
 const { searchAsked } = useKeyEvents()
 const wanted = ref('')
@@ -23,7 +24,9 @@ watch(searchAsked, () => nextTick(() => search.value?.focus()))
 onMounted(() => searchAsked.value > 0 && search.value?.focus())
 
 const joined = (m: MachineSummary) =>
-  m.drive === 'coupled' ? m.couplingKind : words.belts.drive(m.belts.count, words.belts.kinds[m.belts.kind])
+  m.drive === 'coupled'
+    ? m.couplingKind
+    : beltsWords(words).drive(m.belts.count, beltsWords(words).kinds[m.belts.kind])
 const shown = computed(() => {
   const parts = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
   return (data.value ?? [])
@@ -39,7 +42,7 @@ const shown = computed(() => {
 <template>
   <div class="page">
     <div class="head">
-      <h1>{{ words.shell.machines }}</h1>
+      <h1>{{ shellWords(words).machines }}</h1>
       <el-input
         ref="search"
         v-model="wanted"
@@ -77,9 +80,9 @@ const shown = computed(() => {
         </el-table-column>
         <el-table-column :label="w.drive" min-width="220">
           <template #default="{ row }"
-            >{{ words.pages.machine.drive(row.movableName, row.stationaryName.toLowerCase()) }}<br /><span
-              class="muted"
-              >{{ row.joined }}, {{ words.pages.machine.nameplate(row.powerKw, row.rpm) }}</span
+            >{{ pagesWords(words).machine.drive(row.movableName, row.stationaryName.toLowerCase())
+            }}<br /><span class="muted"
+              >{{ row.joined }}, {{ pagesWords(words).machine.nameplate(row.powerKw, row.rpm) }}</span
             ></template
           >
         </el-table-column>
@@ -88,9 +91,10 @@ const shown = computed(() => {
             <span v-if="row.lastClosed" class="state">
               <VerdictMark :mark="row.lastClosed.verdict" silent />
               <span
-                >{{ words.verdicts[row.lastClosed.verdict as VerdictOrUnknown] }}<br /><span class="muted">{{
-                  dayjs(row.lastClosed.closedAt).format('D MMM YYYY')
-                }}</span></span
+                >{{ verdictsWords(words)[row.lastClosed.verdict as VerdictOrUnknown] }}<br /><span
+                  class="muted"
+                  >{{ dayjs(row.lastClosed.closedAt).format('D MMM YYYY') }}</span
+                ></span
               >
             </span>
             <span v-else class="muted">{{ w.neverClosed }}</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { secondScreenWords, shellWords } from '~~/shared/wording/en'
 import MateCommand from '~/components/secondScreen/MateCommand.vue'
 import { MATE_SIDES, type MateSide } from '~~/shared/secondScreen/call'
 import { newId } from '~/device/newId'
@@ -10,10 +11,10 @@ const job = useJob()
 const session = useSession()
 const outbox = useOutbox()
 const words = useWords()
-const w = words.secondScreen
+const w = secondScreenWords(words)
 const HERE_MS = 20_000
 const own = newId()
-useHead({ title: () => w.title(job.machine?.tag ?? words.shell.job) })
+useHead({ title: () => w.title(job.machine?.tag ?? shellWords(words).job) })
 watch(
   () => String(route.params.id),
   (id) => void job.open(id),

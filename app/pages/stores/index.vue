@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import { storeWords } from '~~/shared/wording/viewWords'
 import type { MachineSummary, StoresAnswer } from '~~/shared/api/answers'
 import InstrumentTable from '~/components/stores/InstrumentTable.vue'
@@ -7,7 +8,7 @@ import ShimTable from '~/components/stores/ShimTable.vue'
 /** What lies in the stores: shims that plans are made of, and instruments with their calibration. */
 const words = useWords()
 const w = storeWords
-useHead({ title: words.shell.pageTitle(w.title) })
+useHead({ title: shellWords(words).pageTitle(w.title) })
 const { data, failure, load } = useAnswer<StoresAnswer>(() => '/api/stores')
 const { data: register } = useAnswer<readonly MachineSummary[]>(() => '/api/machines')
 const session = useSession()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shellWords } from '~~/shared/wording/en'
 import { quickWords } from '~~/shared/wording/viewWords'
 import { findSums } from '~~/shared/quick/search'
 
@@ -8,7 +9,7 @@ const w = quickWords
 const route = useRoute()
 const id = computed(() => (typeof route.params.id === 'string' ? route.params.id : ''))
 const known = computed(() => id.value in w.sums)
-useHead({ title: words.shell.pageTitle(w.title) })
+useHead({ title: shellWords(words).pageTitle(w.title) })
 const { searchAsked } = useKeyEvents()
 const wanted = ref('')
 const search = useTemplateRef<{ focus: () => void }>('search')

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { closingWords, verdictsWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import CustomerHand from './CustomerHand.vue'
 import CustomerSigns from './CustomerSigns.vue'
@@ -22,7 +23,7 @@ import { limitSource } from '~~/shared/wording/tolerances'
 const job = useJob()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => telling.value.words.closing)
+const w = computed(() => closingWords(telling.value.words))
 const { draft: form, clear } = useDraft('close', () => ({
   signedBy: '',
   remarks: '',
@@ -152,7 +153,10 @@ onMounted(() => {
     :headline="meaning.headline"
     :detail="
       differs
-        ? w.signedOtherwise(telling.words.verdicts[differs.signed], telling.words.verdicts[differs.now])
+        ? w.signedOtherwise(
+            verdictsWords(telling.words)[differs.signed],
+            verdictsWords(telling.words)[differs.now],
+          )
         : undefined
     "
   >

@@ -1,4 +1,13 @@
 <script setup lang="ts">
+import {
+  closingWords,
+  hotWords,
+  measuringWords,
+  roughInWords,
+  tablesWords,
+  targetsWords,
+  verdictsWords,
+} from '~~/shared/wording/en'
 import { registerChanges } from '~~/core/stages/close/registerChanges'
 import type { CoupledState } from '~~/core/jobs/coupled'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
@@ -17,8 +26,8 @@ const session = useSession()
 const telling = useTelling()
 const found = computed(() => props.state.asFound)
 const left = computed(() => props.state.asLeft)
-const w = computed(() => telling.value.words.closing)
-const t = computed(() => telling.value.words.tables)
+const w = computed(() => closingWords(telling.value.words))
+const t = computed(() => tablesWords(telling.value.words))
 const sums = computed(() =>
   (
     [
@@ -31,7 +40,7 @@ const sums = computed(() =>
     words: m?.coupling
       ? misalignmentWords(m.coupling, m.judgement !== null && isParallel(m.judgement), telling.value)
       : w.value.notMeasured,
-    trust: m ? telling.value.words.measuring.trust[m.trust] : '',
+    trust: m ? measuringWords(telling.value.words).trust[m.trust] : '',
   })),
 )
 /** A visit for the hot check alone is judged as it runs. */
@@ -40,7 +49,7 @@ const hotMeaning = computed(() =>
   hot.value ? meaningOfHot(props.state, movableName(props.state), telling.value) : null,
 )
 const hotLines = computed((): readonly NamedLine[] => {
-  const n = telling.value.words.hot.view.lines
+  const n = hotWords(telling.value.words).view.lines
   const { cold = null, hot: warm = null } = hot.value ?? {}
   return [
     ...(cold ? [{ look: 'before' as const, name: n.cold, line: cold }] : []),
@@ -58,7 +67,7 @@ const rough = computed(() => {
   const { readings, latest } = props.state.roughIn
   const first = readings.find((r) => r !== null)
   if (!latest || !first) return []
-  const words = telling.value.words.roughIn.view
+  const words = roughInWords(telling.value.words).view
   return (['v', 'h'] as const).flatMap((p) =>
     (['steps', 'openings'] as const).map((what) => {
       const kind = what === 'steps' ? 'step' : 'opening'
@@ -83,14 +92,14 @@ const roughLimit = computed(() =>
       <div v-for="s in sums" :key="s.name" class="sums">
         <p>
           <span>{{ s.name }}</span><VerdictMark :mark="s.verdict" on-dye />
-          <strong>{{ telling.words.verdicts[s.verdict] }}</strong>
+          <strong>{{ verdictsWords(telling.words)[s.verdict] }}</strong>
         </p>
         <p>{{ s.words }}</p>
         <p class="quiet">{{ s.trust }}</p>
       </div>
     </div>
     <template v-else-if="state.roughIn.proves">
-      <p>{{ telling.words.roughIn.report.proved }}</p>
+      <p>{{ roughInWords(telling.words).report.proved }}</p>
       <FigureTable on-dye :head="[roughLimit, t.asFound, t.asLeft, '']">
         <tr v-for="r in rough" :key="r.name">
           <td>{{ r.name }}</td>
@@ -98,7 +107,8 @@ const roughLimit = computed(() =>
           <td class="figure">{{ r.now }}</td>
           <td>
             <template v-if="r.verdict"
-              ><VerdictMark :mark="r.verdict" on-dye /> {{ telling.words.verdicts[r.verdict] }}</template
+              ><VerdictMark :mark="r.verdict" on-dye />
+              {{ verdictsWords(telling.words)[r.verdict] }}</template
             >
           </td>
         </tr>
@@ -111,7 +121,7 @@ const roughLimit = computed(() =>
       :head="[
         t.judgedAt(state.rpm),
         left ? t.asFound : '',
-        left ? t.asLeft : telling.words.hot.view.columns.hot,
+        left ? t.asLeft : hotWords(telling.words).view.columns.hot,
         t.limit,
         t.unit,
       ]"
@@ -128,8 +138,8 @@ const roughLimit = computed(() =>
     </FigureTable>
     <p v-else class="empty">{{ w.view.nothingStands }}</p>
     <p v-if="rows.length && hasTarget(state.coldTarget)" class="quiet">
-      {{ telling.words.targets.source(targetSource(state.coldTarget, telling)) }}
-      {{ telling.words.targets.report.values }}
+      {{ targetsWords(telling.words).source(targetSource(state.coldTarget, telling)) }}
+      {{ targetsWords(telling.words).report.values }}
     </p>
     <OverlaidShafts
       v-if="left?.coupling && state.setUp"

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { closingWords } from '~~/shared/wording/en'
 import { GLASS, type CustomerSigned } from '~~/core/stages/close/glass'
 import { signaturePath } from '~~/shared/drawing/signature'
 
 /** Who signed for the customer, and their hand. */
 defineProps<{ signed: CustomerSigned }>()
-const { closing } = useWords()
+const words = useWords()
+const closing = closingWords(words)
 </script>
 
 <template>

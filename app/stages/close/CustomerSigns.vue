@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { closingWords } from '~~/shared/wording/en'
 import CustomerHand from './CustomerHand.vue'
 import SignOnGlass from './SignOnGlass.vue'
 import { customerStands, NOBODY_SIGNED, type CustomerDraft } from '~~/shared/stages/close/customer'
@@ -6,9 +7,7 @@ import { customerStands, NOBODY_SIGNED, type CustomerDraft } from '~~/shared/sta
 /** The customer reads how it was left, on the tablet that is handed over, and signs on its glass. */
 const props = defineProps<{ over: readonly string[]; title: string }>()
 const draft = defineModel<CustomerDraft>({ required: true })
-const {
-  closing: { customer: w },
-} = useWords()
+const w = closingWords(useWords()).customer
 const shown = ref(false)
 const tried = ref(false)
 const box = useTemplateRef<{ focus: () => void }>('box')

@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { beltsWords, closingWords, tablesWords, verdictsWords } from '~~/shared/wording/en'
 import type { BeltState } from '~~/core/jobs/belt'
 import { lineFigure, lineLimit } from '~~/shared/wording/lines'
 
 /** The sheaves' line as found against as left. */
 const props = defineProps<{ state: BeltState }>()
 const telling = useTelling()
-const w = computed(() => telling.value.words)
+const words = computed(() => telling.value.words)
 const rows = computed(() =>
   (props.state.asLeft?.quantities ?? []).map((q) => ({
     q,
@@ -15,8 +16,8 @@ const rows = computed(() =>
 const sums = computed(() =>
   (
     [
-      [w.value.closing.asFound, props.state.asFound],
-      [w.value.closing.asLeft, props.state.asLeft],
+      [closingWords(words.value).asFound, props.state.asFound],
+      [closingWords(words.value).asLeft, props.state.asLeft],
     ] as const
   ).map(([name, line]) => ({ name, verdict: line?.verdict ?? ('unknown' as const) })),
 )
@@ -24,20 +25,28 @@ const corrections = computed(() => props.state.lines.length - 1)
 </script>
 
 <template>
-  <BoardFrame :title="w.closing.view.sheavesTitle" :note="w.closing.view.correctionsBetween(corrections)">
+  <BoardFrame
+    :title="closingWords(words).view.sheavesTitle"
+    :note="closingWords(words).view.correctionsBetween(corrections)"
+  >
     <template v-if="rows.length">
       <div class="views">
         <p v-for="s in sums" :key="s.name">
           <span>{{ s.name }}</span> <VerdictMark :mark="s.verdict" on-dye />
-          <strong>{{ w.verdicts[s.verdict] }}</strong>
+          <strong>{{ verdictsWords(words)[s.verdict] }}</strong>
         </p>
       </div>
       <FigureTable
         on-dye
-        :head="[w.tables.grooveToGroove, w.tables.asFound, w.tables.asLeft, w.tables.limit]"
+        :head="[
+          tablesWords(words).grooveToGroove,
+          tablesWords(words).asFound,
+          tablesWords(words).asLeft,
+          tablesWords(words).limit,
+        ]"
       >
         <tr v-for="{ q, before } in rows" :key="q.name">
-          <td>{{ w.belts.quantities[q.name] }}</td>
+          <td>{{ beltsWords(words).quantities[q.name] }}</td>
           <td class="figure">{{ before ? lineFigure(before, telling) : '–' }}</td>
           <td class="figure big">
             <VerdictMark v-if="q.verdict" :mark="q.verdict" on-dye /> {{ lineFigure(q, telling) }}
@@ -46,7 +55,7 @@ const corrections = computed(() => props.state.lines.length - 1)
         </tr>
       </FigureTable>
     </template>
-    <p v-else class="empty">{{ w.closing.view.sheavesNotRead }}</p>
+    <p v-else class="empty">{{ closingWords(words).view.sheavesNotRead }}</p>
   </BoardFrame>
 </template>
 

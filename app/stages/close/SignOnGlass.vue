@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { closingWords } from '~~/shared/wording/en'
 import { GLASS, type Strokes } from '~~/core/stages/close/glass'
 import { beginStroke, leadStroke, signaturePath } from '~~/shared/drawing/signature'
 
 /** The glass a customer signs on with a finger, a pen or a mouse. */
 const strokes = defineModel<Strokes>({ required: true })
-const { closing } = useWords()
+const words = useWords()
+const closing = closingWords(words)
 const glass = useTemplateRef<SVGSVGElement>('glass')
 /** The finger that draws; a hand that rests on the glass beside it draws nothing. */
 let drawing: number | null = null

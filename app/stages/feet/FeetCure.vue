@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { softFootWords } from '~~/shared/wording/en'
 import { diagonalOf } from '~~/core/feet/softFoot'
 import type { CoupledMachine } from '~~/core/register/coupledMachine'
 import type { Cure } from '~~/core/stages/feet/cure'
@@ -10,7 +11,7 @@ import { shortFoot } from '~~/shared/wording/softFoot'
 const props = defineProps<{ reading: FeetReading; cure: Cure | null; machine: CoupledMachine }>()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => telling.value.words.softFoot.cure)
+const w = computed(() => softFootWords(telling.value.words).cure)
 const d = (x: number, unit = true) => figure(x, 'displacement', session.units, { unit })
 const shims = (list: readonly number[]) =>
   `${pack(list, session.units)} ${UNIT_NAMES[session.units].displacement}`

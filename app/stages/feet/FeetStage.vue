@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, softFootWords, verdictsWords } from '~~/shared/wording/en'
 import type { FeetEntries } from '~~/core/stages/feet/entries'
 import { outerFeet } from '~~/core/stages/feet/feetCheck'
 import { SOFT_FOOT_LIMIT } from '~~/core/feet/softFoot'
@@ -20,7 +21,7 @@ const goOn = inject(goOnKey, () => {})
 const { form, read, order, state, showing, live, cure, again, begin } = useFeetForm()
 const ask = useAskOnce(() => read.value.questions)
 
-const w = computed(() => telling.value.words.softFoot)
+const w = computed(() => softFootWords(telling.value.words))
 const v = computed(() => w.value.view)
 const machine = computed(() => state.value.machine)
 const closed = computed(() => state.value.closing !== null)
@@ -197,7 +198,7 @@ const working = () => (drawn.value ? feetWorking(drawn.value, cure.value, tellin
           <td class="figure">{{ f.rise === null ? '–' : d(f.rise, false) }}</td>
           <td>
             <template v-if="f.mark"
-              ><VerdictMark :mark="f.mark" /> {{ telling.words.verdicts[f.mark] }}</template
+              ><VerdictMark :mark="f.mark" /> {{ verdictsWords(telling.words)[f.mark] }}</template
             >
           </td>
         </tr>
@@ -232,13 +233,13 @@ const working = () => (drawn.value ? feetWorking(drawn.value, cure.value, tellin
     <WhyDialog
       v-model="skipping"
       :title="v.passOver"
-      :question="telling.words.actions.why"
-      :action="telling.words.actions.passOver"
+      :question="actionsWords(telling.words).why"
+      :action="actionsWords(telling.words).passOver"
       @say="skip"
     />
     <template #next>
       <el-button v-if="closed" class="next-button" @click="goOn()">{{
-        telling.words.actions.goOn
+        actionsWords(telling.words).goOn
       }}</el-button>
       <template v-else-if="showing">
         <el-button

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, softFootWords } from '~~/shared/wording/en'
 import type { FootRef, FeetEntries } from '~~/core/stages/feet/entries'
 import { footKey, readShims } from '~~/shared/stages/move/form'
 
@@ -8,7 +9,7 @@ const shown = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ fill: [payload: FeetEntries['foot-filled']] }>()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => telling.value.words.softFoot.view)
+const w = computed(() => softFootWords(telling.value.words).view)
 const foot = ref('')
 const putIn = ref('')
 const takenOut = ref('')
@@ -75,7 +76,7 @@ const log = () => {
         ><span>{{ w.whyOther }}</span>
         <el-input v-model="why" :aria-label="w.whyOther" type="textarea" :rows="2" maxlength="500" />
       </label>
-      <p class="muted">{{ telling.words.actions.reasonPrints }}</p>
+      <p class="muted">{{ actionsWords(telling.words).reasonPrints }}</p>
       <el-button native-type="submit" class="next-button" :disabled="!payload">{{ w.log }}</el-button>
     </form>
   </el-dialog>

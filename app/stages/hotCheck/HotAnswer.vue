@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, hotWords } from '~~/shared/wording/en'
 import { keepingNeedsWhy } from '~~/core/stages/hotCheck/stage'
 import { tryTarget } from '~~/core/stages/target/target'
 import TemperatureBoxes from './TemperatureBoxes.vue'
@@ -19,7 +20,7 @@ const hotForm = useHotForm()
 const { read, drawn, sinceStop, state, meaning, degrees, nameOf, still } = hotForm
 const { ask, log: logTemperatures } = useLogTemperatures(hotForm)
 
-const w = computed(() => telling.value.words.hot)
+const w = computed(() => hotWords(telling.value.words))
 const v = computed(() => w.value.view)
 const hot = computed(() => state.value.hot)
 const answered = computed(() => hot.value.run.answered)
@@ -115,7 +116,9 @@ const working = () => hotWorking(hot.value, telling.value)
       <el-button v-if="!open && state.closing === null" link class="text-button" @click="emit('run')">{{
         v.runAgain
       }}</el-button>
-      <el-button v-if="!open" class="next-button" @click="goOn()">{{ telling.words.actions.goOn }}</el-button>
+      <el-button v-if="!open" class="next-button" @click="goOn()">{{
+        actionsWords(telling.words).goOn
+      }}</el-button>
     </template>
   </LedgerFrame>
 </template>

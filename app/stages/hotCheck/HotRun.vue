@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, hotWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { isUnderWay, readsHot } from '~~/core/stages/hotCheck/hotRun'
 import TemperatureBoxes from './TemperatureBoxes.vue'
@@ -21,7 +22,7 @@ const goOn = inject(goOnKey, () => {})
 const hotForm = useHotForm()
 const { read, drawn, sinceStop, now, state, meaning, degrees, nameOf, still } = hotForm
 
-const w = computed(() => telling.value.words.hot)
+const w = computed(() => hotWords(telling.value.words))
 const v = computed(() => w.value.view)
 const run = computed(() => state.value.hot.run)
 const closed = computed(() => state.value.closing !== null)
@@ -89,7 +90,7 @@ const offered = computed(() => !read.value.blank || (running.value && state.valu
     </template>
     <template #next>
       <el-button v-if="closed" class="next-button" @click="goOn()">{{
-        telling.words.actions.goOn
+        actionsWords(telling.words).goOn
       }}</el-button>
       <template v-else>
         <el-button

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hotWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { warmKey } from '~~/shared/stages/hotCheck/form'
 import { machineNames } from '~~/shared/wording/headlines'
@@ -10,7 +11,7 @@ const emit = defineEmits<{ log: [] }>()
 const session = useSession()
 const telling = useTelling()
 const { form, pairs, read, now, state, degrees } = props.hot
-const v = computed(() => telling.value.words.hot.view)
+const v = computed(() => hotWords(telling.value.words).view)
 const names = computed(() => machineNames(state.value))
 const sides = computed(() =>
   (['stationary', 'movable'] as const).map((machine) => ({

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, levelWords, verdictsWords } from '~~/shared/wording/en'
 import { feelerLimits } from '~~/core/register/hubs'
 import { footChangesOf } from '~~/core/shims/packsForLifts'
 import { fromCore, toCore } from '~~/core/units/unitSystem'
@@ -25,7 +26,7 @@ const { form, state, names, read, typing, levels, runouts, surface, cure, effect
   useLevelForm()
 const ask = useAskOnce(() => read.value.questions)
 
-const w = computed(() => telling.value.words.level)
+const w = computed(() => levelWords(telling.value.words))
 const v = computed(() => w.value.view)
 const machine = computed(() => state.value.machine)
 const closed = computed(() => state.value.closing !== null)
@@ -316,7 +317,7 @@ const working = () =>
           <td class="figure">{{ d(s.result.tir) }}</td>
           <td class="figure">{{ clockFace(s.result.first.highAt) }}</td>
           <td class="verdict">
-            <VerdictMark :mark="s.result.verdict" /> {{ telling.words.verdicts[s.result.verdict] }}
+            <VerdictMark :mark="s.result.verdict" /> {{ verdictsWords(telling.words)[s.result.verdict] }}
           </td>
         </tr>
       </FigureTable>
@@ -330,8 +331,8 @@ const working = () =>
     <WhyDialog
       v-model="skipping"
       :title="v.passOver"
-      :question="telling.words.actions.why"
-      :action="telling.words.actions.passOver"
+      :question="actionsWords(telling.words).why"
+      :action="actionsWords(telling.words).passOver"
       @say="skip"
     />
     <template #next>
@@ -349,7 +350,7 @@ const working = () =>
         <el-button link class="text-button" @click="again = true">{{ v.turnAgain }}</el-button>
         <el-button class="next-button" @click="goOn()">{{ v.goOn }}</el-button>
       </template>
-      <el-button v-else class="next-button" @click="goOn()">{{ telling.words.actions.goOn }}</el-button>
+      <el-button v-else class="next-button" @click="goOn()">{{ actionsWords(telling.words).goOn }}</el-button>
     </template>
   </LedgerFrame>
 </template>

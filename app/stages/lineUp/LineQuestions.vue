@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { beltsWords } from '~~/shared/wording/en'
 import { boardBegun, boxAfter, gapBoxes, TILT_BOXES } from '~~/shared/stages/lineUp/form'
 import type { LineTexts, LineBox, LineRead } from '~~/shared/stages/lineUp/form'
 
@@ -8,7 +9,7 @@ const props = defineProps<{ read: LineRead }>()
 const emit = defineEmits<{ whole: [] }>()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => telling.value.words.belts.view)
+const w = computed(() => beltsWords(telling.value.words).view)
 
 const boxes = new Map<LineBox, { focus: () => void }>()
 const keep = (box: LineBox) => (el: unknown) => {
@@ -33,7 +34,7 @@ defineExpose({ focus })
           :key="box"
           :ref="keep(box)"
           v-model="form.boxes[box]"
-          :label="telling.words.belts.boxes[box]"
+          :label="beltsWords(telling.words).boxes[box]"
           measure="distance"
           :units="session.units"
           :signed="box === 'g12' || box === 'g6'"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, beltsWords, drawingsWords, tablesWords } from '~~/shared/wording/en'
 import type { LogEntry } from '~~/core/logbook/entry'
 import { LINE_STEPS, type LineStep } from '~~/core/stages/lineUp/entries'
 import { toCore } from '~~/core/units/unitSystem'
@@ -25,9 +26,9 @@ const goOn = inject(goOnKey, () => {})
 const state = computed(() => job.belt!)
 const live = computed(() => job.liveBelt ?? state.value)
 const machine = computed(() => state.value.machine)
-const w = computed(() => telling.value.words.belts)
-const t = computed(() => telling.value.words.tables)
-const actions = computed(() => telling.value.words.actions)
+const w = computed(() => beltsWords(telling.value.words))
+const t = computed(() => tablesWords(telling.value.words))
+const actions = computed(() => actionsWords(telling.value.words))
 const own = (x: number) => toCore(x, 'distance', machine.value.units)
 const drivenName = computed(() => (job.machine?.stationaryName ?? t.value.driven).toLowerCase())
 const closed = computed(() => state.value.closing !== null)
@@ -124,7 +125,7 @@ const nextWords = computed(() => {
         driven: own(machine.sheaves.driven.pitchDiameter),
       }"
       :drawing="drawn"
-      :names="{ motor: telling.words.drawings.motor, driven: drivenName }"
+      :names="{ motor: drawingsWords(telling.words).motor, driven: drivenName }"
       :locked="closed"
       @tap="tap"
     />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { levelWords, lookWords } from '~~/shared/wording/en'
 import { BASE_LIMIT, BASE_CORNERS, type BaseCorner } from '~~/core/stages/look/base'
 import { BASE_EDGES, type BaseEdge } from '~~/core/stages/look/entries'
 import { readBase } from '~~/shared/stages/look/form'
@@ -13,7 +14,7 @@ const job = useJob()
 const session = useSession()
 const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
-const w = computed(() => telling.value.words.look)
+const w = computed(() => lookWords(telling.value.words))
 const v = computed(() => w.value.view)
 const read = computed(() => readBase(look.form, telling.value))
 const looks = computed(() =>
@@ -29,7 +30,7 @@ const meaning = computed(() => {
     detail: limit.value,
   }
 })
-const limit = computed(() => telling.value.words.level.limit(slopeSize(BASE_LIMIT, telling.value)))
+const limit = computed(() => levelWords(telling.value.words).limit(slopeSize(BASE_LIMIT, telling.value)))
 const corners = computed((): Record<BaseCorner, string> | null => {
   const found = base.value
   if (!found) return null
@@ -88,8 +89,8 @@ const working = () => (base.value ? baseWorking(base.value, telling.value) : [])
         on-dye
         :disabled="look.closed"
         :options="[
-          { value: 'feeler', name: telling.words.level.view.bys.feeler },
-          { value: 'divisions', name: telling.words.level.view.bys.divisions },
+          { value: 'feeler', name: levelWords(telling.words).view.bys.feeler },
+          { value: 'divisions', name: levelWords(telling.words).view.bys.divisions },
         ]"
       />
     </div>
@@ -112,12 +113,12 @@ const working = () => (base.value ? baseWorking(base.value, telling.value) : [])
       <NumberBox
         v-if="look.form.base.by === 'feeler'"
         v-bind="tape('supported')"
-        :label="telling.words.level.view.supported"
+        :label="levelWords(telling.words).view.supported"
       />
       <NumberBox
         v-else
         v-bind="tape('sensitivity')"
-        :label="telling.words.level.view.sensitivity(UNIT_NAMES[session.units].slope)"
+        :label="levelWords(telling.words).view.sensitivity(UNIT_NAMES[session.units].slope)"
       />
     </div>
   </BoardFrame>

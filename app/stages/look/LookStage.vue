@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lookWords } from '~~/shared/wording/en'
 import BasePanel from './BasePanel.vue'
 import PlacesPanel from './PlacesPanel.vue'
 import SheetPanel from './SheetPanel.vue'
@@ -7,7 +8,8 @@ import ShimsPanel from './ShimsPanel.vue'
 /** The opened machine before anything comes out: its places, its shims, its base, and shims to be cut. */
 const look = reactive(useLookForm())
 provide(lookKey, look)
-const { look: w } = useWords()
+const words = useWords()
+const w = lookWords(words)
 const PANELS = { places: PlacesPanel, shims: ShimsPanel, base: BasePanel, sheet: SheetPanel }
 </script>
 

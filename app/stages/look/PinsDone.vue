@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { lookWords } from '~~/shared/wording/en'
 import { PINS } from '~~/core/stages/look/entries'
 
 /** What was done with the locating pins. */
 const look = useSharedLook()
 const job = useJob()
-const { look: w } = useWords()
+const words = useWords()
+const w = lookWords(words)
 const log = () => {
   const { pins } = look.form
   if (pins === '') return

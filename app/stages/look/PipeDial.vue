@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lookWords } from '~~/shared/wording/en'
 import { readPipe } from '~~/shared/stages/look/form'
 
 /** A dial at the coupling while the pipe's or duct's bolts are loosened. */
@@ -6,7 +7,7 @@ const look = useSharedLook()
 const job = useJob()
 const session = useSession()
 const telling = useTelling()
-const v = computed(() => telling.value.words.look.view)
+const v = computed(() => lookWords(telling.value.words).view)
 const read = computed(() => readPipe(look.form, telling.value))
 const log = () => {
   const { payload } = read.value

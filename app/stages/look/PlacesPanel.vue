@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, lookWords } from '~~/shared/wording/en'
 import PinsDone from './PinsDone.vue'
 import PipeDial from './PipeDial.vue'
 import IconFine from '~icons/lucide/check'
@@ -16,7 +17,7 @@ const look = useSharedLook()
 const job = useJob()
 const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
-const w = computed(() => telling.value.words.look)
+const w = computed(() => lookWords(telling.value.words))
 const v = computed(() => w.value.view)
 const ICONS = { fine: IconFine, 'put-right': IconRight, 'to-report': IconReport }
 
@@ -206,8 +207,8 @@ const working = () => (shown.value.pipe ? pipeWorking(shown.value.pipe, telling.
     <WhyDialog
       v-model="skipping"
       :title="v.passOver"
-      :question="telling.words.actions.why"
-      :action="telling.words.actions.passOver"
+      :question="actionsWords(telling.words).why"
+      :action="actionsWords(telling.words).passOver"
       @say="skip"
     />
     <template #next>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lookWords } from '~~/shared/wording/en'
 import { toCore } from '~~/core/units/unitSystem'
 import { feetToCutFor, readSheet, shimKey } from '~~/shared/stages/look/form'
 import { CHECK_BAR, outlineDrawing } from '~~/shared/stages/look/outline'
@@ -13,7 +14,7 @@ const job = useJob()
 const session = useSession()
 const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
-const w = computed(() => telling.value.words.look)
+const w = computed(() => lookWords(telling.value.words))
 const v = computed(() => w.value.view)
 const read = computed(() => readSheet(look.form, look.state.machine, telling.value))
 const meaning = computed(() =>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lookWords } from '~~/shared/wording/en'
 import { readFoundShims, shimKey } from '~~/shared/stages/look/form'
 import { fromCore } from '~~/core/units/unitSystem'
 import { machineNames } from '~~/shared/wording/headlines'
@@ -13,7 +14,7 @@ const job = useJob()
 const session = useSession()
 const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
-const w = computed(() => telling.value.words.look)
+const w = computed(() => lookWords(telling.value.words))
 const v = computed(() => w.value.view)
 const read = computed(() => readFoundShims(look.form, look.state.looks.feet, telling.value))
 const ask = useAskOnce(() => read.value.questions)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, beltsWords, safetyWords, sheetWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { SAFETY_POINTS, type SafetyPoint } from '~~/core/stages/makeSafe/entries'
 import { meaningOfSafety } from '~~/shared/wording/headlines'
@@ -12,7 +13,7 @@ const { draft: typed } = useDraft('safety', () => ({ permit: '' }))
 const asking = ref<'power' | 'waive' | null>(null)
 const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
 
-const w = computed(() => telling.value.words.safety)
+const w = computed(() => safetyWords(telling.value.words))
 const safety = computed(() => job.folded!.state.safety)
 const closed = computed(() => job.folded?.state.closing != null)
 const confirmation = (point: SafetyPoint) => safety.value.confirmed.find((c) => c.payload.point === point)
@@ -37,7 +38,7 @@ const askingShown = computed({ get: () => asking.value !== null, set: (on) => !o
 </script>
 
 <template>
-  <BoardFrame :title="telling.words.sheet.stages['make-safe'].name" :note="w.view.note">
+  <BoardFrame :title="sheetWords(telling.words).stages['make-safe'].name" :note="w.view.note">
     <ol class="points">
       <li
         v-for="(point, i) in SAFETY_POINTS"
@@ -66,7 +67,7 @@ const askingShown = computed({ get: () => asking.value !== null, set: (on) => !o
   <LedgerFrame ref="ledger" own :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
     <p v-if="!closed">{{ w.view.logged }}</p>
     <p class="muted">{{ w.note }}</p>
-    <p v-if="job.folded?.kind === 'belt'" class="muted">{{ telling.words.belts.fingers }}</p>
+    <p v-if="job.folded?.kind === 'belt'" class="muted">{{ beltsWords(telling.words).fingers }}</p>
     <p v-if="safety.permit">
       {{ w.view.permit }} <strong class="figure">{{ safety.permit }}</strong>
     </p>
@@ -87,14 +88,14 @@ const askingShown = computed({ get: () => asking.value !== null, set: (on) => !o
       v-model="askingShown"
       :title="asking === 'power' ? w.view.powerBack : w.view.waiveTitle"
       :question="asking === 'power' ? w.view.whyPower : w.view.whyWaive"
-      :action="asking === 'power' ? w.view.logPower : telling.words.actions.logIt"
+      :action="asking === 'power' ? w.view.logPower : actionsWords(telling.words).logIt"
       @say="say"
     />
     <template #next>
       <el-button v-if="next" class="next-button" @click="confirm(next)">
         {{ w.view.confirmNext(w.points[next].name.toLowerCase()) }}
       </el-button>
-      <el-button v-else class="next-button" @click="goOn()">{{ telling.words.actions.goOn }}</el-button>
+      <el-button v-else class="next-button" @click="goOn()">{{ actionsWords(telling.words).goOn }}</el-button>
     </template>
   </LedgerFrame>
 </template>

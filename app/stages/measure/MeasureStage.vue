@@ -1,4 +1,12 @@
 <script setup lang="ts">
+import {
+  actionsWords,
+  drawingsWords,
+  hotWords,
+  measuringWords,
+  proveWords,
+  safetyWords,
+} from '~~/shared/wording/en'
 import { isBelieved, type NotedSet } from '~~/core/stages/measure/measurement'
 import {
   balanceOf,
@@ -36,9 +44,9 @@ const reading = useReadingForm()
 const { form, circles, reads, read, tellsAngles } = reading
 const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
 
-const w = computed(() => telling.value.words.measuring)
+const w = computed(() => measuringWords(telling.value.words))
 const v = computed(() => w.value.view)
-const actions = computed(() => telling.value.words.actions)
+const actions = computed(() => actionsWords(telling.value.words))
 const state = computed(() => job.coupled!)
 const live = computed(() => job.liveCoupled ?? state.value)
 const moved = computed(() => state.value.moves.length)
@@ -182,8 +190,8 @@ onMounted(() => {
 
 const title = computed(() => {
   const name = {
-    'hot-check': telling.value.words.hot.view.name,
-    prove: telling.value.words.prove.view.name,
+    'hot-check': hotWords(telling.value.words).view.name,
+    prove: proveWords(telling.value.words).view.name,
     'as-found': v.value.asFound,
     're-measure': v.value.afterMove(moved.value),
   }[props.stage]
@@ -244,7 +252,7 @@ const turnNote = computed(() =>
       :play-to-find="Boolean(logged?.sets.length)"
       :tells-angles="tellsAngles"
     />
-    <p v-if="elsewhere" class="note">{{ telling.words.prove.view.madeUpNow }}</p>
+    <p v-if="elsewhere" class="note">{{ proveWords(telling.words).view.madeUpNow }}</p>
     <p v-if="taking && turnNote" class="note">{{ turnNote }}</p>
     <p v-if="taking && mate.note.value" class="note" role="status">{{ mate.note.value }}</p>
     <ReadingBoard
@@ -285,7 +293,7 @@ const turnNote = computed(() =>
       :target="state.target"
       :found="stage === 're-measure' ? (state.asFound?.coupling ?? null) : null"
       :left="measurement.coupling"
-      :name="stage === 're-measure' ? telling.words.drawings.now : telling.words.drawings.asFound"
+      :name="stage === 're-measure' ? drawingsWords(telling.words).now : drawingsWords(telling.words).asFound"
     />
     <SetList
       :sets="listed"
@@ -309,7 +317,7 @@ const turnNote = computed(() =>
     <AchievedNote v-if="lastMove" :move="lastMove" />
     <RoundsNote v-if="stage === 're-measure' && state.moves.length > 0" :state="state" />
     <p v-if="taking && reads === 'dials' && read.blank && !measurement?.sets.length" class="muted">
-      {{ telling.words.safety.turning }}
+      {{ safetyWords(telling.words).turning }}
     </p>
     <ShowWorking v-if="measurement?.sets.length" :steps="working" />
     <WaysDialog v-if="later" v-model="choosing" :ways="ways" :way="way" @take="take" />
@@ -343,7 +351,7 @@ const turnNote = computed(() =>
           {{ v.leaveSet }}
         </el-button>
         <el-button v-if="stage === 'prove'" link class="text-button" @click="emit('back')">{{
-          telling.words.prove.view.back
+          proveWords(telling.words).view.back
         }}</el-button>
         <el-button v-if="canGoOn" link class="text-button" @click="focusFirst">{{ v.another }}</el-button>
         <el-button v-if="canGoOn" class="next-button" @click="goOn()">{{ actions.goOn }}</el-button>

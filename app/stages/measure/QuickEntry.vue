@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { measuringWords } from '~~/shared/wording/en'
 import type { ReadingBox } from '~~/shared/stages/measure/form'
 import { readQuickEntry } from '~~/shared/stages/measure/sheetOrder'
 
@@ -15,7 +16,7 @@ const emit = defineEmits<{
 }>()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => telling.value.words.measuring.view.quick)
+const w = computed(() => measuringWords(telling.value.words).view.quick)
 const text = ref('')
 const read = computed(() => readQuickEntry(text.value, props.order, session.units))
 const where = (box: ReadingBox) => (box.clock === null ? w.value.turn : props.place(box.clock))

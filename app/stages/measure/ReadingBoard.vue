@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { measuringWords, typingWords } from '~~/shared/wording/en'
 import type { BoardShape } from './boardShape'
 import { clockErrorCost } from '~~/core/frame/clock'
 import type { Measurement } from '~~/core/stages/measure/measurement'
@@ -32,7 +33,7 @@ const ghost = (circle: string) => ghostOf(props.before, circle, form.value.corre
 const ringed = (circle: string) => ringedOf(props.measurement, circle, reading.draftId())
 const notes = (circle: string): Record<string, string> =>
   Object.fromEntries(
-    (read.value.slips[circle] ?? []).map((c) => [String(c), telling.value.words.typing.tenfoldOthers]),
+    (read.value.slips[circle] ?? []).map((c) => [String(c), typingWords(telling.value.words).tenfoldOthers]),
   )
 const byCircle = <T,>(of: (circle: string) => T): Record<string, T> =>
   Object.fromEntries(circles.value.map((c) => [c, of(c)]))
@@ -44,7 +45,7 @@ const cost = computed(() => {
   const swing = Math.max(0, ...fits.map((f) => Math.hypot(f.cos ?? 0, f.sin ?? 0)))
   return swing === 0
     ? ''
-    : telling.value.words.measuring.view.helper.cost(
+    : measuringWords(telling.value.words).view.helper.cost(
         figure(clockErrorCost(swing, 5), 'displacement', session.units, { unit: true, extra: 1 }),
       )
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { measuringWords } from '~~/shared/wording/en'
 /** What may be told of a set of dials beside its figures. */
 const props = defineProps<{
   reading: ReturnType<typeof useReadingForm>
@@ -7,7 +8,7 @@ const props = defineProps<{
 }>()
 const { form } = props.reading
 const telling = useTelling()
-const w = computed(() => telling.value.words.measuring)
+const w = computed(() => measuringWords(telling.value.words))
 </script>
 
 <template>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { measuringWords } from '~~/shared/wording/en'
 import type { OfferedMethod } from '~~/shared/methods/forms'
 
 /** Data sheets to print, blank or with what is known, for those who write on paper first. */
 const props = defineProps<{ method: OfferedMethod }>()
 const job = useJob()
 const session = useSession()
-const { measuring } = useWords()
+const words = useWords()
+const measuring = measuringWords(words)
 const w = measuring.view.sheets
 const sheet = (paper: 'a4' | 'letter', filled: 'yes' | 'no') =>
   `/api/jobs/${job.id}/sheet.pdf?paper=${paper}&units=${session.units}&view=${job.viewFrom}&method=${props.method}&filled=${filled}`

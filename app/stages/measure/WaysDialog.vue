@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { measuringWords } from '~~/shared/wording/en'
 /** The ways a set may be taken round the clock; pressing one takes it. */
 defineProps<{ ways: readonly { readonly value: string; readonly name: string }[]; way: string }>()
 const shown = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ take: [way: string] }>()
-const v = computed(() => telling.value.words.measuring.view)
+const v = computed(() => measuringWords(telling.value.words).view)
 const telling = useTelling()
 const take = (way: string) => {
   emit('take', way)

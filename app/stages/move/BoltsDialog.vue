@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pushingWords } from '~~/shared/wording/en'
 import { BOLT_SIZE_NAMES, comesIn } from '~~/core/bolts/sizes'
 import { BOLT_CLASSES, type BoltClass, type Lubrication } from '~~/core/bolts/tightening'
 import type { BoltSizeName } from '~~/core/bolts/sizes'
@@ -12,7 +13,7 @@ const shown = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ say: [payload: BoltsPayload] }>()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => telling.value.words.pushing)
+const w = computed(() => pushingWords(telling.value.words))
 const size = ref<BoltSizeName>('M16')
 const boltClass = ref<BoltClass>('8.8')
 const lubrication = ref<Lubrication>('dry')

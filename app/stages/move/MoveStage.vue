@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, feetWords, movesWords, pushingWords } from '~~/shared/wording/en'
 import { lineSum } from '~~/core/frame/planes'
 import { keyOfPair } from '~~/core/plan/movePlan'
 import { judge } from '~~/core/judge/judge'
@@ -22,13 +23,13 @@ const { form, clear, feet, hasDriven, withDriven, read, plan, fill, correct } = 
 const ask = useAskOnce(() => read.value.questions)
 const push = usePushForm()
 
-const w = computed(() => telling.value.words.moves)
-const actions = computed(() => telling.value.words.actions)
+const w = computed(() => movesWords(telling.value.words))
+const actions = computed(() => actionsWords(telling.value.words))
 const state = computed(() => job.coupled!)
 const locked = computed(() => state.value.closing !== null || !state.value.setUp)
 const last = computed(() => state.value.moves.at(-1) ?? null)
 const { pairs, plannedSide, plannedShims, plannedSides, step, steps } = useMoveSteps(feet, plan)
-const p = computed(() => telling.value.words.pushing)
+const p = computed(() => pushingWords(telling.value.words))
 const asPlanned = (which: 'v' | 'h') => {
   fill({ shims: which === 'v', side: which === 'h' })
   step.value = which
@@ -87,7 +88,7 @@ const meaning = computed(() => {
   return meaningOfMove(state.value, telling.value)
 })
 const footOf = (u: { pair: string; machine: 'movable' | 'stationary' }) =>
-  capital(telling.value.words.feet.feet(pairName(telling.value, { ...u, id: u.pair })))
+  capital(feetWords(telling.value.words).feet(pairName(telling.value, { ...u, id: u.pair })))
 
 const asking = ref(false)
 const log = (reason?: string) => {
@@ -182,7 +183,7 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
       {{
         w.unknownShim(
           `${thickness(u.thickness, session.units)} ${unit}`,
-          `${pairName(telling, { ...u, id: u.pair })} ${telling.words.feet.sides[u.side]}`,
+          `${pairName(telling, { ...u, id: u.pair })} ${feetWords(telling.words).sides[u.side]}`,
         )
       }}
     </p>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { pushingWords } from '~~/shared/wording/en'
 import { biteWords, slipWords } from '~~/shared/wording/pushing'
 
 /** What the dials come to: what went wrong with the last bite, the next one, and what tightening shifted. */
 const props = defineProps<{ push: ReturnType<typeof usePushForm>; pushing: boolean }>()
 const telling = useTelling()
-const w = computed(() => telling.value.words.pushing)
+const w = computed(() => pushingWords(telling.value.words))
 const watched = computed(() => props.push.watched.value)
 const bite = computed(() => (props.pushing ? biteWords(watched.value, telling.value) : []))
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pushingWords } from '~~/shared/wording/en'
 import { keyOfPair, type MachineRole, type PlanFoot } from '~~/core/plan/movePlan'
 import { crissCross } from '~~/shared/stages/feet/form'
 import { hourOf } from '~~/shared/wording/directions'
@@ -16,7 +17,7 @@ const props = defineProps<{
 const job = useJob()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => telling.value.words.pushing.drift)
+const w = computed(() => pushingWords(telling.value.words).drift)
 const bolts = computed(() => job.coupled!.bolts)
 const naming = ref(false)
 const order = (machine: MachineRole) =>

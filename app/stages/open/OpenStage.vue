@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { measuringWords, openingWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { isOverdue, overdueIn } from '~~/core/stages/open/kit'
 import { toolsToTake, type ToolId, type ToolUse } from '~~/core/tools/toolsToTake'
@@ -9,7 +10,7 @@ const job = useJob()
 const session = useSession()
 const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
-const w = computed(() => telling.value.words.opening)
+const w = computed(() => openingWords(telling.value.words))
 const state = computed(() => job.coupled!)
 const closed = computed(() => state.value.closing !== null)
 const kit = computed(() => state.value.kit)
@@ -27,7 +28,7 @@ const columns = computed(() => {
   const group = (use: ToolUse) => ({ use, tools: tools.value.filter((t) => t.use === use) })
   return [[group('prepare'), group('feet'), group('move')], [group('measure')]]
 })
-const taking = computed(() => w.value.view.toTake(telling.value.words.measuring.methods[method.value]))
+const taking = computed(() => w.value.view.toTake(measuringWords(telling.value.words).methods[method.value]))
 const stores = computed(() => session.works?.instruments ?? [])
 const ticked = computed(() =>
   draft.value.touched || !kit.value

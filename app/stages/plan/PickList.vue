@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { plansWords } from '~~/shared/wording/en'
 import type { PickedLeaf } from '~~/shared/stages/plan/packs'
 import { thickness } from '~~/shared/wording/figures'
 
 /** What to take from the shelf for a plan, and what goes back. */
 const props = defineProps<{ picked: readonly PickedLeaf[] }>()
 const session = useSession()
-const { plans } = useWords()
+const words = useWords()
+const plans = plansWords(words)
 const w = plans.packs
 const listed = (way: 'take' | 'back') =>
   props.picked

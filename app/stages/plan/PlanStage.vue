@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, directionsWords, plansWords } from '~~/shared/wording/en'
 import { PLANES } from '~~/core/frame/planes'
 import { pricesOf } from '~~/core/plan/price'
 import { halfWidthAt } from '~~/core/stages/plan/odds'
@@ -25,8 +26,8 @@ const goOn = inject(goOnKey, () => {})
 const plan = usePlanChoice()
 const { result, choice, predicted, judgement } = plan
 
-const w = computed(() => telling.value.words.plans)
-const actions = computed(() => telling.value.words.actions)
+const w = computed(() => plansWords(telling.value.words))
+const actions = computed(() => actionsWords(telling.value.words))
 const state = computed(() => job.coupled!)
 const found = computed(() => plan.input.value?.coupling ?? null)
 const closed = computed(() => state.value.closing !== null)
@@ -108,7 +109,7 @@ const openGraph = () => {
     ground: driven.value && axes.stationary,
     words: {
       ...g,
-      views: telling.value.words.directions.views,
+      views: directionsWords(telling.value.words).views,
       move: (f, plane) => (plane === 'v' ? shimWords(f.v, telling.value) : sideWords(f.h, telling.value)),
     },
   })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plansWords } from '~~/shared/wording/en'
 import type { Judgement } from '~~/core/judge/judge'
 import { handlingOf, usualMinutes } from '~~/core/plan/usualTime'
 import { percentOf } from '~~/shared/wording/planOdds'
@@ -9,7 +10,7 @@ import { capital } from '~~/shared/wording/telling'
 const props = defineProps<{ plan: ReturnType<typeof usePlanChoice>; now: Judgement | null }>()
 const telling = useTelling()
 const session = useSession()
-const w = computed(() => telling.value.words.plans)
+const w = computed(() => plansWords(telling.value.words))
 const choice = computed(() => props.plan.choice.value)
 const plans = computed(() => props.plan.result.value?.plans ?? [])
 const chanceWords = (chance: number | null | undefined) =>

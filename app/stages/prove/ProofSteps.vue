@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { proveWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import type { CoupledState } from '~~/core/jobs/coupled'
 import type { ProofStep } from '~~/core/stages/prove/checkProof'
@@ -11,7 +12,7 @@ const props = defineProps<{ state: CoupledState; next: ProofStep | null; closed:
 const emit = defineEmits<{ confirm: [point: ProofPoint] }>()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => telling.value.words.prove)
+const w = computed(() => proveWords(telling.value.words))
 const MARKS = { done: 'done', 'not-here': 'skipped', wrong: 'out', todo: 'todo' } as const
 
 /** The entry that says how a step stands. */

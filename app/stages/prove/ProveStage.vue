@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, measuringWords, proveWords, safetyWords, sheetWords } from '~~/shared/wording/en'
 import { feelerLimits } from '~~/core/register/hubs'
 import type { ProofStep } from '~~/core/stages/prove/checkProof'
 import type { ProofPoint } from '~~/core/stages/prove/entries'
@@ -14,7 +15,7 @@ const job = useJob()
 const session = useSession()
 const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
-const w = computed(() => telling.value.words.prove)
+const w = computed(() => proveWords(telling.value.words))
 const v = computed(() => w.value.view)
 const state = computed(() => job.coupled!)
 const proof = computed(() => state.value.proof)
@@ -72,7 +73,10 @@ const working = () => (proof.value.strain ? strainWorking(proof.value.strain, te
 <template>
   <MeasureStage v-if="reading && proof.facts.madeUp && !closed" stage="prove" @back="reading = false" />
   <template v-else>
-    <BoardFrame :title="telling.words.sheet.stages.prove.name" :note="showing === 'steps' ? v.note : ''">
+    <BoardFrame
+      :title="sheetWords(telling.words).stages.prove.name"
+      :note="showing === 'steps' ? v.note : ''"
+    >
       <template v-if="proof.strain" #tools>
         <ChoiceRow v-model="shown" :label="v.which" on-dye :options="views" />
       </template>
@@ -106,8 +110,10 @@ const working = () => (proof.value.strain ? strainWorking(proof.value.strain, te
         :note-is-fault="gap.fault !== ''"
         @enter="makeUp"
       />
-      <p v-else-if="next === 'turns-freely'" class="muted">{{ telling.words.safety.turning }}</p>
-      <p v-else-if="next === 'read-coupled' && !state.setUp">{{ telling.words.measuring.setUpFirst }}</p>
+      <p v-else-if="next === 'turns-freely'" class="muted">{{ safetyWords(telling.words).turning }}</p>
+      <p v-else-if="next === 'read-coupled' && !state.setUp">
+        {{ measuringWords(telling.words).setUpFirst }}
+      </p>
       <p v-for="line in openedWords(state, telling)" :key="line" class="muted">{{ line }}</p>
       <TrustTable v-if="proof.measurement.sets.length" :measurement="proof.measurement" />
       <ShowWorking v-if="proof.strain" :steps="working" />
@@ -165,7 +171,7 @@ const working = () => (proof.value.strain ? strainWorking(proof.value.strain, te
           <el-button v-if="proof.facts.madeUp && !closed" link class="text-button" @click="opening = true">{{
             v.open
           }}</el-button>
-          <el-button class="next-button" @click="goOn()">{{ telling.words.actions.goOn }}</el-button>
+          <el-button class="next-button" @click="goOn()">{{ actionsWords(telling.words).goOn }}</el-button>
         </template>
       </template>
     </LedgerFrame>

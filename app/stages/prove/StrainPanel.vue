@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { directionsWords, proveWords } from '~~/shared/wording/en'
 import type { CoupledState } from '~~/core/jobs/coupled'
 import type { Plane, VH } from '~~/core/frame/planes'
 import type { ProvedStrain } from '~~/core/stages/prove/checkProof'
@@ -12,7 +13,7 @@ import { capital } from '~~/shared/wording/telling'
 const props = defineProps<{ strain: ProvedStrain; state: CoupledState }>()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => telling.value.words.prove)
+const w = computed(() => proveWords(telling.value.words))
 const c = computed(() => w.value.view.columns)
 const lines = computed((): readonly NamedLine[] => [
   { look: 'before', name: w.value.view.lines.madeUp, line: props.strain.coupled },
@@ -24,7 +25,7 @@ const feet = computed(() =>
   props.strain.plans.flatMap((p, i) =>
     PLANES.map((plane) => ({
       key: `${p.id}.${plane}`,
-      name: `${capital(telling.value.footNames(p.id))}, ${telling.value.words.directions.planes[plane]}`,
+      name: `${capital(telling.value.footNames(p.id))}, ${directionsWords(telling.value.words).planes[plane]}`,
       open: d(p.uncoupled[plane]),
       made: d(p.coupled[plane]),
       wrong: d((props.strain.feet[i]?.moveError as VH)[plane]),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { roughInWords } from '~~/shared/wording/en'
 import type { FeelerLimits } from '~~/core/register/hubs'
 import type { RoughTexts } from '~~/shared/stages/roughIn/form'
 
@@ -14,7 +15,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [texts: Partial<RoughTexts>] }>()
 const session = useSession()
-const { roughIn } = useWords()
+const words = useWords()
+const roughIn = roughInWords(words)
 const v = roughIn.view
 const hubsShown = ref(false)
 const tape = (box: 'diameter' | 'stationaryHub' | 'movableHub') => ({

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, roughInWords, verdictsWords } from '~~/shared/wording/en'
 import type { Plane } from '~~/core/frame/planes'
 import type { RoughInEntries } from '~~/core/stages/roughIn/entries'
 import { roughedBy } from '~~/core/stages/roughIn/cure'
@@ -26,7 +27,7 @@ const goOn = inject(goOnKey, () => {})
 const { form, texts, read, limits, state, showing, live, cure, begin } = useRoughForm()
 const ask = useAskOnce(() => read.value.questions)
 
-const w = computed(() => telling.value.words.roughIn)
+const w = computed(() => roughInWords(telling.value.words))
 const v = computed(() => w.value.view)
 const machine = computed(() => state.value.machine)
 const closed = computed(() => state.value.closing !== null)
@@ -199,7 +200,7 @@ const working = () =>
             <span class="figure">{{ d(axial.mean) }}</span>
             <small v-if="axial.verdict" :class="axial.verdict"
               ><VerdictMark :mark="axial.verdict" on-dye />
-              {{ v.axialVerdict(telling.words.verdicts[axial.verdict], windowWords) }}</small
+              {{ v.axialVerdict(verdictsWords(telling.words)[axial.verdict], windowWords) }}</small
             >
             <small v-else>{{ v.noWindow }}</small>
           </p>
@@ -240,7 +241,8 @@ const working = () =>
           <td class="verdict">
             <template v-if="p === 'h' && waits">{{ row.q.verdict === null ? '' : v.waits }}</template>
             <template v-else-if="row.q.verdict"
-              ><VerdictMark :mark="row.q.verdict" /> {{ telling.words.verdicts[row.q.verdict] }}</template
+              ><VerdictMark :mark="row.q.verdict" />
+              {{ verdictsWords(telling.words)[row.q.verdict] }}</template
             >
           </td>
         </tr>
@@ -263,13 +265,13 @@ const working = () =>
     <WhyDialog
       v-model="skipping"
       :title="v.passOver"
-      :question="telling.words.actions.why"
-      :action="telling.words.actions.passOver"
+      :question="actionsWords(telling.words).why"
+      :action="actionsWords(telling.words).passOver"
       @say="skip"
     />
     <template #next>
       <el-button v-if="closed" class="next-button" @click="goOn()">{{
-        telling.words.actions.goOn
+        actionsWords(telling.words).goOn
       }}</el-button>
       <template v-else-if="showing">
         <el-button link class="text-button" @click="begin('last')">{{ v.feelAgain }}</el-button>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { roughInWords, softFootWords } from '~~/shared/wording/en'
 import type { RoughInEntries } from '~~/core/stages/roughIn/entries'
 import { readTypedNumber } from '~~/core/units/typedNumber'
 import { SIDES } from '~~/core/plan/movePlan'
@@ -11,8 +12,8 @@ const shown = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ log: [payload: RoughInEntries['hubs-roughed']] }>()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => telling.value.words.roughIn.view)
-const softFoot = computed(() => telling.value.words.softFoot.view)
+const w = computed(() => roughInWords(telling.value.words).view)
+const softFoot = computed(() => softFootWords(telling.value.words).view)
 const putIn = ref<Record<string, string>>({})
 const takenOut = ref<Record<string, string>>({})
 const push = ref<Record<string, string>>({})

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, measuringWords, safetyWords, setUpWords } from '~~/shared/wording/en'
 import type { LogEntry } from '~~/core/logbook/entry'
 import { settleSetUp } from '~~/core/stages/setUp/setUp'
 import { endOf, METHOD_FORMS, type OfferedMethod } from '~~/shared/methods/forms'
@@ -27,8 +28,8 @@ const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
 const { form, read, context, clear, chooseMethod, correct, pipeOf } = useSetUpForm()
 
-const w = computed(() => telling.value.words.setUp)
-const actions = computed(() => telling.value.words.actions)
+const w = computed(() => setUpWords(telling.value.words))
+const actions = computed(() => actionsWords(telling.value.words))
 const closed = computed(() => job.coupled?.closing != null)
 const names = computed(() => ({
   movable: job.machine?.movableName ?? w.value.view.motor,
@@ -39,7 +40,7 @@ const choices = computed(() => choiceRows(form.value.method, names.value, tellin
 const methods = computed(() =>
   (Object.keys(METHOD_FORMS) as OfferedMethod[]).map((value) => ({
     value,
-    name: telling.value.words.measuring.methods[value],
+    name: measuringWords(telling.value.words).methods[value],
   })),
 )
 const checks = computed(() => checksOf(form.value, context.value.machine))
@@ -312,10 +313,10 @@ onMounted(() => {
       <el-input v-model="form.refit" :aria-label="w.refit" maxlength="300" :disabled="closed" />
     </label>
     <p v-if="stillHub">{{ stillHub }}</p>
-    <p v-if="method.reads === 'dials'" class="muted">{{ telling.words.safety.turning }}</p>
+    <p v-if="method.reads === 'dials'" class="muted">{{ safetyWords(telling.words).turning }}</p>
     <template v-if="job.coupled?.setUp && !closed">
       <p v-if="form.correcting && sets" class="muted">
-        {{ w.reapplies(telling.words.measuring.sets(sets)) }}
+        {{ w.reapplies(measuringWords(telling.words).sets(sets)) }}
       </p>
       <p v-else-if="!form.correcting" class="muted">{{ w.newOne }}</p>
       <el-button

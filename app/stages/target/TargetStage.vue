@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actionsWords, targetsWords } from '~~/shared/wording/en'
 import { drawGrowth } from '~~/shared/stages/target/drawing'
 import { LINE_BOXES, sameAtBothEnds, pairKey, tapedPlace, type LineBox } from '~~/shared/stages/target/form'
 import { targetWorking } from '~~/shared/stages/target/working'
@@ -15,7 +16,7 @@ const goOn = inject(goOnKey, () => {})
 const { form, pairs, read, changed, shown, inForce, state, begin } = useTargetForm()
 const ask = useAskOnce(() => read.value.questions)
 
-const w = computed(() => telling.value.words.targets)
+const w = computed(() => targetsWords(telling.value.words))
 const v = computed(() => w.value.view)
 const closed = computed(() => state.value.closing !== null)
 const names = computed(() => machineNames(state.value))
@@ -168,7 +169,7 @@ const working = () => targetWorking(shown.value, state.value.feet.movable, names
     <ShowWorking :steps="working" />
     <template #next>
       <el-button v-if="closed || !changed" class="next-button" @click="goOn()">{{
-        telling.words.actions.goOn
+        actionsWords(telling.words).goOn
       }}</el-button>
       <el-button v-else class="next-button" @click="take">{{
         form.way === 'none' ? v.takeStraight : v.take

@@ -1,3 +1,13 @@
+import {
+  closingWords,
+  directionsWords,
+  measuringWords,
+  reportWords,
+  roughInWords,
+  tablesWords,
+  targetsWords,
+  verdictsWords,
+} from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { Measurement } from '../../../core/stages/measure/measurement'
@@ -29,7 +39,7 @@ type Sees = Pick<
 /** Where it was to lie cold, and where that comes from; nothing where it is set straight. */
 const targetLines = ({ coldTarget, feet }: Sees, telling: Telling): readonly Content[] => {
   if (!hasTarget(coldTarget)) return []
-  const w = telling.words.targets
+  const w = targetsWords(telling.words)
   const at = targetAtFeet(coldTarget.line, feet.movable, telling)
     .map((f) => capital(w.report.at(telling.footNames(f.id), f.v, f.h)))
     .join('. ')
@@ -44,9 +54,9 @@ const targetLines = ({ coldTarget, feet }: Sees, telling: Telling): readonly Con
 export const couplingResult: Section<Sees> = (state, { telling }) => {
   const { asFound, asLeft } = state
   const { units, words } = telling
-  const w = words.report.result
+  const w = reportWords(words).result
   if (!asLeft?.judgement || !asLeft.coupling)
-    return [block(w.name, { text: state.roughIn.proves ? words.roughIn.report.proved : w.nothing })]
+    return [block(w.name, { text: state.roughIn.proves ? roughInWords(words).report.proved : w.nothing })]
   const rows = asLeft.judgement.quantities.map((q): TableCell[] => {
     const before = asFound?.judgement?.quantities.find((b) => b.name === q.name)?.value ?? null
     const f = (x: number | null) => figure(x, q.kind, units, { sign: q.low !== 0 })
@@ -56,7 +66,7 @@ export const couplingResult: Section<Sees> = (state, { telling }) => {
       withWord(figures(f(q.value), true), signWord(q, q.value, telling)),
       figures(limitWords(q, telling)),
       { text: UNIT_NAMES[units][q.kind], alignment: 'right' },
-      verdictCell(q.verdict, words.verdicts[q.verdict]),
+      verdictCell(q.verdict, verdictsWords(words)[q.verdict]),
     ]
   })
   const far = farEnd(state.setUp?.feet ?? [], telling)
@@ -65,10 +75,10 @@ export const couplingResult: Section<Sees> = (state, { telling }) => {
       ? [
           offsetWords(m.coupling.offset.v, 'v', telling),
           offsetWords(m.coupling.offset.h, 'h', telling),
-          w.inPlane(words.directions.planes.v, slopeWords(m.coupling.slope.v, 'v', far, telling)),
-          w.inPlane(words.directions.planes.h, slopeWords(m.coupling.slope.h, 'h', far, telling)),
+          w.inPlane(directionsWords(words).planes.v, slopeWords(m.coupling.slope.v, 'v', far, telling)),
+          w.inPlane(directionsWords(words).planes.h, slopeWords(m.coupling.slope.h, 'h', far, telling)),
         ].join('; ')
-      : words.closing.notMeasured
+      : closingWords(words).notMeasured
   const views = (['v', 'h'] as const).flatMap((plane): Content[] => {
     const svg = asLeft.coupling && shaftSvg(state, plane, asFound?.coupling ?? null, asLeft.coupling, telling)
     return svg
@@ -76,7 +86,7 @@ export const couplingResult: Section<Sees> = (state, { telling }) => {
           {
             stack: [
               {
-                text: w.view(words.directions.views[plane], words.directions.viewNotes[plane]),
+                text: w.view(directionsWords(words).views[plane], directionsWords(words).viewNotes[plane]),
                 color: QUIET,
               },
               { svg, width: 250 },
@@ -91,10 +101,10 @@ export const couplingResult: Section<Sees> = (state, { telling }) => {
       grid(
         ['*', 66, 66, 58, 58, 62],
         [
-          words.tables.judgedAt(state.rpm),
-          words.tables.asFound,
-          words.tables.asLeft,
-          words.tables.limit,
+          tablesWords(words).judgedAt(state.rpm),
+          tablesWords(words).asFound,
+          tablesWords(words).asLeft,
+          tablesWords(words).limit,
           '',
           '',
         ],
@@ -102,11 +112,11 @@ export const couplingResult: Section<Sees> = (state, { telling }) => {
       ),
       { text: w.limits(limitSource(state, telling)), color: QUIET },
       ...targetLines(state, telling),
-      ...(asFound ? [{ text: w.asFound(inWords(asFound), words.measuring.trust[asFound.trust]) }] : []),
-      { text: w.asLeft(inWords(asLeft), words.measuring.trust[asLeft.trust]) },
+      ...(asFound ? [{ text: w.asFound(inWords(asFound), measuringWords(words).trust[asFound.trust]) }] : []),
+      { text: w.asLeft(inWords(asLeft), measuringWords(words).trust[asLeft.trust]) },
       { columns: views, columnGap: 16, margin: [0, 8, 0, 0] },
       {
-        text: hasTarget(state.coldTarget) ? `${w.legend} ${words.targets.report.legend}` : w.legend,
+        text: hasTarget(state.coldTarget) ? `${w.legend} ${targetsWords(words).report.legend}` : w.legend,
         color: QUIET,
       },
     ),

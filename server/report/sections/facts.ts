@@ -1,6 +1,14 @@
+import {
+  beltsWords,
+  drawingsWords,
+  openingWords,
+  pagesWords,
+  reportWords,
+  vibrationWords,
+} from '../../../shared/wording/en'
 import { overdueIn, type Kit } from '../../../core/stages/open/kit'
 import type { Vibration } from '../../../core/stages/open/vibration'
-import { vibrationWords } from '../../../shared/wording/vibration'
+import { vibrationReadWords } from '../../../shared/wording/vibration'
 import { instrumentWords } from '../../../shared/wording/open'
 import { QUIET, when } from '../blocks'
 import type { Common, Section } from '../section'
@@ -11,12 +19,12 @@ export const facts: Section<Common & { readonly kit?: Kit; readonly vibration?: 
   { machine, personName, telling },
 ) => {
   const { words } = telling
-  const w = words.report.facts
+  const w = reportWords(words).facts
   const joined =
     machine.drive === 'coupled'
       ? machine.couplingKind.toLowerCase()
-      : words.drawings.belts(
-          words.belts.drive(machine.belts.count, words.belts.kinds[machine.belts.kind]),
+      : drawingsWords(words).belts(
+          beltsWords(words).drive(machine.belts.count, beltsWords(words).kinds[machine.belts.kind]),
           machine.belts.section,
         )
   const rows: [string, string][] = [
@@ -25,7 +33,10 @@ export const facts: Section<Common & { readonly kit?: Kit; readonly vibration?: 
       w.drive,
       w.driveIs(
         machine.powerKw,
-        words.pages.machine.drive(machine.movableName.toLowerCase(), machine.stationaryName.toLowerCase()),
+        pagesWords(words).machine.drive(
+          machine.movableName.toLowerCase(),
+          machine.stationaryName.toLowerCase(),
+        ),
         joined,
         rpm,
       ),
@@ -35,7 +46,7 @@ export const facts: Section<Common & { readonly kit?: Kit; readonly vibration?: 
     const { reason, customer, site, note } = opening.payload
     rows.push([
       w.opened,
-      w.openedBy(when(opening.madeAt), personName(opening.author), words.opening.reasons[reason]),
+      w.openedBy(when(opening.madeAt), personName(opening.author), openingWords(words).reasons[reason]),
     ])
     if (customer) rows.push([w.customer, customer])
     if (site) rows.push([w.site, site])
@@ -52,8 +63,8 @@ export const facts: Section<Common & { readonly kit?: Kit; readonly vibration?: 
     movable: machine.movableName.toLowerCase(),
     stationary: machine.stationaryName.toLowerCase(),
   }
-  const shaken = vibration ? vibrationWords(vibration, names, telling) : []
-  if (shaken.length > 0) rows.push([words.vibration.report, shaken.join(' ')])
+  const shaken = vibration ? vibrationReadWords(vibration, names, telling) : []
+  if (shaken.length > 0) rows.push([vibrationWords(words).report, shaken.join(' ')])
   return [
     {
       table: { widths: [62, '*'], body: rows.map(([k, v]) => [{ text: k, color: QUIET }, v]) },

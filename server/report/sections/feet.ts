@@ -1,3 +1,4 @@
+import { softFootWords, verdictsWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import { FOOT_NAMES } from '../../../core/feet/softFoot'
 import type { CoupledState } from '../../../core/jobs/coupled'
@@ -15,7 +16,7 @@ export const feetRounds: Section<Pick<CoupledState, 'feetCheck' | 'machine'>> = 
   { telling, personName },
 ) => {
   const { words, units } = telling
-  const w = words.softFoot
+  const w = softFootWords(words)
   const by = (e: { readonly madeAt: string; readonly author: string }) =>
     `${when(e.madeAt)}, ${personName(e.author)}`
   const name = (f: FootRef) => shortFoot(machine, f, telling)
@@ -27,7 +28,7 @@ export const feetRounds: Section<Pick<CoupledState, 'feetCheck' | 'machine'>> = 
       w.report.round(i + 1, r.round.rises ? by(r.round.rises) : ''),
       ...FOOT_NAMES.map((f) => figures(figure(r.rises[f], 'displacement', units), r.rises[f] > r.limit)),
       figures(figure(r.twist, 'displacement', units)),
-      verdictCell(r.verdict, words.verdicts[r.verdict]),
+      verdictCell(r.verdict, verdictsWords(words)[r.verdict]),
     ])
     body.push(grid(['*', 38, 38, 38, 38, 38, 62], ['', ...FOOT_NAMES, w.report.twist, ''], rows), {
       text: w.view.limit(figure(read[0]?.r.limit ?? 0, 'displacement', units, { unit: true })),

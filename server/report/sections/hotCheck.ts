@@ -1,3 +1,4 @@
+import { hotWords, tablesWords, verdictsWords } from '../../../shared/wording/en'
 import dayjs from 'dayjs'
 import type { Content } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
@@ -20,7 +21,7 @@ const degrees = (celsius: number, { units }: Telling) =>
 export const hotCheck: Section<CoupledState> = (state, { telling }) => {
   const { hot, expected, closing } = state
   const { run } = hot
-  const w = telling.words.hot
+  const w = hotWords(telling.words)
   const far = farEnd(state.feet.movable, telling)
   if (!run.begun)
     return expected && closing
@@ -45,7 +46,7 @@ export const hotCheck: Section<CoupledState> = (state, { telling }) => {
     quantityName(q.name, telling),
     figures(figure(q.value, q.kind, telling.units, { sign: q.low !== 0 }), true),
     { text: UNIT_NAMES[telling.units][q.kind], alignment: 'right' as const },
-    verdictCell(q.verdict, telling.words.verdicts[q.verdict]),
+    verdictCell(q.verdict, verdictsWords(telling.words)[q.verdict]),
   ])
   const content: Content[] = [
     {
@@ -59,7 +60,7 @@ export const hotCheck: Section<CoupledState> = (state, { telling }) => {
       : []),
     { text: `${meaning.headline} ${meaning.detail}`, bold: true },
     ...(rows.length > 0
-      ? [grid(['*', 70, 60, 90], ['', w.view.columns.hot, telling.words.tables.unit, ''], rows)]
+      ? [grid(['*', 70, 60, 90], ['', w.view.columns.hot, tablesWords(telling.words).unit, ''], rows)]
       : []),
   ]
   return [block(w.sections.title, ...content)]

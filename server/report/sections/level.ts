@@ -1,3 +1,4 @@
+import { levelWords, tablesWords, verdictsWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { LevelReading } from '../../../core/stages/level/entries'
@@ -16,7 +17,7 @@ import type { Section } from '../section'
 export const levelAndRunout: Section<CoupledState> = (state, { telling, personName }) => {
   const { levels, runouts } = state
   const { words, units } = telling
-  const w = words.level
+  const w = levelWords(words)
   const names = machineNames(state)
   const by = (e: { readonly madeAt: string; readonly author: string }) =>
     `${when(e.madeAt)}, ${personName(e.author)}`
@@ -55,14 +56,14 @@ export const levelAndRunout: Section<CoupledState> = (state, { telling, personNa
     body.push(
       grid(
         ['*', 46, 46, 46, 46, 62],
-        [w.report.surface, w.view.tir, w.view.second, w.report.high, words.tables.limit, ''],
+        [w.report.surface, w.view.tir, w.view.second, w.report.high, tablesWords(words).limit, ''],
         runouts.surfaces.map((s): TableCell[] => [
           capital(surfaceName(s, names, telling)),
           figures(figure(s.result.tir, 'displacement', units), s.result.verdict === 'out'),
           figures(s.result.second ? figure(s.result.second.amplitude, 'displacement', units) : '–'),
           figures(clockFace(s.result.first.highAt)),
           figures(figure(s.result.limit, 'displacement', units)),
-          verdictCell(s.result.verdict, words.verdicts[s.result.verdict]),
+          verdictCell(s.result.verdict, verdictsWords(words)[s.result.verdict]),
         ]),
       ),
     )

@@ -1,3 +1,4 @@
+import { beltsWords, reportWords, tablesWords, verdictsWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { BeltState } from '../../../core/jobs/belt'
 import { diagnosisOf } from '../../../core/stages/lineUp/line'
@@ -12,9 +13,9 @@ export const lineResult: Section<Pick<BeltState, 'asFound' | 'asLeft' | 'machine
   { telling },
 ) => {
   const { asFound, asLeft, machine } = state
-  const w = telling.words.belts
-  const { result } = telling.words.report
-  const t = telling.words.tables
+  const w = beltsWords(telling.words)
+  const { result } = reportWords(telling.words)
+  const t = tablesWords(telling.words)
   if (!asLeft) return [block(result.name, { text: result.sheavesNotRead })]
   const rows = asLeft.quantities.map((q): TableCell[] => {
     const before = asFound?.quantities.find((b) => b.name === q.name)
@@ -23,7 +24,7 @@ export const lineResult: Section<Pick<BeltState, 'asFound' | 'asLeft' | 'machine
       figures(before ? lineFigure(before, telling) : '–'),
       figures(lineFigure(q, telling), true),
       figures(lineLimit(q, telling)),
-      q.verdict ? verdictCell(q.verdict, telling.words.verdicts[q.verdict]) : '',
+      q.verdict ? verdictCell(q.verdict, verdictsWords(telling.words)[q.verdict]) : '',
     ]
   })
   const own = machine.limits.offset !== null || machine.limits.angle !== null
@@ -42,8 +43,8 @@ export const lineRounds: Section<Pick<BeltState, 'alignment' | 'lines'>> = (
   { telling, personName },
 ) =>
   alignment.flatMap((round, i): Content[] => {
-    const w = telling.words.report.line
-    const { diagnoses, done } = telling.words.belts
+    const w = reportWords(telling.words).line
+    const { diagnoses, done } = beltsWords(telling.words)
     const by = (e: { readonly madeAt: string; readonly author: string }) =>
       `${when(e.madeAt)}, ${personName(e.author)}`
     const line = lines[i]

@@ -1,3 +1,4 @@
+import { lookWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import { checkLooks, NO_LOOKS, type LookEntry } from '../../../core/stages/look/looks'
@@ -11,7 +12,7 @@ import type { Section } from '../section'
 
 /** What an entry besides the places says, in lines. */
 const linesOf = (entry: LookEntry, by: string, state: CoupledState, telling: Telling): readonly string[] => {
-  const w = telling.words.look
+  const w = lookWords(telling.words)
   const { units } = telling
   const also = (line: string, words: string) => (words ? `${line}: ${words.replace(/\.$/, '')}.` : `${line}.`)
   const small = (t: number, was: UnitSystem) =>
@@ -62,7 +63,7 @@ const linesOf = (entry: LookEntry, by: string, state: CoupledState, telling: Tel
 /** The machine as it was opened: place by place, what was measured of it, and the photographs. */
 export const lookedAt: Section<CoupledState> = (state, { telling, personName, photographs }) => {
   const { looks } = state
-  const w = telling.words.look
+  const w = lookWords(telling.words)
   const by = (e: { readonly madeAt: string; readonly author: string }) =>
     `${when(e.madeAt)}, ${personName(e.author)}`
   const seen = looks.facts.all.filter((e) => e.kind === 'place-looked')

@@ -1,3 +1,11 @@
+import {
+  directionsWords,
+  feetWords,
+  movesWords,
+  pushingWords,
+  reportWords,
+  tablesWords,
+} from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import { toCore } from '../../../core/units/unitSystem'
@@ -16,8 +24,8 @@ export const movesMade: Section<Pick<CoupledState, 'moves' | 'bolts'>> = (
 ) =>
   moves.map((move, i): Content => {
     const { units, words } = telling
-    const w = words.report.moves
-    const t = words.tables
+    const w = reportWords(words).moves
+    const t = tablesWords(words)
     const p = move.entry.payload
     const mm = (t: number) => toCore(t, 'displacement', p.units)
     const planes = [...(move.achieved ?? []), ...move.carriedAlong]
@@ -42,22 +50,22 @@ export const movesMade: Section<Pick<CoupledState, 'moves' | 'bolts'>> = (
     })
     const shims = p.changes.map((c) =>
       w.shimmed(
-        `${capital(pairName(telling, { machine: c.machine, id: c.pair }))} ${words.feet.sides[c.side]}`,
+        `${capital(pairName(telling, { machine: c.machine, id: c.pair }))} ${feetWords(words).sides[c.side]}`,
         pack(c.takenOut.map(mm), units),
         pack(c.putIn.map(mm), units),
       ),
     )
     const inWords = opened.map((f) =>
-      w.foot(words.feet.feet(pairName(telling, f)), shimWords(f.v, telling), sideWords(f.h, telling)),
+      w.foot(feetWords(words).feet(pairName(telling, f)), shimWords(f.v, telling), sideWords(f.h, telling)),
     )
     const causes = (move.achieved ?? []).map((a) =>
-      w.inPlane(capital(words.directions.planes[a.plane]), words.moves.causes[a.cause]),
+      w.inPlane(capital(directionsWords(words).planes[a.plane]), movesWords(words).causes[a.cause]),
     )
     const along = move.carriedAlong.map((a) =>
-      w.inPlane(capital(words.directions.planes[a.plane]), words.moves.carriedAlong),
+      w.inPlane(capital(directionsWords(words).planes[a.plane]), movesWords(words).carriedAlong),
     )
     const drift = driftWords(move.push, telling)
-    const { pushing } = words
+    const pushing = pushingWords(words)
     return block(
       w.name(i + 1, `${when(move.entry.madeAt)}, ${personName(move.entry.author)}`),
       { text: w.inUnit(capital(inWords.join('; ')), UNIT_NAMES[units].displacement) },
@@ -78,8 +86,8 @@ export const movesMade: Section<Pick<CoupledState, 'moves' | 'bolts'>> = (
             },
           ]
         : []),
-      ...(movesDriven(p) ? [{ text: words.moves.view.againstDriven }] : []),
-      ...(move.strayed.length > 0 ? [{ text: words.moves.strayed }] : []),
+      ...(movesDriven(p) ? [{ text: movesWords(words).view.againstDriven }] : []),
+      ...(move.strayed.length > 0 ? [{ text: movesWords(words).strayed }] : []),
       ...[...causes, ...along].map((text): Content => ({ text })),
       ...(p.remark ? [{ text: w.remark(p.remark) }] : []),
     )

@@ -1,3 +1,4 @@
+import { directionsWords, proveWords, tablesWords, verdictsWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { ProofRow } from '../../../core/stages/prove/checkProof'
@@ -13,7 +14,7 @@ export const proved: Section<CoupledState> = (state, { telling, personName }) =>
   const { proof, skips } = state
   const { facts, gap, strain, rows } = proof
   const { words, units, footNames } = telling
-  const w = words.prove
+  const w = proveWords(words)
   const begun = facts.rotation ?? facts.madeUp ?? facts.confirmed[0]
   if (!begun) return []
   const by = (e: { readonly madeAt: string; readonly author: string }) =>
@@ -48,13 +49,15 @@ export const proved: Section<CoupledState> = (state, { telling, personName }) =>
         },
         grid(
           ['*', 66, 66, 50, 70],
-          ['', w.report.columns.difference, words.tables.limit, '', ''],
+          ['', w.report.columns.difference, tablesWords(words).limit, '', ''],
           strain.quantities.map((q): TableCell[] => [
             quantityName(q.name, telling),
             signed(q.value, q.kind, true),
             figures(q.limit === null ? '–' : figure(q.limit, q.kind, units)),
             { text: UNIT_NAMES[units][q.kind], alignment: 'right' },
-            q.limit === null ? '' : verdictCell(q.over ? 'out' : 'in', words.verdicts[q.over ? 'out' : 'in']),
+            q.limit === null
+              ? ''
+              : verdictCell(q.over ? 'out' : 'in', verdictsWords(words)[q.over ? 'out' : 'in']),
           ]),
         ),
         { text: w.limit, color: QUIET },
@@ -65,7 +68,7 @@ export const proved: Section<CoupledState> = (state, { telling, personName }) =>
                 [w.view.columns.foot, w.view.columns.byOpen, w.view.columns.byMadeUp, w.view.columns.wrongBy],
                 strain.plans.flatMap((p, i) =>
                   (['v', 'h'] as const).map((plane): TableCell[] => [
-                    `${capital(footNames(p.id))}, ${words.directions.planes[plane]}`,
+                    `${capital(footNames(p.id))}, ${directionsWords(words).planes[plane]}`,
                     signed(p.uncoupled[plane], 'displacement'),
                     signed(p.coupled[plane], 'displacement'),
                     signed(strain.feet[i]?.moveError[plane] ?? null, 'displacement'),

@@ -1,3 +1,4 @@
+import { type report, reportWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { Measurement } from '../../../core/stages/measure/measurement'
@@ -11,7 +12,7 @@ import { figures, grid, heading, when } from '../blocks'
 import { together } from '../together'
 import type { Reported, Section } from '../section'
 
-type Standing = keyof Reported['telling']['words']['report']['readings']['standing']
+type Standing = keyof typeof report.readings.standing
 
 const standing = (m: Measurement, s: Measurement['sets'][number]): Standing =>
   s.leftOut !== null
@@ -25,7 +26,7 @@ const standing = (m: Measurement, s: Measurement['sets'][number]): Standing =>
 const round = (m: Measurement, title: string, { telling, personName }: Reported): Content[] => {
   if (m.sets.length === 0) return []
   const { units } = telling
-  const w = telling.words.report.readings
+  const w = reportWords(telling.words).readings
   const clocks = [
     ...new Set(m.sets.flatMap((s) => Object.values(s.set.read).flatMap((list) => list.map((r) => r.clock)))),
   ].sort((a, b) => a - b)
@@ -82,7 +83,7 @@ export const readings: Section<Pick<CoupledState, 'measurements' | 'proof' | 'ho
   { measurements, proof, hot },
   report,
 ) => {
-  const w = report.telling.words.report.readings
+  const w = reportWords(report.telling.words).readings
   return [
     ...measurements.flatMap((m, i) => round(m, i === 0 ? w.asFound : w.after(i), report)),
     ...round(proof.measurement, w.madeUp, report),

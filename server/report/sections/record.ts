@@ -1,3 +1,4 @@
+import { kindsWords, reportWords, safetyWords, sheetWords } from '../../../shared/wording/en'
 import dayjs from 'dayjs'
 import { powerWhy } from '../../../shared/wording/hotCheck'
 import type { Content } from 'pdfmake/interfaces'
@@ -12,7 +13,7 @@ const lockoutLines = (
   history: History,
   { personName, telling }: Pick<Reported, 'personName' | 'telling'>,
 ): readonly string[] => {
-  const w = telling.words.safety
+  const w = safetyWords(telling.words)
   const day = (e: History[number]) => dayjs(e.madeAt).format('D MMM YYYY')
   const lines: { readonly key: string; text: string }[] = []
   for (const e of history) {
@@ -33,7 +34,7 @@ const lockoutLines = (
 /** The lockout with all of its history, what was passed over, corrections with old and new, remarks. */
 export const record: Section<Common> = ({ safety, remarks }, { logbook, personName, telling }) => {
   const { words } = telling
-  const w = words.report.record
+  const w = reportWords(words).record
   const by = (e: { readonly madeAt: string; readonly author: string }) =>
     `${when(e.madeAt)}, ${personName(e.author)}`
   const lockout = lockoutLines(safety.history, { personName, telling })
@@ -42,14 +43,16 @@ export const record: Section<Common> = ({ safety, remarks }, { logbook, personNa
     if (!e.supersedes) return []
     const old = byId.get(e.supersedes.entry)
     const changed = old ? correctionLines(old, e, telling) : []
-    return [w.corrected(by(e), words.kinds[e.kind].toLowerCase(), e.supersedes.reason, changed.join('; '))]
+    return [
+      w.corrected(by(e), kindsWords(words)[e.kind].toLowerCase(), e.supersedes.reason, changed.join('; ')),
+    ]
   })
   const skipped = logbook.flatMap((e) =>
     e.kind === 'stage-skipped'
       ? [
           w.skipped(
             by(e),
-            Object.entries(words.sheet.stages).find(([id]) => id === e.payload.stage)?.[1].name ??
+            Object.entries(sheetWords(words).stages).find(([id]) => id === e.payload.stage)?.[1].name ??
               e.payload.stage,
             e.payload.why,
           ),
@@ -57,13 +60,13 @@ export const record: Section<Common> = ({ safety, remarks }, { logbook, personNa
       : [],
   )
   const placed = logbook.flatMap((e) =>
-    e.before ? [w.placed(by(e), words.kinds[e.kind].toLowerCase())] : [],
+    e.before ? [w.placed(by(e), kindsWords(words)[e.kind].toLowerCase())] : [],
   )
-  const missing = safety.missing.map((p) => words.safety.points[p].name.toLowerCase())
+  const missing = safety.missing.map((p) => safetyWords(words).points[p].name.toLowerCase())
   const out: Content[] = [
     ...list(w.madeSafe(safety.permit), lockout),
     ...(missing.length > 0 ? [{ text: w.notConfirmed(missing.join(', ')), bold: true }] : []),
-    { text: words.safety.note, color: QUIET },
+    { text: safetyWords(words).note, color: QUIET },
     ...list(w.passedOver, skipped),
     ...list(w.corrections, corrections),
     ...list(w.placedName, placed),

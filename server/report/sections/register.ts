@@ -1,3 +1,4 @@
+import { closingWords } from '../../../shared/wording/en'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import { registerChanges } from '../../../core/stages/close/registerChanges'
 import { registerWords } from '../../../shared/wording/registerChanges'
@@ -9,5 +10,5 @@ export const registerTaken: Section<
   Pick<CoupledState, 'machine' | 'packs' | 'setUp' | 'coldTarget' | 'bolts' | 'closing'>
 > = (state, { telling }) => {
   const lines = state.closing ? registerWords(registerChanges(state), telling) : []
-  return lines.length > 0 ? [block(telling.words.closing.register.name, { ul: [...lines] })] : []
+  return lines.length > 0 ? [block(closingWords(telling.words).register.name, { ul: [...lines] })] : []
 }

@@ -1,3 +1,4 @@
+import { roughInWords, verdictsWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { FeltPlace } from '../../../core/stages/roughIn/entries'
@@ -14,7 +15,7 @@ import type { Section } from '../section'
 export const roughInLooks: Section<CoupledState> = (state, { telling, personName, machine }) => {
   const { roughIn } = state
   const { words, units, footNames } = telling
-  const w = words.roughIn
+  const w = roughInWords(words)
   const by = (e: { readonly madeAt: string; readonly author: string }) =>
     `${when(e.madeAt)}, ${personName(e.author)}`
   const mm = (t: number, was: UnitSystem) => toCore(t, 'displacement', was)
@@ -53,7 +54,7 @@ export const roughInLooks: Section<CoupledState> = (state, { telling, personName
             [
               name,
               feltWords(q, what === 'steps' ? 'step' : 'opening', p, telling),
-              verdictCell(q.verdict, words.verdicts[q.verdict]),
+              verdictCell(q.verdict, verdictsWords(words)[q.verdict]),
             ],
           ]
         }),

@@ -1,3 +1,4 @@
+import { measuringWords, methodsWords, reportWords, setUpWords } from '../../../shared/wording/en'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { FaceMount, RimMount } from '../../../core/methods/method'
 import type { SetUp } from '../../../core/stages/setUp/setUp'
@@ -13,7 +14,7 @@ import type { Section } from '../section'
 const mountWords = (setUp: SetUp, telling: Telling): readonly string[] => {
   const d = (x: number) => figure(x, 'displacement', telling.units, { unit: true })
   const l = (x: number) => figure(x, 'distance', telling.units, { unit: true })
-  const w = telling.words.report.setUps
+  const w = reportWords(telling.words).setUps
   const sagTold = w.sagTold[setUp.entry.payload.told.sag]
   const rim = (name: string, m: RimMount) =>
     w.rim(circleName(name, telling), l(Math.abs(m.plane)), m.carriedBy, d(m.sag), sagTold)
@@ -50,11 +51,11 @@ const mountWords = (setUp: SetUp, telling: Telling): readonly string[] => {
 
 /** What was proved beside the distances: bars on a pipe, heads nudged, a still hub's run-out, how it is marked. */
 const provedWords = (setUp: SetUp, telling: Telling): readonly string[] => {
-  const w = telling.words.setUp
+  const w = setUpWords(telling.words)
   const { payload } = setUp.entry
   const d = (x: number) =>
     figure(toCore(x, 'displacement', payload.units), 'displacement', telling.units, { unit: true })
-  const labels: Readonly<Record<string, string>> = telling.words.methods.labels[payload.how.method]
+  const labels: Readonly<Record<string, string>> = methodsWords(telling.words).labels[payload.how.method]
   return [
     ...Object.entries(payload.pipe ?? {}).map(([id, t]) => w.pipe.was(labels[id] ?? id, d(t.at6), d(t.back))),
     ...(payload.nudged ? [w.nudgedWas(d(payload.nudged.own), d(payload.nudged.other))] : []),
@@ -69,7 +70,7 @@ export const setUps: Section<Pick<CoupledState, 'setUp' | 'measurements'>> = (
   { telling, personName },
 ) => {
   const { words, footNames, units } = telling
-  const w = words.report.setUps
+  const w = reportWords(words).setUps
   const used = [
     ...new Set([
       ...state.measurements.flatMap((m) => m.sets.map((s) => s.set.setUp)),
@@ -85,7 +86,7 @@ export const setUps: Section<Pick<CoupledState, 'setUp' | 'measurements'>> = (
     const { why } = setUp.entry.payload
     return block(
       w.name(
-        words.measuring.methods[setUp.how.method],
+        measuringWords(words).methods[setUp.how.method],
         `${when(setUp.entry.madeAt)}, ${personName(setUp.entry.author)}`,
       ),
       {
@@ -98,8 +99,8 @@ export const setUps: Section<Pick<CoupledState, 'setUp' | 'measurements'>> = (
       ...(setUp.entry.payload.checked?.length
         ? [
             {
-              text: words.setUp.checkedWere(
-                setUp.entry.payload.checked.map((c) => words.setUp.checks[c].toLowerCase()).join('; '),
+              text: setUpWords(words).checkedWere(
+                setUp.entry.payload.checked.map((c) => setUpWords(words).checks[c].toLowerCase()).join('; '),
               ),
             },
           ]

@@ -1,3 +1,4 @@
+import { closingWords, reportWords, verdictsWords } from '../../../shared/wording/en'
 import type { Content } from 'pdfmake/interfaces'
 import { GLASS, type CustomerSigned } from '../../../core/stages/close/glass'
 import { signatureSvg } from '../../../shared/drawing/signature'
@@ -35,7 +36,7 @@ const customerLine = (signed: CustomerSigned | null, below: string): Content => 
 /** Remarks at closing, the exception, what was signed, and room for both signatures. */
 export const signature: Section<Common> = ({ closing, outcome }, { personName, telling }) => {
   const { words } = telling
-  const w = words.report.signature
+  const w = reportWords(words).signature
   const differs = signedOtherwise(closing, outcome)
   return [
     block(
@@ -46,9 +47,9 @@ export const signature: Section<Common> = ({ closing, outcome }, { personName, t
       ...(differs
         ? [
             {
-              text: words.closing.signedOtherwise(
-                words.verdicts[differs.signed],
-                words.verdicts[differs.now],
+              text: closingWords(words).signedOtherwise(
+                verdictsWords(words)[differs.signed],
+                verdictsWords(words)[differs.now],
               ),
               bold: true,
             },

@@ -1,3 +1,4 @@
+import { feetWords, softFootWords, typingWords } from '../../wording/en'
 import type { CornerGaps } from '../../../core/feet/cornerGaps'
 import type { FeetEntries, FootRef } from '../../../core/stages/feet/entries'
 import { SIDES, type MachineRole } from '../../../core/plan/movePlan'
@@ -61,8 +62,8 @@ export interface FeetRead {
 /** A gap or rise: empty is null, below zero is a sentence. */
 const readSmall = (text: string | undefined, telling: Telling): number | null | string => {
   const read = readTypedNumber(text ?? '', 'displacement', telling.units)
-  if (!read.ok) return read.fault === 'empty' ? null : telling.words.typing.faults[read.fault]
-  return read.value < 0 ? telling.words.softFoot.notBelowZero : read.value
+  if (!read.ok) return read.fault === 'empty' ? null : typingWords(telling.words).faults[read.fault]
+  return read.value < 0 ? softFootWords(telling.words).notBelowZero : read.value
 }
 
 /** Reads the boxes at the feet of the movable machine. */
@@ -83,8 +84,8 @@ export const readFeet = (texts: FeetTexts, order: readonly FootRef[], telling: T
       rises.push({ machine: foot.machine, pair: foot.pair, side: foot.side, rise })
       if (toCore(rise, 'displacement', units) > FAR_TOO_MUCH)
         questions.push(
-          words.softFoot.muchRise(
-            `${telling.footNames(foot.pair)} ${words.feet.sides[foot.side]}`,
+          softFootWords(words).muchRise(
+            `${telling.footNames(foot.pair)} ${feetWords(words).sides[foot.side]}`,
             `${rise} ${unitOf('displacement', units)}`,
           ),
         )
@@ -94,10 +95,10 @@ export const readFeet = (texts: FeetTexts, order: readonly FootRef[], telling: T
   const sizeOf = (way: 'along' | 'across'): number | null => {
     const read = readTypedNumber(texts[way], 'distance', units)
     if (!read.ok) {
-      if (read.fault !== 'empty') faults[way] = words.typing.faults[read.fault]
+      if (read.fault !== 'empty') faults[way] = typingWords(words).faults[read.fault]
       return null
     }
-    if (read.value <= 0) faults[way] = words.softFoot.sizeAboveZero
+    if (read.value <= 0) faults[way] = softFootWords(words).sizeAboveZero
     return typedValue(texts[way], 'distance', units)
   }
   const along = sizeOf('along')

@@ -1,3 +1,4 @@
+import { softFootWords } from '../../wording/en'
 import type { Cure } from '../../../core/stages/feet/cure'
 import type { FeetReading } from '../../../core/stages/feet/feetCheck'
 import type { FootName } from '../../../core/feet/softFoot'
@@ -11,7 +12,7 @@ export const feetWorking = (
   cure: Cure | null,
   telling: Telling,
 ): readonly WorkingStep[] => {
-  const w = telling.words.softFoot.working
+  const w = softFootWords(telling.words).working
   const shown = (x: number) => figure(x, 'displacement', telling.units, { extra: 1 })
   const r = (f: FootName) => shown(reading.rises[f])
   const mean = (a: FootName, b: FootName, of: number): WorkingStep => ({

@@ -1,3 +1,4 @@
+import { hotWords, typingWords } from '../../wording/en'
 import dayjs from 'dayjs'
 import type { FootTemperature, HotCheckEntries } from '../../../core/stages/hotCheck/entries'
 import type { Warming } from '../../../core/stages/hotCheck/temperatures'
@@ -66,7 +67,7 @@ export const readTemperatures = (
   now: number,
   { words, units }: Pick<Telling, 'words' | 'units'>,
 ): TemperaturesRead => {
-  const w = words.hot.form
+  const w = hotWords(words).form
   const remarks: Record<string, Remark> = {}
   const questions: string[] = []
   const at = clockTime(texts.at, now)
@@ -75,7 +76,7 @@ export const readTemperatures = (
     const text = texts.feet[warmKey(pair)] ?? ''
     const read = readTypedNumber(text, 'plain', units)
     if (!read.ok) {
-      if (read.fault !== 'empty') remarks[warmKey(pair)] = faulty(words.typing.faults[read.fault])
+      if (read.fault !== 'empty') remarks[warmKey(pair)] = faulty(typingWords(words).faults[read.fault])
       return []
     }
     const heat = toCore(read.value, 'temperature', units)

@@ -1,3 +1,4 @@
+import { directionsWords, hotWords } from '../../wording/en'
 import { PLANES } from '../../../core/frame/planes'
 import type { HotCheck } from '../../../core/stages/hotCheck/hotCheck'
 import { figure } from '../../wording/figures'
@@ -9,7 +10,7 @@ export const hotWorking = (
   { hot, measurement, putBack, cold, target }: HotCheck,
   { words, units }: Telling,
 ): readonly WorkingStep[] => {
-  const w = words.hot.working
+  const w = hotWords(words).working
   const read = measurement.coupling
   if (!hot || !read) return []
   const d = (x: number | null) => figure(x, 'displacement', units, { sign: true, extra: 1 })
@@ -17,7 +18,7 @@ export const hotWorking = (
   return (['offset', 'slope'] as const).flatMap((what) =>
     PLANES.flatMap((plane) => {
       const f = what === 'offset' ? d : s
-      const name = w[what](words.directions.planes[plane])
+      const name = w[what](directionsWords(words).planes[plane])
       const back: readonly WorkingStep[] = putBack
         ? [
             {

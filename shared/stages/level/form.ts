@@ -1,3 +1,4 @@
+import { levelWords } from '../../wording/en'
 import type { LevelEntries, RunoutSurface } from '../../../core/stages/level/entries'
 import type { MachineRole } from '../../../core/plan/movePlan'
 import { toCore, type Millimetres, type UnitSystem } from '../../../core/units/unitSystem'
@@ -84,7 +85,7 @@ const FAR_TOO_MUCH: Millimetres = 3
 /** Reads the boxes of the level and of the run-out. */
 export const readLevel = (texts: LevelTexts, telling: Telling): LevelRead => {
   const { units } = telling
-  const w = telling.words.level.form
+  const w = levelWords(telling.words).form
   const { faults, number } = boxReader(telling)
   const notes: Record<string, string> = {}
   const questions: string[] = []

@@ -1,3 +1,4 @@
+import { levelWords } from '../../wording/en'
 import type { LevelReading } from '../../../core/stages/level/entries'
 import { toCore, type Slope, type UnitSystem } from '../../../core/units/unitSystem'
 import { figure } from '../../wording/figures'
@@ -19,7 +20,7 @@ export const levelReadingStep = (
   slope: Slope,
   { words, units }: Telling,
 ): WorkingStep => {
-  const w = words.level.working
+  const w = levelWords(words).working
   const shown = (x: Slope) => figure(x, 'slope', units, { extra: 1 })
   const result = shown(slope)
   if (read.by === 'feeler') {

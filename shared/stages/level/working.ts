@@ -1,3 +1,4 @@
+import { levelWords } from '../../wording/en'
 import type { LevelCure, Levels } from '../../../core/stages/level/levels'
 import type { SurfaceRunout } from '../../../core/stages/level/runouts'
 import { toCore } from '../../../core/units/unitSystem'
@@ -15,7 +16,7 @@ export const levelWorking = (
   names: MachineNames,
   telling: Telling,
 ): readonly WorkingStep[] => {
-  const w = telling.words.level.working
+  const w = levelWords(telling.words).working
   const { units } = telling
   const slope = (x: number) => figure(x, 'slope', units, { extra: 1 })
   const steps = ([levels.stationary, levels.movable] as const).flatMap((shaft): WorkingStep[] => {
@@ -42,7 +43,7 @@ export const runoutWorking = (
   rpm: number,
   telling: Telling,
 ): readonly WorkingStep[] => {
-  const w = telling.words.level.working
+  const w = levelWords(telling.words).working
   const { result, entry } = surface
   const shown = (x: number) => figure(x, 'displacement', telling.units, { extra: 1 })
   const values = entry.payload.readings.map((r) => toCore(r.value, 'displacement', entry.payload.units))

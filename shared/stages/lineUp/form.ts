@@ -1,3 +1,4 @@
+import { setUpWords, typingWords } from '../../wording/en'
 import type { BeltEntries } from '../../../core/stages/lineUp/entries'
 import { otherSheave, type SheavePlace } from '../../../core/register/beltMachine'
 import type { BeltMachine } from '../../../core/register/machine'
@@ -117,7 +118,7 @@ export const readLineTexts = (texts: LineTexts, machine: BeltMachine, telling: T
     const value = mm(box)
     if (value === null) missing.push(box)
     else if (value < 0) {
-      remarks[box] = faulty(words.typing.faults['not-a-number'])
+      remarks[box] = faulty(typingWords(words).faults['not-a-number'])
       missing.push(box)
     }
     return value
@@ -126,14 +127,17 @@ export const readLineTexts = (texts: LineTexts, machine: BeltMachine, telling: T
     const value = mm(box)
     if (value === null) missing.push(box)
     else if (value <= 0) {
-      remarks[box] = faulty(words.setUp.aboveZero)
+      remarks[box] = faulty(setUpWords(words).aboveZero)
       missing.push(box)
     } else {
       const known = toCore(machine.sheaves[place].pitchDiameter, 'distance', machine.units)
       const slip = distanceSlip(value, known)
       if (slip === 'tenfold' || slip === 'feet-for-inches' || slip === 'unit')
         remarks[box] = asking(
-          words.setUp.tenfold(figure(known, 'distance', units, { unit: true }), words.setUp.register),
+          setUpWords(words).tenfold(
+            figure(known, 'distance', units, { unit: true }),
+            setUpWords(words).register,
+          ),
         )
     }
     return value

@@ -1,3 +1,4 @@
+import { workingWords } from '../../wording/en'
 import type { LineReading } from '../../../core/stages/lineUp/line'
 import type { LogEntry } from '../../../core/logbook/entry'
 import { toCore } from '../../../core/units/unitSystem'
@@ -11,7 +12,7 @@ export const lineWorking = (
   reading: LogEntry<'sheaves-read'> | null,
   telling: Telling,
 ): readonly WorkingStep[] => {
-  const w = telling.words.working.line
+  const w = workingWords(telling.words).line
   const p = reading?.payload
   const mm = (x: number) => (p ? toCore(x, 'distance', p.units) : x)
   const g = (x: number) => gapFigure(mm(x), telling)

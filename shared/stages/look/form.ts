@@ -1,3 +1,4 @@
+import { feetWords, levelWords, lookWords, objectionsWords, softFootWords } from '../../wording/en'
 import { SIDES, type MachineRole, type Side } from '../../../core/plan/movePlan'
 import type { CoupledMachine } from '../../../core/register/coupledMachine'
 import { sheetShimFault, SLOT_ROOM, type SheetShim } from '../../../core/shims/sheetShim'
@@ -109,7 +110,7 @@ export const readPlace = (
   telling: Telling,
 ): { readonly payload: LookEntries['place-looked'] | null; readonly asks: string } => {
   const { found, words, photographs } = texts.places[texts.place] ?? blankPlace()
-  const w = telling.words.look.form
+  const w = lookWords(telling.words).form
   if (found === '') return { payload: null, asks: words || photographs.length > 0 ? w.chooseFound : '' }
   if (found === 'to-report' && words.trim() === '' && photographs.length === 0)
     return { payload: null, asks: w.reportWhat }
@@ -151,7 +152,7 @@ export const readFoundShims = (
   telling: Telling,
 ): ShimsRead => {
   const { words, units, footNames } = telling
-  const w = words.look.form
+  const w = lookWords(words).form
   const faults: Record<string, string> = {}
   const questions: string[] = []
   const feet: LookEntries['shims-found']['feet'][number][] = []
@@ -168,7 +169,7 @@ export const readFoundShims = (
       continue
     }
     if (list.length > 20) {
-      faults[key] = words.objections['too-many-leaves']
+      faults[key] = objectionsWords(words)['too-many-leaves']
       continue
     }
     const named = marks.split(/[,;]/).map((m) => m.trim())
@@ -181,7 +182,9 @@ export const readFoundShims = (
       const shown = (leaves: readonly number[]) => `${pack(leaves, units)} ${UNIT_NAMES[units].displacement}`
       questions.push(
         w.differs(
-          capital(words.softFoot.place(footNames(foot.pair, foot.machine), words.feet.sides[foot.side])),
+          capital(
+            softFootWords(words).place(footNames(foot.pair, foot.machine), feetWords(words).sides[foot.side]),
+          ),
           shown(found),
           shown(foot.registered),
         ),
@@ -213,7 +216,7 @@ export const readBase = ({ base }: LookTexts, telling: Telling): BaseRead => {
   const { faults, number } = boxReader(telling)
   const { units } = telling
   const notes: Record<string, string> = {}
-  const w = telling.words.look.form
+  const w = lookWords(telling.words).form
   const length = number(base.length, 'length', 'distance', 'above')
   const width = number(base.width, 'width', 'distance', 'above')
   const supported = number(base.supported, 'supported', 'distance', 'above')
@@ -236,9 +239,10 @@ export const readBase = ({ base }: LookTexts, telling: Telling): BaseRead => {
   if (missing.length === 0) {
     if (length === null) notes.length = w.sizeToo
     if (width === null) notes.width = w.sizeToo
-    if (base.by === 'feeler' && supported === null) notes.supported = telling.words.level.form.supportedToo
+    if (base.by === 'feeler' && supported === null)
+      notes.supported = levelWords(telling.words).form.supportedToo
     if (base.by === 'divisions' && sensitivity === null)
-      notes.sensitivity = telling.words.level.form.sensitivityToo
+      notes.sensitivity = levelWords(telling.words).form.sensitivityToo
   }
   const clean = Object.keys(faults).length === 0 && missing.length === 0
   const by: LookEntries['base-read']['by'] | null =
@@ -280,7 +284,7 @@ export const feetToCutFor = (machine: CoupledMachine) =>
 export const readSheet = ({ sheet }: LookTexts, machine: CoupledMachine, telling: Telling): SheetRead => {
   const { faults, number } = boxReader(telling)
   const { units } = telling
-  const w = telling.words.look.form
+  const w = lookWords(telling.words).form
   const notes: Record<string, string> = {}
   const length = number(sheet.length, 'length', 'distance', 'above')
   const width = number(sheet.width, 'width', 'distance', 'above')

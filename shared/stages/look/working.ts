@@ -1,3 +1,4 @@
+import { lookWords, tablesWords } from '../../wording/en'
 import type { BaseFound } from '../../../core/stages/look/base'
 import { BASE_CORNERS } from '../../../core/stages/look/base'
 import { BASE_EDGES } from '../../../core/stages/look/entries'
@@ -11,7 +12,7 @@ import type { WorkingStep } from '../../working/step'
 /** The slope along each edge, the plane through them, and the shim under each corner. */
 export const baseWorking = (base: BaseFound, telling: Telling): readonly WorkingStep[] => {
   const { units, words } = telling
-  const w = words.look.working
+  const w = lookWords(words).working
   const slope = (x: number) => figure(x, 'slope', units, { extra: 1 })
   const far = (x: number) => figure(x, 'distance', units)
   const { by, units: was, length, width } = base.entry.payload
@@ -27,7 +28,7 @@ export const baseWorking = (base: BaseFound, telling: Telling): readonly Working
               minus: by.edges[edge].farLow,
             }
           : { by: by.by, sensitivity: by.sensitivity, ...by.edges[edge] }
-      return levelReadingStep(w.edge(words.look.edges[edge]), read, was, base.edges[edge], telling)
+      return levelReadingStep(w.edge(lookWords(words).edges[edge]), read, was, base.edges[edge], telling)
     }),
     {
       name: w.along,
@@ -45,7 +46,7 @@ export const baseWorking = (base: BaseFound, telling: Telling): readonly Working
       const x = corner.startsWith('far') ? l : 0
       const y = corner.endsWith('right') ? b : 0
       return {
-        name: w.corner(words.look.corners[corner]),
+        name: w.corner(lookWords(words).corners[corner]),
         formula: w.cornerFormula,
         substituted: w.highest(`${slope(base.along)} × ${far(x)} + ${slope(base.across)} × ${far(y)}`),
         result: figure(base.shims[corner], 'displacement', units, { extra: 1 }),
@@ -60,11 +61,11 @@ export const pipeWorking = (pipe: PipeStrain, telling: Telling): readonly Workin
   const d = (x: number) => figure(x, 'displacement', units, { extra: 1 })
   return [
     {
-      name: words.look.working.pipe,
+      name: lookWords(words).working.pipe,
       formula: '√(V² + H²)',
       substituted: `√(${d(pipe.vertical ?? 0)}² + ${d(pipe.horizontal ?? 0)}²)`,
       result: d(Math.hypot(pipe.vertical ?? 0, pipe.horizontal ?? 0)),
-      note: `${words.tables.limit}: ${d(pipe.limit)}`,
+      note: `${tablesWords(words).limit}: ${d(pipe.limit)}`,
     },
   ]
 }

@@ -1,3 +1,4 @@
+import { directionsWords, measuringWords } from '../../wording/en'
 import type { Measurement } from '../../../core/stages/measure/measurement'
 import type { SetUp } from '../../../core/stages/setUp/setUp'
 import { trustOf, type ReadingSet } from '../../../core/stages/measure/readingSet'
@@ -87,7 +88,7 @@ export const usableAnyway = (m: Measurement | undefined): readonly string[] => {
 /** A circle by its name over its boxes; an angle that is told over a length says which. */
 export const circleLabel = (setUp: SetUp | null, circle: string, telling: Telling): string =>
   setUp?.how.method === 'values' && circle === 'angle'
-    ? telling.words.measuring.view.angleOver(
+    ? measuringWords(telling.words).view.angleOver(
         figure(setUp.how.given.per, 'distance', telling.units, { unit: true }),
       )
     : circleName(circle, telling)
@@ -96,7 +97,7 @@ export const circleLabel = (setUp: SetUp | null, circle: string, telling: Tellin
 export const placeName = (setUp: SetUp | null, clock: number, telling: Telling): string => {
   const method = setUp?.how.method
   return method === 'values' || method === 'foot-values'
-    ? telling.words.directions.planes[clock === 0 ? 'v' : 'h']
+    ? directionsWords(telling.words).planes[clock === 0 ? 'v' : 'h']
     : clockName(clock, telling)
 }
 
@@ -109,7 +110,7 @@ export const placesOfValues = (setUp: SetUp | null): Readonly<Record<string, Mil
 
 /** What plus means in the boxes, where an instrument's own signs are typed. */
 export const signsNote = (setUp: SetUp | null, telling: Telling): string => {
-  const w = telling.words.measuring.view
+  const w = measuringWords(telling.words).view
   if (setUp?.how.method !== 'values' && setUp?.how.method !== 'foot-values') return ''
   const { signs } = setUp.how.given
   return w.shownSigns(signs.high, signs.toward3)

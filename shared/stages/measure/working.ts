@@ -1,3 +1,4 @@
+import { directionsWords, feetWords, measuringWords, workingWords } from '../../wording/en'
 import { circleValue, type DialCircle } from '../../../core/coupling/dialCircle'
 import type { HarmonicFit } from '../../../core/fit/harmonicFit'
 import type { Plane } from '../../../core/frame/planes'
@@ -25,7 +26,7 @@ export interface Judged {
 /** Sum check, fit, sag, offset, angle, feet: the readings of a measurement followed to the feet. */
 export const readingsWorking = (m: Measurement, judged: Judged, telling: Telling): readonly WorkingStep[] => {
   const { words, units, footNames } = telling
-  const w = words.working.readings
+  const w = workingWords(words).readings
   const set = (m.sets.filter((s) => m.used.includes(s.set.entry.id)).pop() ?? m.sets[m.sets.length - 1])?.set
   if (!set?.measured || !set.arranged) return []
   const shown = m.combined ?? set.measured
@@ -43,7 +44,7 @@ export const readingsWorking = (m: Measurement, judged: Judged, telling: Telling
     if (t?.closure == null || !sums) continue
     const at = (clock: number) => d(set.read[circle]?.find((r) => r.clock === clock)?.value ?? null, 0)
     steps.push({
-      name: words.measuring.checks.sum(circleName(circle, telling)),
+      name: measuringWords(words).checks.sum(circleName(circle, telling)),
       formula: '(12 + 6) − (3 + 9)',
       substituted: `(${at(0)} + ${at(180)}) − (${at(90)} + ${at(270)})`,
       result: d(t.closure),
@@ -52,7 +53,7 @@ export const readingsWorking = (m: Measurement, judged: Judged, telling: Telling
   }
   for (const { plane, part } of PARTS) {
     const [plus, minus] = plane === 'v' ? ['12', '6'] : [hourOf(1, telling), hourOf(-1, telling)]
-    const inPlane = words.directions.planes[plane]
+    const inPlane = directionsWords(words).planes[plane]
     const values = circles.map((circle) => {
       const fit = shown.fits[circle.name]
       if (fit) steps.push(circleStep(circle, fit, plane, part, several ? null : [plus, minus], telling))
@@ -83,7 +84,7 @@ export const readingsWorking = (m: Measurement, judged: Judged, telling: Telling
       })
     for (const foot of m.feet)
       steps.push({
-        name: w.atFeet(capital(words.feet.feet(footNames(foot.id))), inPlane),
+        name: w.atFeet(capital(feetWords(words).feet(footNames(foot.id))), inPlane),
         formula: 'offset + slope × x',
         substituted: `${d(offset[plane])} + ${s(slope[plane])} × ${l(foot.x)}${per}`,
         result: d(foot.position[plane]),
@@ -103,7 +104,7 @@ const circleStep = (
   telling: Telling,
 ): WorkingStep => {
   const { units, words } = telling
-  const w = words.working.readings
+  const w = workingWords(words).readings
   const d = (x: number | null) => figure(x, 'displacement', units, { extra: 1 })
   const l = (x: number) => figure(x, 'distance', units)
   const fourClock = quarters !== null && circle.readings.length === 4 && fit.arc === 270
@@ -112,7 +113,7 @@ const circleStep = (
   const value = circleValue(circle, fit)[plane]
   const top = `${d(fit[part])}${sag === 0 ? '' : ` − ${d(sag)}`}`
   const name = circleName(circle.name, telling)
-  const inPlane = words.directions.planes[plane]
+  const inPlane = directionsWords(words).planes[plane]
   if (circle.reads === 'slope')
     return {
       name: w.angleAt(inPlane, name.toLowerCase()),
@@ -139,7 +140,7 @@ export const judgementWorking = (
   (judgement?.quantities ?? []).flatMap((q): readonly WorkingStep[] => {
     if (q.value === null || q.margin === null) return []
     const f = (x: number | null) => figure(x, q.kind, telling.units, { extra: 1 })
-    const w = telling.words.working.judged
+    const w = workingWords(telling.words).judged
     return [
       {
         name: w.margin(quantityName(q.name, telling).toLowerCase()),

@@ -1,3 +1,4 @@
+import { feetWords, movesWords, typingWords } from '../../wording/en'
 import type { LogEntry } from '../../../core/logbook/entry'
 import type { MoveEntries } from '../../../core/stages/move/entries'
 import type { FootChange, SideChange } from '../../../core/stages/plan/entries'
@@ -90,13 +91,13 @@ export const readShims = (text: string | undefined, telling: Telling): readonly 
   const { words, units } = telling
   const bare = (text ?? '').replace(/\b(none|nil)\b/gi, '').trim()
   // 20,20 may be two shims or a decimal comma: nothing is guessed.
-  if (/^\d+(?:\s*,\s*\d+)+$/.test(bare) && !bare.startsWith('0')) return words.moves.twoOrOne
+  if (/^\d+(?:\s*,\s*\d+)+$/.test(bare) && !bare.startsWith('0')) return movesWords(words).twoOrOne
   const parts = bare.split(/\s*[+;]\s*|\s+(?=[\d.,])/).filter((p) => p.trim() !== '')
   const shims: number[] = []
   for (const part of parts) {
     const read = readTypedNumber(part, 'displacement', units)
-    if (!read.ok) return words.typing.faults[read.fault]
-    if (read.value <= 0) return words.moves.fewShims
+    if (!read.ok) return typingWords(words).faults[read.fault]
+    if (read.value <= 0) return movesWords(words).fewShims
     shims.push(read.value)
   }
   return shims
@@ -143,12 +144,16 @@ export const readMove = (
       for (const t of putIn)
         if (mm(t) > THICKEST_LEAF)
           questions.push(
-            words.moves.thickShim(`${thickness(mm(t), units)} ${units === 'inch' ? 'mil' : 'mm'}`),
+            movesWords(words).thickShim(`${thickness(mm(t), units)} ${units === 'inch' ? 'mil' : 'mm'}`),
           )
       const leaves = foot.existing[which].length - takenOut.length + putIn.length
       if (putIn.length > 0 && leaves > packLimit)
         questions.push(
-          words.moves.manyLeaves(capital(`${name} ${words.feet.sides[which]}`), leaves, packLimit),
+          movesWords(words).manyLeaves(
+            capital(`${name} ${feetWords(words).sides[which]}`),
+            leaves,
+            packLimit,
+          ),
         )
       if (takenOut.length + putIn.length > 0)
         changes.push({ machine, pair: foot.id, side: which, takenOut, putIn })
@@ -156,7 +161,7 @@ export const readMove = (
     const typed = texts.side[own] ?? ''
     const read = readTypedNumber(typed, 'displacement', units)
     if (!read.ok) {
-      if (read.fault !== 'empty') faults[`side.${own}`] = words.typing.faults[read.fault]
+      if (read.fault !== 'empty') faults[`side.${own}`] = typingWords(words).faults[read.fault]
       continue
     }
     const moved = typedValue(typed, 'displacement', units) ?? 0
@@ -165,7 +170,9 @@ export const readMove = (
     const room = moved > 0 ? foot.sidePlus : foot.sideMinus
     const d = (x: number) => figure(x, 'displacement', units, { unit: true })
     if (Math.abs(mm(moved)) > room * (1 + 1e-9))
-      questions.push(words.moves.beyondRoom(capital(words.feet.feet(name)), d(Math.abs(mm(moved))), d(room)))
+      questions.push(
+        movesWords(words).beyondRoom(capital(feetWords(words).feet(name)), d(Math.abs(mm(moved))), d(room)),
+      )
   }
   const whole = Object.keys(faults).length === 0
   return {

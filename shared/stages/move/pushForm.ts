@@ -1,3 +1,4 @@
+import { pushingWords, typingWords } from '../../wording/en'
 import { keyOfPair, type MachineRole } from '../../../core/plan/movePlan'
 import type { MoveEntries } from '../../../core/stages/move/entries'
 import { ARRIVED, type PushEnd, type PushWatch } from '../../../core/stages/move/push'
@@ -54,7 +55,7 @@ export const readPush = (
   for (const end of watched.ends) {
     const read = readTypedNumber(texts.toGo[keyOfPair(end)] ?? '', 'displacement', units)
     if (!read.ok) {
-      if (read.fault !== 'empty') faults[keyOfPair(end)] = words.typing.faults[read.fault]
+      if (read.fault !== 'empty') faults[keyOfPair(end)] = typingWords(words).faults[read.fault]
       continue
     }
     // With nothing to push the dial was zeroed: it says the shift itself, toward 3 is plus.
@@ -62,7 +63,7 @@ export const readPush = (
     const mm = toCore(toGo, 'displacement', units)
     const planned = Math.max(Math.abs(end.wanted), toCore(units === 'inch' ? 5 : 0.1, 'displacement', units))
     if (Math.abs(mm) > FAR * planned)
-      questions.push(words.pushing.questions.far(capital(pairName(telling, end)), d(mm), d(end.wanted)))
+      questions.push(pushingWords(words).questions.far(capital(pairName(telling, end)), d(mm), d(end.wanted)))
     counts.push({ machine: end.machine, pair: end.id, toGo })
   }
   const whole = Object.keys(faults).length === 0 && counts.length > 0

@@ -1,6 +1,7 @@
 import { speedSlip } from '../../../core/setup/distanceSlip'
 import { asking, faulty, NO_REMARK, typedValue, type Remark } from '../../forms/typed'
-import type { Words } from '../../wording/en'
+import { openingWords, setUpWords } from '../../wording/en'
+import type { Words } from '../../wording/words'
 
 export interface SpeedRead {
   readonly rpm: number | null
@@ -12,10 +13,10 @@ export interface SpeedRead {
 /** The nameplate speed as typed, held against the register: the limit hangs on it. */
 export const readSpeed = (text: string, registered: number, words: Words): SpeedRead => {
   const rpm = typedValue(text, 'plain', 'metric')
-  const w = words.opening
+  const w = openingWords(words)
   if (rpm === null)
     return { rpm, remark: text.trim() === '' ? asking(w.readIt(registered)) : NO_REMARK, question: '' }
-  if (rpm <= 0) return { rpm: null, remark: faulty(words.setUp.aboveZero), question: '' }
+  if (rpm <= 0) return { rpm: null, remark: faulty(setUpWords(words).aboveZero), question: '' }
   const slip = speedSlip(rpm, registered)
   const question = slip === 'tenfold' ? w.tenfold(rpm, registered) : slip ? w.farOff(rpm, registered) : ''
   return {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { TestJob } from '../../../core/jobs/testJob'
-import { en } from '../../wording/en'
+import { OWN_END } from '../../wording/words'
 import { tellingOf } from '../../wording/telling'
-import { vibrationWords } from '../../wording/vibration'
+import { vibrationReadWords } from '../../wording/vibration'
 import {
   blankVibration,
   nameVibrationUnits,
@@ -39,7 +39,7 @@ describe('vibration noted', () => {
     })
     expect(shakesLess(job.state.vibration)).toBeCloseTo(2.3 / 7.1, 12)
     expect(job.state.outcome).toEqual(before)
-    expect(vibrationWords(job.state.vibration, NAMES, tellingOf('metric', null))).toEqual([
+    expect(vibrationReadWords(job.state.vibration, NAMES, tellingOf('metric', null))).toEqual([
       'Vibration before: 7.1 mm/s at most, motor, outboard, horizontal.',
       'Vibration after: 2.3 mm/s at most, motor, outboard, horizontal.',
       'That is 32 % of what it was.',
@@ -49,10 +49,10 @@ describe('vibration noted', () => {
 
   it('says where to look when it shakes more, and nothing while nothing is noted', () => {
     const job = new TestJob().open()
-    expect(vibrationWords(job.state.vibration, NAMES, tellingOf('inch', null))).toEqual([])
+    expect(vibrationReadWords(job.state.vibration, NAMES, tellingOf('inch', null))).toEqual([])
     job.add(note('before', 2))
     job.add(note('after', 0.1, 'inch'))
-    const said = vibrationWords(job.state.vibration, NAMES, tellingOf('inch', null))
+    const said = vibrationReadWords(job.state.vibration, NAMES, tellingOf('inch', null))
     expect(said[1]).toContain('0.100 in/s')
     expect(said[2]).toContain('It shakes more than before, 127 %')
   })
@@ -70,21 +70,21 @@ describe('its boxes', () => {
   const key = pointKey('stationary-far', 'axial')
 
   it('hold what was taken and leave out what was not', () => {
-    const read = readVibration(texts({ [key]: '3,4' }), 'after', 'metric', en)
+    const read = readVibration(texts({ [key]: '3,4' }), 'after', 'metric', OWN_END)
     expect(read.payload).toEqual({
       units: 'metric',
       moment: 'after',
       points: [{ at: 'stationary-far', way: 'axial', value: 3.4 }],
       words: '',
     })
-    expect(readVibration(texts({}), 'after', 'metric', en).payload).toBeNull()
+    expect(readVibration(texts({}), 'after', 'metric', OWN_END).payload).toBeNull()
   })
 
   it.each([
     ['what is no number', 'loud'],
     ['what is below zero', '-2'],
   ])('refuse %s', (_, text) => {
-    const read = readVibration(texts({ [key]: text }), 'before', 'metric', en)
+    const read = readVibration(texts({ [key]: text }), 'before', 'metric', OWN_END)
     expect(read.payload).toBeNull()
     expect(read.faults[key]).toBeTruthy()
   })
@@ -93,7 +93,7 @@ describe('its boxes', () => {
     const boxes = texts({ [key]: '2.54' })
     nameVibrationUnits(boxes, 'metric')
     expect(boxes.values[key]).toBe('0.1')
-    const { payload } = readVibration(texts({ [key]: '2.54' }), 'before', 'metric', en)
+    const { payload } = readVibration(texts({ [key]: '2.54' }), 'before', 'metric', OWN_END)
     expect(textsOfVibration(payload!, 'inch').values[key]).toBe('0.1')
   })
 })

@@ -1,3 +1,4 @@
+import { directionsWords, plansWords } from '../../wording/en'
 import { describe, expect, it } from 'vitest'
 import { lineDifference, positionAt } from '../../../core/frame/planes'
 import { inMil, TEST_MACHINE, TestJob } from '../../../core/jobs/testJob'
@@ -84,8 +85,8 @@ describe('a plan of both machines on the board', () => {
       predicted: axes.movable,
       ground: axes.stationary,
       words: {
-        ...inch.words.plans.graph,
-        views: inch.words.directions.views,
+        ...plansWords(inch.words).graph,
+        views: directionsWords(inch.words).views,
         move: () => 'moved',
       },
     })

@@ -1,3 +1,4 @@
+import { directionsWords, feetWords, workingWords } from '../../wording/en'
 import type { Misalignment } from '../../../core/frame/planes'
 import { SIDES, type MachineRole, type PlannedMove } from '../../../core/plan/movePlan'
 import { figure, pack } from '../../wording/figures'
@@ -22,14 +23,14 @@ export const planWorking = (
   const d = (x: number | null) => figure(x, 'displacement', units, { sign: true, extra: 1 })
   const s = (x: number | null) => figure(x, 'slope', units, { sign: true, extra: 1 })
   const l = (x: number) => figure(x, 'distance', units)
-  const w = words.working.plan
+  const w = workingWords(words).plan
   const steps: WorkingStep[] = []
   for (const m of moves)
     for (const side of SIDES) {
       const p = m.packs[side]
       if (p.changes === 0) continue
       steps.push({
-        name: w.pack(pairName(telling, m), words.feet.sides[side]),
+        name: w.pack(pairName(telling, m), feetWords(words).sides[side]),
         formula: w.packing,
         substituted: w.outIn(pack(p.takeOut, units), pack(p.putIn, units)),
         result: pack(p.shims, units),
@@ -39,7 +40,7 @@ export const planWorking = (
   const driven = shiftOf('stationary', moves)
   const own = shiftOf('movable', moves)
   for (const plane of ['v', 'h'] as const) {
-    const name = words.directions.planes[plane]
+    const name = directionsWords(words).planes[plane]
     const shifts = [own, driven].flatMap((shift) => {
       if (!shift) return []
       const { near: a, far: b } = shift

@@ -2,7 +2,8 @@ import type { ProveEntries } from '../../../core/stages/prove/entries'
 import { readTypedNumber } from '../../../core/units/typedNumber'
 import type { UnitSystem } from '../../../core/units/unitSystem'
 import { namedParts, unitOf } from '../../forms/typed'
-import type { Words } from '../../wording/en'
+import { roughInWords, typingWords } from '../../wording/en'
+import type { Words } from '../../wording/words'
 
 /** What stands in the boxes of the proof. */
 export interface ProofTexts {
@@ -28,8 +29,8 @@ export const readGap = (
 ): { readonly fault: string; readonly payload: ProveEntries['coupling-made-up'] | null } => {
   const read = readTypedNumber(gap, 'distance', units)
   if (read.ok && read.value >= 0) return { fault: '', payload: { units, gap: read.value } }
-  if (read.ok) return { fault: words.roughIn.form.notBelowZero, payload: null }
+  if (read.ok) return { fault: roughInWords(words).form.notBelowZero, payload: null }
   return read.fault === 'empty'
     ? { fault: '', payload: { units, gap: null } }
-    : { fault: words.typing.faults[read.fault], payload: null }
+    : { fault: typingWords(words).faults[read.fault], payload: null }
 }

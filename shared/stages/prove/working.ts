@@ -1,3 +1,4 @@
+import { directionsWords, hotWords, proveWords, verdictsWords } from '../../wording/en'
 import { PLANES } from '../../../core/frame/planes'
 import type { ProvedStrain } from '../../../core/stages/prove/checkProof'
 import { figure } from '../../wording/figures'
@@ -10,7 +11,7 @@ export const strainWorking = (
   { coupled, uncoupled, difference, quantities, feet, plans }: ProvedStrain,
   { words, units, footNames }: Telling,
 ): readonly WorkingStep[] => {
-  const w = words.prove.working
+  const w = proveWords(words).working
   const shown = (x: number | null, kind: 'displacement' | 'slope') =>
     figure(x, kind, units, { sign: true, extra: 1 })
   const parts = (['offset', 'slope'] as const).flatMap((of) =>
@@ -18,7 +19,7 @@ export const strainWorking = (
       const kind = of === 'offset' ? 'displacement' : 'slope'
       const f = (x: number | null) => shown(x, kind)
       return {
-        name: w.difference(words.hot.working[of](words.directions.planes[plane])),
+        name: w.difference(hotWords(words).working[of](directionsWords(words).planes[plane])),
         formula: w.differenceFormula,
         substituted: `${f(coupled[of][plane])} − (${f(uncoupled[of][plane])})`,
         result: f(difference[of][plane]),
@@ -33,7 +34,7 @@ export const strainWorking = (
             name: w.limit(quantityName(q.name, { words })),
             formula: w.limitFormula,
             substituted: `|${shown(q.value, q.kind)}| ${q.over ? '>' : '≤'} ${shown(q.limit, q.kind)}`,
-            result: words.verdicts[q.over ? 'out' : 'in'],
+            result: verdictsWords(words)[q.over ? 'out' : 'in'],
           },
         ],
   )
@@ -42,7 +43,7 @@ export const strainWorking = (
       const plan = plans[i]
       const d = (x: number | null | undefined) => shown(x ?? null, 'displacement')
       return {
-        name: w.wrongBy(capital(footNames(f.id)), words.directions.planes[plane]),
+        name: w.wrongBy(capital(footNames(f.id)), directionsWords(words).planes[plane]),
         formula: w.wrongByFormula,
         substituted: `${d(plan?.coupled[plane])} − (${d(plan?.uncoupled[plane])})`,
         result: d(f.moveError[plane]),

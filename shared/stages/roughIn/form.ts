@@ -1,3 +1,4 @@
+import { roughInWords, typingWords } from '../../wording/en'
 import type { MachineRole } from '../../../core/plan/movePlan'
 import type { FeelerLimits } from '../../../core/register/hubs'
 import type { FeltPlace, RoughInEntries } from '../../../core/stages/roughIn/entries'
@@ -88,7 +89,7 @@ export const shownPlaces = (four: boolean): readonly { readonly felt: Felt; read
 /** Reads the boxes at the hubs. */
 export const readRough = (texts: RoughTexts, limits: FeelerLimits, telling: Telling): RoughRead => {
   const { words, units } = telling
-  const w = words.roughIn.form
+  const w = roughInWords(words).form
   const faults: Record<string, string> = {}
   const notes: Record<string, string> = {}
   const questions: string[] = []
@@ -97,7 +98,7 @@ export const readRough = (texts: RoughTexts, limits: FeelerLimits, telling: Tell
   const small = (text: string | undefined, key: string): number | null => {
     const read = readTypedNumber(text ?? '', 'displacement', units)
     if (!read.ok) {
-      if (read.fault !== 'empty') faults[key] = words.typing.faults[read.fault]
+      if (read.fault !== 'empty') faults[key] = typingWords(words).faults[read.fault]
       return null
     }
     if (read.value < 0) faults[key] = w.notBelowZero
@@ -135,7 +136,7 @@ export const readRough = (texts: RoughTexts, limits: FeelerLimits, telling: Tell
   const tape = (key: 'diameter' | 'stationaryHub' | 'movableHub'): number | null => {
     const read = readTypedNumber(texts[key], 'distance', units)
     if (!read.ok) {
-      if (read.fault !== 'empty') faults[key] = words.typing.faults[read.fault]
+      if (read.fault !== 'empty') faults[key] = typingWords(words).faults[read.fault]
       return null
     }
     if (read.value <= 0) faults[key] = w.sizeAboveZero

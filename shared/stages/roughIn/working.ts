@@ -1,3 +1,4 @@
+import { roughInWords } from '../../wording/en'
 import type { Plane } from '../../../core/frame/planes'
 import { movableFeet, type CoupledMachine } from '../../../core/register/coupledMachine'
 import type { RoughCure } from '../../../core/stages/roughIn/cure'
@@ -15,7 +16,7 @@ export const roughWorking = (
   cure: RoughCure | null,
   telling: Telling,
 ): readonly WorkingStep[] => {
-  const w = telling.words.roughIn.working
+  const w = roughInWords(telling.words).working
   const payload = reading.round.felt?.payload
   if (!payload) return []
   const shown = (x: number) => figure(x, 'displacement', telling.units, { extra: 1 })

@@ -1,3 +1,4 @@
+import { setUpWords } from '../../wording/en'
 import { describe, expect, it } from 'vitest'
 import { inMil, REVERSE_SET_UP, SET_UP, TEST_MACHINE, TestJob } from '../../../core/jobs/testJob'
 import type { SetUpPayload } from '../../../core/stages/setUp/entries'
@@ -290,7 +291,7 @@ describe('which head is which', () => {
   ] as const)('%s and %s: no set-up before it is cleared up (%s)', (own, other, says) => {
     const { nudge, missing, payload, remarks } = heads(own, other)
     expect([nudge, missing, payload]).toEqual([says, ['nudged.own'], null])
-    expect(remarks['nudged.own']?.text).toBe(INCH.words.setUp.nudge[says])
+    expect(remarks['nudged.own']?.text).toBe(setUpWords(INCH.words).nudge[says])
   })
 })
 
@@ -333,7 +334,7 @@ describe('a hub that stands still', () => {
   it('says what it does to the readings', () => {
     const said = (texts: SetUpTexts, context = TURNED) =>
       stillHubWords(texts, context.turned ?? [], readSetUp(texts, context, INCH).payload, INCH)
-    const w = INCH.words.setUp.stillHub
+    const w = setUpWords(INCH.words).stillHub
     expect(said(filled(undefined, TURNED))).toBe('')
     expect(said(still(''))).toBe(w.leftIn)
     expect(said(still('90'))).toBe(w.takenOut('rim'))

@@ -1,3 +1,4 @@
+import { setUpWords } from '../../wording/en'
 import { travels, type Turning } from '../../../core/coupling/dialSet'
 import { sagOnPipe, type PipeFault, type PipeTurn } from '../../../core/setup/barOnPipe'
 import { distanceSlip, sagDiffers } from '../../../core/setup/distanceSlip'
@@ -227,13 +228,13 @@ const slipRemark = (mm: number, known: number, source: string, telling: Telling)
   const was = figure(known, 'distance', units, { unit: true })
   switch (distanceSlip(mm, known)) {
     case 'tenfold':
-      return asking(words.setUp.tenfold(was, source))
+      return asking(setUpWords(words).tenfold(was, source))
     case 'feet-for-inches':
-      return asking(words.setUp.feetForInches(was, source))
+      return asking(setUpWords(words).feetForInches(was, source))
     case 'unit':
-      return asking(words.setUp.unitSlip(was, source))
+      return asking(setUpWords(words).unitSlip(was, source))
     case 'far-off':
-      return asking(words.setUp.farOff(was, capital(source)))
+      return asking(setUpWords(words).farOff(was, capital(source)))
     case null:
       return NO_REMARK
   }
@@ -259,7 +260,7 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
       ? usualValues(context.machine.usual, context.machine.units)
       : null
   const lastValues = context.lastJob ? form.valuesOf(coreHow(context.lastJob)) : null
-  const w = words.setUp
+  const w = setUpWords(words)
 
   const readNumber = (field: NumberField): number | null => {
     const typed = typedMillimetres(texts.numbers[field.id], field.measure, units)

@@ -1,3 +1,4 @@
+import { setUpWords } from '../../wording/en'
 import { describe, expect, it } from 'vitest'
 import { TEST_MACHINE } from '../../../core/jobs/testJob'
 import { METHOD_FORMS, type OfferedMethod } from '../../methods/forms'
@@ -75,7 +76,7 @@ describe('labels of the set-up', () => {
 
 describe('what the set-up says', () => {
   it('asks for the sag first, because it is what gets forgotten', () => {
-    expect(meaning()).toEqual({ mark: 'todo', headline: T.words.setUp.sagAsked })
+    expect(meaning()).toEqual({ mark: 'todo', headline: setUpWords(T.words).sagAsked })
   })
 
   it('then for the full turn', () => {
@@ -83,7 +84,7 @@ describe('what the set-up says', () => {
       meaning((t) => {
         t.numbers.sag = '3'
       }),
-    ).toEqual({ mark: 'todo', headline: T.words.setUp.turnAsked })
+    ).toEqual({ mark: 'todo', headline: setUpWords(T.words).turnAsked })
   })
 
   it('for the tape when a distance is missing', () => {
@@ -92,7 +93,7 @@ describe('what the set-up says', () => {
         whole(t)
         t.feet[1] = ''
       }).headline,
-    ).toBe(T.words.setUp.tapeAsked)
+    ).toBe(setUpWords(T.words).tapeAsked)
   })
 
   it('says when a dial would stay in one place', () => {
@@ -100,14 +101,16 @@ describe('what the set-up says', () => {
       whole(t)
       t.turning = 'stationary'
     })
-    expect(one).toEqual({ mark: 'out', headline: T.words.setUp.neverTravels })
+    expect(one).toEqual({ mark: 'out', headline: setUpWords(T.words).neverTravels })
     expect(boxName('turning', blank(), TEST_MACHINE, T)).toBe('shafts that turn')
   })
 
   it('zeroes heads where there are no dials', () => {
     const texts = blank('heads')
     Object.assign(texts.numbers, { stationaryPlane: '4', movablePlane: '5' })
-    expect(meaningOfSetUp(readSetUp(texts, CONTEXT, T), texts, T).headline).toBe(T.words.setUp.turnAskedHeads)
+    expect(meaningOfSetUp(readSetUp(texts, CONTEXT, T), texts, T).headline).toBe(
+      setUpWords(T.words).turnAskedHeads,
+    )
   })
 
   it('stops at a head that is not where its name says', () => {
@@ -116,12 +119,12 @@ describe('what the set-up says', () => {
     Object.assign(texts.numbers, { stationaryPlane: '4', movablePlane: '5' })
     expect(meaningOfSetUp(readSetUp(texts, CONTEXT, T), texts, T)).toEqual({
       mark: 'out',
-      headline: T.words.setUp.nudgeAgain,
+      headline: setUpWords(T.words).nudgeAgain,
     })
   })
 
   it('is done when it is whole and holds zero', () => {
-    expect(meaning(whole)).toEqual({ mark: 'done', headline: T.words.setUp.complete })
+    expect(meaning(whole)).toEqual({ mark: 'done', headline: setUpWords(T.words).complete })
   })
 
   it('is out while a dial misses zero, with or without a reason', () => {
@@ -131,8 +134,8 @@ describe('what the set-up says', () => {
         t.returned.rim = '4'
         t.why = why
       })
-    expect(missed('')).toEqual({ mark: 'out', headline: T.words.setUp.whyNeeded })
+    expect(missed('')).toEqual({ mark: 'out', headline: setUpWords(T.words).whyNeeded })
     expect(missed('  ')).toEqual(missed(''))
-    expect(missed('bearing play, known')).toEqual({ mark: 'out', headline: T.words.setUp.slipped })
+    expect(missed('bearing play, known')).toEqual({ mark: 'out', headline: setUpWords(T.words).slipped })
   })
 })

@@ -1,3 +1,4 @@
+import { feetWords, methodsWords, setUpWords } from '../../wording/en'
 import type { Mark } from '../../../core/logbook/stage'
 import type { CoupledMachine } from '../../../core/register/machine'
 import type { MachineRole } from '../../../core/plan/movePlan'
@@ -14,12 +15,12 @@ import type { SetUpBox, SetUpRead, SetUpTexts } from './form'
 export const footLabel = (at: number, machine: CoupledMachine, telling: Telling): string => {
   const { words, footNames } = telling
   const name = (i: number) => footNames(machine.feet.movable[i]?.id ?? '')
-  const here = words.feet.feet(name(at))
-  return at === 0 ? words.setUp.centreTo(here) : words.setUp.fromTo(capital(name(at - 1)), here)
+  const here = feetWords(words).feet(name(at))
+  return at === 0 ? setUpWords(words).centreTo(here) : setUpWords(words).fromTo(capital(name(at - 1)), here)
 }
 
 const fieldLabel = (method: OfferedMethod, id: string, words: Telling['words']): string =>
-  (words.methods.labels[method] as Readonly<Record<string, string>>)[id] ?? id
+  (methodsWords(words).labels[method] as Readonly<Record<string, string>>)[id] ?? id
 
 /** The label of a number, with the word of how it is told. */
 export const numberLabel = (
@@ -28,7 +29,7 @@ export const numberLabel = (
   { words }: Pick<Telling, 'words'>,
 ): string => {
   const label = fieldLabel(texts.method, field.id, words)
-  const { sagAs, circleAs, sagTold, circleTold } = words.setUp
+  const { sagAs, circleAs, sagTold, circleTold } = setUpWords(words)
   if (field.sag) return sagAs(label, sagTold[texts.toldSag])
   return field.circle ? circleAs(label, circleTold[texts.toldCircle]) : label
 }
@@ -39,7 +40,7 @@ export const choiceRows = (
   machines: Readonly<Record<MachineRole, string>>,
   { words }: Pick<Telling, 'words'>,
 ) => {
-  const named = { ...words.methods.options, ...machines }
+  const named = { ...methodsWords(words).options, ...machines }
   return METHOD_FORMS[method].choices.map(({ id, options }) => ({
     id,
     label: fieldLabel(method, id, words),
@@ -48,7 +49,7 @@ export const choiceRows = (
 }
 
 export const returnLabel = (circle: string, telling: Telling): string =>
-  telling.words.setUp.afterTurn(circleName(circle, telling))
+  setUpWords(telling.words).afterTurn(circleName(circle, telling))
 
 /** A box as it stands in a sentence: what the brass button asks for next. */
 export const boxName = (
@@ -58,7 +59,7 @@ export const boxName = (
   telling: Telling,
 ): string => {
   const [group, id = ''] = box.split('.')
-  const w = telling.words.setUp
+  const w = setUpWords(telling.words)
   switch (group) {
     case 'numbers':
       return fieldLabel(method, id, telling.words).toLowerCase()
@@ -82,9 +83,9 @@ export const stillHubWords = (
   texts: Pick<SetUpTexts, 'method' | 'turning' | 'markUp'>,
   turned: readonly SurfaceRunout[],
   payload: SetUpPayload | null,
-  { words: { setUp } }: Pick<Telling, 'words'>,
+  { words }: Pick<Telling, 'words'>,
 ): string => {
-  const w = setUp.stillHub
+  const w = setUpWords(words).stillHub
   const still = stillMachine(texts.turning)
   if (!still || METHOD_FORMS[texts.method].reads !== 'dials') return ''
   if (texts.markUp !== '' && payload?.markUp !== undefined) {
@@ -105,8 +106,9 @@ export const stillHubWords = (
 export const meaningOfSetUp = (
   read: Pick<SetUpRead, 'missing' | 'missesZero'>,
   texts: Pick<SetUpTexts, 'method' | 'why'>,
-  { words: { setUp: w } }: Pick<Telling, 'words'>,
+  { words }: Pick<Telling, 'words'>,
 ): { readonly mark: Mark; readonly headline: string } => {
+  const w = setUpWords(words)
   const [gap] = read.missing
   if (read.missesZero) return { mark: 'out', headline: texts.why.trim() === '' ? w.whyNeeded : w.slipped }
   if (!gap)

@@ -1,3 +1,4 @@
+import { feetWords, setUpWords, workingWords } from '../../wording/en'
 import type { RimMount } from '../../../core/methods/method'
 import type { SetUp } from '../../../core/stages/setUp/setUp'
 import { figure } from '../../wording/figures'
@@ -19,7 +20,7 @@ const rimMounts = ({ how }: SetUp): readonly (readonly [circle: string, mount: R
 /** How the set-up's derived numbers came about. */
 export const setUpWorking = (setUp: SetUp, telling: Telling): readonly WorkingStep[] => {
   const { units, footNames } = telling
-  const w = telling.words.working.setUp
+  const w = workingWords(telling.words).setUp
   const d = (x: number) => figure(x, 'displacement', units, { unit: true })
   const l = (x: number) => figure(x, 'distance', units, { unit: true })
   const steps: WorkingStep[] = []
@@ -31,7 +32,7 @@ export const setUpWorking = (setUp: SetUp, telling: Telling): readonly WorkingSt
         formula: w.barSagFormula,
         substituted: `−2 × ${d(mount.sag)} = ${d(-2 * mount.sag)}`,
         result: d(mount.sag),
-        note: telling.words.setUp.sagSign[mount.carriedBy],
+        note: setUpWords(telling.words).sagSign[mount.carriedBy],
       },
       {
         name: w.plane(name.toLowerCase()),
@@ -45,7 +46,7 @@ export const setUpWorking = (setUp: SetUp, telling: Telling): readonly WorkingSt
     const before = setUp.feet[i - 1]
     if (before)
       steps.push({
-        name: w.distance(telling.words.feet.feet(footNames(foot.id))),
+        name: w.distance(feetWords(telling.words).feet(footNames(foot.id))),
         formula: w.distanceFormula,
         substituted: `${l(before.x)} + ${l(foot.x - before.x)}`,
         result: l(foot.x),

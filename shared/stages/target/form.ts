@@ -1,3 +1,4 @@
+import { targetsWords, typingWords } from '../../wording/en'
 import type { FootPlane } from '../../../core/coupling/feet'
 import { EXPANSION, type Material } from '../../../core/growth/materials'
 import type { MachineRole } from '../../../core/plan/planFoot'
@@ -179,14 +180,14 @@ export const readTarget = (
   telling: Telling,
 ): TargetRead => {
   const { words, units } = telling
-  const w = words.targets.form
+  const w = targetsWords(words).form
   const remarks: Record<string, Remark> = {}
   const questions: string[] = []
   /** The number of a box; null where it is empty or can't be read, which is said. */
   const number = (at: string, text: string, measure: TypedMeasure, above = false): number | null => {
     const read = readTypedNumber(text, measure, units)
     if (!read.ok) {
-      if (read.fault !== 'empty') remarks[at] = faulty(words.typing.faults[read.fault])
+      if (read.fault !== 'empty') remarks[at] = faulty(typingWords(words).faults[read.fault])
       return null
     }
     if (above && read.value <= 0) {

@@ -1,3 +1,4 @@
+import { directionsWords, targetsWords } from '../../wording/en'
 import { PLANES, positionAt } from '../../../core/frame/planes'
 import { EXPANSION } from '../../../core/growth/materials'
 import type { MachineRole } from '../../../core/plan/planFoot'
@@ -14,7 +15,7 @@ export const targetWorking = (
   names: Readonly<Record<MachineRole, string>>,
   { words, units, footNames }: Telling,
 ): readonly WorkingStep[] => {
-  const w = words.targets.working
+  const w = targetsWords(words).working
   const d = (x: number | null) => figure(x, 'displacement', units, { sign: true, extra: 1 })
   const s = (x: number | null) => figure(x, 'slope', units, { sign: true, extra: 1 })
   const l = (x: number) => figure(x, 'distance', units)
@@ -41,7 +42,7 @@ export const targetWorking = (
         return ours?.[plane] ?? { offset: 0, slope: 0 }
       }
       const [driven, movable] = [lineOf('stationary'), lineOf('movable')]
-      const name = words.directions.planes[plane]
+      const name = directionsWords(words).planes[plane]
       steps.push(
         {
           name: w.offset(name),
@@ -60,7 +61,7 @@ export const targetWorking = (
   for (const { id, x } of feet)
     for (const plane of PLANES)
       steps.push({
-        name: w.at(footNames(id), words.directions.planes[plane]),
+        name: w.at(footNames(id), directionsWords(words).planes[plane]),
         formula: w.atFormula,
         substituted: `${d(line.offset[plane])} + ${s(line.slope[plane])} × ${l(x)}${units === 'metric' ? ' / 100' : ''}`,
         result: d(positionAt(line, x)[plane]),

@@ -1,3 +1,5 @@
+import { said } from '../words'
+
 /** What buttons and questions say on several stages. */
 export const actions = {
   goOn: 'Go on',
@@ -13,3 +15,5 @@ export const actions = {
   showWorking: 'Show working',
   reasonPrints: 'Your reason prints on the report.',
 }
+
+export const actionsWords = said(actions)

@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { ContactDiagnosis } from '../../../core/belt/fourContact'
 import type { BeltKind } from '../../../core/belt/sheaveLine'
 import type { BaseKind, MotorPlace, Pull, SheavePlace } from '../../../core/register/beltMachine'
@@ -126,3 +127,5 @@ export const belts = {
     edgeSideNames: { outer: 'Away from motor', inner: 'Toward motor' },
   },
 }
+
+export const beltsWords = said(belts)

@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { VerdictOrUnknown } from '../../../core/judge/judge'
 import type { DueFor } from '../../../core/stages/close/due'
 import type { ExceptionReason } from '../../../core/stages/close/closing'
@@ -98,3 +99,5 @@ export const closing = {
     sign: 'Sign and close',
   },
 }
+
+export const closingWords = said(closing)

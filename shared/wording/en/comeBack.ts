@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { RuleFrom } from '../../../core/comeBack/rules'
 
 const times = (n: number, one: string, many: string) => `${String(n)} ${n === 1 ? one : many}`
@@ -101,3 +102,5 @@ export const comeBack = {
     stands: (area: string) => `${area} stands`,
   },
 }
+
+export const comeBackWords = said(comeBack)

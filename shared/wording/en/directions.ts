@@ -1,3 +1,4 @@
+import { sided } from '../words'
 import type { Plane } from '../../../core/frame/planes'
 
 /** Directions: what a sign means. An offset, an angle or a move never stands with a bare sign. */
@@ -31,3 +32,8 @@ export const directions = {
   >,
   degrees: (clock: number) => `${clock}°`,
 }
+
+export const directionsWords = sided(directions, (d) => ({
+  ...d,
+  viewNotes: { ...d.viewNotes, h: '9 o’clock is up' },
+}))

@@ -1,3 +1,5 @@
+import { sided } from '../words'
+
 /** What stands on the boards themselves, and what a screen reader is told of them. */
 export const drawings = {
   exaggerated: (times: number) => `drawn ${times}×`,
@@ -58,3 +60,8 @@ export const drawings = {
   topAndBottom: '12 + 6',
   leftAndRight: '3 + 9',
 }
+
+export const drawingsWords = sided(drawings, (d) => ({
+  ...d,
+  overlaid: { ...d.overlaid, h: 'Top view, 9 o’clock is up' },
+}))

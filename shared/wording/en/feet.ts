@@ -1,3 +1,5 @@
+import { sided } from '../words'
+
 /** The words a works uses for its feet: the pair at the coupling, and the pair at the far end. */
 export const footWords = {
   'inboard-outboard': { near: 'inboard', far: 'outboard' },
@@ -15,3 +17,5 @@ export const feet = {
   feet: (pair: string) => `${pair} feet`,
   sides: { left: 'left', right: 'right' },
 }
+
+export const feetWords = sided(feet, (f) => ({ ...f, sides: { left: f.sides.right, right: f.sides.left } }))

@@ -1,3 +1,5 @@
+import { said } from '../words'
+
 /** Words of the hot check, and of jobs that wait for one. */
 export const hot = {
   straight: 'It is set straight: a hot check proves that it stays so.',
@@ -98,3 +100,5 @@ export const hot = {
     open: 'Start the hot check',
   },
 }
+
+export const hotWords = said(hot)

@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { EntryKind } from '../../../core/logbook/entry'
 
 /** Kinds of entry as a person names them. */
@@ -47,3 +48,5 @@ export const kinds = {
   remark: 'A remark',
   'job-closed': 'The signature',
 } satisfies Record<EntryKind, string>
+
+export const kindsWords = said(kinds)

@@ -1,3 +1,5 @@
+import { said } from '../words'
+
 /** What is said of shafts under a precision level and of hubs turned under a dial. */
 export const level = {
   form: {
@@ -152,3 +154,5 @@ export const level = {
     high: 'high at',
   },
 }
+
+export const levelWords = said(level)

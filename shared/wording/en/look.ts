@@ -1,3 +1,5 @@
+import { turned, turning } from '../otherEnd'
+import { sided } from '../words'
 import type { CouplingType } from '../../../core/register/couplingParts'
 import type { BaseEdge, Found, PinsDone, Place } from '../../../core/stages/look/entries'
 import type { BaseCorner } from '../../../core/stages/look/base'
@@ -271,3 +273,22 @@ export const look = {
     notHere: 'This photograph has not reached the server yet.',
   },
 }
+
+export const lookWords = sided(look, (w) => ({
+  ...w,
+  edges: { ...w.edges, left: w.edges.right, right: w.edges.left },
+  corners: {
+    'coupling-left': w.corners['coupling-right'],
+    'coupling-right': w.corners['coupling-left'],
+    'far-left': w.corners['far-right'],
+    'far-right': w.corners['far-left'],
+  },
+  pipe: { ...w.pipe, nine: w.pipe.three, three: w.pipe.nine },
+  view: {
+    ...w.view,
+    note: w.view.noteOtherEnd,
+    pipeHorizontal: turned(w.view.pipeHorizontal),
+    lowsAcross: { near: w.view.lowsAcross.far, far: w.view.lowsAcross.near },
+    divisionsAcross: turning(w.view.divisionsAcross),
+  },
+}))

@@ -1,3 +1,5 @@
+import { turning } from '../otherEnd'
+import { sided } from '../words'
 import type { MethodId } from '../../../core/methods/methods'
 import type { TrustLevel } from '../../../core/stages/measure/measurement'
 import type { TrustFlag } from '../../../core/trust/trustReport'
@@ -232,3 +234,23 @@ export const measuring = {
     positionThere: 'That position is in the list.',
   },
 }
+
+export const measuringWords = sided(measuring, (w) => ({
+  ...w,
+  view: {
+    ...w.view,
+    note: w.view.noteOtherEnd,
+    noteFelt: w.view.noteFeltOtherEnd,
+    ways: {
+      ...w.view.ways,
+      four: '12, 9, 6, 3',
+      'from-3': w.view.ways['from-9'],
+      'from-9': w.view.ways['from-3'],
+      twice: 'zeroed at 12, again at 9',
+      three: 'three points: 3, 12, 9',
+      arc: 'part arc: 2, 12, 10',
+    },
+    waysFelt: { ...w.view.waysFelt, four: '12, 9, 6, 3' },
+    shownSigns: turning(w.view.shownSigns),
+  },
+}))

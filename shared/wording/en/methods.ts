@@ -1,3 +1,5 @@
+import { turned } from '../otherEnd'
+import { sided } from '../words'
 import type { MethodId } from '../../../core/methods/methods'
 
 /** What a set-up asks for, method by method: the labels of its boxes and choices. */
@@ -66,3 +68,16 @@ export const methods = {
   readonly labels: { readonly [M in MethodId]: Readonly<Record<string, string>> }
   readonly [other: string]: Readonly<Record<string, unknown>>
 }
+
+export const methodsWords = sided(methods, ({ labels, ...w }) => ({
+  ...w,
+  labels: {
+    ...labels,
+    values: {
+      ...labels.values,
+      shownToward3: turned(labels.values.shownToward3),
+      shownEndToward3: turned(labels.values.shownEndToward3),
+    },
+    'foot-values': { ...labels['foot-values'], shownToward3: turned(labels['foot-values'].shownToward3) },
+  },
+}))

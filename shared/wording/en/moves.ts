@@ -1,3 +1,5 @@
+import { turning } from '../otherEnd'
+import { sided } from '../words'
 import type { Upstream } from '../../../core/stages/measure/chase'
 import type { AchievedCause } from '../../../core/coupling/achieved'
 
@@ -94,3 +96,8 @@ export const moves = {
     lastMove: 'The last move',
   },
 }
+
+export const movesWords = sided(moves, (w) => ({
+  ...w,
+  view: { ...w.view, pushed: turning(w.view.pushed), room: turning(w.view.room) },
+}))

@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { ObjectionCode } from '../../../core/logbook/stage'
 
 /** Plain sentences for entries that a logbook can't take. */
@@ -55,3 +56,5 @@ export const objections = {
   'keeping-needs-why': 'Hot it is not in band. Say why the cold target stays all the same.',
   'no-such-move': 'The move this is said to belong before is not in the logbook.',
 } satisfies Record<ObjectionCode, string>
+
+export const objectionsWords = said(objections)

@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { JobReason } from '../../../core/stages/open/entries'
 import type { ToolId, ToolUse } from '../../../core/tools/toolsToTake'
 
@@ -92,3 +93,5 @@ export const opening = {
     overdueDetail: 'Take another one, or say in the report why this one was used.',
   },
 }
+
+export const openingWords = said(opening)

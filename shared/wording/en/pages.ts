@@ -1,3 +1,5 @@
+import { said } from '../words'
+
 /** The pages outside a job: Today, the machines, one machine, and starting a job on it. */
 export const pages = {
   today: {
@@ -91,3 +93,5 @@ export const pages = {
     open: 'Open the job',
   },
 }
+
+export const pagesWords = said(pages)

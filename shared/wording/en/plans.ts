@@ -1,3 +1,5 @@
+import { turning } from '../otherEnd'
+import { sided } from '../words'
 import type { BlockedFoot, PlanKind } from '../../../core/plan/movePlan'
 
 export const plans = {
@@ -128,3 +130,5 @@ export const plans = {
     takeSides: 'Take these side moves to the machine',
   },
 }
+
+export const plansWords = sided(plans, (w) => ({ ...w, room: { ...w.room, left: turning(w.room.left) } }))

@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { ProofStep } from '../../../core/stages/prove/checkProof'
 
 interface StepWords {
@@ -164,3 +165,5 @@ export const prove = {
     wrongByFormula: 'move by the made-up reading − move by the open one = −(Δoffset + Δslope · x)',
   },
 }
+
+export const proveWords = said(prove)

@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { PushSlip } from '../../../core/stages/move/push'
 import type { BoltClass, Lubrication } from '../../../core/bolts/tightening'
 
@@ -96,3 +97,5 @@ export const pushing = {
     held: 'It held while it was tightened. Log the move and measure.',
   },
 }
+
+export const pushingWords = said(pushing)

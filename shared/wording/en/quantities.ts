@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { Plane } from '../../../core/frame/planes'
 
 const plane = { v: 'vertical', h: 'horizontal' } satisfies Record<Plane, string>
@@ -36,3 +37,7 @@ export const limits = {
   window: 'Window given with the job',
   given: 'Limit given with the job',
 }
+
+export const limitsWords = said(limits)
+
+export const quantitiesWords = said(quantities)

@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { RefusalCode } from '../../../core/outcome'
 
 type Numbers = Readonly<Record<string, number>>
@@ -56,3 +57,5 @@ export const refusals = {
   'no-solution': () => 'No set of moves satisfies these bounds. Check locked feet and room.',
   'beyond-double-range': () => 'These figures are too large to calculate with. Check the digits.',
 } satisfies Record<RefusalCode, (n: Numbers) => string>
+
+export const refusalsWords = said(refusals)

@@ -1,3 +1,6 @@
+import { turned, turning } from '../otherEnd'
+import { sided } from '../words'
+
 type Machine = 'movable' | 'stationary'
 
 /** What the printed report says besides what the stages say. */
@@ -177,3 +180,16 @@ export const report = {
     method: 'method',
   },
 }
+
+export const reportWords = sided(report, (w) => ({
+  ...w,
+  seenFrom: w.seenFromOtherEnd,
+  moves: { ...w.moves, signs: turned(w.moves.signs) },
+  corrections: {
+    ...w.corrections,
+    paths: Object.fromEntries(
+      Object.entries(w.corrections.paths).map(([path, name]) => [path, turned(name)]),
+    ),
+  },
+  setUps: { ...w.setUps, signs: turning(w.setUps.signs) },
+}))

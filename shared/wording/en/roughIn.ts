@@ -1,3 +1,5 @@
+import { sided } from '../words'
+
 /** What is said of hubs under a straightedge and of feelers between them. */
 export const roughIn = {
   form: {
@@ -201,3 +203,17 @@ export const roughIn = {
     remark: (text: string) => `Remark: ${text}`,
   },
 }
+
+export const roughInWords = sided(roughIn, (w) => ({
+  ...w,
+  view: {
+    ...w.view,
+    twoPlaces: '12 and 9',
+    fourPlaces: '12, 9, 6 and 3',
+    pushTo: 'Push toward 9 (−: toward 3)',
+  },
+  working: {
+    ...w.working,
+    openingFormula: { ...w.working.openingFormula, h: 'gap at 3 − gap at 9' },
+  },
+}))

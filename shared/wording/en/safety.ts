@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { SafetyPoint } from '../../../core/stages/makeSafe/entries'
 
 interface PointWords {
@@ -67,3 +68,5 @@ export const safety = {
     at: (time: string, person: string) => `${time}, ${person}`,
   },
 }
+
+export const safetyWords = said(safety)

@@ -1,3 +1,5 @@
+import { said } from '../words'
+
 /** Words of the second screen: read at three metres, so few and short. */
 export const secondScreen = {
   open: 'Second screen',
@@ -50,3 +52,5 @@ export const secondScreen = {
       `Second screen: ${dial} reads ${value}, but that box is filled. Nothing was changed.`,
   },
 }
+
+export const secondScreenWords = said(secondScreen)

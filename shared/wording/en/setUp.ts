@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { PipeFault } from '../../../core/setup/barOnPipe'
 import type { NudgeSays } from '../../../core/setup/nudge'
 import type { SetUpCheck } from '../../../core/stages/setUp/checks'
@@ -141,3 +142,5 @@ export const setUp = {
     driven: 'Driven machine',
   },
 }
+
+export const setUpWords = said(setUp)

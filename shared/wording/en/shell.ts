@@ -1,3 +1,5 @@
+import { said } from '../words'
+
 /** The frame around every page: navigation, keys, who writes, what waits to be sent. */
 export const shell = {
   product: 'Hushed Caliper',
@@ -74,3 +76,5 @@ export const shell = {
     { keys: 'g 1 … 9, g 0, g a …', does: 'go to a stage of the job, counted down the sheet' },
   ],
 }
+
+export const shellWords = said(shell)

@@ -1,3 +1,5 @@
+import { said } from '../words'
+
 /** What is said of feet that rock. `f` names are f1 to f4 as the observer sees them. */
 export const softFoot = {
   notBelowZero: 'A gap or rise can’t be below zero. Type how far it opens.',
@@ -154,3 +156,5 @@ export const softFoot = {
     lift: 'What the leaves come to',
   },
 }
+
+export const softFootWords = said(softFoot)

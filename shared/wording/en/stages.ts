@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { StageId } from '../../../core/jobs/jobs'
 import type { Mark } from '../../../core/logbook/stage'
 
@@ -53,3 +54,5 @@ export const sheet = {
   marks,
   passedOver: (why: string) => `Passed over: ${why}`,
 }
+
+export const sheetWords = said(sheet)

@@ -1,3 +1,6 @@
+import { turned } from '../otherEnd'
+import { sided } from '../words'
+
 /** Heads of the short tables of figures. */
 export const tables = {
   now: 'now',
@@ -24,3 +27,5 @@ export const tables = {
   trustIn: (unit: string) => `trust, ${unit}`,
   plus: { v: 'up is plus', h: 'toward 3 is plus' },
 }
+
+export const tablesWords = sided(tables, (w) => ({ ...w, plus: { ...w.plus, h: turned(w.plus.h) } }))

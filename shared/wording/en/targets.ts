@@ -1,3 +1,5 @@
+import { turned } from '../otherEnd'
+import { sided } from '../words'
 import type { Material } from '../../../core/growth/materials'
 
 /** The cold target: how machines grow, and where one is set because of it. */
@@ -103,3 +105,13 @@ export const targets = {
     values: 'Offsets and angles in this table are counted from the cold target.',
   },
 }
+
+export const targetsWords = sided(targets, ({ view, ...w }) => ({
+  ...w,
+  view: {
+    ...view,
+    side: turned(view.side),
+    offset: { ...view.offset, h: turned(view.offset.h) },
+    slope: { ...view.slope, h: turned(view.slope.h) },
+  },
+}))

@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { TypedFault } from '../../../core/units/typedNumber'
 
 export const typing = {
@@ -13,3 +14,5 @@ export const typing = {
   } satisfies Record<TypedFault, string>,
   tenfoldOthers: 'Tenfold off the others?',
 }
+
+export const typingWords = said(typing)

@@ -1,3 +1,4 @@
+import { said } from '../words'
 import type { VibrationPlace, VibrationWay } from '../../../core/stages/open/entries'
 
 /** Vibration as it was noted: a hint, judged by nobody. */
@@ -27,3 +28,5 @@ export const vibration = {
   keep: 'Note it',
   report: 'Vibration',
 }
+
+export const vibrationWords = said(vibration)

@@ -1,3 +1,5 @@
+import { said } from '../words'
+
 /** Names, notes and worded formulas of a working. What is written in symbols alone needs no words. */
 export const working = {
   line: {
@@ -77,3 +79,5 @@ export const working = {
     slipped: 'slipped',
   },
 }
+
+export const workingWords = said(working)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { directionsWords, roughInWords, tablesWords } from '~~/shared/wording/en'
 import { PLANES, type Plane } from '~~/core/frame/planes'
 import {
   feelerRows,
@@ -21,7 +22,9 @@ const props = defineProps<{ id: string; result: unknown }>()
 const session = useSession()
 const telling = useTelling()
 const { form, mm, set } = useSumBoard()
-const { roughIn, tables } = useWords()
+const words = useWords()
+const roughIn = roughInWords(words)
+const tables = tablesWords(words)
 const v = roughIn.view
 
 const found = computed(() => props.result as FeelersFound | null)
@@ -67,14 +70,14 @@ const all = computed(() => ({
 }))
 const scale = computed(() => scaleOfHubs(found.value ? all.value : null))
 const times = computed(() => (scale.value.times === null ? '' : `${scale.value.times}×`))
-const words = (plane: Plane, what: 'step' | 'opening') => {
+const said = (plane: Plane, what: 'step' | 'opening') => {
   const quantity = what === 'step' ? all.value.steps[plane] : all.value.openings[plane]
   const told = feltWords(quantity, what, plane, telling.value)
   return told === '–' ? '' : told
 }
 const opens = (plane: Plane) => {
   const { value } = all.value.openings[plane]
-  if (value === null) return words(plane, 'opening')
+  if (value === null) return said(plane, 'opening')
   if (Math.abs(value) < 1e-9) return v.parallel
   const by = figure(Math.abs(value), 'displacement', session.units)
   return v.opensAt(by, openAt(value, plane, telling.value))
@@ -83,7 +86,7 @@ const views = computed(() =>
   PLANES.map((plane) => ({
     plane,
     hubs: drawHubs(all.value.steps[plane].value, all.value.openings[plane].value, scale.value.perMillimetre),
-    found: words(plane, 'step'),
+    found: said(plane, 'step'),
     opens: found.value ? opens(plane) : '',
     mark: null,
   })),
@@ -117,7 +120,7 @@ const enter = (key: string) => {
         />
       </div>
       <section v-for="one in views" :key="one.plane" class="view">
-        <h2>{{ capital(telling.words.directions.planes[one.plane]) }}</h2>
+        <h2>{{ capital(directionsWords(telling.words).planes[one.plane]) }}</h2>
         <p v-if="times" class="times">{{ one.plane === 'v' ? v.side(times) : v.top(times) }}</p>
         <HubsPlane
           ref="planes"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { softFootWords, tablesWords } from '~~/shared/wording/en'
 import { FOOT_NAMES, type FootName } from '~~/core/feet/softFoot'
 import { toCore } from '~~/core/units/unitSystem'
 import { sizeVerdict } from '~~/core/judge/sizeVerdict'
@@ -12,7 +13,9 @@ const props = defineProps<{ id: string; result: unknown }>()
 const session = useSession()
 const telling = useTelling()
 const { form, text, mm, rows, set } = useSumBoard()
-const { softFoot: w, tables } = useWords()
+const words = useWords()
+const w = softFootWords(words)
+const tables = tablesWords(words)
 const step = ref<'gaps' | 'rises'>('rises')
 
 /** Row by row from the coupling end. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tablesWords, targetsWords, verdictsWords } from '~~/shared/wording/en'
 import { quickWords } from '~~/shared/wording/viewWords'
 import { toCore } from '~~/core/units/unitSystem'
 import { drawGap, HUB_GAP } from '~~/shared/quick/hubGap'
@@ -13,7 +14,7 @@ const session = useSession()
 const { mm, box, text, form, set } = useSumBoard()
 const words = useWords()
 const w = quickWords.gap
-const verdicts = words.verdicts
+const verdicts = verdictsWords(words)
 
 const found = computed(
   () => props.result as { coldGap: number; verdict: 'in' | 'edge' | 'out' | null } | null,
@@ -31,7 +32,7 @@ const scale = computed(() => (stands.value === null ? null : axialScale(stands.v
 const drawn = computed(() => drawGap(stands.value, found.value ? running.value : null))
 
 const { face: LEFT, hub: HUB, width: W, height: H } = HUB_GAP
-const names = words.tables
+const names = tablesWords(words)
 const degrees = computed(() => (session.units === 'inch' ? '°F' : '°C'))
 /** Shafts whose expansion is typed, from the pick on. */
 const ownPicked = ref<readonly string[]>([])
@@ -82,7 +83,7 @@ const pickMaterial = (path: string, material: string) => {
         <NumberBox v-bind="box(`${s.path}/length`, 'distance')" :label="w.length" />
         <MaterialPick
           :model-value="s.material"
-          :label="`${w.shaft(s.name)}: ${words.targets.view.material}`"
+          :label="`${w.shaft(s.name)}: ${targetsWords(words).view.material}`"
           :fault="s.materialFault"
           @update:model-value="pickMaterial(s.path, $event)"
         />

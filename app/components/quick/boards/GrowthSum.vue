@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { targetsWords } from '~~/shared/wording/en'
 import { quickWords } from '~~/shared/wording/viewWords'
 import LineFound from './LineFound.vue'
 import { tryTarget } from '~~/core/stages/target/target'
@@ -22,7 +23,7 @@ const { form, rows, set } = useSumBoard()
 const session = useSession()
 const telling = useTelling()
 const words = useWords()
-const v = words.targets.view
+const v = targetsWords(words).view
 const onBoard = computed(() => form.taken('machines'))
 
 const said = () => form.at('machines') ?? []

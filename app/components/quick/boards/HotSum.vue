@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords } from '~~/shared/wording/en'
 import { quickWords } from '~~/shared/wording/viewWords'
 import { PLANES, type Misalignment, type Plane } from '~~/core/frame/planes'
 import { targetFromHotCheck } from '~~/core/coupling/hotCheck'
@@ -26,7 +27,13 @@ const lines = computed((): readonly NamedLine[] => {
     { look: 'now', name: w.hot, line: hot },
     ...(props.result === null
       ? []
-      : [{ look: 'aim' as const, name: words.drawings.coldTarget, line: targetFromHotCheck(cold, hot) }]),
+      : [
+          {
+            look: 'aim' as const,
+            name: drawingsWords(words).coldTarget,
+            line: targetFromHotCheck(cold, hot),
+          },
+        ]),
   ]
 })
 const rows = (plane: Plane) =>

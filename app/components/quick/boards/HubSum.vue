@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { levelWords } from '~~/shared/wording/en'
 import { runout } from '~~/core/runout/runout'
 import { toCore } from '~~/core/units/unitSystem'
 import { typedValue } from '~~/shared/forms/typed'
@@ -9,9 +10,7 @@ import { drawTurn } from '~~/shared/stages/level/drawing'
 defineProps<{ id: string; result: unknown }>()
 const session = useSession()
 const { form, rows, set } = useSumBoard()
-const {
-  level: { view: w },
-} = useWords()
+const w = levelWords(useWords()).view
 const CIRCLE = { id: 'turn', list: 'readings', value: 'value' }
 const marks = computed(() => positionsOf([CIRCLE], form.at, session.units))
 const texts = computed(() => textsAt([CIRCLE], form.at, session.units).turn ?? {})

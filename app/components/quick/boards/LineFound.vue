@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords } from '~~/shared/wording/en'
 import type { Misalignment } from '~~/core/frame/planes'
 import { UNJUDGED } from '~~/shared/quick/keepMeasurement'
 import { toCore } from '~~/core/units/unitSystem'
@@ -7,7 +8,8 @@ import { toCore } from '~~/core/units/unitSystem'
 const props = defineProps<{ id: string; result: unknown }>()
 const session = useSession()
 const { rows, feetIn } = useSumBoard()
-const { drawings } = useWords()
+const words = useWords()
+const drawings = drawingsWords(words)
 
 type Told = { readonly [Q in 'offset' | 'slope']: { readonly v: number | null; readonly h: number | null } }
 const told = computed((): Told | null => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plansWords, tablesWords, verdictsWords } from '~~/shared/wording/en'
 import { quickWords } from '~~/shared/wording/viewWords'
 import ValuesSum from './ValuesSum.vue'
 import { PLANES, type Plane } from '~~/core/frame/planes'
@@ -68,8 +69,8 @@ const pick = (option: string) => {
   kind.value = option
 }
 const options = computed(() => [
-  ...plans.value.map(({ choice: { option } }) => ({ value: option, name: words.plans.names[option] })),
-  ...(dragged.value ? [{ value: 'own' as const, name: words.plans.names.own }] : []),
+  ...plans.value.map(({ choice: { option } }) => ({ value: option, name: plansWords(words).names[option] })),
+  ...(dragged.value ? [{ value: 'own' as const, name: plansWords(words).names.own }] : []),
 ])
 const exaggeration = computed(() =>
   sheet.value && axes.value
@@ -108,7 +109,7 @@ const exaggeration = computed(() =>
         :axes="axes"
         :feet="shown.choice.feet"
         :still="sheet.still"
-        :stationary-name="words.tables.driven.toLowerCase()"
+        :stationary-name="tablesWords(words).driven.toLowerCase()"
         :exaggeration="exaggeration"
         :step="step"
         :nearest="nearest"
@@ -118,7 +119,7 @@ const exaggeration = computed(() =>
       />
       <p v-if="stale" class="note">{{ w.before }}</p>
       <p v-else class="note">
-        <VerdictMark :mark="shown.verdict" on-dye /> {{ w.leads(words.verdicts[shown.verdict]) }}
+        <VerdictMark :mark="shown.verdict" on-dye /> {{ w.leads(verdictsWords(words)[shown.verdict]) }}
         {{ w.drag }}
       </p>
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { drawingsWords, tablesWords } from '~~/shared/wording/en'
 import type { WritableComputedRef } from 'vue'
 import { otherSheave, type SheavePlace } from '~~/core/register/beltMachine'
 import { toCore } from '~~/core/units/unitSystem'
@@ -126,8 +127,8 @@ const sizes = computed(() => {
       :diameters="sizes"
       :drawing="drawing"
       :names="{
-        motor: telling.words.drawings.motor,
-        driven: words.tables.driven.toLowerCase(),
+        motor: drawingsWords(telling.words).motor,
+        driven: tablesWords(words).driven.toLowerCase(),
       }"
       :locked="false"
       @tap="tap"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { directionsWords } from '~~/shared/wording/en'
 import { UNJUDGED } from '~~/shared/quick/keepMeasurement'
 import { labelOf } from '~~/shared/quick/labels'
 
@@ -12,7 +13,7 @@ const props = defineProps<{
 const session = useSession()
 const { form, text, feetIn, lineAt, set } = useSumBoard()
 const words = useWords()
-const { directions } = words
+const directions = directionsWords(words)
 const feet = computed(() => feetIn(props.feetAt ?? 'feet'))
 const PATH = { offset: 'coupling/offset', slope: 'coupling/slope' } as const
 const PLANE = { 0: 'v', 90: 'h' } as const

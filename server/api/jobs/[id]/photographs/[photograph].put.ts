@@ -2,7 +2,7 @@ import { setResponseStatus } from 'h3'
 import { z } from 'zod'
 import { ROUTES } from '../../../../../shared/api/routes'
 import { LARGEST_FILE } from '../../../../../shared/photographs/photographs'
-import { en } from '../../../../../shared/wording/en'
+import { look } from '../../../../../shared/wording/en'
 import { answerWords } from '../../../../../shared/wording/viewWords'
 import { database } from '../../../../database/connection'
 import { busy } from '../../../../http/databaseFailure'
@@ -21,7 +21,7 @@ export default route(ROUTES.keepPhotograph, async ({ event, param }) => {
   if (reading >= AT_ONCE) throw busy()
   reading++
   try {
-    const bytes = await readBytes(event, LARGEST_FILE, en.look.photographs.tooLarge)
+    const bytes = await readBytes(event, LARGEST_FILE, look.photographs.tooLarge)
     const answer = await keepPhotograph(database('write'), param('id'), id, bytes)
     setResponseStatus(event, answer.added ? 201 : 200)
     return answer
