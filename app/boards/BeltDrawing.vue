@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { beltsWords, drawingsWords } from '~~/shared/wording/en'
+import { beltsWords, drawingsWords, drivesWords } from '~~/shared/wording/en'
 import { toCore } from '~~/core/units/unitSystem'
 import type { BeltFields } from '~~/shared/register/beltMachine'
 import { figure } from '~~/shared/wording/figures'
@@ -91,7 +91,12 @@ const drawings = drawingsWords(words)
       </template>
     </g>
     <text x="18" y="28" font-size="15" fill="#DCE3FF">
-      {{ drawings.belts(w.drive(machine.belts.count, w.kinds[machine.belts.kind]), machine.belts.section) }}
+      {{
+        drawings.belts(
+          drivesWords(words).belts(machine.belts.count, drivesWords(words).beltKinds[machine.belts.kind]),
+          machine.belts.section,
+        )
+      }}
     </text>
     <text :x="W - 18" y="28" font-size="15" fill="#A3AEE0" text-anchor="end">
       {{

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { drawLeaves } from '~~/shared/stages/feet/drawing'
+import { drawLeaves } from '~~/shared/drawing/leaves'
 
 /**
  * What lies under one foot, to scale: leaves that stay, that come out, that go in; above them how far the

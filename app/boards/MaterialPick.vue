@@ -19,23 +19,22 @@ const options = [
 </script>
 
 <template>
-  <label>
+  <div>
     <span>{{ targetsWords(words).view.material }}</span>
-    <el-select
+    <PickOne
+      on-dye
       :model-value="modelValue"
-      :aria-label="label ?? targetsWords(words).view.material"
+      :label="label ?? targetsWords(words).view.material"
+      :options="options"
       :disabled="disabled"
-      placeholder=""
       @update:model-value="emit('update:modelValue', $event)"
-    >
-      <el-option v-for="m in options" :key="m.value" :value="m.value" :label="m.name" />
-    </el-select>
+    />
     <span v-if="fault" class="fault" role="alert">{{ fault }}</span>
-  </label>
+  </div>
 </template>
 
 <style scoped>
-label > span:first-child {
+div > span:first-child {
   display: block;
   color: var(--scribe-dim);
   font-size: 14px;

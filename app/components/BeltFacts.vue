@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { beltsWords, pagesWords, tablesWords } from '~~/shared/wording/en'
+import { beltsWords, pagesWords, tablesWords, drivesWords } from '~~/shared/wording/en'
 import { toCore } from '~~/core/units/unitSystem'
 import type { BeltFields } from '~~/shared/register/beltMachine'
-import { UNIT_NAMES } from '~~/shared/wording/figures'
-import { gapFigure } from '~~/shared/wording/lines'
+import { UNIT_NAMES, gapFigure } from '~~/shared/wording/figures'
 
 /** The sheaves of a belt drive, and what their line is judged by. */
 const props = defineProps<{ machine: BeltFields }>()
@@ -52,7 +51,7 @@ const rows = computed(() =>
       {{
         machine.limits.offset !== null || machine.limits.angle !== null
           ? beltsWords(words).limits.own(machine.limits.source)
-          : beltsWords(words).limits.starter(beltsWords(words).kinds[machine.belts.kind])
+          : beltsWords(words).limits.starter(drivesWords(words).beltKinds[machine.belts.kind])
       }}
     </p>
   </div>

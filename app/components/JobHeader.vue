@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { beltsWords, pagesWords, shellWords } from '~~/shared/wording/en'
+import { shellWords, drivesWords } from '~~/shared/wording/en'
 import ScreenTag from '~/components/secondScreen/ScreenTag.vue'
 
 const job = useJob()
@@ -19,8 +19,8 @@ const what = computed(() => {
   const joined =
     m.drive === 'coupled'
       ? m.couplingKind.toLowerCase()
-      : beltsWords(words).drive(m.belts.count, beltsWords(words).kinds[m.belts.kind])
-  const { drive, inJob } = pagesWords(words).machine
+      : drivesWords(words).belts(m.belts.count, drivesWords(words).beltKinds[m.belts.kind])
+  const { between: drive, inJob } = drivesWords(words)
   const between = drive(m.movableName.toLowerCase(), m.stationaryName.toLowerCase())
   return inJob(m.powerKw, between, joined, job.folded?.state.rpm ?? m.rpm)
 })

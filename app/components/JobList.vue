@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { beltsWords, hotWords, pagesWords, sheetWords, verdictsWords } from '~~/shared/wording/en'
+import { degrees, gapFigure } from '~~/shared/wording/figures'
+import { hotWords, pagesWords, sheetWords, verdictsWords, findingsWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import type { JobSummary } from '~~/shared/api/answers'
 import { goingOf } from '~~/shared/drawing/going'
 import { misalignmentWords } from '~~/shared/wording/directions'
 import { goWords } from '~~/shared/wording/hotCheck'
-import { degrees, gapFigure } from '~~/shared/wording/lines'
 import { tellingOf } from '~~/shared/wording/telling'
 
 const props = defineProps<{
@@ -22,8 +22,8 @@ const found = ({ summary }: JobSummary): string => {
   if (!summary.asLeft) return ''
   return summary.kind === 'coupled'
     ? misalignmentWords(summary.asLeft.coupling, false, telling.value)
-    : beltsWords(telling.value.words)
-        .found(
+    : findingsWords(telling.value.words)
+        .line.found(
           gapFigure(Math.abs(summary.asLeft.offset), telling.value, true),
           degrees(Math.abs(summary.asLeft.turn)),
         )

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { machineNames } from '~~/shared/wording/machineNames'
 import { shellWords } from '~~/shared/wording/en'
 import IconTurn from '~icons/lucide/arrow-left-right'
-import { machineNames } from '~~/shared/wording/headlines'
 
 /** From which end this person looks at the shafts; a press goes round to the other. */
 const job = useJob()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { openingWords, pagesWords } from '~~/shared/wording/en'
+import { pagesWords, reasonsWords } from '~~/shared/wording/en'
 import { JOB_REASONS, type JobReason } from '~~/core/stages/open/entries'
 import type { MachineRecord, MachineSnapshot } from '~~/shared/register/machine'
 import { stockFor } from '~~/shared/register/stockFor'
@@ -88,7 +88,7 @@ const start = async () => {
     <el-form label-position="top" @submit.prevent="start">
       <el-form-item :label="w.why">
         <el-select v-model="reason" :aria-label="w.why">
-          <el-option v-for="r in JOB_REASONS" :key="r" :value="r" :label="openingWords(words).reasons[r]" />
+          <el-option v-for="r in JOB_REASONS" :key="r" :value="r" :label="reasonsWords(words)[r]" />
         </el-select>
       </el-form-item>
       <NumberBox

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { machineNames } from '~~/shared/wording/machineNames'
 import { vibrationWords } from '~~/shared/wording/en'
 import { VIBRATION_PLACES, VIBRATION_WAYS } from '~~/core/stages/open/entries'
 import {
@@ -9,7 +10,6 @@ import {
   textsOfVibration,
   type VibrationTexts,
 } from '~~/shared/stages/open/vibrationForm'
-import { machineNames } from '~~/shared/wording/headlines'
 import { vibrationReadWords } from '~~/shared/wording/vibration'
 import { capital } from '~~/shared/wording/telling'
 
@@ -29,6 +29,7 @@ const { draft: form, clear } = useDraft<VibrationTexts>(`vibration.${props.momen
 useUnitsOfDraft(form, nameVibrationUnits)
 const read = computed(() => readVibration(form.value, props.moment, session.units, telling.value.words))
 const shown = ref(false)
+const later = useLater(shown)
 const keep = () => {
   if (!read.value.payload || !job.log({ kind: 'vibration-noted', payload: read.value.payload })) return
   clear()
@@ -42,7 +43,8 @@ const keep = () => {
     <el-button v-if="!state.closing" link class="text-button" @click="shown = true">{{
       w.note[moment]
     }}</el-button>
-    <el-dialog
+    <LazyElDialog
+      v-if="later"
       v-model="shown"
       :title="w.title[moment]"
       width="min(620px, 94vw)"
@@ -83,7 +85,7 @@ const keep = () => {
         <p class="muted">{{ w.hint }}</p>
         <el-button native-type="submit" class="next-button" :disabled="!read.payload">{{ w.keep }}</el-button>
       </form>
-    </el-dialog>
+    </LazyElDialog>
   </div>
 </template>
 

@@ -1,6 +1,6 @@
+import { movableName, machineNames } from '~~/shared/wording/machineNames'
 import { hotWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
-import { machineNames, movableName } from '~~/shared/wording/headlines'
 import { meaningOfHot } from '~~/shared/wording/hotCheck'
 import { drawWarming } from '~~/shared/stages/hotCheck/drawing'
 import {

@@ -1,7 +1,7 @@
+import { machineNames } from '~~/shared/wording/machineNames'
 import { checkLevels, keepLevels, levelCure } from '~~/core/stages/level/levels'
 import { checkRunouts, keepRunouts, runoutEffect } from '~~/core/stages/level/runouts'
 import { blankLevel, nameLevelUnits, readLevel, ROLES, type LevelTexts } from '~~/shared/stages/level/form'
-import { machineNames } from '~~/shared/wording/headlines'
 
 /** The boxes of the level and of the turned hub, bound to the draft; what they would mean once logged. */
 export const useLevelForm = () => {

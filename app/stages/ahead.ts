@@ -1,19 +1,22 @@
 import type { Component } from 'vue'
 
-type Load = () => Promise<{ default: Component }>
-const loads: Load[] = []
-let ahead = false
-const fetchOne = (load: Load) => void load().catch(() => null)
+const loads: (() => Promise<unknown>)[] = []
+let begun = false
+const fetchOne = (load: () => Promise<unknown>) => void load().catch(() => null)
 
-/** A part of a job's view that is loaded when it is first drawn, or ahead of that with all others. */
-export const loadedAhead = (load: Load): Component => {
+/** What a job's view loads when it is first wanted, or ahead of that with all else. */
+export const ahead = <T>(load: () => Promise<T>): (() => Promise<T>) => {
   loads.push(load)
-  if (ahead) fetchOne(load)
-  return defineAsyncComponent(load)
+  if (begun) fetchOne(load)
+  return load
 }
 
-/** Fetches every part while the network is there, and parts of parts as they come, so that none is missing when it has gone. */
+/** A part of a job's view that is loaded so. */
+export const loadedAhead = <C extends Component>(load: () => Promise<{ default: C }>): C =>
+  defineAsyncComponent(ahead(load))
+
+/** Fetches all of it while the network is there, and parts of parts as they come, so that none is missing when it has gone. */
 export const fetchAhead = (): void => {
-  ahead = true
+  begun = true
   for (const load of loads) fetchOne(load)
 }

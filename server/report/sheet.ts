@@ -1,10 +1,4 @@
-import {
-  directionsWords,
-  measuringWords,
-  reportWords,
-  safetyWords,
-  setUpWords,
-} from '../../shared/wording/en'
+import { directionsWords, reportWords, safetyWords, setUpWords, setsWords } from '../../shared/wording/en'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../core/jobs/coupled'
 import type { ReadingSet } from '../../core/stages/measure/readingSet'
@@ -114,7 +108,7 @@ export const sheetDocument = (
       unbreakable: true,
     }
   }
-  const title = w.title(measuringWords(words).methods[method])
+  const title = w.title(setsWords(words).methods[method])
   return {
     pageSize: report.paper,
     pageMargins: [42, 40, 42, 44],

@@ -1,6 +1,6 @@
 import { BELT_KINDS } from '../../core/belt/sheaveLine'
 import { BASE_KINDS, MOTOR_PLACES, PULLS, type SheavePlace } from '../../core/register/beltMachine'
-import { beltsWords } from '../wording/en'
+import { beltsWords, drivesWords } from '../wording/en'
 import type { Words } from '../wording/words'
 import { capital } from '../wording/telling'
 import { recordWords } from '../wording/viewWords'
@@ -44,11 +44,10 @@ const baseBoxes = (words: Words): readonly RecordBox[] => {
 /** What stands on a belt machine's form below what it is. */
 export const beltBoxes = (words: Words): readonly RecordBox[] => {
   const w = recordWords
-  const belts = beltsWords(words)
   const drive = boxesOf(w.groups.belts)
   const limits = boxesOf(w.groups.limits, 'limits.')
   return [
-    drive.choice('belts.kind', w.kindOfBelt, BELT_KINDS, (k) => capital(belts.kinds[k])),
+    drive.choice('belts.kind', w.kindOfBelt, BELT_KINDS, (k) => capital(drivesWords(words).beltKinds[k])),
     drive.text('belts.section', w.section),
     drive.number('belts.count', w.howMany, 'plain'),
     drive.number('centreDistance', w.centreDistance, 'distance'),

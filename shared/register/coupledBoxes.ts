@@ -1,6 +1,6 @@
 import { recordWords } from '../wording/viewWords'
 import { COUPLING_TYPES } from '../../core/register/couplingParts'
-import { directionsWords, lookWords, measuringWords, methodsWords } from '../wording/en'
+import { directionsWords, lookWords, methodsWords, setsWords } from '../wording/en'
 import type { Words } from '../wording/words'
 import { capital, nameFeet, type FootWords } from '../wording/telling'
 import type { UsualPlaces } from '../../core/methods/methods'
@@ -24,14 +24,13 @@ const BLANK_USUAL = {
 const usualBoxes = ({ usual }: CoupledFields, words: Words): readonly RecordBox[] => {
   const w = recordWords
   const methods = methodsWords(words)
-  const measuring = measuringWords(words)
   const { number, choice } = boxesOf(w.groups.usual, 'usual.')
   const labels = methods.labels
   const method = choice(
     'method',
     w.usualMethod,
     Object.keys(BLANK_USUAL) as UsualPlaces['method'][],
-    (m) => measuring.methods[m],
+    (m) => setsWords(words).methods[m],
     BLANK_USUAL,
   )
   switch (usual.method) {

@@ -1,4 +1,5 @@
-import { feetWords, openingWords, verdictsWords } from './en'
+import { targetSource } from './aims'
+import { feetWords, reasonsWords, verdictsWords } from './en'
 import { historyWords } from './viewWords'
 import type { CoupledState } from '../../core/jobs/coupled'
 import type { Job } from '../../core/jobs/jobs'
@@ -6,7 +7,6 @@ import { SIDES } from '../../core/plan/movePlan'
 import { figure, pack } from './figures'
 import { lineFigure, lineLimit } from './lines'
 import { limitWords, quantityName } from './quantities'
-import { targetSource } from './targets'
 import { capital, pairName, type Telling } from './telling'
 import { limitSource } from './tolerances'
 
@@ -54,7 +54,7 @@ const told = (job: Job, telling: Telling): Told => {
   const w = historyWords.compare
   const { opening, closing, outcome, rpm } = job.state
   const head: Told = [
-    [w.why, opening ? openingWords(words).reasons[opening.payload.reason] : ''],
+    [w.why, opening ? reasonsWords(words)[opening.payload.reason] : ''],
     [w.verdict, verdictsWords(words)[closing?.payload.signed?.verdict ?? outcome.verdict]],
     [w.signedBy, closing?.payload.signedBy ?? ''],
     [w.speed, `${String(rpm)} rpm`],

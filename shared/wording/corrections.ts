@@ -1,4 +1,4 @@
-import { feetWords, measuringWords, methodsWords, reportWords } from './en'
+import { feetWords, methodsWords, reportWords, setsWords } from './en'
 import type { LogEntry } from '../../core/logbook/entry'
 import { toCore, type Measured } from '../../core/units/unitSystem'
 import { hourName } from './directions'
@@ -78,7 +78,7 @@ const valuesOf = (entry: LogEntry, telling: Telling): Values => {
       const byCircle = (what: (circle: string) => string, of: Readonly<Record<string, number>>) =>
         Object.entries(of).map(([c, x]): [string, string] => [what(circleName(c, telling)), small(x)])
       return new Map([
-        [w.method, measuringWords(words).methods[how.method]],
+        [w.method, setsWords(words).methods[how.method]],
         ...flat(how.given, w.paths, (leaf, at) => {
           const name = at[at.length - 1] ?? ''
           if (typeof leaf !== 'number') return String(leaf)

@@ -96,3 +96,21 @@ export const clockName = (
 /** `9` for 9 o’clock: where there is little room. */
 export const hourName = (clock: number, telling: Pick<Telling, 'words' | 'viewFrom'>): string =>
   clockName(clock, telling).replace(' o’clock', '')
+
+/** Where a line lies, in one clause: `5.5 mil low, outboard end low`; planes that stand on zero are left out. */
+export const lineWords = (line: Misalignment, far: string, telling: Telling): string => {
+  const d = directionsWords(telling.words)
+  const parts = (['v', 'h'] as const).flatMap((plane) => {
+    const offset = offsetWords(line.offset[plane], plane, telling)
+    const end = slopeEndWords(line.slope[plane], plane, far, telling)
+    return [
+      ...(offset === d.levelWith || offset === d.inLineWith ? [] : [offset]),
+      ...(end === d.noAngle[plane] ? [] : [end]),
+    ]
+  })
+  return parts.length === 0 ? d.levelWith : parts.join(', ')
+}
+
+/** Where faces open: at 6 or 12, at 9 or 3. */
+export const openAt = (opening: number, plane: Plane, telling: Pick<Telling, 'viewFrom'>): string =>
+  plane === 'v' ? (opening > 0 ? '6' : '12') : hourOf(-opening, telling)

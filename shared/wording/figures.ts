@@ -48,3 +48,13 @@ export const asTyped = (value: number, measured: LengthMeasure, units: UnitSyste
 /** Shims of a pack, `25+10`, or `none`. */
 export const pack = (shims: readonly number[], units: UnitSystem): string =>
   shims.length === 0 ? 'none' : shims.map((t) => thickness(t, units)).join('+')
+
+const DEGREE = Math.PI / 180
+
+/** `0.21°`: an angle of a sheave. */
+export const degrees = (radians: number, digits = 2): string =>
+  `${(Math.abs(radians) < 5e-7 ? 0 : radians / DEGREE).toFixed(digits).replace('-', '−')}°`
+
+/** A gap or an offset at the sheaves: finer than a taped distance. */
+export const gapFigure = (mm: number, { units }: { readonly units: UnitSystem }, unit = false): string =>
+  figure(mm, 'distance', units, { extra: 1, unit })

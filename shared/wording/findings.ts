@@ -1,14 +1,15 @@
+import { movableName } from './machineNames'
 import {
-  beltsWords,
-  closingWords,
-  feetWords,
-  measuringWords,
-  movesWords,
-  plansWords,
-  safetyWords,
-  sheetWords,
-  verdictsWords,
-} from './en'
+  findingOfHot,
+  findingOfFeet,
+  findingOfLooks,
+  findingOfProof,
+  findingOfOpening,
+  findingOfLevelStage,
+  findingOfTarget,
+  findingOfRoughIn,
+} from './stageFindings'
+import { feetWords, safetyWords, sheetWords, verdictsWords, setsWords, findingsWords } from './en'
 import dayjs from 'dayjs'
 import type { BeltStageId, BeltState } from '../../core/jobs/belt'
 import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
@@ -18,19 +19,8 @@ import type { Closing } from '../../core/stages/close/closing'
 import type { Safety } from '../../core/stages/makeSafe/safety'
 import type { Measurement } from '../../core/stages/measure/measurement'
 import { firstSag, hasSag } from '../methods/forms'
-import { figure } from './figures'
-import { degrees, gapFigure } from './lines'
-import { movableName } from './headlines'
-import { findingOfHot } from './hotCheck'
-import { findingOfLevelStage } from './level'
-import { findingOfLooks } from './look'
-import { findingOfOpening } from './open'
-import { findingOfProof } from './prove'
-import { findingOfRoughIn } from './roughIn'
-import { findingOfFeet } from './softFoot'
-import { farEnd } from './readings'
-import { findingOfTarget } from './targets'
-import type { Telling } from './telling'
+import { figure, degrees, gapFigure } from './figures'
+import { type Telling, farEnd } from './telling'
 
 const time = (iso: string) => {
   const at = new Date(iso)
@@ -51,14 +41,14 @@ const safetyFinding = (s: Safety, { words }: Telling): string => {
 
 const measurementFinding = (m: Measurement | undefined, { words }: Telling): string => {
   if (!m || m.sets.length === 0) return ''
-  const w = measuringWords(words)
+  const w = setsWords(words)
   if (m.trust === 'agreed')
-    return `${w.setsAgree(m.used.length)}: ${verdictsWords(words)[m.judgement?.verdict ?? 'unknown'].toLowerCase()}`
-  return `${w.sets(m.sets.length)}. ${w.trust[m.trust]}`
+    return `${w.agree(m.used.length)}: ${verdictsWords(words)[m.judgement?.verdict ?? 'unknown'].toLowerCase()}`
+  return `${w.count(m.sets.length)}. ${w.trust[m.trust]}`
 }
 
 const closingFinding = (closing: Closing, { words }: Telling): string =>
-  closing ? closingWords(words).signedFinding(day(closing.receivedAt ?? closing.madeAt)) : ''
+  closing ? findingsWords(words).signed(day(closing.receivedAt ?? closing.madeAt)) : ''
 
 /** What each stage of a coupled job found. A missing stage fails to compile. */
 const COUPLED: {
@@ -72,11 +62,11 @@ const COUPLED: {
   'rough-in': (s, t) => findingOfRoughIn(s.roughIn, movableName(s), t),
   'set-up': ({ setUp }, { words, units }) => {
     if (!setUp) return ''
-    const w = measuringWords(words)
+    const w = findingsWords(words).setUp
     const { why } = setUp.entry.payload
     if (!setUp.holdsZero) return why === '' ? w.missesZero : w.missesZeroWhy(why)
-    return w.setUpFinding(
-      w.methods[setUp.how.method],
+    return w.with(
+      setsWords(words).methods[setUp.how.method],
       hasSag(setUp.how) ? figure(firstSag(setUp.how), 'displacement', units) : '',
     )
   },
@@ -93,10 +83,12 @@ const COUPLED: {
     }
     const [own, driven] = [lifts('movable'), lifts('stationary')]
     return planes.v
-      ? plansWords(words).finding([own, driven && feetWords(words).driven(driven)].filter(Boolean).join(', '))
-      : plansWords(words).findingSide
+      ? findingsWords(words).plan.lifts(
+          [own, driven && feetWords(words).driven(driven)].filter(Boolean).join(', '),
+        )
+      : findingsWords(words).plan.side
   },
-  move: ({ moves }, { words }) => (moves.length === 0 ? '' : movesWords(words).count(moves.length)),
+  move: ({ moves }, { words }) => (moves.length === 0 ? '' : findingsWords(words).moves(moves.length)),
   're-measure': (s, t) => measurementFinding(s.moves.length > 0 ? s.latest : undefined, t),
   prove: findingOfProof,
   'hot-check': findingOfHot,
@@ -109,9 +101,9 @@ const BELT: {
 } = {
   'make-safe': (s, t) => safetyFinding(s.safety, t),
   'line-up': ({ lines }, telling) => {
-    const w = beltsWords(telling.words)
+    const w = findingsWords(telling.words).line
     const now = lines[lines.length - 1]
-    if (!now) return lines.length > 1 ? w.correctedFinding : ''
+    if (!now) return lines.length > 1 ? w.corrected : ''
     return w.found(gapFigure(Math.abs(now.errors.offset), telling, true), degrees(Math.abs(now.errors.turn)))
   },
   close: ({ closing }, t) => closingFinding(closing, t),

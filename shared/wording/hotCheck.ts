@@ -1,15 +1,13 @@
-import { directionsWords, hotWords, measuringWords, proveWords } from './en'
+import type { Meaning } from './meaning'
+import { directionsWords, hotWords, measuringWords } from './en'
 import dayjs from 'dayjs'
 import type { CoupledState } from '../../core/jobs/coupled'
-import { isUnderWay, readsHot } from '../../core/stages/hotCheck/hotRun'
 import { lineDifference, type Misalignment } from '../../core/frame/planes'
 import { tryTarget, worthTelling } from '../../core/stages/target/target'
-import type { PowerBack } from '../../core/stages/makeSafe/safety'
-import { hourOf } from './directions'
+import { hourOf, lineWords } from './directions'
 import { figure } from './figures'
-import { farEnd, meaningOfReadings, type Meaning } from './readings'
-import { lineWords } from './targets'
-import type { Telling } from './telling'
+import { meaningOfReadings } from './readings'
+import { type Telling, farEnd } from './telling'
 
 const clock = (at: number | string) => dayjs(at).format('HH:mm')
 const MINUTE = 60_000
@@ -32,14 +30,6 @@ export const goWords = (by: Misalignment, far: string, { words, units, viewFrom 
   })
   return parts.length === 0 ? w.nowhere : parts.join(', ')
 }
-
-/** Why the power is back. */
-export const powerWhy = (entry: PowerBack, { words }: Pick<Telling, 'words'>): string =>
-  entry.kind === 'power-restored'
-    ? entry.payload.why
-    : entry.kind === 'bump-begun'
-      ? proveWords(words).power(entry.payload.by)
-      : hotWords(words).power
 
 /** Whole minutes from the stop to a moment, in words. */
 export const minutesSince = (stopped: string, now: number, { words }: Pick<Telling, 'words'>): string =>
@@ -112,17 +102,6 @@ export const meaningOfHot = (state: Seen, movable: string, telling: Telling, now
   )
 }
 
-/** What stands open at the close: nobody knows yet whether it runs straight. */
-export const provisionalAtClose = (
-  { expected, feet }: Pick<CoupledState, 'expected' | 'feet'>,
-  telling: Telling,
-): readonly string[] => {
-  const w = hotWords(telling.words)
-  return expected
-    ? [`${w.provisional} ${w.expected(goWords(expected, farEnd(feet.movable, telling), telling))}`]
-    : []
-}
-
 const lastRead = ({ hot }: Seen): number => {
   const last = hot.measurement.sets[hot.measurement.sets.length - 1]
   return last ? Date.parse(last.set.entry.madeAt) : Date.now()
@@ -132,15 +111,4 @@ const lastRead = ({ hot }: Seen): number => {
 export const degreesApart = (celsius: number, { units }: Pick<Telling, 'units'>): string => {
   const by = units === 'inch' ? celsius * 1.8 : celsius
   return `${by.toFixed(Math.abs(by) < 10 ? 1 : 0)} ${units === 'inch' ? '°F' : '°C'}`
-}
-
-/** What the sheet says of it. */
-export const findingOfHot = ({ hot, expected }: Seen, { words }: Telling): string => {
-  const w = hotWords(words).finding
-  const { run } = hot
-  if (run.answered) return run.answered.payload.take === 'new' ? w.taken : w.kept
-  if (readsHot(run))
-    return hot.measurement.sets.length === 0 ? w.stopped : w.sets(hot.measurement.sets.length)
-  if (isUnderWay(run)) return w.running
-  return expected ? w.provisional : ''
 }

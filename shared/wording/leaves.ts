@@ -39,7 +39,7 @@ export const leavesWords = (
       ? [w.bothFeet(capital(footNames(f.id)), one)]
       : own.map((l) =>
           w.foot(
-            capital(softFootWords(words).place(footNames(f.id), feetWords(words).sides[l.side])),
+            capital(feetWords(words).place(footNames(f.id), feetWords(words).sides[l.side])),
             laid(l, telling),
           ),
         )

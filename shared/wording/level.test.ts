@@ -1,3 +1,4 @@
+import { machineNames } from './machineNames'
 import { describe, expect, it } from 'vitest'
 import { TEST_MACHINE, TestJob } from '../../core/jobs/testJob'
 import { levelCure } from '../../core/stages/level/levels'
@@ -5,7 +6,7 @@ import { runoutEffect } from '../../core/stages/level/runouts'
 import { levelWorking, runoutWorking } from '../stages/level/working'
 import { clockFace } from './clockFace'
 import { findingsOf } from './findings'
-import { headlinesOf, machineNames } from './headlines'
+import { headlinesOf } from './headlines'
 import { levelCureWords, runoutWords, surfaceName } from './level'
 import { tellingOf } from './telling'
 

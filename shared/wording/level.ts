@@ -1,16 +1,13 @@
+import type { Meaning } from './meaning'
+import type { MachineNames } from './machineNames'
 import { levelWords } from './en'
 import type { CoupledMachine } from '../../core/register/coupledMachine'
 import { LEVEL_LIMIT, type LevelCure, type Levels, type ShaftLevel } from '../../core/stages/level/levels'
 import type { RunoutEffect, Runouts, SurfaceRunout } from '../../core/stages/level/runouts'
-import type { MachineRole } from '../../core/plan/movePlan'
 import { clockFace } from './clockFace'
 import { figure } from './figures'
 import { leavesWords } from './leaves'
-import type { Meaning } from './readings'
 import { capital, type Telling } from './telling'
-
-/** What the two machines are called in a sentence. */
-export type MachineNames = Readonly<Record<MachineRole, string>>
 
 export const slopeSize = (slope: number, { units }: Telling): string =>
   figure(Math.abs(slope), 'slope', units, { unit: true })
@@ -99,23 +96,6 @@ export const meaningOfLevelStage = (
   runouts.verdict === 'out' || (levels.says === 'nothing' && runouts.verdict !== null)
     ? meaningOfRunouts(runouts, names, telling)
     : meaningOfLevels(levels, names, telling)
-
-/** One line of what was found, for the run sheet. */
-export const findingOfLevelStage = (levels: Levels, runouts: Runouts, telling: Telling): string => {
-  const w = levelWords(telling.words).finding
-  const level = {
-    nothing: '',
-    'other-first': w.half,
-    'this-first': w.half,
-    leave: w.leave,
-    shim: w.shim,
-    level: w.level,
-    again: w.again,
-  }[levels.says]
-  const worst = Math.max(0, ...runouts.surfaces.map((s) => s.result.tir))
-  const turned = runouts.verdict === null ? '' : w.runout(small(worst, telling))
-  return [level, turned].filter(Boolean).join('. ')
-}
 
 /** What levels the movable machine, in sentences: how much, under which end, from which leaves. */
 export const levelCureWords = (

@@ -1,8 +1,9 @@
+import { degrees, gapFigure } from './figures'
 import { describe, expect, it } from 'vitest'
 import { BELT_MACHINE, TestBelt } from '../../core/jobs/testBelt'
 import type { BeltMachine } from '../../core/register/machine'
 import { BASE_KINDS } from '../../core/register/beltMachine'
-import { cureSteps, degrees, eighths, gapFigure, lineFigure, lineLimit } from './lines'
+import { cureSteps, eighths, lineFigure, lineLimit } from './lines'
 import { tellingOf } from './telling'
 
 const T = tellingOf('metric', BELT_MACHINE)

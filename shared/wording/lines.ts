@@ -1,18 +1,9 @@
+import { plainMeaning, type Meaning } from './meaning'
 import { type belts, beltsWords } from './en'
-import type { JudgedLine, LineReading } from '../../core/stages/lineUp/line'
-import { figure } from './figures'
-import type { Meaning } from './readings'
+import { type JudgedLine, type LineReading, diagnosisOf } from '../../core/stages/lineUp/line'
+import type { BeltState } from '../../core/jobs/belt'
+import { degrees, gapFigure } from './figures'
 import { capital, type Telling } from './telling'
-
-const DEGREE = Math.PI / 180
-
-/** `0.21°`: an angle of a sheave. */
-export const degrees = (radians: number, digits = 2): string =>
-  `${(Math.abs(radians) < 5e-7 ? 0 : radians / DEGREE).toFixed(digits).replace('-', '−')}°`
-
-/** A gap or an offset at the sheaves: finer than a taped distance. */
-export const gapFigure = (mm: number, { units }: Pick<Telling, 'units'>, unit = false): string =>
-  figure(mm, 'distance', units, { extra: 1, unit })
 
 /** A judged quantity of a line in its own unit, without its sign. */
 export const lineFigure = (q: JudgedLine, telling: Telling): string =>
@@ -126,4 +117,16 @@ export const cureSteps = (
           detail: now === null ? '' : w.hubToEnd,
         }
   return [tiltStep, turnStep, offsetStep].map((s, i) => ({ number: i + 1, ...s }))
+}
+
+/** What lining up means now. */
+export const meaningOfAlignment = (state: BeltState, telling: Telling): Meaning => {
+  const w = beltsWords(telling.words)
+  const round = state.alignment[state.alignment.length - 1]
+  const line = state.lines[state.lines.length - 1] ?? null
+  if (line) return meaningOfLine(line, round?.reading === null, telling)
+  if (round?.contacts) return plainMeaning('out', w.diagnoses[diagnosisOf(round.contacts)], w.askNumbers)
+  return state.lines.length > 1
+    ? plainMeaning('stale', w.again)
+    : plainMeaning('todo', w.begin, w.beginDetail)
 }

@@ -1,4 +1,5 @@
-import { lookWords } from './en'
+import { openAtClose } from './atClose'
+import { placesWords } from './en'
 import { describe, expect, it } from 'vitest'
 import { TEST_MACHINE, TestJob } from '../../core/jobs/testJob'
 import type { BaseEdge } from '../../core/stages/look/entries'
@@ -6,7 +7,7 @@ import { placesOf } from '../../core/stages/look/looks'
 import { baseWorking, pipeWorking } from '../stages/look/working'
 import { findingsOf } from './findings'
 import { headlinesOf } from './headlines'
-import { baseWords, meaningOfLooks, openAtClose, pipeWords, shimsFoundWords } from './look'
+import { baseWords, meaningOfLooks, pipeWords, shimsFoundWords } from './look'
 import { tellingOf } from './telling'
 
 const MACHINE = { ...TEST_MACHINE, couplingType: 'jaw' as const }
@@ -120,9 +121,9 @@ describe('look and clean says', () => {
 
   it('names every place that a machine has, once, with what one looks for', () => {
     for (const place of placesOf(MACHINE)) {
-      expect(lookWords(T.words).places[place].look.length).toBeGreaterThan(10)
+      expect(placesWords(T.words)[place].look.length).toBeGreaterThan(10)
     }
-    expect(new Set(placesOf(MACHINE).map((p) => lookWords(T.words).places[p].name)).size).toBe(10)
+    expect(new Set(placesOf(MACHINE).map((p) => placesWords(T.words)[p].name)).size).toBe(10)
   })
 
   it.each([

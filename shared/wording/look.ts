@@ -1,10 +1,10 @@
-import { feetWords, lookWords, softFootWords } from './en'
+import type { Meaning } from './meaning'
+import { feetWords, lookWords, placesWords } from './en'
 import { BASE_LIMIT, BASE_CORNERS, type BaseFound } from '../../core/stages/look/base'
 import { BASE_EDGES } from '../../core/stages/look/entries'
 import type { Looks, PipeStrain } from '../../core/stages/look/looks'
 import type { FootFound } from '../../core/stages/look/shimsFound'
 import { figure, pack, UNIT_NAMES } from './figures'
-import type { Meaning } from './readings'
 import { capital, type Telling } from './telling'
 
 const small = (t: number, { units }: Telling) => figure(t, 'displacement', units, { unit: true })
@@ -58,7 +58,9 @@ export const meaningOfLooks = (looks: Looks, telling: Telling): Meaning => {
   const { pipe, base, places, unseen, counts } = looks
   const reported = places.filter((p) => p.entry?.payload.found === 'to-report')
   const toReport =
-    reported.length > 0 ? h.report(reported.map((p) => w.places[p.place].name.toLowerCase()).join(', ')) : ''
+    reported.length > 0
+      ? h.report(reported.map((p) => placesWords(telling.words)[p.place].name.toLowerCase()).join(', '))
+      : ''
   const also = (...details: readonly string[]) => details.filter(Boolean).join(' ')
   const pins = looks.pinsOut ? h.pinsOut : ''
   if (pipe?.verdict === 'out')
@@ -87,26 +89,6 @@ export const meaningOfLooks = (looks: Looks, telling: Telling): Meaning => {
     : { mark: 'done', headline: all, detail: pins }
 }
 
-/** One line of what was found, for the run sheet. */
-export const findingOfLooks = (looks: Looks, { words }: Telling): string => {
-  const w = lookWords(words).finding
-  const { places, unseen, counts, feet } = looks
-  const seen = places.length - unseen.length
-  return capital(
-    [
-      looks.pipe?.verdict === 'out' ? w.pipe : '',
-      looks.base?.verdict === 'out' ? w.base : '',
-      seen === 0 ? '' : unseen.length > 0 ? w.some(seen, places.length) : w.all,
-      counts['to-report'] > 0 ? w.report(counts['to-report']) : '',
-      feet.some((f) => f.differs) ? w.differs : feet.some((f) => f.found) ? w.shims : '',
-      looks.pinsOut ? w.pinsOut : '',
-    ]
-      .filter(Boolean)
-      .slice(0, 2)
-      .join(', '),
-  )
-}
-
 const leaves = (list: readonly number[], { units }: Telling) =>
   list.length === 0 ? pack(list, units) : `${pack(list, units)} ${UNIT_NAMES[units].displacement}`
 
@@ -115,7 +97,7 @@ export const footPlace = (
   f: Pick<FootFound, 'machine' | 'pair' | 'side'>,
   { words, footNames }: Telling,
 ): string => {
-  const place = softFootWords(words).place(footNames(f.pair, f.machine), feetWords(words).sides[f.side])
+  const place = feetWords(words).place(footNames(f.pair, f.machine), feetWords(words).sides[f.side])
   return f.machine === 'movable' ? place : lookWords(words).drivenFoot(place)
 }
 
@@ -137,14 +119,4 @@ export const shimsFoundWords = (looks: Looks, telling: Telling): readonly string
         ),
         w.startsFrom,
       ]
-}
-
-/** What the signer should know of the opened machine: pins that are out, places to report. */
-export const openAtClose = (looks: Looks, { words }: Telling): readonly string[] => {
-  const w = lookWords(words)
-  const reported = looks.places.filter((p) => p.entry?.payload.found === 'to-report')
-  return [
-    ...(looks.pinsOut ? [w.headlines.pinsOutAtClose] : []),
-    ...reported.map((p) => w.headlines.reportAtClose(w.places[p.place].name, p.entry?.payload.words ?? '')),
-  ]
 }

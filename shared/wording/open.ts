@@ -1,4 +1,5 @@
-import { lookWords, openingWords } from './en'
+import type { Meaning } from './meaning'
+import { openingWords, reasonsWords, placesWords } from './en'
 import dayjs from 'dayjs'
 import type { CoupledState } from '../../core/jobs/coupled'
 import type { CoupledMachine } from '../../core/register/coupledMachine'
@@ -6,7 +7,6 @@ import { overdueIn } from '../../core/stages/open/kit'
 import type { TakenInstrument } from '../../core/stages/open/entries'
 import type { Tool } from '../../core/tools/toolsToTake'
 import { figure, thickness, UNIT_NAMES } from './figures'
-import type { Meaning } from './readings'
 import type { Telling } from './telling'
 
 const day = (due: string) => dayjs(due).format('D MMM YYYY')
@@ -29,7 +29,7 @@ export const toolWords = ({ id, count, size, leaves, parts }: Tool, { words, uni
   const name = w.names[id]
   if (leaves)
     return w.leaves(name, leaves.map((t) => thickness(t, units)).join(', '), UNIT_NAMES[units].displacement)
-  if (parts) return w.parts(name, parts.map((p) => lookWords(words).places[p].name.toLowerCase()).join(', '))
+  if (parts) return w.parts(name, parts.map((p) => placesWords(words)[p].name.toLowerCase()).join(', '))
   if (size !== undefined)
     return w.sizes[id === 'bracket' ? 'reach' : 'long'](name, figure(size, 'distance', units, { unit: true }))
   return count === undefined ? name : w.counted(name, count)
@@ -45,7 +45,7 @@ export const meaningOfOpening = ({ opening, kit, machine, rpm }: Seen, { words }
   if (!kit)
     return {
       mark: 'done',
-      headline: w.opened(openingWords(words).reasons[opening.payload.reason]),
+      headline: w.opened(reasonsWords(words)[opening.payload.reason]),
       detail: differs || w.pack,
     }
   return {
@@ -53,12 +53,4 @@ export const meaningOfOpening = ({ opening, kit, machine, rpm }: Seen, { words }
     headline: w.taken(kit.payload.tools.length, kit.payload.instruments.length),
     detail: differs,
   }
-}
-
-/** One line for the run sheet. */
-export const findingOfOpening = ({ opening, kit }: Seen, { words }: Telling): string => {
-  if (!opening) return ''
-  const w = openingWords(words).finding
-  if (kit && overdueIn(kit).length > 0) return w.overdue
-  return kit ? w.taken(kit.payload.instruments.length) : openingWords(words).reasons[opening.payload.reason]
 }

@@ -1,3 +1,4 @@
+import type { Meaning } from './meaning'
 import { directionsWords, feetWords, plansWords } from './en'
 import type { Pace } from '../../core/history/pace'
 import { STARTING_MINUTES } from '../../core/plan/usualTime'
@@ -6,7 +7,6 @@ import type { LineDoubt, MoveAdvice } from '../../core/stages/plan/odds'
 import { hourOf } from './directions'
 import { figure } from './figures'
 import { quantityName } from './quantities'
-import type { Meaning } from './readings'
 import type { Telling } from './telling'
 
 /** A chance in whole percent; never 100 while something is left open, never 0 while something may be. */

@@ -1,3 +1,4 @@
+import type { Meaning } from './meaning'
 import { directionsWords, feetWords, plansWords } from './en'
 import type { Judgement } from '../../core/judge/judge'
 import { MACHINE_ROLES, type BlockedFoot, type MovePlan } from '../../core/plan/movePlan'
@@ -6,7 +7,6 @@ import type { MoveAdvice } from '../../core/stages/plan/odds'
 import { shimWords, hourOf } from './directions'
 import { figure } from './figures'
 import { namedQuantities } from './quantities'
-import type { Meaning } from './readings'
 import { capital, pairName, type Telling } from './telling'
 
 /** `add 12.0 / add 18.0`: what happens under each pair, nearest the coupling first; the driven machine’s behind. */

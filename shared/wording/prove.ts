@@ -1,12 +1,13 @@
-import { proveWords } from './en'
+import { openSteps } from './atClose'
+import type { Meaning } from './meaning'
+import { proveWords, atCloseWords } from './en'
 import dayjs from 'dayjs'
 import type { CoupledState } from '../../core/jobs/coupled'
-import type { Proof, ProvedStrain } from '../../core/stages/prove/checkProof'
+import type { ProvedStrain } from '../../core/stages/prove/checkProof'
 import { worthTelling } from '../../core/stages/target/target'
 import { figure } from './figures'
 import { goWords } from './hotCheck'
-import { farEnd, type Meaning } from './readings'
-import type { Telling } from './telling'
+import { type Telling, farEnd } from './telling'
 
 /** A gap between hub faces: thousandths of an inch, hundredths of a millimetre. */
 export const hubGap = (gap: number, { units }: Pick<Telling, 'units'>): string =>
@@ -56,32 +57,8 @@ export const meaningOfProof = (state: Seen, telling: Telling): Meaning => {
   if (proof.next === 'read-coupled' && proof.facts.sets.length > 0) return say('out', w.doubtful)
   if (proof.next === null)
     return say('done', w.whole, strain ? `${w.unstrained} ${w.wholeDetail}` : w.wholeDetail)
-  return say('todo', closing ? w.openAtClose(openSteps(proof, telling)) : w.next[proof.next])
-}
-
-const openSteps = (proof: Proof, { words }: Pick<Telling, 'words'>): string =>
-  proof.rows
-    .filter((r) => r.stands === 'todo')
-    .map((r) => proveWords(words).steps[r.step].name.toLowerCase())
-    .join(', ')
-
-/** What nobody has confirmed when the job is to be signed. */
-export const unprovedAtClose = (
-  { proof, skips }: Pick<CoupledState, 'proof' | 'skips'>,
-  { words }: Pick<Telling, 'words'>,
-): readonly string[] => {
-  const open = openSteps(proof, { words })
-  return open === '' || skips.once.has('prove') ? [] : [proveWords(words).openAtClose(open)]
-}
-
-/** What the sheet says of it. */
-export const findingOfProof = ({ proof }: Pick<CoupledState, 'proof'>, { words }: Telling): string => {
-  const w = proveWords(words)
-  if (proof.bumping) return w.finding.bumping
-  if (proof.facts.rotation?.payload.seen === 'wrong') return w.finding.wrongWay
-  if (proof.gap?.verdict === 'out') return w.finding.gapOut
-  if (proof.strain?.strained) return w.finding.strained
-  if (proof.next === null) return w.finding.whole
-  const begun = proof.rows.some((r) => r.stands !== 'todo')
-  return begun ? w.finding.next(w.steps[proof.next].name.toLowerCase()) : ''
+  return say(
+    'todo',
+    closing ? atCloseWords(telling.words).unproved(openSteps(proof, telling)) : w.next[proof.next],
+  )
 }

@@ -1,4 +1,4 @@
-import { directionsWords, quantitiesWords, targetsWords } from './en'
+import { directionsWords, quantitiesWords, aimsWords } from './en'
 import type { JudgedValue, Judgement } from '../../core/judge/judge'
 import { signWord, slopeEndWords, offsetWords } from './directions'
 import { figure } from './figures'
@@ -12,7 +12,7 @@ export const quantityName = (name: string, { words }: Pick<Telling, 'words'>): s
 const valueWords = (q: JudgedValue, far: string, telling: Telling): string => {
   const plane = q.name.endsWith('.v') ? 'v' : q.name.endsWith('.h') ? 'h' : null
   const name = quantityName(q.name, telling).toLowerCase()
-  const w = targetsWords(telling.words)
+  const w = aimsWords(telling.words)
   // What is set off on purpose is counted from where it was set.
   const offset = (what: string) => (aimed(q) ? w.fromIt(what) : what)
   const angle = (what: string) => (aimed(q) ? w.fromItAngle(what) : what)

@@ -1,6 +1,6 @@
+import type { Meaning } from './meaning'
 import { directionsWords, feetWords, measuringWords } from './en'
 import { PLANES } from '../../core/frame/planes'
-import type { Mark } from '../../core/logbook/stage'
 import type { Measurement, NotedSet } from '../../core/stages/measure/measurement'
 import { wayTurned } from '../../core/stages/measure/play'
 import type { SetUp } from '../../core/stages/setUp/setUp'
@@ -10,14 +10,7 @@ import { clockName, hourName, misalignmentWords } from './directions'
 import { figure } from './figures'
 import { isParallel, namedQuantities, quantityName } from './quantities'
 import { refusalSentence } from './refusals'
-import { capital, type Telling } from './telling'
-
-/** What a ledger says on top: a lozenge, a sentence, and what stands behind it. */
-export interface Meaning {
-  readonly mark: Mark
-  readonly headline: string
-  readonly detail: string
-}
+import { capital, type Telling, farEnd } from './telling'
 
 /** A circle by its word, as it stands in a sentence. */
 export const circleName = (circle: string, { words }: Pick<Telling, 'words'>): string =>
@@ -29,10 +22,6 @@ export const setName = (m: Pick<Measurement, 'sets'>, id: string, { words }: Tel
   const ordinal = measuringWords(words).ordinals[at]
   return ordinal ? `${ordinal} set` : capital(measuringWords(words).setName(at + 1))
 }
-
-/** The far end of the movable machine, by the works' word: angles are told by it. */
-export const farEnd = (feet: readonly { readonly id: string }[], telling: Telling): string =>
-  telling.footNames(feet[feet.length - 1]?.id ?? '')
 
 /** What this set-up can't tell, and how large it would have to be; empty where it tells everything judged. */
 export const weakWords = (m: Pick<Measurement, 'combined' | 'sets'>, telling: Telling): string => {

@@ -1,8 +1,8 @@
+import { targetSource } from './aims'
 import { closingWords, feetWords } from './en'
 import type { RegisterChange } from '../../core/stages/close/registerChanges'
 import { figure, pack } from './figures'
 import { boltWords } from './pushing'
-import { targetSource } from './targets'
 import { capital, type Telling } from './telling'
 
 /** What the register takes over, a line each. */

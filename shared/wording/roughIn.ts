@@ -1,21 +1,17 @@
-import { roughInWords } from './en'
+import type { Meaning } from './meaning'
+import { roughInWords, findingsWords } from './en'
 import type { Plane } from '../../core/frame/planes'
 import type { CoupledMachine } from '../../core/register/coupledMachine'
 import { spreadOf, type RoughCure } from '../../core/stages/roughIn/cure'
 import type { FeltQuantity, RoughIn, RoughReading } from '../../core/stages/roughIn/roughIn'
 import type { Millimetres } from '../../core/units/unitSystem'
-import { offsetWords, hourOf } from './directions'
+import { offsetWords, hourOf, openAt } from './directions'
 import { figure } from './figures'
 import { leavesWords } from './leaves'
-import type { Meaning } from './readings'
-import { capital, type Telling } from './telling'
+import type { Telling } from './telling'
 
 const sized = (t: Millimetres, { units }: Telling) =>
   figure(Math.abs(t), 'displacement', units, { unit: true })
-
-/** Where faces open: at 6 or 12, at 9 or 3. */
-export const openAt = (opening: number, plane: Plane, telling: Pick<Telling, 'viewFrom'>): string =>
-  plane === 'v' ? (opening > 0 ? '6' : '12') : hourOf(-opening, telling)
 
 /** The limit the hubs are felt against, with whose it is. */
 export const roughLimitWords = ({ limits }: Pick<RoughReading, 'limits'>, telling: Telling): string => {
@@ -32,7 +28,8 @@ const apart = (reading: RoughReading, plane: Plane, movable: string, telling: Te
     opening.verdict === 'out' && opening.value !== null
       ? ([sized(opening.value, telling), openAt(opening.value, plane, telling)] as const)
       : null
-  if (step.verdict !== 'out' || step.value === null) return open && h.opens(...open)
+  if (step.verdict !== 'out' || step.value === null)
+    return open && findingsWords(telling.words).roughIn.opens(...open)
   const where = offsetWords(step.value, plane, telling) + (open ? h.opensToo(...open) : '')
   return plane === 'v' ? h.sits(movable, where) : h.stands(movable, where)
 }
@@ -76,39 +73,6 @@ export const meaningOfRoughIn = (roughIn: RoughIn, movable: string, telling: Tel
         ? say('edge', whole ? h.wholeEdge : h.edge, detail)
         : say('in', whole ? h.whole : h.close, detail)
     }
-  }
-}
-
-/** One line of what was found at the hubs, for the run sheet. */
-export const findingOfRoughIn = (roughIn: RoughIn, movable: string, telling: Telling): string => {
-  const w = roughInWords(telling.words).finding
-  const reading = roughIn.latest
-  if (!reading) return ''
-  if (roughIn.stale) return w.moved
-  switch (reading.next) {
-    case 'uncouple':
-      return w.strained
-    case 'feel-again':
-      return w.again
-    case 'vertical':
-    case 'horizontal': {
-      const plane = reading.next === 'vertical' ? 'v' : 'h'
-      const step = reading.steps[plane]
-      if (step.verdict === 'out' && step.value !== null)
-        return `${capital(movable)} ${offsetWords(step.value, plane, telling)}`
-      const opening = reading.openings[plane]
-      if (opening.verdict === 'out' && opening.value !== null)
-        return roughInWords(telling.words)
-          .headlines.opens(sized(opening.value, telling), openAt(opening.value, plane, telling))
-          .replace(/\.$/, '')
-      return plane === 'h' && step.verdict === null ? w.verticalDone : w.more
-    }
-    case 'all-four':
-      return w.more
-    case 'axial':
-      return w.axial
-    case 'done':
-      return reading.limits.whole ? w.whole : w.close
   }
 }
 

@@ -1,25 +1,14 @@
-import { feetWords, softFootWords } from './en'
+import type { Meaning } from './meaning'
+import { shortFoot, riseWords } from './footPlaces'
+import { softFootWords } from './en'
 import { DIAGONALS, FOOT_NAMES } from '../../core/feet/softFoot'
 import type { CoupledMachine } from '../../core/register/coupledMachine'
 import type { FootRef } from '../../core/stages/feet/entries'
 import { CHASED } from '../../core/stages/feet/cure'
-import { nameOfFoot, type FeetCheck } from '../../core/stages/feet/feetCheck'
-import { toCore, type Millimetres } from '../../core/units/unitSystem'
-import { figure, pack, UNIT_NAMES } from './figures'
-import type { Meaning } from './readings'
+import type { FeetCheck } from '../../core/stages/feet/feetCheck'
+import { toCore } from '../../core/units/unitSystem'
+import { pack, UNIT_NAMES } from './figures'
 import type { Telling } from './telling'
-
-/** A foot's short name, f1 to f4 where it has one, else its place. */
-export const shortFoot = (machine: CoupledMachine, foot: FootRef, telling: Telling): string => {
-  return nameOfFoot(machine, foot) ?? placeOf(foot, telling)
-}
-
-/** `inboard left`. */
-export const placeOf = (foot: FootRef, { words, footNames }: Telling): string =>
-  softFootWords(words).place(footNames(foot.pair, foot.machine), feetWords(words).sides[foot.side])
-
-export const riseWords = (rise: Millimetres, telling: Telling): string =>
-  figure(rise, 'displacement', telling.units, { unit: true })
 
 /** What the feet mean as last read: one sentence for every state they can be in. */
 export const meaningOfFeet = (
@@ -72,23 +61,4 @@ export const meaningOfFeet = (
         ? say('edge', h.near(worst, worstWords))
         : say('in', h.sits(worstWords))
   }
-}
-
-/** One line of what was found at the feet, for the run sheet. */
-export const findingOfFeet = (check: FeetCheck, machine: CoupledMachine, telling: Telling): string => {
-  const w = softFootWords(telling.words).finding
-  const at = check.readings.length - 1
-  const reading = check.readings[at] ?? null
-  if (!reading) {
-    const filled = check.rounds[at - 1]?.filled
-    if (filled) return w.filled(shortFoot(machine, filled.payload.change, telling))
-    return check.rounds[at]?.gaps ? w.gaps : ''
-  }
-  const count = reading.byFoot.size
-  const worst = riseWords(Math.max(...reading.byFoot.values()), telling)
-  if (reading.result.diagnosis === 'rocking' && !reading.result.pipeStrain) {
-    const [a, b] = DIAGONALS[reading.result.diagonal ?? '1-3']
-    return w.rocks(at + 1, a, b)
-  }
-  return reading.verdict === 'out' ? w.other(at + 1, worst) : w.sits(count, worst)
 }

@@ -58,3 +58,7 @@ export const tellingOf = (
 })
 
 export const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1)
+
+/** The far end of the movable machine, by the works' word: angles are told by it. */
+export const farEnd = (feet: readonly { readonly id: string }[], telling: Telling): string =>
+  telling.footNames(feet[feet.length - 1]?.id ?? '')

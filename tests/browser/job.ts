@@ -123,8 +123,16 @@ export class Job {
 
   /** Picks the measuring method at the set-up. */
   async method(name: string) {
-    await this.page.getByRole('combobox', { name: 'Method' }).press('Enter')
-    await this.page.getByRole('option', { name, exact: true }).click()
+    await this.pick('Method', name)
+  }
+
+  /** Takes one of several that a button lays out. */
+  async pick(label: string, name: string) {
+    await this.page.getByRole('button', { name: new RegExp(`^${label}(:|$)`) }).press('Enter')
+    await this.page
+      .getByRole('dialog', { name: label, exact: true })
+      .getByRole('button', { name, exact: true })
+      .click()
   }
 
   async setUp() {

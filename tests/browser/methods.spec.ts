@@ -185,10 +185,7 @@ test('the method changed in mid-job: what was measured stays, and both are held 
 test('ways round the clock: zeroed twice, one plane alone, marks on the rim', async ({ page }) => {
   const job = new Job(page)
   await job.prepared()
-  const way = async (name: string) => {
-    await page.getByRole('button', { name: /^How the set is taken/ }).press('Enter')
-    await page.getByRole('dialog').getByRole('button', { name, exact: true }).click()
-  }
+  const way = (name: string) => job.pick('How the set is taken', name)
   await way('zeroed at 12, again at 3')
   await expect(job.reading('Rim', '3')).toHaveValue('0')
   await job.reading('Rim', '6').fill('-23')
@@ -278,8 +275,7 @@ test('heads on a part arc: told apart by a nudge, each read at its own angle', a
   await expect(page.getByRole('checkbox', { name: /^Each head on its own machine/ })).toBeChecked()
   await job.next('Log the set-up')
 
-  await page.getByRole('button', { name: /^How the set is taken/ }).press('Enter')
-  await page.getByRole('dialog').getByRole('button', { name: 'part arc: 10, 12, 2' }).click()
+  await job.pick('How the set is taken', 'part arc: 10, 12, 2')
   await page.getByText('Each head tells its own angle').click()
   // Told the other way round from the other end, and what was typed outlives going there and a reload.
   await page.getByLabel('Own angle of Motor head, stop 2 o’clock').fill('70')
@@ -344,8 +340,7 @@ test('a bar measured on a pipe; positions pressed round the hub, one in the way 
   await page.getByLabel('Face, after the turn').fill('0')
   await job.next('Log the set-up')
 
-  await page.getByRole('button', { name: /^How the set is taken/ }).press('Enter')
-  await page.getByRole('dialog').getByRole('button', { name: 'positions of one’s own' }).click()
+  await job.pick('How the set is taken', 'positions of one’s own')
   const hours = page.getByRole('group', { name: 'Positions round the hub' })
   await hours.getByRole('button', { name: 'Read at 4 o’clock too' }).click()
   await hours.getByRole('button', { name: 'Remove 3 o’clock' }).press('Enter')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { openingWords, pagesWords, sheetWords, verdictsWords } from '~~/shared/wording/en'
+import { pagesWords, reasonsWords, sheetWords, verdictsWords } from '~~/shared/wording/en'
 import { historyWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import { worstVerdict } from '~~/core/judge/judge'
@@ -17,7 +17,7 @@ const rows = computed(() =>
     day: day(j.closedAt),
     found: worstVerdict(j.figures.filter((f) => f.moment === 'as-found').map((f) => f.verdict)),
     left: j.verdict,
-    why: [j.reason ? openingWords(words).reasons[j.reason] : '', j.note].filter((s) => s !== '').join(': '),
+    why: [j.reason ? reasonsWords(words)[j.reason] : '', j.note].filter((s) => s !== '').join(': '),
     who: [j.signedBy, j.rounds === 0 ? w.noMove : w.rounds(j.rounds)].filter((s) => s !== '').join(' · '),
   })),
 )

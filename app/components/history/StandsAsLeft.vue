@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hasTarget } from '~~/shared/wording/aims'
 import { tablesWords } from '~~/shared/wording/en'
 import { historyWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
@@ -6,7 +7,6 @@ import type { CoupledState } from '~~/core/jobs/coupled'
 import type { NamedLine } from '~~/shared/drawing/lineBundle'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { aimed, limitWords, quantityName } from '~~/shared/wording/quantities'
-import { hasTarget } from '~~/shared/wording/targets'
 import { tellingOf } from '~~/shared/wording/telling'
 
 /** How the last closed job found and left a coupled machine: both lines, the target, and each judged quantity. */

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { tablesWords, targetsWords } from '~~/shared/wording/en'
+import { targetSource, hasTarget } from '~~/shared/wording/aims'
+import { tablesWords, aimsWords } from '~~/shared/wording/en'
 import type { Judgement, JudgedValue } from '~~/core/judge/judge'
 import type { ColdTarget } from '~~/core/stages/target/target'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { aimed, limitWords, quantityGroups, quantityName } from '~~/shared/wording/quantities'
-import { hasTarget, targetSource } from '~~/shared/wording/targets'
 
 /**
  * Each judged quantity: now, its limit, and where the limit comes from. Beside a plan what it comes to
@@ -20,7 +20,7 @@ const props = defineProps<{
 const session = useSession()
 const telling = useTelling()
 const t = computed(() => tablesWords(telling.value.words))
-const w = computed(() => targetsWords(telling.value.words))
+const w = computed(() => aimsWords(telling.value.words))
 const afterOf = (name: string) => props.after?.quantities.find((q) => q.name === name)
 const kinds = computed(() =>
   [...new Set(props.judgement.quantities.map((q) => UNIT_NAMES[session.units][q.kind]))].join(', '),

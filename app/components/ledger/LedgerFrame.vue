@@ -1,8 +1,7 @@
 <script setup lang="ts">
+import { lockoutWarning, powerWhy } from '~~/shared/wording/safety'
 import { actionsWords, safetyWords, shellWords } from '~~/shared/wording/en'
 import type { Mark } from '~~/core/logbook/stage'
-import { lockoutWarning } from '~~/shared/wording/headlines'
-import { powerWhy } from '~~/shared/wording/hotCheck'
 
 /**
  * The right-hand ledger: what this means, the numbers, the one next step, the working. While the

@@ -3,11 +3,14 @@ import { actionsWords } from '~~/shared/wording/en'
 import type { WorkingStep } from '~~/shared/working/step'
 
 /** Every number of this stage, unfolded to its formula with this job's numbers in it; worked out once it is opened. */
-const props = defineProps<{ steps: () => readonly WorkingStep[] }>()
+const props = defineProps<{ steps: () => readonly WorkingStep[] | Promise<readonly WorkingStep[]> }>()
 const words = useWords()
 const w = actionsWords(words)
 const open = ref<string[]>([])
-const shown = computed(() => (open.value.length > 0 ? props.steps() : []))
+const shown = shallowRef<readonly WorkingStep[]>([])
+watchEffect(async () => {
+  shown.value = open.value.length > 0 ? await props.steps() : []
+})
 </script>
 
 <template>

@@ -5,6 +5,8 @@ import type { Field } from '~~/shared/quick/field'
 import { openedOf, type TextGroup, type TextList } from '~~/shared/quick/texts'
 import { CONVERSIONS } from '~~/core/units/unitSystem'
 
+const SumPick = defineAsyncComponent(() => import('./SumPick.vue'))
+
 /** One part of a form built from an operation's schema, and all that is in it. `path` leads to it, by slashes. */
 const props = defineProps<{
   field: Field
@@ -38,6 +40,14 @@ const typed = computed(() =>
     ? props.field.measured
     : 'plain',
 )
+/** So many stand side by side, pressed at once; more are picked from a list. */
+const FEW = 3
+const sideBySide = computed(() => {
+  const { field, row } = props
+  if (field.kind !== 'choice' || row || field.options.length > FEW) return []
+  const options = field.options.map((value) => ({ value, name: choiceWords(value) }))
+  return field.required ? options : [{ value: '', name: w.notGiven }, ...options]
+})
 /** Optional parts that may be opened: groups, lists and choices of shape. */
 const opens = computed(
   () =>
@@ -90,18 +100,24 @@ const innerField = computed(() => {
     @update:model-value="set($event)"
   />
   <div v-else-if="field.kind === 'choice'" class="choice">
-    <label>
-      <span :class="{ 'visually-hidden': row }">{{ label }}</span>
-      <el-select
-        :model-value="text"
-        :aria-label="label"
-        :placeholder="row ? label : ''"
-        :clearable="!field.required"
-        @update:model-value="set(($event as string | undefined) ?? '')"
-      >
-        <el-option v-for="o in field.options" :key="o" :value="o" :label="choiceWords(o)" />
-      </el-select>
-    </label>
+    <ChoiceRow
+      v-if="sideBySide.length > 0"
+      :model-value="text"
+      :label="label"
+      :options="sideBySide"
+      on-dye
+      show-label
+      @update:model-value="set($event)"
+    />
+    <SumPick
+      v-else
+      :model-value="text"
+      :label="label"
+      :row="row"
+      :options="field.options"
+      :clearable="!field.required"
+      @update:model-value="set($event)"
+    />
     <p v-if="issue" class="fault" role="alert">{{ issue }}</p>
   </div>
   <div v-else-if="field.kind === 'text'" class="text">
@@ -294,12 +310,24 @@ legend {
 .list-row {
   margin-bottom: 8px;
 }
-label span {
+label span,
+.choice :deep(label > span) {
   display: block;
   color: var(--scribe-dim);
   font-size: 14px;
   margin-bottom: 5px;
   line-height: 1.25;
+}
+.choice:has(.el-radio-group) {
+  grid-column: span 2;
+}
+.choice :deep(.el-radio-group) {
+  flex-wrap: wrap;
+}
+@media (max-width: 480px) {
+  .choice:has(.el-radio-group) {
+    grid-column: 1 / -1;
+  }
 }
 .note {
   color: var(--scribe-dim);

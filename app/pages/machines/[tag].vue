@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { closingWords, pagesWords, shellWords, verdictsWords } from '~~/shared/wording/en'
+import { closingWords, pagesWords, shellWords, verdictsWords, drivesWords } from '~~/shared/wording/en'
 import { historyWords } from '~~/shared/wording/viewWords'
 import type { LimitSetRecord } from '~~/shared/limits/limitSet'
 import dayjs from 'dayjs'
@@ -33,7 +33,12 @@ const w = pages.machine
 useHead({ title: () => shell.pageTitle(tag.value) })
 
 const under = (m: MachineAnswer['machine']) =>
-  w.under(m.area, w.drive(m.movableName.toLowerCase(), m.stationaryName.toLowerCase()), m.powerKw, m.rpm)
+  drivesWords(words).under(
+    m.area,
+    drivesWords(words).between(m.movableName.toLowerCase(), m.stationaryName.toLowerCase()),
+    m.powerKw,
+    m.rpm,
+  )
 /** Come back to from what is due: the job is started at once. */
 const starting = ref(typeof route.query.start === 'string')
 const because = computed(() => (route.query.start === 'hot-check' ? 'hot-check' : 'planned'))

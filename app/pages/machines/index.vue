@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { beltsWords, pagesWords, shellWords, verdictsWords } from '~~/shared/wording/en'
+import { pagesWords, shellWords, verdictsWords, drivesWords } from '~~/shared/wording/en'
 import { recordWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import type { VerdictOrUnknown } from '~~/core/judge/judge'
@@ -26,7 +26,7 @@ onMounted(() => searchAsked.value > 0 && search.value?.focus())
 const joined = (m: MachineSummary) =>
   m.drive === 'coupled'
     ? m.couplingKind
-    : beltsWords(words).drive(m.belts.count, beltsWords(words).kinds[m.belts.kind])
+    : drivesWords(words).belts(m.belts.count, drivesWords(words).beltKinds[m.belts.kind])
 const shown = computed(() => {
   const parts = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
   return (data.value ?? [])
@@ -80,9 +80,9 @@ const shown = computed(() => {
         </el-table-column>
         <el-table-column :label="w.drive" min-width="220">
           <template #default="{ row }"
-            >{{ pagesWords(words).machine.drive(row.movableName, row.stationaryName.toLowerCase())
-            }}<br /><span class="muted"
-              >{{ row.joined }}, {{ pagesWords(words).machine.nameplate(row.powerKw, row.rpm) }}</span
+            >{{ drivesWords(words).between(row.movableName, row.stationaryName.toLowerCase()) }}<br /><span
+              class="muted"
+              >{{ row.joined }}, {{ drivesWords(words).nameplate(row.powerKw, row.rpm) }}</span
             ></template
           >
         </el-table-column>

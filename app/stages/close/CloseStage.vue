@@ -1,24 +1,25 @@
 <script setup lang="ts">
+import { provisionalAtClose, unprovedAtClose, openAtClose } from '~~/shared/wording/atClose'
+import { meaningOfClosing } from '~~/shared/wording/closing'
 import { closingWords, verdictsWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
-import CustomerHand from './CustomerHand.vue'
 import CustomerSigns from './CustomerSigns.vue'
-import CouplingClosing from './CouplingClosing.vue'
-import LineClosing from './LineClosing.vue'
 import { FOLD_VERSION, signedOtherwise } from '~~/core/stages/close/closing'
-import { lineWorking } from '~~/shared/stages/lineUp/working'
-import { readingsWorking } from '~~/shared/stages/measure/working'
 import { dayOf } from '~~/core/comeBack/days'
 import { dueByRule } from '~~/core/comeBack/rules'
 import { DUE_FOR, dueAdvised, urgencyOf, type DueFor } from '~~/core/stages/close/due'
 import { ruleWords } from '~~/shared/wording/comeBack'
 import { customerSigned, customerStands, NOBODY_SIGNED } from '~~/shared/stages/close/customer'
 import { dueWords } from '~~/shared/wording/due'
-import { openAtClose } from '~~/shared/wording/look'
-import { unprovedAtClose } from '~~/shared/wording/prove'
-import { provisionalAtClose } from '~~/shared/wording/hotCheck'
-import { meaningOfClosing } from '~~/shared/wording/headlines'
 import { limitSource } from '~~/shared/wording/tolerances'
+import type { WorkingStep } from '~~/shared/working/step'
+import { ahead, loadedAhead } from '../ahead'
+
+const loadWorking = ahead(() => import('~~/shared/stages/measure/working'))
+const loadLineWorking = ahead(() => import('~~/shared/stages/lineUp/working'))
+const CouplingClosing = loadedAhead(() => import('./CouplingClosing.vue'))
+const CustomerHand = loadedAhead(() => import('./CustomerHand.vue'))
+const LineClosing = loadedAhead(() => import('./LineClosing.vue'))
 
 const job = useJob()
 const session = useSession()
@@ -123,15 +124,15 @@ const sign = () => {
 }
 const report = (paper: 'a4' | 'letter') =>
   `/api/jobs/${job.id}/report.pdf?paper=${paper}&units=${session.units}&view=${job.viewFrom}`
-const working = () => {
-  if (job.coupled?.asLeft) {
-    const { rpm, asLeft } = job.coupled
-    const source = limitSource(job.coupled, telling.value)
-    return readingsWorking(asLeft, { rpm, source }, telling.value)
+const working = async (): Promise<readonly WorkingStep[]> => {
+  const [coupled, belt, to] = [job.coupled, job.belt, telling.value]
+  if (coupled?.asLeft) {
+    const about = { rpm: coupled.rpm, source: limitSource(coupled, to) }
+    return (await loadWorking()).readingsWorking(coupled.asLeft, about, to)
   }
-  const belt = job.belt
-  const round = belt?.alignment.findLast((r, i) => belt.lines[i])
-  return belt?.asLeft ? lineWorking(belt.asLeft, round?.reading ?? null, telling.value) : []
+  if (!belt?.asLeft) return []
+  const round = belt.alignment.findLast((r, i) => belt.lines[i])
+  return (await loadLineWorking()).lineWorking(belt.asLeft, round?.reading ?? null, to)
 }
 /** Enter in the signature goes on to what is still missing, then to the button. */
 const enter = () => (lacksReason.value ? reason.value?.focus() : ledger.value?.focusNext())
@@ -209,25 +210,22 @@ onMounted(() => {
         />
       </label>
       <div class="due">
-        <label
-          ><span>{{ w.due.ask }}</span>
-          <el-select :model-value="dueWhat" :aria-label="w.due.ask" @update:model-value="pickDue">
-            <el-option v-for="d in DUE_FOR" :key="d" :value="d" :label="w.due.what[d]" />
-            <el-option value="none" :label="w.due.none" />
-          </el-select>
-        </label>
-        <label v-if="due"
-          ><span>{{ w.due.on }}</span>
-          <el-date-picker
-            :model-value="due.on"
-            type="date"
-            value-format="YYYY-MM-DD"
-            format="D MMM YYYY"
-            :clearable="false"
-            :aria-label="w.due.on"
-            @update:model-value="form.dueOn = $event ?? ''"
+        <div>
+          <span>{{ w.due.ask }}</span>
+          <PickOne
+            :label="w.due.ask"
+            :model-value="dueWhat"
+            :options="[
+              ...DUE_FOR.map((value) => ({ value: value as string, name: w.due.what[value] })),
+              { value: 'none', name: w.due.none },
+            ]"
+            @update:model-value="pickDue"
           />
-        </label>
+        </div>
+        <div v-if="due">
+          <span>{{ w.due.on }}</span>
+          <PickDay :label="w.due.on" :model-value="due.on" @update:model-value="form.dueOn = $event" />
+        </div>
       </div>
       <label v-if="dueWhat === 'other'"
         ><span>{{ w.due.whatElse }}</span>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { targetSource, hasTarget } from '~~/shared/wording/aims'
+import { movableName } from '~~/shared/wording/machineNames'
 import {
+  aimsWords,
   closingWords,
   hotWords,
-  measuringWords,
-  roughInWords,
+  setsWords,
   tablesWords,
   targetsWords,
   verdictsWords,
@@ -11,14 +13,14 @@ import {
 import { registerChanges } from '~~/core/stages/close/registerChanges'
 import type { CoupledState } from '~~/core/jobs/coupled'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
-import { feltWords, roughLimitWords } from '~~/shared/wording/roughIn'
 import type { NamedLine } from '~~/shared/drawing/lineBundle'
-import { movableName } from '~~/shared/wording/headlines'
 import { meaningOfHot } from '~~/shared/wording/hotCheck'
 import { misalignmentWords } from '~~/shared/wording/directions'
 import { isParallel, limitWords, quantityName } from '~~/shared/wording/quantities'
 import { registerWords } from '~~/shared/wording/registerChanges'
-import { hasTarget, targetSource } from '~~/shared/wording/targets'
+import { loadedAhead } from '../ahead'
+
+const RoughClosing = loadedAhead(() => import('./RoughClosing.vue'))
 
 /** As found against as left, each judged, and both drawn. */
 const props = defineProps<{ state: CoupledState }>()
@@ -40,7 +42,7 @@ const sums = computed(() =>
     words: m?.coupling
       ? misalignmentWords(m.coupling, m.judgement !== null && isParallel(m.judgement), telling.value)
       : w.value.notMeasured,
-    trust: m ? measuringWords(telling.value.words).trust[m.trust] : '',
+    trust: m ? setsWords(telling.value.words).trust[m.trust] : '',
   })),
 )
 /** A visit for the hot check alone is judged as it runs. */
@@ -62,28 +64,7 @@ const rows = computed(() =>
     before: found.value?.judgement?.quantities.find((b) => b.name === q.name),
   })),
 )
-/** What straightedge and feelers found first and last, where they are all that its maker asks. */
-const rough = computed(() => {
-  const { readings, latest } = props.state.roughIn
-  const first = readings.find((r) => r !== null)
-  if (!latest || !first) return []
-  const words = roughInWords(telling.value.words).view
-  return (['v', 'h'] as const).flatMap((p) =>
-    (['steps', 'openings'] as const).map((what) => {
-      const kind = what === 'steps' ? 'step' : 'opening'
-      return {
-        name: what === 'steps' ? words.stepRow[p] : words.faceRow[p],
-        before: feltWords(first[what][p], kind, p, telling.value),
-        now: feltWords(latest[what][p], kind, p, telling.value),
-        verdict: latest[what][p].verdict,
-      }
-    }),
-  )
-})
 const taken = computed(() => registerWords(registerChanges(props.state), telling.value))
-const roughLimit = computed(() =>
-  props.state.roughIn.latest ? roughLimitWords(props.state.roughIn.latest, telling.value) : '',
-)
 </script>
 
 <template>
@@ -98,22 +79,7 @@ const roughLimit = computed(() =>
         <p class="quiet">{{ s.trust }}</p>
       </div>
     </div>
-    <template v-else-if="state.roughIn.proves">
-      <p>{{ roughInWords(telling.words).report.proved }}</p>
-      <FigureTable on-dye :head="[roughLimit, t.asFound, t.asLeft, '']">
-        <tr v-for="r in rough" :key="r.name">
-          <td>{{ r.name }}</td>
-          <td class="figure">{{ r.before }}</td>
-          <td class="figure">{{ r.now }}</td>
-          <td>
-            <template v-if="r.verdict"
-              ><VerdictMark :mark="r.verdict" on-dye />
-              {{ verdictsWords(telling.words)[r.verdict] }}</template
-            >
-          </td>
-        </tr>
-      </FigureTable>
-    </template>
+    <RoughClosing v-else-if="state.roughIn.proves" :state="state" />
     <p v-if="hotMeaning"><VerdictMark :mark="hotMeaning.mark" on-dye /> {{ hotMeaning.headline }}</p>
     <FigureTable
       v-if="rows.length"
@@ -138,7 +104,7 @@ const roughLimit = computed(() =>
     </FigureTable>
     <p v-else class="empty">{{ w.view.nothingStands }}</p>
     <p v-if="rows.length && hasTarget(state.coldTarget)" class="quiet">
-      {{ targetsWords(telling.words).source(targetSource(state.coldTarget, telling)) }}
+      {{ aimsWords(telling.words).source(targetSource(state.coldTarget, telling)) }}
       {{ targetsWords(telling.words).report.values }}
     </p>
     <OverlaidShafts

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { closingWords } from '~~/shared/wording/en'
-import CustomerHand from './CustomerHand.vue'
-import SignOnGlass from './SignOnGlass.vue'
 import { customerStands, NOBODY_SIGNED, type CustomerDraft } from '~~/shared/stages/close/customer'
+import { loadedAhead } from '../ahead'
+
+const CustomerHand = loadedAhead(() => import('./CustomerHand.vue'))
+const SignOnGlass = loadedAhead(() => import('./SignOnGlass.vue'))
 
 /** The customer reads how it was left, on the tablet that is handed over, and signs on its glass. */
 const props = defineProps<{ over: readonly string[]; title: string }>()
 const draft = defineModel<CustomerDraft>({ required: true })
 const w = closingWords(useWords()).customer
 const shown = ref(false)
+const later = useLater(shown)
 const tried = ref(false)
 const box = useTemplateRef<{ focus: () => void }>('box')
 useFirstFocus(shown, () => box.value)
@@ -47,7 +50,14 @@ const takeOut = () => {
       }}</el-button>
     </div>
   </div>
-  <el-dialog v-model="shown" :title="title" width="min(720px, 96vw)" append-to-body destroy-on-close>
+  <LazyElDialog
+    v-if="later"
+    v-model="shown"
+    :title="title"
+    width="min(720px, 96vw)"
+    append-to-body
+    destroy-on-close
+  >
     <form class="sheet" @submit.prevent="done">
       <p v-for="line in over" :key="line">{{ line }}</p>
       <FormField :name="w.name" :fault="tried && draft.name.trim() === '' ? w.noName : undefined">
@@ -76,7 +86,7 @@ const takeOut = () => {
       </div>
       <el-button native-type="submit" class="next-button">{{ w.done }}</el-button>
     </form>
-  </el-dialog>
+  </LazyElDialog>
 </template>
 
 <style scoped>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { movableName } from '~~/shared/wording/machineNames'
+import { farEnd } from '~~/shared/wording/telling'
 import { actionsWords, softFootWords, verdictsWords } from '~~/shared/wording/en'
 import type { FeetEntries } from '~~/core/stages/feet/entries'
 import { outerFeet } from '~~/core/stages/feet/feetCheck'
@@ -8,11 +10,11 @@ import { drawFeet, listed } from '~~/shared/stages/feet/drawing'
 import { feetWorking } from '~~/shared/stages/feet/working'
 import { footKey } from '~~/shared/stages/move/form'
 import { asTyped, figure, pack, UNIT_NAMES } from '~~/shared/wording/figures'
-import { movableName } from '~~/shared/wording/headlines'
-import { farEnd } from '~~/shared/wording/readings'
 import { meaningOfFeet } from '~~/shared/wording/softFoot'
 import FeetCure from './FeetCure.vue'
-import FillFoot from './FillFoot.vue'
+import { loadedAhead } from '../ahead'
+
+const FillFoot = loadedAhead(() => import('./FillFoot.vue'))
 
 const job = useJob()
 const session = useSession()
@@ -109,6 +111,7 @@ const nextFoot = computed(() => {
   return f ? f.name || f.place : ''
 })
 const other = ref(false)
+const later = useLater(other)
 const choices = computed(() => inOrder.value.map((f) => ({ ref: f.ref, name: f.name || f.place })))
 const skipping = ref(false)
 const skip = (why: string) => {
@@ -229,7 +232,7 @@ const working = () => (drawn.value ? feetWorking(drawn.value, cure.value, tellin
     >
     <p class="muted">{{ v.fingers }}</p>
     <ShowWorking v-if="drawn" :steps="working" />
-    <FillFoot v-model="other" :feet="choices" @fill="filled" />
+    <FillFoot v-if="later" v-model="other" :feet="choices" @fill="filled" />
     <WhyDialog
       v-model="skipping"
       :title="v.passOver"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { lineWords } from '~~/shared/wording/directions'
+import { farEnd } from '~~/shared/wording/telling'
 import { actionsWords, hotWords } from '~~/shared/wording/en'
 import { keepingNeedsWhy } from '~~/core/stages/hotCheck/stage'
 import { tryTarget } from '~~/core/stages/target/target'
@@ -6,8 +8,6 @@ import TemperatureBoxes from './TemperatureBoxes.vue'
 import type { NamedLine } from '~~/shared/drawing/lineBundle'
 import { keptTarget, newTarget } from '~~/shared/stages/hotCheck/answer'
 import { hotWorking } from '~~/shared/stages/hotCheck/working'
-import { farEnd } from '~~/shared/wording/readings'
-import { lineWords } from '~~/shared/wording/targets'
 import { limitSource } from '~~/shared/wording/tolerances'
 
 /** Cold, hot and planned over one another, and which target is taken from it. */

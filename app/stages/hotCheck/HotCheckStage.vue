@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { readsHot } from '~~/core/stages/hotCheck/hotRun'
+import { meaningOfHot } from '~~/shared/wording/hotCheck'
+import { movableName } from '~~/shared/wording/machineNames'
 import MeasureStage from '~/stages/measure/MeasureStage.vue'
 import HotAnswer from './HotAnswer.vue'
 import HotRun from './HotRun.vue'
@@ -18,6 +20,11 @@ watch(
     anew.value = false
   },
 )
+const telling = useTelling()
+const now = useNow({ interval: 15_000 })
+const meaning = computed(() =>
+  meaningOfHot(job.liveCoupled ?? state.value, movableName(state.value), telling.value, now.value.getTime()),
+)
 const shows = computed(() => {
   const { hot, closing } = state.value
   if (anew.value || hot.run.movedSince) return 'run'
@@ -28,7 +35,7 @@ const shows = computed(() => {
 </script>
 
 <template>
-  <MeasureStage v-if="shows === 'measure'" stage="hot-check" />
+  <MeasureStage v-if="shows === 'measure'" stage="hot-check" :before="meaning" />
   <HotAnswer v-else-if="shows === 'answer'" @again="again = true" @run="anew = true" />
   <HotRun v-else :anew="anew || state.hot.run.movedSince" />
 </template>

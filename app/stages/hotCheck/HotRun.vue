@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { lineWords } from '~~/shared/wording/directions'
+import { farEnd } from '~~/shared/wording/telling'
 import { actionsWords, hotWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { isUnderWay, readsHot } from '~~/core/stages/hotCheck/hotRun'
@@ -6,8 +8,6 @@ import TemperatureBoxes from './TemperatureBoxes.vue'
 import { leftBefore } from '~~/shared/stages/hotCheck/answer'
 import { clockTime } from '~~/shared/stages/hotCheck/form'
 import { goWords } from '~~/shared/wording/hotCheck'
-import { farEnd } from '~~/shared/wording/readings'
-import { lineWords } from '~~/shared/wording/targets'
 
 /** Switched on, temperatures at the feet until they stand still, stopped. */
 const props = defineProps<{

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { machineNames } from '~~/shared/wording/machineNames'
 import { hotWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { warmKey } from '~~/shared/stages/hotCheck/form'
-import { machineNames } from '~~/shared/wording/headlines'
 import { capital } from '~~/shared/wording/telling'
 
 /** One look at the feet: a temperature a foot pair, and when it was read. */

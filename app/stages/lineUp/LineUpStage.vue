@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { actionsWords, beltsWords, drawingsWords, tablesWords } from '~~/shared/wording/en'
+import { actionsWords, beltsWords, drawingsWords, tablesWords, drivesWords } from '~~/shared/wording/en'
 import type { LogEntry } from '~~/core/logbook/entry'
 import { LINE_STEPS, type LineStep } from '~~/core/stages/lineUp/entries'
 import { toCore } from '~~/core/units/unitSystem'
@@ -15,8 +15,7 @@ import {
   type LineTexts,
 } from '~~/shared/stages/lineUp/form'
 import { lineWorking } from '~~/shared/stages/lineUp/working'
-import { meaningOfAlignment } from '~~/shared/wording/headlines'
-import { cureSteps, lineFigure, lineLimit } from '~~/shared/wording/lines'
+import { cureSteps, lineFigure, lineLimit, meaningOfAlignment } from '~~/shared/wording/lines'
 import LineQuestions from './LineQuestions.vue'
 
 const job = useJob()
@@ -106,7 +105,7 @@ const limits = computed(() => {
   const l = machine.value.limits
   return l.offset !== null || l.angle !== null
     ? w.value.limits.own(l.source)
-    : w.value.limits.starter(w.value.kinds[machine.value.belts.kind])
+    : w.value.limits.starter(drivesWords(telling.value.words).beltKinds[machine.value.belts.kind])
 })
 const nextWords = computed(() => {
   if (!read.value.contacts) return w.value.view.tapFour

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { lookWords } from '~~/shared/wording/en'
-import BasePanel from './BasePanel.vue'
+import { loadedAhead } from '../ahead'
 import PlacesPanel from './PlacesPanel.vue'
-import SheetPanel from './SheetPanel.vue'
-import ShimsPanel from './ShimsPanel.vue'
+
+const BasePanel = loadedAhead(() => import('./BasePanel.vue'))
+const SheetPanel = loadedAhead(() => import('./SheetPanel.vue'))
+const ShimsPanel = loadedAhead(() => import('./ShimsPanel.vue'))
 
 /** The opened machine before anything comes out: its places, its shims, its base, and shims to be cut. */
 const look = reactive(useLookForm())

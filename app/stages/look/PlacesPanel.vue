@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { actionsWords, lookWords } from '~~/shared/wording/en'
+import { machineNames } from '~~/shared/wording/machineNames'
+import { actionsWords, lookWords, placesWords } from '~~/shared/wording/en'
 import PinsDone from './PinsDone.vue'
 import PipeDial from './PipeDial.vue'
 import IconFine from '~icons/lucide/check'
@@ -9,10 +10,14 @@ import IconUnseen from '~icons/lucide/circle-dashed'
 import { FOUND, type Place } from '~~/core/stages/look/entries'
 import { readPipe, readPlace } from '~~/shared/stages/look/form'
 import { pipeWorking } from '~~/shared/stages/look/working'
-import { machineNames } from '~~/shared/wording/headlines'
 import { meaningOfLooks, pipeWords } from '~~/shared/wording/look'
+import { loadedAhead } from '../ahead'
+
+const JobPhotograph = loadedAhead(() => import('~/components/JobPhotograph.vue'))
+const TakePhotographs = loadedAhead(() => import('~/components/TakePhotographs.vue'))
 
 /** One page of places: each fine, put right or to report, with words and photographs. */
+const behind = useBehind()
 const look = useSharedLook()
 const job = useJob()
 const telling = useTelling()
@@ -23,7 +28,7 @@ const ICONS = { fine: IconFine, 'put-right': IconRight, 'to-report': IconReport 
 
 const looks = computed(() => look.state.looks)
 const chosen = computed(() => look.form.place)
-const name = computed(() => w.value.places[chosen.value].name)
+const name = computed(() => placesWords(telling.value.words)[chosen.value].name)
 const names = computed(() => machineNames(look.state))
 const read = computed(() => readPlace(look.form, telling.value))
 const pipe = computed(() => readPipe(look.form, telling.value))
@@ -96,7 +101,11 @@ const rows = computed(() =>
       ? [
           {
             place,
-            words: w.value.row(w.value.places[place].name, w.value.found[e.payload.found], e.payload.words),
+            words: w.value.row(
+              placesWords(telling.value.words)[place].name,
+              w.value.found[e.payload.found],
+              e.payload.words,
+            ),
           },
         ]
       : [],
@@ -134,14 +143,14 @@ const working = () => (shown.value.pipe ? pipeWorking(shown.value.pipe, telling.
           @click="choose(p.place)"
         >
           <component :is="p.entry ? ICONS[p.entry.payload.found] : IconUnseen" class="icon" />
-          <span class="name">{{ w.places[p.place].name }}</span>
+          <span class="name">{{ placesWords(telling.words)[p.place].name }}</span>
           <span class="state">{{ p.entry ? w.found[p.entry.payload.found] : v.unseen }}</span>
         </el-button>
       </div>
     </div>
     <section class="here" :aria-label="name">
       <h3>{{ name }}</h3>
-      <p class="look">{{ w.places[chosen].look }}</p>
+      <p class="look">{{ placesWords(telling.words)[chosen].look }}</p>
       <p v-if="before" class="quiet">{{ before }}</p>
       <div v-if="entry?.payload.photographs.length" class="thumbs">
         <JobPhotograph
@@ -176,6 +185,7 @@ const working = () => (shown.value.pipe ? pipeWorking(shown.value.pipe, telling.
         </div>
         <p v-if="asked && read.asks" class="fault" role="alert">{{ read.asks }}</p>
         <TakePhotographs
+          v-if="behind"
           :key="chosen"
           :ids="look.place.photographs"
           :place="name"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { movableName } from '~~/shared/wording/machineNames'
 import { lookWords } from '~~/shared/wording/en'
 import { toCore } from '~~/core/units/unitSystem'
 import { feetToCutFor, readSheet, shimKey } from '~~/shared/stages/look/form'
@@ -6,7 +7,6 @@ import { CHECK_BAR, outlineDrawing } from '~~/shared/stages/look/outline'
 import { figure } from '~~/shared/wording/figures'
 import { footPlace, meaningOfLooks } from '~~/shared/wording/look'
 import { capital } from '~~/shared/wording/telling'
-import { movableName } from '~~/shared/wording/headlines'
 
 /** A shim cut from sheet for one foot: its outline to scale on paper, and what was cut in this job. */
 const look = useSharedLook()
@@ -117,17 +117,16 @@ const cut = computed(() =>
         <NumberBox v-bind="box('toBolt')" :label="v.toBolt" />
       </div>
       <div class="what">
-        <label
-          ><span>{{ v.foot }}</span>
-          <el-select
+        <div>
+          <span>{{ v.foot }}</span>
+          <PickOne
             v-model="look.form.sheet.foot"
-            :aria-label="v.foot"
+            on-dye
+            :label="v.foot"
+            :options="feet.map((f) => ({ value: f.key, name: f.name }))"
             :disabled="look.closed"
-            placeholder=""
-          >
-            <el-option v-for="f in feet" :key="f.key" :value="f.key" :label="f.name" />
-          </el-select>
-        </label>
+          />
+        </div>
         <NumberBox v-bind="box('thickness')" :label="v.thickness" />
         <NumberBox v-bind="box('count')" :label="v.count" />
       </div>
@@ -203,14 +202,12 @@ const cut = computed(() =>
 .what > * {
   width: 200px;
 }
+.what div > span:first-child,
 .what label span {
   display: block;
   margin-bottom: 5px;
   font-size: 14px;
   color: var(--scribe-dim);
-}
-.what :deep(.el-select__wrapper) {
-  min-height: var(--touch);
 }
 .links {
   display: grid;

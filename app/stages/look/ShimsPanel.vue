@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { machineNames } from '~~/shared/wording/machineNames'
 import { lookWords } from '~~/shared/wording/en'
 import { readFoundShims, shimKey } from '~~/shared/stages/look/form'
 import { fromCore } from '~~/core/units/unitSystem'
-import { machineNames } from '~~/shared/wording/headlines'
 import { pack, UNIT_NAMES } from '~~/shared/wording/figures'
 import { footPlace, meaningOfLooks, shimsFoundWords } from '~~/shared/wording/look'
 import { capital } from '~~/shared/wording/telling'

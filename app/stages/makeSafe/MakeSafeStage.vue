@@ -1,9 +1,8 @@
 <script setup lang="ts">
+import { powerWhy, meaningOfSafety } from '~~/shared/wording/safety'
 import { actionsWords, beltsWords, safetyWords, sheetWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { SAFETY_POINTS, type SafetyPoint } from '~~/core/stages/makeSafe/entries'
-import { meaningOfSafety } from '~~/shared/wording/headlines'
-import { powerWhy } from '~~/shared/wording/hotCheck'
 
 const job = useJob()
 const session = useSession()

@@ -1,12 +1,8 @@
 <script setup lang="ts">
-import {
-  actionsWords,
-  drawingsWords,
-  hotWords,
-  measuringWords,
-  proveWords,
-  safetyWords,
-} from '~~/shared/wording/en'
+import type { Meaning } from '~~/shared/wording/meaning'
+import { measurementAt, type MeasuringStage, meaningOfMeasuring } from '~~/shared/wording/measuring'
+import { actionsWords, drawingsWords, measuringWords, safetyWords } from '~~/shared/wording/en'
+import type { WorkingStep } from '~~/shared/working/step'
 import { isBelieved, type NotedSet } from '~~/core/stages/measure/measurement'
 import {
   balanceOf,
@@ -18,21 +14,26 @@ import {
 } from '~~/shared/stages/measure/drawing'
 import { besideTheRounds } from '~~/core/stages/measure/beside'
 import { FOUR_QUARTERS, type ReadingBox } from '~~/shared/stages/measure/form'
-import { readingsWorking } from '~~/shared/stages/measure/working'
-import { meaningOfMeasuring, measurementAt, type MeasuringStage } from '~~/shared/wording/headlines'
 import { seenClock } from '~~/shared/wording/otherEnd'
 import { circleName, playWords, setName } from '~~/shared/wording/readings'
 import { limitSource } from '~~/shared/wording/tolerances'
 import { useKeyEvents } from '~/composables/useKeys'
-import { loadedAhead } from '../ahead'
+import { ahead, loadedAhead } from '../ahead'
 import type { BoardShape } from './boardShape'
 import ReadingBoard from './ReadingBoard.vue'
 
 const QuickEntry = loadedAhead(() => import('./QuickEntry.vue'))
-const SetAsides = loadedAhead(() => import('./SetAsides.vue'))
-const WaysDialog = loadedAhead(() => import('./WaysDialog.vue'))
+const loadWorking = ahead(() => import('~~/shared/stages/measure/working'))
+const AchievedNote = loadedAhead(() => import('~/components/ledger/AchievedNote.vue'))
+const ChaseNote = loadedAhead(() => import('~/components/ledger/ChaseNote.vue'))
+const OverlaidShafts = loadedAhead(() => import('~/boards/OverlaidShafts.vue'))
+const RoundsNote = loadedAhead(() => import('~/components/ledger/RoundsNote.vue'))
 
-const props = defineProps<{ stage: MeasuringStage }>()
+const props = defineProps<{
+  stage: MeasuringStage
+  /** What the stage says while nothing has been read at it. */
+  before?: Meaning
+}>()
 /** Readings beside the rounds are part of another stage's work, which goes on. */
 const emit = defineEmits<{ back: [] }>()
 const job = useJob()
@@ -70,9 +71,10 @@ const elsewhere = computed(
 const logged = computed(() => measurementAt(state.value, props.stage))
 const measurement = computed(() => (taking.value ? measurementAt(live.value, props.stage) : logged.value))
 const liveSet = computed(() => measurement.value?.sets.find((s) => s.set.entry.id === reading.draftId()))
-const now = useNow({ interval: 15_000 })
 const meaning = computed(() =>
-  meaningOfMeasuring(live.value, props.stage, telling.value, warm.value ? now.value.getTime() : undefined),
+  props.before && measurement.value?.sets.length === 0
+    ? props.before
+    : meaningOfMeasuring(live.value, props.stage, telling.value),
 )
 const source = computed(() => limitSource(state.value, telling.value))
 
@@ -91,9 +93,7 @@ const fourClock = computed(
   () => reads.value !== 'values' && form.value.positions.every((c) => FOUR_QUARTERS.includes(c)),
 )
 const { ways, way, listing, take, setPositions, paperOrder, fillFromPaper } = useWaysRound(reading)
-const wayName = computed(() => ways.value.find((o) => o.value === way.value)?.name ?? '')
 const quick = ref(false)
-const choosing = ref(false)
 /** What the readings are typed on: pads at the quarters, one clock round the hub, the drawn shafts, or rows. */
 const shape = computed<BoardShape>(() => {
   if (boardOrTable.value || form.value.ownAngles) return 'table'
@@ -148,7 +148,7 @@ const askingShown = computed({
 })
 const nameOf = (id: string) =>
   logged.value ? setName(logged.value, id, telling.value).toLowerCase() : v.value.set
-const later = useLater(quick, choosing)
+const later = useLater(quick)
 const dialog = computed(() => {
   const a = asking.value
   if (!a || a.about === 'correction')
@@ -190,8 +190,8 @@ onMounted(() => {
 
 const title = computed(() => {
   const name = {
-    'hot-check': hotWords(telling.value.words).view.name,
-    prove: proveWords(telling.value.words).view.name,
+    'hot-check': v.value.hot,
+    prove: v.value.madeUp,
     'as-found': v.value.asFound,
     're-measure': v.value.afterMove(moved.value),
   }[props.stage]
@@ -200,10 +200,10 @@ const title = computed(() => {
   const nth = logged.value?.sets.length ?? 0
   return v.value.nextSet(name, (w.value.ordinals[nth] ?? v.value.next).toLowerCase())
 })
-const working = () =>
-  measurement.value
-    ? readingsWorking(measurement.value, { rpm: state.value.rpm, source: source.value }, telling.value)
-    : []
+const working = async (): Promise<readonly WorkingStep[]> => {
+  const [m, told, about] = [measurement.value, telling.value, { rpm: state.value.rpm, source: source.value }]
+  return m ? (await loadWorking()).readingsWorking(m, about, told) : []
+}
 const gapWords = computed(() => {
   const [gap] = read.value.missing
   if (!gap) return form.value.correcting ? actions.value.logCorrection : v.value.logSet
@@ -225,15 +225,14 @@ const turnNote = computed(() =>
 <template>
   <BoardFrame :title="title">
     <template #tools>
-      <el-button
+      <PickOne
         v-if="taking && reads !== 'values' && circles.length > 0"
-        class="dye-button"
-        :aria-label="v.wayNow(wayName)"
-        aria-haspopup="dialog"
-        @click="choosing = true"
-      >
-        {{ wayName }}
-      </el-button>
+        on-dye
+        :label="v.way"
+        :model-value="way"
+        :options="ways"
+        @update:model-value="take"
+      />
       <el-button v-if="taking && circles.length > 0" class="dye-button" @click="quick = true">{{
         v.quick.open
       }}</el-button>
@@ -246,13 +245,23 @@ const turnNote = computed(() =>
         {{ v.table }}
       </el-button>
     </template>
-    <SetAsides
-      v-if="taking && reads === 'dials' && (logged?.sets.length || tellsAngles)"
-      :reading="reading"
-      :play-to-find="Boolean(logged?.sets.length)"
-      :tells-angles="tellsAngles"
-    />
-    <p v-if="elsewhere" class="note">{{ proveWords(telling.words).view.madeUpNow }}</p>
+    <div v-if="taking && reads === 'dials' && (logged?.sets.length || tellsAngles)" class="asides">
+      <el-button
+        v-if="logged?.sets.length"
+        class="dye-button"
+        :aria-pressed="form.turnedBack"
+        @click="form.turnedBack = !form.turnedBack"
+        >{{ w.play.turnBack }}</el-button
+      >
+      <el-button
+        v-if="tellsAngles"
+        class="dye-button"
+        :aria-pressed="form.ownAngles"
+        @click="form.ownAngles = !form.ownAngles"
+        >{{ v.ownAngles }}</el-button
+      >
+    </div>
+    <p v-if="elsewhere" class="note">{{ v.madeUpNow }}</p>
     <p v-if="taking && turnNote" class="note">{{ turnNote }}</p>
     <p v-if="taking && mate.note.value" class="note" role="status">{{ mate.note.value }}</p>
     <ReadingBoard
@@ -320,7 +329,6 @@ const turnNote = computed(() =>
       {{ safetyWords(telling.words).turning }}
     </p>
     <ShowWorking v-if="measurement?.sets.length" :steps="working" />
-    <WaysDialog v-if="later" v-model="choosing" :ways="ways" :way="way" @take="take" />
     <QuickEntry
       v-if="later"
       v-model="quick"
@@ -351,7 +359,7 @@ const turnNote = computed(() =>
           {{ v.leaveSet }}
         </el-button>
         <el-button v-if="stage === 'prove'" link class="text-button" @click="emit('back')">{{
-          proveWords(telling.words).view.back
+          v.backToProof
         }}</el-button>
         <el-button v-if="canGoOn" link class="text-button" @click="focusFirst">{{ v.another }}</el-button>
         <el-button v-if="canGoOn" class="next-button" @click="goOn()">{{ actions.goOn }}</el-button>
@@ -363,6 +371,14 @@ const turnNote = computed(() =>
 </template>
 
 <style scoped>
+.asides {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.asides .el-button {
+  margin: 0;
+}
 .note {
   color: var(--scribe-dim);
   font-size: 14px;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { measuringWords, typingWords } from '~~/shared/wording/en'
+import { loadedAhead } from '../ahead'
 import type { BoardShape } from './boardShape'
 import { clockErrorCost } from '~~/core/frame/clock'
 import type { Measurement } from '~~/core/stages/measure/measurement'
@@ -9,6 +10,11 @@ import { ownClock, type ReadingBox } from '~~/shared/stages/measure/form'
 import { drawRound } from '~~/shared/stages/measure/round'
 import { figure } from '~~/shared/wording/figures'
 import { seenClock } from '~~/shared/wording/otherEnd'
+
+const PositionTools = loadedAhead(() => import('~/boards/PositionTools.vue'))
+const ReadingTable = loadedAhead(() => import('~/boards/ReadingTable.vue'))
+const RoundClock = loadedAhead(() => import('~/boards/RoundClock.vue'))
+const ValuesBoard = loadedAhead(() => import('~/boards/ValuesBoard.vue'))
 
 /** The boxes of one set on the board that suits it, with the last sound set faint behind and misfits ringed. */
 const props = defineProps<{
@@ -53,11 +59,17 @@ const cost = computed(() => {
 const pads = useTemplateRef<{ focus: (clock: number) => void }[]>('pads')
 /** Whichever board has all circles on it. */
 const whole = useTemplateRef<{ focus: (circle: string, clock: number) => void }>('whole')
-const focus = ({ circle, clock }: ReadingBox) => {
+/** Asked for before its board was loaded. */
+let waiting: ReadingBox | null = null
+const focus = (box: ReadingBox) => {
+  const { circle, clock } = box
   if (clock === null) return
+  waiting = null
   if (props.shape === 'pads') pads.value?.[circles.value.indexOf(circle)]?.focus(clock)
-  else whole.value?.focus(circle, clock)
+  else if (whole.value) whole.value.focus(circle, clock)
+  else waiting = box
 }
+watch(whole, () => waiting && focus(waiting), { flush: 'post' })
 defineExpose({ focus })
 const walk = (circle: string, clock: number, by: 1 | -1) => {
   const { positions } = form.value

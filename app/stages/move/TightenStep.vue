@@ -4,7 +4,9 @@ import { keyOfPair, type MachineRole, type PlanFoot } from '~~/core/plan/movePla
 import { crissCross } from '~~/shared/stages/feet/form'
 import { hourOf } from '~~/shared/wording/directions'
 import { capital, pairName } from '~~/shared/wording/telling'
-import BoltsDialog from './BoltsDialog.vue'
+import { loadedAhead } from '../ahead'
+
+const BoltsDialog = loadedAhead(() => import('./BoltsDialog.vue'))
 
 /** Tightening down: the passes, which bolts they are for, and dials zeroed before it where nothing is pushed. */
 const props = defineProps<{
@@ -20,6 +22,7 @@ const telling = useTelling()
 const w = computed(() => pushingWords(telling.value.words).drift)
 const bolts = computed(() => job.coupled!.bolts)
 const naming = ref(false)
+const later = useLater(naming)
 const order = (machine: MachineRole) =>
   crissCross(
     props.feet.filter((f) => (f.machine ?? 'movable') === machine),
@@ -55,6 +58,7 @@ const order = (machine: MachineRole) =>
     />
   </div>
   <BoltsDialog
+    v-if="later"
     v-model="naming"
     :bolts="bolts?.payload ?? null"
     @say="job.log({ kind: 'bolts-named', payload: $event })"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { measuringWords, openingWords } from '~~/shared/wording/en'
+import { openingWords, setsWords, reasonsWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { isOverdue, overdueIn } from '~~/core/stages/open/kit'
 import { toolsToTake, type ToolId, type ToolUse } from '~~/core/tools/toolsToTake'
@@ -28,7 +28,7 @@ const columns = computed(() => {
   const group = (use: ToolUse) => ({ use, tools: tools.value.filter((t) => t.use === use) })
   return [[group('prepare'), group('feet'), group('move')], [group('measure')]]
 })
-const taking = computed(() => w.value.view.toTake(measuringWords(telling.value.words).methods[method.value]))
+const taking = computed(() => w.value.view.toTake(setsWords(telling.value.words).methods[method.value]))
 const stores = computed(() => session.works?.instruments ?? [])
 const ticked = computed(() =>
   draft.value.touched || !kit.value
@@ -68,7 +68,7 @@ const facts = computed(() => {
   const { reason, rpm, customer, site, note } = opening.payload
   const v = w.value.view
   return [
-    [v.reason, w.value.reasons[reason]],
+    [v.reason, reasonsWords(telling.value.words)[reason]],
     [v.speed, v.speedIs(rpm, state.value.machine.rpm)],
     [v.customer, customer],
     [v.site, site ?? ''],

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { proveWords } from '~~/shared/wording/en'
+import { proveWords, proofStepsWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import type { CoupledState } from '~~/core/jobs/coupled'
 import type { ProofStep } from '~~/core/stages/prove/checkProof'
@@ -35,7 +35,7 @@ const rows = computed(() =>
     const gap = row.step === 'made-up' ? props.state.proof.gap : null
     return {
       ...row,
-      words: w.value.steps[row.step],
+      words: proofStepsWords(telling.value.words)[row.step],
       by: entry ? `${dayjs(entry.madeAt).format('HH:mm')}, ${session.personName(entry.author)}` : '',
       gap: gap ? hubGap(gap.value, telling.value) : '',
     }

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { actionsWords, measuringWords, proveWords, safetyWords, sheetWords } from '~~/shared/wording/en'
+import {
+  actionsWords,
+  measuringWords,
+  proveWords,
+  safetyWords,
+  sheetWords,
+  proofStepsWords,
+} from '~~/shared/wording/en'
 import { feelerLimits } from '~~/core/register/hubs'
 import type { ProofStep } from '~~/core/stages/prove/checkProof'
 import type { ProofPoint } from '~~/core/stages/prove/entries'
@@ -143,7 +150,7 @@ const working = () => (proof.value.strain ? strainWorking(proof.value.strain, te
           class="next-button"
           :disabled="!gap.payload"
           @click="makeUp"
-          >{{ w.steps['made-up'].confirm }}</el-button
+          >{{ proofStepsWords(telling.words)['made-up'].confirm }}</el-button
         >
         <template v-else-if="next === 'read-coupled'">
           <el-button v-if="proof.strain" link class="text-button" @click="reading = true">{{
@@ -165,7 +172,9 @@ const working = () => (proof.value.strain ? strainWorking(proof.value.strain, te
             @click="confirm(next, 'not-here')"
             >{{ v.notHere }}</el-button
           >
-          <el-button class="next-button" @click="confirm(next)">{{ w.steps[next].confirm }}</el-button>
+          <el-button class="next-button" @click="confirm(next)">{{
+            proofStepsWords(telling.words)[next].confirm
+          }}</el-button>
         </template>
         <template v-else>
           <el-button v-if="proof.facts.madeUp && !closed" link class="text-button" @click="opening = true">{{

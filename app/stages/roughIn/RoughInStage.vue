@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { openAt } from '~~/shared/wording/directions'
+import { movableName } from '~~/shared/wording/machineNames'
 import { actionsWords, roughInWords, verdictsWords } from '~~/shared/wording/en'
 import type { Plane } from '~~/core/frame/planes'
 import type { RoughInEntries } from '~~/core/stages/roughIn/entries'
@@ -11,14 +13,15 @@ import {
   scaleOfHubs,
 } from '~~/shared/stages/roughIn/drawing'
 import { placeKey, shownPlaces } from '~~/shared/stages/roughIn/form'
-import { roughWorking } from '~~/shared/stages/roughIn/working'
 import { figure } from '~~/shared/wording/figures'
-import { movableName } from '~~/shared/wording/headlines'
-import { farEnd } from '~~/shared/wording/readings'
-import { cureWords, dragWords, feltWords, meaningOfRoughIn, openAt } from '~~/shared/wording/roughIn'
-import { capital } from '~~/shared/wording/telling'
+import { cureWords, dragWords, feltWords, meaningOfRoughIn } from '~~/shared/wording/roughIn'
+import { capital, farEnd } from '~~/shared/wording/telling'
 import RoughConditions from './RoughConditions.vue'
-import RoughMoved from './RoughMoved.vue'
+import type { WorkingStep } from '~~/shared/working/step'
+import { ahead, loadedAhead } from '../ahead'
+
+const loadWorking = ahead(() => import('~~/shared/stages/roughIn/working'))
+const RoughMoved = loadedAhead(() => import('./RoughMoved.vue'))
 
 const job = useJob()
 const session = useSession()
@@ -133,12 +136,15 @@ const enter = (key: string) => {
 }
 const skipping = ref(false)
 const other = ref(false)
+const later = useLater(other)
 const skip = (why: string) => {
   if (job.log({ kind: 'stage-skipped', payload: { stage: 'rough-in', why } })) goOn()
 }
 const canMove = computed(() => showing.value && !closed.value && !measured.value)
-const working = () =>
-  reading.value ? roughWorking(machine.value, reading.value, cure.value, telling.value) : []
+const working = async (): Promise<readonly WorkingStep[]> => {
+  const [m, r, c, to] = [machine.value, reading.value, cure.value, telling.value]
+  return r ? (await loadWorking()).roughWorking(m, r, c, to) : []
+}
 </script>
 
 <template>
@@ -261,7 +267,7 @@ const working = () =>
       v.passOver
     }}</el-button>
     <ShowWorking v-if="reading" :steps="working" />
-    <RoughMoved v-model="other" :pairs="machine.feet.movable.map((f) => f.id)" @log="moved" />
+    <RoughMoved v-if="later" v-model="other" :pairs="machine.feet.movable.map((f) => f.id)" @log="moved" />
     <WhyDialog
       v-model="skipping"
       :title="v.passOver"

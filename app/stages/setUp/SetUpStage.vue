@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { actionsWords, measuringWords, safetyWords, setUpWords } from '~~/shared/wording/en'
+import { actionsWords, safetyWords, setUpWords, setsWords } from '~~/shared/wording/en'
 import type { LogEntry } from '~~/core/logbook/entry'
 import { settleSetUp } from '~~/core/stages/setUp/setUp'
 import { endOf, METHOD_FORMS, type OfferedMethod } from '~~/shared/methods/forms'
@@ -15,12 +15,15 @@ import {
   returnLabel,
   stillHubWords,
 } from '~~/shared/stages/setUp/words'
-import { setUpWorking } from '~~/shared/stages/setUp/working'
 import { clockFace } from '~~/shared/wording/clockFace'
 import { capital } from '~~/shared/wording/telling'
 import { circleName } from '~~/shared/wording/readings'
-import SagOnPipe from './SagOnPipe.vue'
 import SheetLinks from '../measure/SheetLinks.vue'
+import type { WorkingStep } from '~~/shared/working/step'
+import { ahead, loadedAhead } from '../ahead'
+
+const loadWorking = ahead(() => import('~~/shared/stages/setUp/working'))
+const SagOnPipe = loadedAhead(() => import('./SagOnPipe.vue'))
 
 const job = useJob()
 const session = useSession()
@@ -40,7 +43,7 @@ const choices = computed(() => choiceRows(form.value.method, names.value, tellin
 const methods = computed(() =>
   (Object.keys(METHOD_FORMS) as OfferedMethod[]).map((value) => ({
     value,
-    name: measuringWords(telling.value.words).methods[value],
+    name: setsWords(telling.value.words).methods[value],
   })),
 )
 const checks = computed(() => checksOf(form.value, context.value.machine))
@@ -50,7 +53,10 @@ const preview = computed(() => {
   const entry = job.compose({ kind: 'set-up', payload }) as LogEntry<'set-up'>
   return settleSetUp(entry)
 })
-const working = () => (preview.value ? setUpWorking(preview.value, telling.value) : [])
+const working = async (): Promise<readonly WorkingStep[]> => {
+  const [told, to] = [preview.value, telling.value]
+  return told ? (await loadWorking()).setUpWorking(told, to) : []
+}
 const dials = computed(() =>
   method.value.dials(form.value.choices).map((d) => ({
     ...d,
@@ -65,6 +71,7 @@ const pipeShown = computed({
   get: () => onPipe.value !== '',
   set: (open) => !open && (onPipe.value = ''),
 })
+const later = useLater(pipeShown)
 const takeSag = (hang: number) => {
   form.value.toldSag = 'hang'
   form.value.numbers[onPipe.value] = asSmall(hang, session.units)
@@ -145,15 +152,15 @@ onMounted(() => {
 <template>
   <BoardFrame :title="title" :note="w.view.note">
     <template #tools>
-      <el-select
+      <PickOne
         class="method"
+        on-dye
+        :label="w.view.method"
         :model-value="form.method"
-        :aria-label="w.view.method"
+        :options="methods"
         :disabled="closed"
         @update:model-value="chooseMethod"
-      >
-        <el-option v-for="m in methods" :key="m.value" :value="m.value" :label="m.name" />
-      </el-select>
+      />
     </template>
     <SetUpChain
       :dials="dials"
@@ -267,13 +274,19 @@ onMounted(() => {
             { value: 'stationary', name: w.view.other },
           ]"
         />
-        <label v-if="stillMarks.length" class="still">
+        <div v-if="stillMarks.length" class="still">
           <span>{{ w.stillHub.label }}</span>
-          <el-select v-model="form.markUp" :aria-label="w.stillHub.label" :disabled="closed">
-            <el-option value="" :label="w.stillHub.leave" />
-            <el-option v-for="m in stillMarks" :key="m" :value="String(m)" :label="clockFace(m)" />
-          </el-select>
-        </label>
+          <PickOne
+            v-model="form.markUp"
+            on-dye
+            :label="w.stillHub.label"
+            :options="[
+              { value: '', name: w.stillHub.leave },
+              ...stillMarks.map((m) => ({ value: String(m), name: clockFace(m) })),
+            ]"
+            :disabled="closed"
+          />
+        </div>
       </div>
       <div v-if="method.reads === 'dials'" class="row turn">
         <p>{{ form.method === 'heads' ? w.view.turnHeads : w.view.turn }}</p>
@@ -316,7 +329,7 @@ onMounted(() => {
     <p v-if="method.reads === 'dials'" class="muted">{{ safetyWords(telling.words).turning }}</p>
     <template v-if="job.coupled?.setUp && !closed">
       <p v-if="form.correcting && sets" class="muted">
-        {{ w.reapplies(measuringWords(telling.words).sets(sets)) }}
+        {{ w.reapplies(setsWords(telling.words).count(sets)) }}
       </p>
       <p v-else-if="!form.correcting" class="muted">{{ w.newOne }}</p>
       <el-button
@@ -332,6 +345,7 @@ onMounted(() => {
     <SheetLinks :method="form.method" />
     <ShowWorking v-if="read.payload" :steps="working" />
     <SagOnPipe
+      v-if="later"
       v-model="pipeShown"
       :bar="capital(barName(onPipe))"
       :texts="form.pipe[onPipe] ?? NO_PIPE"
@@ -404,7 +418,7 @@ h3 {
 .still span {
   color: var(--scribe);
 }
-.still .el-select {
+.still .pick {
   width: 190px;
 }
 .turn {

@@ -1,12 +1,12 @@
 <script setup lang="ts">
+import { machineNames } from '~~/shared/wording/machineNames'
+import { lineWords } from '~~/shared/wording/directions'
 import { actionsWords, targetsWords } from '~~/shared/wording/en'
 import { drawGrowth } from '~~/shared/stages/target/drawing'
 import { LINE_BOXES, sameAtBothEnds, pairKey, tapedPlace, type LineBox } from '~~/shared/stages/target/form'
 import { targetWorking } from '~~/shared/stages/target/working'
-import { machineNames } from '~~/shared/wording/headlines'
-import { farEnd } from '~~/shared/wording/readings'
-import { growsBy, lineWords, meaningOfTarget, targetAtFeet } from '~~/shared/wording/targets'
-import { capital } from '~~/shared/wording/telling'
+import { growsBy, meaningOfTarget, targetAtFeet } from '~~/shared/wording/targets'
+import { capital, farEnd } from '~~/shared/wording/telling'
 import { tryTarget } from '~~/core/stages/target/target'
 
 const job = useJob()

@@ -1,22 +1,23 @@
+import { targetSource, hasTarget } from '../../../shared/wording/aims'
 import {
   closingWords,
   directionsWords,
-  measuringWords,
   reportWords,
   roughInWords,
+  setsWords,
   tablesWords,
   targetsWords,
   verdictsWords,
+  aimsWords,
 } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { Measurement } from '../../../core/stages/measure/measurement'
-import { offsetWords, signWord, slopeWords } from '../../../shared/wording/directions'
+import { offsetWords, signWord, slopeWords, lineWords } from '../../../shared/wording/directions'
 import { figure, UNIT_NAMES } from '../../../shared/wording/figures'
 import { limitWords, quantityName } from '../../../shared/wording/quantities'
-import { farEnd } from '../../../shared/wording/readings'
-import { hasTarget, lineWords, targetAtFeet, targetSource } from '../../../shared/wording/targets'
-import { capital, type Telling } from '../../../shared/wording/telling'
+import { targetAtFeet } from '../../../shared/wording/targets'
+import { capital, type Telling, farEnd } from '../../../shared/wording/telling'
 import { limitSource } from '../../../shared/wording/tolerances'
 import { block, figures, grid, QUIET, verdictCell, withWord } from '../blocks'
 import type { Section } from '../section'
@@ -45,7 +46,10 @@ const targetLines = ({ coldTarget, feet }: Sees, telling: Telling): readonly Con
     .join('. ')
   const line = lineWords(coldTarget.line, farEnd(feet.movable, telling), telling)
   return [
-    { text: `${w.source(targetSource(coldTarget, telling))} ${w.report.values}`, bold: true },
+    {
+      text: `${aimsWords(telling.words).source(targetSource(coldTarget, telling))} ${w.report.values}`,
+      bold: true,
+    },
     { text: `${w.report.name}: ${line}. ${at}.` },
   ]
 }
@@ -112,8 +116,8 @@ export const couplingResult: Section<Sees> = (state, { telling }) => {
       ),
       { text: w.limits(limitSource(state, telling)), color: QUIET },
       ...targetLines(state, telling),
-      ...(asFound ? [{ text: w.asFound(inWords(asFound), measuringWords(words).trust[asFound.trust]) }] : []),
-      { text: w.asLeft(inWords(asLeft), measuringWords(words).trust[asLeft.trust]) },
+      ...(asFound ? [{ text: w.asFound(inWords(asFound), setsWords(words).trust[asFound.trust]) }] : []),
+      { text: w.asLeft(inWords(asLeft), setsWords(words).trust[asLeft.trust]) },
       { columns: views, columnGap: 16, margin: [0, 8, 0, 0] },
       {
         text: hasTarget(state.coldTarget) ? `${w.legend} ${targetsWords(words).report.legend}` : w.legend,

@@ -1,10 +1,9 @@
 import {
-  beltsWords,
   drawingsWords,
-  openingWords,
-  pagesWords,
+  reasonsWords,
   reportWords,
   vibrationWords,
+  drivesWords,
 } from '../../../shared/wording/en'
 import { overdueIn, type Kit } from '../../../core/stages/open/kit'
 import type { Vibration } from '../../../core/stages/open/vibration'
@@ -24,7 +23,7 @@ export const facts: Section<Common & { readonly kit?: Kit; readonly vibration?: 
     machine.drive === 'coupled'
       ? machine.couplingKind.toLowerCase()
       : drawingsWords(words).belts(
-          beltsWords(words).drive(machine.belts.count, beltsWords(words).kinds[machine.belts.kind]),
+          drivesWords(words).belts(machine.belts.count, drivesWords(words).beltKinds[machine.belts.kind]),
           machine.belts.section,
         )
   const rows: [string, string][] = [
@@ -33,10 +32,7 @@ export const facts: Section<Common & { readonly kit?: Kit; readonly vibration?: 
       w.drive,
       w.driveIs(
         machine.powerKw,
-        pagesWords(words).machine.drive(
-          machine.movableName.toLowerCase(),
-          machine.stationaryName.toLowerCase(),
-        ),
+        drivesWords(words).between(machine.movableName.toLowerCase(), machine.stationaryName.toLowerCase()),
         joined,
         rpm,
       ),
@@ -46,7 +42,7 @@ export const facts: Section<Common & { readonly kit?: Kit; readonly vibration?: 
     const { reason, customer, site, note } = opening.payload
     rows.push([
       w.opened,
-      w.openedBy(when(opening.madeAt), personName(opening.author), openingWords(words).reasons[reason]),
+      w.openedBy(when(opening.madeAt), personName(opening.author), reasonsWords(words)[reason]),
     ])
     if (customer) rows.push([w.customer, customer])
     if (site) rows.push([w.site, site])

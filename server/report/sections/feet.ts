@@ -1,3 +1,4 @@
+import { shortFoot } from '../../../shared/wording/footPlaces'
 import { softFootWords, verdictsWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import { FOOT_NAMES } from '../../../core/feet/softFoot'
@@ -6,7 +7,6 @@ import type { FootRef } from '../../../core/stages/feet/entries'
 import { toCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { CORNERS } from '../../../shared/stages/feet/form'
 import { figure, pack } from '../../../shared/wording/figures'
-import { shortFoot } from '../../../shared/wording/softFoot'
 import { block, figures, grid, QUIET, verdictCell, when } from '../blocks'
 import type { Section } from '../section'
 

@@ -1,8 +1,9 @@
-import { beltsWords, reportWords, tablesWords, verdictsWords } from '../../../shared/wording/en'
+import { degrees, gapFigure } from '../../../shared/wording/figures'
+import { beltsWords, reportWords, tablesWords, verdictsWords, drivesWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { BeltState } from '../../../core/jobs/belt'
 import { diagnosisOf } from '../../../core/stages/lineUp/line'
-import { degrees, gapFigure, lineFigure, lineLimit } from '../../../shared/wording/lines'
+import { lineFigure, lineLimit } from '../../../shared/wording/lines'
 import { toCore } from '../../../core/units/unitSystem'
 import { block, figures, grid, QUIET, verdictCell, when } from '../blocks'
 import type { Section } from '../section'
@@ -28,7 +29,9 @@ export const lineResult: Section<Pick<BeltState, 'asFound' | 'asLeft' | 'machine
     ]
   })
   const own = machine.limits.offset !== null || machine.limits.angle !== null
-  const limits = own ? w.limits.own(machine.limits.source) : w.limits.starter(w.kinds[machine.belts.kind])
+  const limits = own
+    ? w.limits.own(machine.limits.source)
+    : w.limits.starter(drivesWords(telling.words).beltKinds[machine.belts.kind])
   return [
     block(result.grooves, grid(['*', 70, 70, 70, 70], ['', t.asFound, t.asLeft, t.limit, ''], rows), {
       text: result.limits(limits),

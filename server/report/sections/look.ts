@@ -1,4 +1,4 @@
-import { lookWords } from '../../../shared/wording/en'
+import { lookWords, placesWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import { checkLooks, NO_LOOKS, type LookEntry } from '../../../core/stages/look/looks'
@@ -76,7 +76,7 @@ export const lookedAt: Section<CoupledState> = (state, { telling, personName, ph
         seen.map((e): TableCell[] => [
           {
             stack: [
-              e.payload.places.map((p) => w.places[p].name).join(', '),
+              e.payload.places.map((p) => placesWords(telling.words)[p].name).join(', '),
               { text: by(e), fontSize: 8, color: QUIET },
             ],
           },
@@ -90,7 +90,10 @@ export const lookedAt: Section<CoupledState> = (state, { telling, personName, ph
   const pictures = seen.flatMap((e) =>
     e.payload.photographs.map((id) => ({
       picture: photographs[id],
-      caption: w.report.caption(e.payload.places.map((p) => w.places[p].name).join(', '), by(e)),
+      caption: w.report.caption(
+        e.payload.places.map((p) => placesWords(telling.words)[p].name).join(', '),
+        by(e),
+      ),
     })),
   )
   const cells = pictures.map(({ picture, caption }): Content => ({

@@ -1,4 +1,10 @@
-import { directionsWords, proveWords, tablesWords, verdictsWords } from '../../../shared/wording/en'
+import {
+  directionsWords,
+  proveWords,
+  tablesWords,
+  verdictsWords,
+  proofStepsWords,
+} from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { ProofRow } from '../../../core/stages/prove/checkProof'
@@ -22,7 +28,7 @@ export const proved: Section<CoupledState> = (state, { telling, personName }) =>
   const names = (stands: ProofRow['stands']) =>
     rows
       .filter((r) => r.stands === stands)
-      .map((r) => w.steps[r.step].name.toLowerCase())
+      .map((r) => proofStepsWords(words)[r.step].name.toLowerCase())
       .join(', ')
   const lines: string[] = []
   const seen = facts.rotation?.payload.seen
@@ -35,7 +41,8 @@ export const proved: Section<CoupledState> = (state, { telling, personName }) =>
     if (gap?.verdict === 'out') lines.push(w.gapOut(felt, gapWindow(gap, telling)))
   }
   for (const c of facts.confirmed)
-    if (c.payload.how === 'done') lines.push(w.report.row(w.steps[c.payload.point].name, by(c)))
+    if (c.payload.how === 'done')
+      lines.push(w.report.row(proofStepsWords(words)[c.payload.point].name, by(c)))
   const [lacking, left] = [names('not-here'), names('todo')]
   if (lacking) lines.push(w.report.notHere(lacking))
   if (left && !skips.once.has('prove')) lines.push(w.report.open(left))

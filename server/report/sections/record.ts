@@ -1,6 +1,6 @@
+import { powerWhy } from '../../../shared/wording/safety'
 import { kindsWords, reportWords, safetyWords, sheetWords } from '../../../shared/wording/en'
 import dayjs from 'dayjs'
-import { powerWhy } from '../../../shared/wording/hotCheck'
 import type { Content } from 'pdfmake/interfaces'
 import { correctionLines } from '../../../shared/wording/corrections'
 import { list, QUIET, when } from '../blocks'

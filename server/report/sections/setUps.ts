@@ -1,4 +1,4 @@
-import { measuringWords, methodsWords, reportWords, setUpWords } from '../../../shared/wording/en'
+import { methodsWords, reportWords, setUpWords, setsWords } from '../../../shared/wording/en'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { FaceMount, RimMount } from '../../../core/methods/method'
 import type { SetUp } from '../../../core/stages/setUp/setUp'
@@ -86,7 +86,7 @@ export const setUps: Section<Pick<CoupledState, 'setUp' | 'measurements'>> = (
     const { why } = setUp.entry.payload
     return block(
       w.name(
-        measuringWords(words).methods[setUp.how.method],
+        setsWords(words).methods[setUp.how.method],
         `${when(setUp.entry.madeAt)}, ${personName(setUp.entry.author)}`,
       ),
       {

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { TEST_MACHINE, TestJob } from '../../../core/jobs/testJob'
 import { cureOf } from '../../../core/stages/feet/cure'
 import { tellingOf } from '../../wording/telling'
-import { drawFeet, drawLeaves, listed } from './drawing'
+import { drawFeet, listed } from './drawing'
+import { drawLeaves } from '../../drawing/leaves'
 
 const MIL = 0.0254
 const T = tellingOf('inch', TEST_MACHINE)

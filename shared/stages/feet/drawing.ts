@@ -1,3 +1,4 @@
+import { placeOf } from '../../wording/footPlaces'
 import type { FootName } from '../../../core/feet/softFoot'
 import { sizeVerdict } from '../../../core/judge/sizeVerdict'
 import { SIDES } from '../../../core/plan/movePlan'
@@ -14,7 +15,6 @@ import {
   type FeetRound,
 } from '../../../core/stages/feet/feetCheck'
 import type { Millimetres } from '../../../core/units/unitSystem'
-import { placeOf } from '../../wording/softFoot'
 import type { Telling } from '../../wording/telling'
 import { footKey } from '../move/form'
 import { crissCross } from './form'
@@ -84,36 +84,3 @@ export const drawFeet = (
 /** The same feet as a list: f1 to f4 in their order, then those between. */
 export const listed = (feet: readonly DrawnFoot[]): readonly DrawnFoot[] =>
   [...feet].sort((a, b) => (a.name || 'f9').localeCompare(b.name || 'f9'))
-
-/** A leaf of a pack in the drawing, heights from the top. */
-export interface DrawnLeaf {
-  readonly kind: 'stays' | 'in' | 'out'
-  readonly y: number
-  readonly height: number
-}
-
-/** A pack leaf by leaf from the base up: those that stay, those that come out, those that go in. */
-export const drawLeaves = (
-  pack: readonly Millimetres[],
-  { putIn, takenOut }: { readonly putIn: readonly Millimetres[]; readonly takenOut: readonly Millimetres[] },
-  scale: number,
-  base: number,
-): readonly DrawnLeaf[] => {
-  const out = [...takenOut]
-  let y = base
-  return [
-    ...pack.map((t) => {
-      const i = out.findIndex((o) => Math.abs(o - t) < 1e-6)
-      if (i >= 0) out.splice(i, 1)
-      return { t, kind: i >= 0 ? ('out' as const) : ('stays' as const) }
-    }),
-    ...putIn.map((t) => ({ t, kind: 'in' as const })),
-  ].map(({ t, kind }) => {
-    const height = Math.max(THINNEST_DRAWN, t * scale)
-    y -= height
-    return { kind, y, height: height - 1.4 }
-  })
-}
-
-/** A leaf thinner than this could not be seen. */
-const THINNEST_DRAWN = 4.5

@@ -1,10 +1,11 @@
+import { degrees, gapFigure } from '../../wording/figures'
 import { otherSheave, type SheavePlace } from '../../../core/register/beltMachine'
 import type { BeltMachine } from '../../../core/register/machine'
 import type { LineRound } from '../../../core/stages/lineUp/alignment'
 import type { LineStep } from '../../../core/stages/lineUp/entries'
 import type { LineReading } from '../../../core/stages/lineUp/line'
 import { toCore, type Millimetres } from '../../../core/units/unitSystem'
-import { degrees, gapFigure, type CureStep } from '../../wording/lines'
+import type { CureStep } from '../../wording/lines'
 import type { Telling } from '../../wording/telling'
 import { boardBegun, type Contact, type LineTexts, type Touch } from './form'
 

@@ -1,8 +1,8 @@
+import { degrees, gapFigure } from '../../wording/figures'
 import { workingWords } from '../../wording/en'
 import type { LineReading } from '../../../core/stages/lineUp/line'
 import type { LogEntry } from '../../../core/logbook/entry'
 import { toCore } from '../../../core/units/unitSystem'
-import { degrees, gapFigure } from '../../wording/lines'
 import type { Telling } from '../../wording/telling'
 import type { WorkingStep } from '../../working/step'
 

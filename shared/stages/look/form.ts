@@ -1,4 +1,4 @@
-import { feetWords, levelWords, lookWords, objectionsWords, softFootWords } from '../../wording/en'
+import { feetWords, levelWords, lookWords, objectionsWords } from '../../wording/en'
 import { SIDES, type MachineRole, type Side } from '../../../core/plan/movePlan'
 import type { CoupledMachine } from '../../../core/register/coupledMachine'
 import { sheetShimFault, SLOT_ROOM, type SheetShim } from '../../../core/shims/sheetShim'
@@ -183,7 +183,7 @@ export const readFoundShims = (
       questions.push(
         w.differs(
           capital(
-            softFootWords(words).place(footNames(foot.pair, foot.machine), feetWords(words).sides[foot.side]),
+            feetWords(words).place(footNames(foot.pair, foot.machine), feetWords(words).sides[foot.side]),
           ),
           shown(found),
           shown(foot.registered),

@@ -1,7 +1,9 @@
+import { unprovedAtClose } from '../../wording/atClose'
+import { findingOfProof } from '../../wording/stageFindings'
 import { describe, expect, it } from 'vitest'
 import { inMil, TEST_MACHINE, TestJob } from '../../../core/jobs/testJob'
 import { tellingOf } from '../../wording/telling'
-import { findingOfProof, gapWindow, meaningOfProof, unprovedAtClose } from '../../wording/prove'
+import { gapWindow, meaningOfProof } from '../../wording/prove'
 import { blankProof, nameProofUnits, readGap } from './form'
 import { strainWorking } from './working'
 

@@ -1,8 +1,10 @@
+import { targetSource } from '../../wording/aims'
+import { findingOfTarget } from '../../wording/stageFindings'
 import { describe, expect, it } from 'vitest'
 import { tryTarget } from '../../../core/stages/target/target'
 import { settleTolerance } from '../../../core/judge/tolerance'
 import { tellingOf } from '../../wording/telling'
-import { findingOfTarget, meaningOfTarget, targetSource } from '../../wording/targets'
+import { meaningOfTarget } from '../../wording/targets'
 import { drawGrowth, GROWTH_SHEET } from './drawing'
 import { targetFields } from './entries'
 import {

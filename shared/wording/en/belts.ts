@@ -1,6 +1,5 @@
 import { said } from '../words'
 import type { ContactDiagnosis } from '../../../core/belt/fourContact'
-import type { BeltKind } from '../../../core/belt/sheaveLine'
 import type { BaseKind, MotorPlace, Pull, SheavePlace } from '../../../core/register/beltMachine'
 import type { LineStep } from '../../../core/stages/lineUp/entries'
 import type { JudgedLine } from '../../../core/stages/lineUp/line'
@@ -15,13 +14,6 @@ interface BaseWords {
 }
 
 export const belts = {
-  kinds: {
-    v: 'V-belts',
-    joined: 'joined V-belts',
-    ribbed: 'ribbed belt',
-    toothed: 'toothed belt',
-  } satisfies Record<BeltKind, string>,
-  drive: (count: number, kind: string) => (count === 1 ? kind : `${count} ${kind}`),
   bases: {
     'slide-screws': { name: 'Slide base, two screws', screw: 'screw', away: 'out', toward: 'in' },
     'hanging-rods': {
@@ -103,8 +95,6 @@ export const belts = {
     own: (source: string) => source || 'This machine’s own limit',
     starter: (kind: string) => `Starting point for ${kind}; the maker’s or the site’s value overrides it.`,
   },
-  found: (offset: string, turn: string) => `Offset ${offset}, turn ${turn}`,
-  correctedFinding: 'Corrected; read again',
   fingers:
     'Fingers stay out of the pinch between belt and sheave. A fan that windmills is blocked first. Belts are never rolled or pried on.',
   /** What stands on the stage itself. */

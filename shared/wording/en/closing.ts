@@ -5,7 +5,6 @@ import type { ExceptionReason } from '../../../core/stages/close/closing'
 
 export const closing = {
   closedBy: (name: string) => `Closed and signed by ${name}.`,
-  signedFinding: (day: string) => `Signed ${day}`,
   needs: {
     unmeasured: 'Nothing was measured. Say why before you close it.',
     'moved-since': 'It was moved and not measured since. Measure, or say why not.',

@@ -15,6 +15,7 @@ export const feet = {
   /** A pair of the driven machine, beside those of the movable one. */
   driven: (pair: string) => `driven ${pair}`,
   feet: (pair: string) => `${pair} feet`,
+  place: (pair: string, side: string) => `${pair} ${side}`,
   sides: { left: 'left', right: 'right' },
 }
 

@@ -30,20 +30,11 @@ export const hot = {
   go: { up: 'up', down: 'down', nowhere: 'nowhere' },
   minute: 'min',
   minutes: (n: number) => (n === 1 ? '1 min' : `${String(n)} min`),
-  finding: {
-    running: 'Running',
-    stopped: 'Stopped: measure',
-    sets: (n: number) => (n === 1 ? 'One hot set' : `${String(n)} hot sets`),
-    taken: 'New target',
-    kept: 'Target stays',
-    provisional: 'Provisional',
-  },
   form: {
     time: 'Type the time as hours and minutes, like 14:35.',
     odd: (t: string) => `${t} at a foot is not what machines run at. Is that right?`,
     jump: (t: string) => `${t} is far from what that foot had before. Is that right?`,
   },
-  power: 'Run warm for the hot check.',
   view: {
     title: 'Hot check',
     temperatures: 'Temperatures at the feet',
@@ -62,7 +53,6 @@ export const hot = {
     stopAt: 'Stopped at (now)',
     left: (day: string, where: string) => `Left cold on ${day}: ${where}.`,
     measure: 'Measure it hot',
-    name: 'Hot',
     result: 'Hot, against cold',
     lines: { hot: 'hot', cold: 'cold, as left', planned: 'planned hot', target: 'new cold target' },
     columns: { cold: 'cold', planned: 'planned', hot: 'hot' },

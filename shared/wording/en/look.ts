@@ -1,42 +1,8 @@
 import { turned, turning } from '../otherEnd'
 import { sided } from '../words'
 import type { CouplingType } from '../../../core/register/couplingParts'
-import type { BaseEdge, Found, PinsDone, Place } from '../../../core/stages/look/entries'
+import type { BaseEdge, Found, PinsDone } from '../../../core/stages/look/entries'
 import type { BaseCorner } from '../../../core/stages/look/base'
-
-/** A place on the machine: its name in a list, in a sentence, and what one looks for there. */
-interface PlaceWords {
-  readonly name: string
-  readonly look: string
-}
-
-const places = {
-  feet: { name: 'Feet', look: 'Soles bare and flat: paint, rust and burrs off. No crack at the bolt boss.' },
-  pads: { name: 'Pads', look: 'Pads bare and flat; wiped. Nothing under the feet but shims.' },
-  bolts: {
-    name: 'Bolts and holes',
-    look: 'Threads run free, washers flat, bolts stand clear of their holes’ sides.',
-  },
-  base: { name: 'Base', look: 'No cracks at welds and corners; grout sound; anchor bolts tight.' },
-  jacking: { name: 'Jacking bolts', look: 'Run free, backed off from the feet.' },
-  pins: { name: 'Locating pins', look: 'Pulled and kept before alignment; refitted, or reamed, after.' },
-  pipe: {
-    name: 'Pipes and ducts',
-    look: 'A dial at the coupling, zeroed. Loosen the flange bolts and see whether the hub moves.',
-  },
-  spider: { name: 'Spider', look: 'Not torn, hard or swollen; jaws not worn on one side.' },
-  grid: { name: 'Grid', look: 'No broken or worn rungs; hub teeth not stepped.' },
-  chain: { name: 'Chain', look: 'Rollers turn, no stretch, hub teeth not hooked.' },
-  teeth: { name: 'Teeth', look: 'Not worn to a step, no pitting; sleeve slides.' },
-  discs: { name: 'Disc packs', look: 'No cracked or wavy discs; bolts with their own nuts and washers.' },
-  bushes: { name: 'Pins and bushes', look: 'Bushes not worn oval; pins tight and not bent.' },
-  tyre: { name: 'Tyre', look: 'No cracks at the bead or the split; clamp rings tight.' },
-  insert: { name: 'Insert', look: 'Not torn, worn or hard.' },
-  grease: { name: 'Grease', look: 'Old grease out; not dry, not separated; the kind its maker asks.' },
-  gasket: { name: 'Cover and gasket', look: 'Seals whole, cover bolts complete.' },
-  keys: { name: 'Keys', look: 'Tight in shaft and hub; their length balances the hub.' },
-  'set-screws': { name: 'Set screws', look: 'Tight, on the key, none missing.' },
-} satisfies Record<Place, PlaceWords>
 
 const found = {
   fine: 'fine',
@@ -79,7 +45,6 @@ const couplings = {
 
 /** What is said of the opened machine, place by place. */
 export const look = {
-  places: places as Readonly<Record<Place, PlaceWords>>,
   found,
   pins,
   edges,
@@ -119,24 +84,10 @@ export const look = {
     base: (by: string) => `The base slopes by ${by}.`,
     baseDetail: (limit: string) =>
       `Counts as level up to ${limit}, the starting value. Shim its corners, tighten, read again.`,
-    pinsOutAtClose:
-      'The locating pins were pulled and nobody wrote that they are back. Refit or ream them, and log it under Look and clean.',
-    reportAtClose: (place: string, words: string) =>
-      words ? `To report, ${place.toLowerCase()}: ${words}` : `To report: ${place.toLowerCase()}.`,
     pinsOut: 'The locating pins are out: put them back when the shafts are in line.',
   },
   own: 'its own',
   starting: 'the starting value',
-  finding: {
-    some: (seen: number, all: number) => `${seen} of ${all}`,
-    all: 'All looked at',
-    report: (n: number) => `${n} to report`,
-    shims: 'shims noted',
-    differs: 'shims differ',
-    pipe: 'pipe pulls',
-    base: 'base slopes',
-    pinsOut: 'pins out',
-  },
   pipe: {
     up: (by: string) => `${by} up`,
     down: (by: string) => `${by} down`,

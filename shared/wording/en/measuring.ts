@@ -1,22 +1,9 @@
 import { turning } from '../otherEnd'
 import { sided } from '../words'
-import type { MethodId } from '../../../core/methods/methods'
-import type { TrustLevel } from '../../../core/stages/measure/measurement'
+import { countOfSets } from './sets'
 import type { TrustFlag } from '../../../core/trust/trustReport'
 
-const COUNTS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six']
-const sets = (n: number) => `${COUNTS[n] ?? n} ${n === 1 ? 'set' : 'sets'}`
-
 export const measuring = {
-  methods: {
-    'rim-face': 'Rim and face',
-    'reverse-rim': 'Reverse rim',
-    'spacer-faces': 'Faces across a spacer',
-    heads: 'Heads on both shafts',
-    gaps: 'Gap and straightedge',
-    values: 'Values at the coupling',
-    'foot-values': 'Values at two feet',
-  } satisfies Record<MethodId, string>,
   /** Circles by name, as they stand before "dial" or alone. */
   circles: {
     rim: 'Rim',
@@ -36,14 +23,6 @@ export const measuring = {
     nearPlane: 'Near feet',
     farPlane: 'Far feet',
   } as Readonly<Record<string, string>>,
-  trust: {
-    none: 'No readings yet',
-    doubtful: 'Don’t use it yet',
-    unproven: 'Unproven: nothing could expose a bad reading',
-    once: 'Balances; not repeated yet',
-    agreed: 'Repeats',
-    overridden: 'Used against a failed check, with a reason',
-  } satisfies Record<TrustLevel, string>,
   flags: {
     closure: 'Top and bottom don’t add up to left and right.',
     residual: 'The readings don’t lie on one circle.',
@@ -67,12 +46,10 @@ export const measuring = {
           ? `The face would have to be swept on ${needs}.`
           : 'Only a finer dial can tell that.'
     }`,
-  sets,
-  setsAgree: (n: number) => `${sets(n)} ${n === 1 ? 'stands' : 'agree'}`,
   agreeAndCombined: (n: number) =>
     n === 1
       ? 'One set is used.'
-      : `${n === 2 ? 'Two' : sets(n).split(' ')[0]} sets agree and are taken together.`,
+      : `${n === 2 ? 'Two' : countOfSets(n).split(' ')[0]} sets agree and are taken together.`,
   ordinals: ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth', 'Seventh', 'Eighth'],
   setName: (nth: number) => `set ${nth}`,
   begin: (circles: string) => `Read ${circles} at each position.`,
@@ -133,9 +110,6 @@ export const measuring = {
     repeatAt: (circle: string, hour: string) => `Repeat, ${circle.toLowerCase()} at ${hour}`,
     repeatOf: (quantity: string) => `Repeat, ${quantity.toLowerCase()}`,
   },
-  setUpFinding: (method: string, sag: string) => (sag === '' ? method : `${method}, sag ${sag}`),
-  missesZero: 'A dial misses zero after a turn',
-  missesZeroWhy: (why: string) => `Misses zero: ${why}`,
   /** What stands on the stage itself. */
   view: {
     table: 'Table',
@@ -144,8 +118,11 @@ export const measuring = {
     noteFeltOtherEnd:
       'seen from behind the driven machine · a rim step is plus where the motor rim is higher',
     note: 'from behind the motor · clockwise · plunger in is plus',
+    backToProof: 'Back to the steps',
+    madeUpNow: 'The coupling is made up: what is read now belongs to Prove. Open it there to read on here.',
     way: 'How the set is taken',
-    wayNow: (way: string) => `How the set is taken: ${way}`,
+    hot: 'Hot',
+    madeUp: 'Made up',
     ways: {
       four: '12, 3, 6, 9',
       'from-3': 'from 3',

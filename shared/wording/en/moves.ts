@@ -48,7 +48,6 @@ export const moves = {
   },
   carriedAlong: 'Nothing was done in this plane; what it moved came along with the other.',
   strayed: 'What was made is not what was planned.',
-  count: (n: number) => (n === 1 ? 'One move made' : `${n} moves made`),
   headlines: {
     setUpFirst: 'Set up and measure first.',
     rocks: 'Left and right of a pair differ: the machine would rock.',

@@ -1,17 +1,7 @@
 import { said } from '../words'
-import type { JobReason } from '../../../core/stages/open/entries'
 import type { ToolId, ToolUse } from '../../../core/tools/toolsToTake'
 
 export const opening = {
-  reasons: {
-    planned: 'Planned check',
-    vibration: 'Vibration',
-    'new-machine': 'New machine',
-    moved: 'Moved or rebuilt',
-    wear: 'Wear found',
-    'hot-check': 'Hot check',
-    other: 'Other',
-  } satisfies Record<JobReason, string>,
   asRegistered: 'As registered.',
   readIt: (rpm: number) => `Registered: ${rpm} rpm. Read it off the nameplate and type it.`,
   differs: (rpm: number) => `The register says ${rpm} rpm. The limits will follow what you typed.`,
@@ -28,10 +18,6 @@ export const opening = {
     overdue: (name: string, due: string) => `The calibration of ${name} ran out on ${due}.`,
     otherSpeed: (typed: number, registered: number) =>
       `The nameplate says ${typed} rpm, the register ${registered}: the limits follow the nameplate.`,
-  },
-  finding: {
-    overdue: 'Calibration run out',
-    taken: (n: number) => `${n} ${n === 1 ? 'instrument' : 'instruments'}`,
   },
   kit: {
     noDate: (name: string) => `${name} (no calibration asked)`,

@@ -38,12 +38,6 @@ export const pages = {
     jobOpen: 'Job open',
   },
   machine: {
-    drive: (motor: string, driven: string) => `${motor} to ${driven}`,
-    nameplate: (kw: number, rpm: number) => `${kw} kW, ${rpm} rpm`,
-    under: (area: string, drive: string, kw: number, rpm: number) =>
-      `${area} · ${drive} · ${kw} kW · ${rpm} rpm`,
-    inJob: (kw: number, drive: string, joined: string, rpm: number) =>
-      `${kw} kW ${drive} · ${joined} · ${rpm} rpm`,
     retire: 'Retire it',
     retired: 'Retired: kept with its jobs; no new job is opened.',
     backToService: 'Take it back into service',

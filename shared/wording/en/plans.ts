@@ -106,8 +106,6 @@ export const plans = {
     left: (toward3: string, toward9: string) => `${toward3} left toward 3, ${toward9} toward 9`,
     locked: 'locked',
   },
-  finding: (lifts: string) => `Shims ${lifts}`,
-  findingSide: 'Side moves only',
   /** What stands on the stage itself. */
   view: {
     title: 'Plan',

@@ -1,63 +1,8 @@
 import { said } from '../words'
 import type { ProofStep } from '../../../core/stages/prove/checkProof'
 
-interface StepWords {
-  readonly name: string
-  readonly detail: string
-  /** The button that says it is so. */
-  readonly confirm: string
-}
-
 /** Words of the proof: what is seen, made up, read and tightened before the guard goes on. */
 export const prove = {
-  steps: {
-    rotation: {
-      name: 'Rotation',
-      detail:
-        'Wired or rewired, the motor is switched on for a moment, uncoupled, and seen to turn the right way.',
-      confirm: 'It turned the right way',
-    },
-    greased: {
-      name: 'Motor greased',
-      detail: 'Drain plug out, new grease in until the old comes, plug back. Too much is as bad as none.',
-      confirm: 'Greased, plug back',
-    },
-    heaters: {
-      name: 'Space heaters',
-      detail: 'Connected and warm while the motor stands, where it has any.',
-      confirm: 'They work',
-    },
-    'made-up': {
-      name: 'Coupling made up',
-      detail: 'Parts in, bolts at the maker’s torque, the gap between the faces felt.',
-      confirm: 'It is made up',
-    },
-    'read-coupled': {
-      name: 'Read made up',
-      detail: 'One set more. Far from what was read open, the coupling bends the shafts.',
-      confirm: 'Read it made up',
-    },
-    'set-screws': {
-      name: 'Set screws and keys',
-      detail: 'Keys in full length, set screws tight and locked on both hubs.',
-      confirm: 'Tight',
-    },
-    'hold-down-bolts': {
-      name: 'Hold-down bolts',
-      detail: 'All at torque in the numbered order, jacking bolts backed off.',
-      confirm: 'At torque',
-    },
-    'turns-freely': {
-      name: 'Turns freely',
-      detail: 'Once round by hand, lock on: no rub, no tight spot, fingers and sleeves clear.',
-      confirm: 'It turns freely',
-    },
-    'guard-on': {
-      name: 'Guard on',
-      detail: 'All its bolts in, nothing left behind it, nobody reaches through.',
-      confirm: 'The guard is on',
-    },
-  } satisfies Record<ProofStep, StepWords> as Readonly<Record<ProofStep, StepWords>>,
   stands: {
     done: 'done',
     'not-here': 'not needed here',
@@ -96,16 +41,6 @@ export const prove = {
   most: (gap: string) => `${gap} at most`,
   opened: (when: string, why: string) => `Opened again ${when}: ${why}`,
   strainedThen: (by: string) => `Made up, it read ${by} from what was read open.`,
-  openAtClose: (steps: string) => `Not confirmed in Prove: ${steps}.`,
-  power: (by: string) => (by ? `Bump test for rotation, switched by ${by}.` : 'Bump test for rotation.'),
-  finding: {
-    next: (step: string) => `Next: ${step}`,
-    bumping: 'Bump test',
-    strained: 'Coupling strain',
-    wrongWay: 'Turns the wrong way',
-    gapOut: 'Gap out of its window',
-    whole: 'Guard on',
-  },
   view: {
     note: 'confirm each on the machine, not from memory',
     steps: 'Steps',
@@ -133,9 +68,6 @@ export const prove = {
     openDo: 'It is open',
     read: 'Read it made up',
     readAgain: 'Read another set',
-    back: 'Back to the steps',
-    name: 'Made up',
-    madeUpNow: 'The coupling is made up: what is read now belongs to Prove. Open it there to read on here.',
     lines: { open: 'read open', madeUp: 'read made up' },
     columns: {
       quantity: 'made up less open',

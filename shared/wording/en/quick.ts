@@ -121,6 +121,7 @@ export const quick = {
   back: 'All questions',
   example: 'Fill in the example',
   may: 'May be given too',
+  notGiven: 'not given',
   blind: 'What it can’t see',
   inner: 'Choose the method above first.',
   says: {

@@ -37,7 +37,6 @@ export const roughIn = {
     },
     sits: (machine: string, where: string) => `The ${machine} sits ${where}.`,
     stands: (machine: string, where: string) => `The ${machine} stands ${where}.`,
-    opens: (by: string, at: string) => `The faces open by ${by} at ${at}.`,
     opensToo: (by: string, at: string) => `, and the faces open by ${by} at ${at}`,
     allFour: 'Close so far. Feel all four places, rims and faces: its maker asks for no instrument.',
     axial: {
@@ -57,16 +56,6 @@ export const roughIn = {
       starting: (rim: string) => `${rim} is close enough, the starting value`,
     },
     equalHubs: 'Both hubs are taken as equal in diameter.',
-  },
-  finding: {
-    close: 'Roughed in',
-    whole: 'In band at four places',
-    moved: 'Moved, feel again',
-    strained: 'Strained, uncouple',
-    again: 'Gaps to feel again',
-    verticalDone: 'Vertical done',
-    more: 'Measure the gap',
-    axial: 'Axial gap out',
   },
   cure: {
     allShim: (by: string) => `Put ${by} under all feet.`,

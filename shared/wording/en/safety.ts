@@ -7,6 +7,8 @@ interface PointWords {
 }
 
 export const safety = {
+  bumped: (by: string) => (by ? `Bump test for rotation, switched by ${by}.` : 'Bump test for rotation.'),
+  ranHot: 'Run warm for the hot check.',
   points: {
     isolated: {
       name: 'Isolated',

@@ -2,6 +2,8 @@ import { said } from '../words'
 
 /** The frame around every page: navigation, keys, who writes, what waits to be sent. */
 export const shell = {
+  picked: (label: string, name: string) => (name === '' ? label : `${label}: ${name}`),
+  pick: 'Pick',
   product: 'Hushed Caliper',
   toToday: 'Hushed Caliper, to Today',
   pageTitle: (page: string) => `${page} · Hushed Caliper`,

@@ -9,7 +9,6 @@ export const softFoot = {
   sameDiagonal: (before: string, now: string) =>
     `${before} was filled before, and ${now} is across from it. Both feet of a diagonal moves the fault to the other one. Press once more if it is meant.`,
   name: (nth: string, place: string) => `${nth} ${place}`,
-  place: (pair: string, side: string) => `${pair} ${side}`,
   headlines: {
     begin: 'No foot has been read yet.',
     beginDetail:
@@ -33,13 +32,6 @@ export const softFoot = {
     localMany: (feet: string) => `${feet} rise by themselves. Feel their corners before any shim.`,
     inner: (feet: string) =>
       `Between the outer feet, ${feet} rises by itself. Feel its corners before any shim.`,
-  },
-  finding: {
-    sits: (n: number, worst: string) => `${n} read, worst ${worst}`,
-    rocks: (round: number, a: string, b: string) => `Round ${round}: rocks on ${a} and ${b}`,
-    other: (round: number, worst: string) => `Round ${round}: worst ${worst}`,
-    filled: (foot: string) => `${foot} filled, read again`,
-    gaps: 'Gaps felt, rises to read',
   },
   and: (list: readonly string[]) =>
     list.length < 2 ? (list[0] ?? '') : `${list.slice(0, -1).join(', ')} and ${list[list.length - 1] ?? ''}`,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { openAt } from '~~/shared/wording/directions'
 import { directionsWords, roughInWords, tablesWords } from '~~/shared/wording/en'
 import { PLANES, type Plane } from '~~/core/frame/planes'
 import {
@@ -13,7 +14,7 @@ import {
 import { drawHubs, placesOf, scaleOfHubs } from '~~/shared/stages/roughIn/drawing'
 import { blankRough, placeKey, QUARTERS, shownPlaces, type RoughTexts } from '~~/shared/stages/roughIn/form'
 import { figure } from '~~/shared/wording/figures'
-import { feltWords, openAt } from '~~/shared/wording/roughIn'
+import { feltWords } from '~~/shared/wording/roughIn'
 import { capital } from '~~/shared/wording/telling'
 import LineFound from './LineFound.vue'
 

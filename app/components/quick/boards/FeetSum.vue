@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { placeOf } from '~~/shared/wording/footPlaces'
 import { softFootWords, tablesWords } from '~~/shared/wording/en'
 import { FOOT_NAMES, type FootName } from '~~/core/feet/softFoot'
 import { toCore } from '~~/core/units/unitSystem'
@@ -6,7 +7,6 @@ import { sizeVerdict } from '~~/core/judge/sizeVerdict'
 import type { TextGroup } from '~~/shared/quick/texts'
 import type { DrawnFoot } from '~~/shared/stages/feet/drawing'
 import { CORNERS, type Corner } from '~~/shared/stages/feet/form'
-import { placeOf } from '~~/shared/wording/softFoot'
 
 /** Four feet from above: their rises, and the corner gaps that say which foot is short. */
 const props = defineProps<{ id: string; result: unknown }>()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { degrees, gapFigure } from '~~/shared/wording/figures'
 import { drawingsWords, tablesWords } from '~~/shared/wording/en'
 import type { WritableComputedRef } from 'vue'
 import { otherSheave, type SheavePlace } from '~~/core/register/beltMachine'
@@ -16,7 +17,6 @@ import {
   type LineTexts,
   type Touch,
 } from '~~/shared/stages/lineUp/form'
-import { degrees, gapFigure } from '~~/shared/wording/lines'
 
 /** The faces with the edge across them: rims that are tapped, and a box for each gap that shows. */
 const props = defineProps<{ id: string; result: unknown }>()

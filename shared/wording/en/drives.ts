@@ -1,0 +1,21 @@
+import type { BeltKind } from '../../../core/belt/sheaveLine'
+import { said } from '../words'
+
+/** What a machine is, in one line: what drives what, by what, how fast. */
+export const drives = {
+  between: (motor: string, driven: string) => `${motor} to ${driven}`,
+  nameplate: (kw: number, rpm: number) => `${kw} kW, ${rpm} rpm`,
+  under: (area: string, drive: string, kw: number, rpm: number) =>
+    `${area} · ${drive} · ${kw} kW · ${rpm} rpm`,
+  inJob: (kw: number, drive: string, joined: string, rpm: number) =>
+    `${kw} kW ${drive} · ${joined} · ${rpm} rpm`,
+  belts: (count: number, kind: string) => (count === 1 ? kind : `${count} ${kind}`),
+  beltKinds: {
+    v: 'V-belts',
+    joined: 'joined V-belts',
+    ribbed: 'ribbed belt',
+    toothed: 'toothed belt',
+  } satisfies Record<BeltKind, string>,
+}
+
+export const drivesWords = said(drives)

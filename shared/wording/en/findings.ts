@@ -1,0 +1,84 @@
+import { said } from '../words'
+
+/** What each stage found, as it stands below its name on the run sheet. */
+export const findings = {
+  hot: {
+    running: 'Running',
+    stopped: 'Stopped: measure',
+    sets: (n: number) => (n === 1 ? 'One hot set' : `${String(n)} hot sets`),
+    taken: 'New target',
+    kept: 'Target stays',
+    provisional: 'Provisional',
+  },
+  level: {
+    level: 'Level',
+    leave: 'Driven shaft slopes',
+    shim: 'Motor to level',
+    again: 'Levelled, read again',
+    half: 'One shaft read',
+    runout: (by: string) => `Run-out ${by}`,
+  },
+  look: {
+    some: (seen: number, all: number) => `${seen} of ${all}`,
+    all: 'All looked at',
+    report: (n: number) => `${n} to report`,
+    shims: 'shims noted',
+    differs: 'shims differ',
+    pipe: 'pipe pulls',
+    base: 'base slopes',
+    pinsOut: 'pins out',
+  },
+  opening: {
+    overdue: 'Calibration run out',
+    taken: (n: number) => `${n} ${n === 1 ? 'instrument' : 'instruments'}`,
+  },
+  prove: {
+    next: (step: string) => `Next: ${step}`,
+    bumping: 'Bump test',
+    strained: 'Coupling strain',
+    wrongWay: 'Turns the wrong way',
+    gapOut: 'Gap out of its window',
+    whole: 'Guard on',
+  },
+  roughIn: {
+    opens: (by: string, at: string) => `The faces open by ${by} at ${at}.`,
+    close: 'Roughed in',
+    whole: 'In band at four places',
+    moved: 'Moved, feel again',
+    strained: 'Strained, uncouple',
+    again: 'Gaps to feel again',
+    verticalDone: 'Vertical done',
+    more: 'Measure the gap',
+    axial: 'Axial gap out',
+  },
+  feet: {
+    sits: (n: number, worst: string) => `${n} read, worst ${worst}`,
+    rocks: (round: number, a: string, b: string) => `Round ${round}: rocks on ${a} and ${b}`,
+    other: (round: number, worst: string) => `Round ${round}: worst ${worst}`,
+    filled: (foot: string) => `${foot} filled, read again`,
+    gaps: 'Gaps felt, rises to read',
+  },
+  target: {
+    none: '',
+    straight: 'Straight',
+    alike: 'No correction',
+    line: (offset: string) => `Set ${offset}`,
+  },
+  setUp: {
+    with: (method: string, sag: string) => (sag === '' ? method : `${method}, sag ${sag}`),
+    missesZero: 'A dial misses zero after a turn',
+    missesZeroWhy: (why: string) => `Misses zero: ${why}`,
+  },
+  plan: {
+    lifts: (lifts: string) => `Shims ${lifts}`,
+    side: 'Side moves only',
+  },
+  moves: (n: number) => (n === 1 ? 'One move made' : `${n} moves made`),
+  line: {
+    corrected: 'Corrected; read again',
+    found: (offset: string, turn: string) => `Offset ${offset}, turn ${turn}`,
+  },
+  signed: (day: string) => `Signed ${day}`,
+}
+
+export const findingsWords = said(findings)

@@ -1,0 +1,40 @@
+import type { Place } from '../../../core/stages/look/entries'
+import { said } from '../words'
+
+/** A place on the machine: its name in a list, in a sentence, and what one looks for there. */
+interface PlaceWords {
+  readonly name: string
+  readonly look: string
+}
+
+const named = {
+  feet: { name: 'Feet', look: 'Soles bare and flat: paint, rust and burrs off. No crack at the bolt boss.' },
+  pads: { name: 'Pads', look: 'Pads bare and flat; wiped. Nothing under the feet but shims.' },
+  bolts: {
+    name: 'Bolts and holes',
+    look: 'Threads run free, washers flat, bolts stand clear of their holes’ sides.',
+  },
+  base: { name: 'Base', look: 'No cracks at welds and corners; grout sound; anchor bolts tight.' },
+  jacking: { name: 'Jacking bolts', look: 'Run free, backed off from the feet.' },
+  pins: { name: 'Locating pins', look: 'Pulled and kept before alignment; refitted, or reamed, after.' },
+  pipe: {
+    name: 'Pipes and ducts',
+    look: 'A dial at the coupling, zeroed. Loosen the flange bolts and see whether the hub moves.',
+  },
+  spider: { name: 'Spider', look: 'Not torn, hard or swollen; jaws not worn on one side.' },
+  grid: { name: 'Grid', look: 'No broken or worn rungs; hub teeth not stepped.' },
+  chain: { name: 'Chain', look: 'Rollers turn, no stretch, hub teeth not hooked.' },
+  teeth: { name: 'Teeth', look: 'Not worn to a step, no pitting; sleeve slides.' },
+  discs: { name: 'Disc packs', look: 'No cracked or wavy discs; bolts with their own nuts and washers.' },
+  bushes: { name: 'Pins and bushes', look: 'Bushes not worn oval; pins tight and not bent.' },
+  tyre: { name: 'Tyre', look: 'No cracks at the bead or the split; clamp rings tight.' },
+  insert: { name: 'Insert', look: 'Not torn, worn or hard.' },
+  grease: { name: 'Grease', look: 'Old grease out; not dry, not separated; the kind its maker asks.' },
+  gasket: { name: 'Cover and gasket', look: 'Seals whole, cover bolts complete.' },
+  keys: { name: 'Keys', look: 'Tight in shaft and hub; their length balances the hub.' },
+  'set-screws': { name: 'Set screws', look: 'Tight, on the key, none missing.' },
+} satisfies Record<Place, PlaceWords>
+
+export const places: Readonly<Record<Place, PlaceWords>> = named
+
+export const placesWords = said(places)
