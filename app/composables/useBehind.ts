@@ -1,6 +1,14 @@
+/** Milliseconds that stand for an idle moment in browsers that tell of none. */
+const SOON = 300
+
 /** Whether the browser has had an idle moment since the view was drawn: what is large and not at hand is loaded then. */
 export const useBehind = (): Readonly<Ref<boolean>> => {
   const idle = ref(false)
-  onMounted(() => requestIdleCallback(() => (idle.value = true), { timeout: 3000 }))
+  const come = () => (idle.value = true)
+  onMounted(() =>
+    'requestIdleCallback' in window
+      ? void window.requestIdleCallback(come, { timeout: 3000 })
+      : void setTimeout(come, SOON),
+  )
   return idle
 }

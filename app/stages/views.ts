@@ -1,6 +1,9 @@
 import type { Component } from 'vue'
 import type { StageId } from '~~/core/jobs/jobs'
-import { loadedAhead } from './ahead'
+import { ahead, loadedAhead } from './ahead'
+
+// Asked for by stages whose dialog stands in their own template.
+ahead(() => import('element-plus/es/components/dialog/index'))
 
 /** What a person sees of each stage, loaded when it is first opened. One row a stage. */
 export const VIEWS: Readonly<Record<StageId, Component>> = {

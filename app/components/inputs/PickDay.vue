@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { shellWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
+import { loadedAhead } from '~/stages/ahead'
+
+const DayPicker = loadedAhead(() => import('./DayPicker.vue'))
 
 /** A day: shown as it stands, with a calendar once it is to be another. `YYYY-MM-DD`. */
 const props = defineProps<{ label: string; modelValue: string }>()
@@ -11,7 +14,7 @@ const shown = computed(() => dayjs(props.modelValue).format('D MMM YYYY'))
 </script>
 
 <template>
-  <LazyDayPicker
+  <DayPicker
     v-if="changing"
     :label="label"
     :model-value="modelValue"

@@ -1,6 +1,9 @@
 <script setup lang="ts" generic="T extends string">
 import { shellWords } from '~~/shared/wording/en'
 import IconChevron from '~icons/lucide/chevron-down'
+import { loadedAhead } from '~/stages/ahead'
+
+const PickDialog = loadedAhead(() => import('./PickDialog.vue'))
 
 /** One of several: a button says which, and a press lays all of them out large enough for a glove. */
 const props = defineProps<{
@@ -28,7 +31,7 @@ const later = useLater(open)
     >
       <span class="name">{{ name || w.pick }}</span> <IconChevron aria-hidden="true" />
     </el-button>
-    <LazyPickDialog
+    <PickDialog
       v-if="later"
       v-model="open"
       :title="label"
