@@ -76,11 +76,6 @@ test('the chart of a machine comes behind its view', async ({ page, context }) =
   expect(largest).toBeGreaterThan(100_000)
   expect(largest).toBeLessThan(CHART)
 })
-  const all = await weigh(rested, '/machines/CP-11', () => expect(chart).toBeVisible(), true)
-  told('The chart of a machine, behind it', all - before)
-  expect(all - before).toBeGreaterThan(100_000)
-  expect(all - before).toBeLessThan(CHART)
-})
 
 test('a job being set up loads no more script than it needs', async ({ page, browser }) => {
   const job = new Job(page)
