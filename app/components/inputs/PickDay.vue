@@ -29,5 +29,6 @@ const shown = computed(() => dayjs(props.modelValue).format('D MMM YYYY'))
 .day {
   width: 100%;
   min-height: var(--touch);
+  justify-content: flex-start;
 }
 </style>

@@ -58,8 +58,9 @@ const later = useLater(open)
   gap: 8px;
 }
 .name {
-  overflow: hidden;
-  text-overflow: ellipsis;
+  min-width: 0;
+  text-align: left;
+  line-height: 1.25;
 }
 .pick svg {
   flex: none;

@@ -5,8 +5,6 @@ import type { Field } from '~~/shared/quick/field'
 import { openedOf, type TextGroup, type TextList } from '~~/shared/quick/texts'
 import { CONVERSIONS } from '~~/core/units/unitSystem'
 
-const SumPick = defineAsyncComponent(() => import('./SumPick.vue'))
-
 /** One part of a form built from an operation's schema, and all that is in it. `path` leads to it, by slashes. */
 const props = defineProps<{
   field: Field
@@ -40,14 +38,15 @@ const typed = computed(() =>
     ? props.field.measured
     : 'plain',
 )
-/** So many stand side by side, pressed at once; more are picked from a list. */
-const FEW = 3
-const sideBySide = computed(() => {
-  const { field, row } = props
-  if (field.kind !== 'choice' || row || field.options.length > FEW) return []
+/** So many letters of choices stand side by side, pressed at once; more are laid out when asked for. */
+const ROW = 44
+const choices = computed(() => {
+  const { field } = props
+  if (field.kind !== 'choice') return []
   const options = field.options.map((value) => ({ value, name: choiceWords(value) }))
   return field.required ? options : [{ value: '', name: w.notGiven }, ...options]
 })
+const sideBySide = computed(() => !props.row && choices.value.map((c) => c.name).join('').length <= ROW)
 /** Optional parts that may be opened: groups, lists and choices of shape. */
 const opens = computed(
   () =>
@@ -101,23 +100,24 @@ const innerField = computed(() => {
   />
   <div v-else-if="field.kind === 'choice'" class="choice">
     <ChoiceRow
-      v-if="sideBySide.length > 0"
+      v-if="sideBySide"
       :model-value="text"
       :label="label"
-      :options="sideBySide"
+      :options="choices"
       on-dye
       show-label
       @update:model-value="set($event)"
     />
-    <SumPick
-      v-else
-      :model-value="text"
-      :label="label"
-      :row="row"
-      :options="field.options"
-      :clearable="!field.required"
-      @update:model-value="set($event)"
-    />
+    <template v-else>
+      <span v-if="!row" class="label">{{ label }}</span>
+      <PickOne
+        :model-value="text"
+        :label="label"
+        :options="choices"
+        on-dye
+        @update:model-value="set($event)"
+      />
+    </template>
     <p v-if="issue" class="fault" role="alert">{{ issue }}</p>
   </div>
   <div v-else-if="field.kind === 'text'" class="text">
@@ -311,7 +311,7 @@ legend {
   margin-bottom: 8px;
 }
 label span,
-.choice :deep(label > span) {
+.choice .label {
   display: block;
   color: var(--scribe-dim);
   font-size: 14px;

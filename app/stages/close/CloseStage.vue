@@ -265,7 +265,7 @@ onMounted(() => {
 <style scoped>
 .due {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: 1.25fr 1fr;
   gap: 10px;
 }
 .due :deep(.el-date-editor) {

@@ -372,6 +372,7 @@ const turnNote = computed(() =>
 
 <style scoped>
 .asides {
+  margin-bottom: 8px;
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
