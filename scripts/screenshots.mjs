@@ -24,7 +24,7 @@ const shoot = async (name, path, stage, size = { width: 1280, height: 800 }, but
       .getByRole('button', { name: new RegExp(`^${stage}`) })
       .click()
   if (button) await page.getByRole('button', { name: button }).click()
-  await page.waitForTimeout(900)
+  await page.waitForTimeout(2000)
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) })
   await page.close()
   say(name)

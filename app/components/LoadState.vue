@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { actionsWords } from '~~/shared/wording/en'
+
 /** What stands where an answer is still awaited or did not come. */
 defineProps<{ waiting: boolean; failure: ApiFailure | null }>()
 defineEmits<{ again: [] }>()

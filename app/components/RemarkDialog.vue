@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { shellWords } from '~~/shared/wording/en'
+
 /** A remark for the logbook, and those that were made. */
 const shown = defineModel<boolean>({ required: true })
 const job = useJob()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { shellWords } from '~~/shared/wording/en'
+
 /** The views behind one button, where there is no room for them side by side. */
 defineProps<{ views: readonly { readonly to: string; readonly name: string }[]; here: string }>()
 const words = useWords()

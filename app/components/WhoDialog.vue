@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { shellWords } from '~~/shared/wording/en'
+
 /** Passes the tablet to another hand. */
 const open = defineModel<boolean>({ required: true })
 const session = useSession()

@@ -1,3 +1,5 @@
+/** Milliseconds after which it is loaded though no moment was idle. */
+const LATEST = 1500
 /** Milliseconds that stand for an idle moment in browsers that tell of none. */
 const SOON = 300
 
@@ -7,7 +9,7 @@ export const useBehind = (): Readonly<Ref<boolean>> => {
   const come = () => (idle.value = true)
   onMounted(() =>
     'requestIdleCallback' in window
-      ? void window.requestIdleCallback(come, { timeout: 3000 })
+      ? void window.requestIdleCallback(come, { timeout: LATEST })
       : void setTimeout(come, SOON),
   )
   return idle

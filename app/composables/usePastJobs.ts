@@ -12,15 +12,16 @@ export const usePastJobs = (ids: () => readonly string[]) => {
   const said = doorWords(words)
   const jobs = shallowRef<ReadonlyMap<string, Job>>(new Map())
   const failed = ref('')
+  // On its way while the job itself is asked for.
+  const arithmetic = folding().catch(() => null)
   const fetchOne = async (id: string) => {
-    const arithmetic = folding().catch(() => null)
     const loaded = await door.load(id).catch(async (failure: unknown) => {
       if (!(failure instanceof ApiFailure)) throw failure
       const kept = failure.passing ? await door.recall(id) : null
       if (!kept) failed.value = failure.message
       return kept
     })
-    const core = await arithmetic
+    const core = (await arithmetic) ?? (await folding().catch(() => null))
     if (!loaded) return
     if (core) jobs.value = new Map([...jobs.value, [id, core.foldJob(loaded.machine, loaded.entries)]])
     else failed.value = said.outOfReach

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { shellWords } from '~~/shared/wording/en'
+
 const session = useSession()
 const words = useWords()
 const w = shellWords(words)

@@ -4,6 +4,7 @@ import { proofStepsWords, placesWords, hotWords, atCloseWords } from './en'
 import type { Proof } from '../../core/stages/prove/checkProof'
 import { goWords } from './hotCheck'
 import type { CoupledState } from '../../core/jobs/coupled'
+
 export const openSteps = (proof: Proof, { words }: Pick<Telling, 'words'>): string =>
   proof.rows
     .filter((r) => r.stands === 'todo')

@@ -15,7 +15,8 @@ import { readsHot, isUnderWay } from '../../core/stages/hotCheck/hotRun'
 import type { RoughIn } from '../../core/stages/roughIn/roughIn'
 import { amountsToNothing, type ColdTarget } from '../../core/stages/target/target'
 import { findingsWords, proofStepsWords, reasonsWords } from './en'
-/** What the sheet says of it. */
+
+/** What the sheet says of the hot check. */
 export const findingOfHot = (
   { hot, expected }: Pick<CoupledState, 'hot' | 'expected'>,
   { words }: Telling,
@@ -29,7 +30,7 @@ export const findingOfHot = (
   return expected ? w.provisional : ''
 }
 
-/** One line of what was found, for the run sheet. */
+/** What the sheet says of levels and run-out. */
 export const findingOfLevelStage = (levels: Levels, runouts: Runouts, telling: Telling): string => {
   const w = findingsWords(telling.words).level
   const level = {
@@ -47,7 +48,7 @@ export const findingOfLevelStage = (levels: Levels, runouts: Runouts, telling: T
   return [level, turned].filter(Boolean).join('. ')
 }
 
-/** One line of what was found, for the run sheet. */
+/** What the sheet says of the opened machine. */
 export const findingOfLooks = (looks: Looks, { words }: Telling): string => {
   const w = findingsWords(words).look
   const { places, unseen, counts, feet } = looks
@@ -78,7 +79,7 @@ export const findingOfOpening = (
   return kit ? w.taken(kit.payload.instruments.length) : reasonsWords(words)[opening.payload.reason]
 }
 
-/** What the sheet says of it. */
+/** What the sheet says of the proof. */
 export const findingOfProof = ({ proof }: Pick<CoupledState, 'proof'>, { words }: Telling): string => {
   const w = findingsWords(words).prove
   if (proof.bumping) return w.bumping

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { comeBackWords } from '~~/shared/wording/en'
+
 /** What the signs of the calendar mean. */
 const words = useWords()
 const w = comeBackWords(words)

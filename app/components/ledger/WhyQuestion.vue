@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { actionsWords } from '~~/shared/wording/en'
+
 /** Asks for a reason; it is logged and prints on the report. */
 defineProps<{ title: string; question: string; action: string }>()
 const shown = defineModel<boolean>({ required: true })

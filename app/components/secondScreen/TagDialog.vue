@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { secondScreenWords } from '~~/shared/wording/en'
+
 /** The tag of this job's second screen, to be read by a phone: made here; and its address. */
 const shown = defineModel<boolean>({ required: true })
 const job = useJob()
