@@ -12,9 +12,9 @@ const props = defineProps<{
   agrees: boolean | null
   units: UnitSystem
 }>()
-const spoken = useWords()
-const w = measuringWords(spoken).view
-const drawings = drawingsWords(spoken)
+const words = useWords()
+const w = measuringWords(words).view
+const drawings = drawingsWords(words)
 const d = (x: number | null) => (x === null ? '' : figure(x, 'displacement', props.units, { sign: true }))
 const apart = computed(() =>
   props.topBottom === null || props.leftRight === null ? null : Math.abs(props.topBottom - props.leftRight),
@@ -26,7 +26,7 @@ const tilt = computed(() => {
 const tone = computed(() =>
   apart.value === null || props.agrees === null ? '#A3AEE0' : props.agrees ? '#58D3BE' : '#FF8FA3',
 )
-const words = computed(() => {
+const told = computed(() => {
   if (apart.value === null) return w.sumWaits
   const shown = figure(apart.value, 'displacement', props.units)
   if (props.agrees) return apart.value < 1e-9 ? w.balances : w.balancesWithin(shown)
@@ -35,7 +35,7 @@ const words = computed(() => {
 </script>
 
 <template>
-  <svg viewBox="0 0 340 100" class="balance" role="img" :aria-label="w.balanceTold(name, words)">
+  <svg viewBox="0 0 340 100" class="balance" role="img" :aria-label="w.balanceTold(name, told)">
     <g class="beam" :style="{ transform: `rotate(${tilt}deg)` }">
       <path d="M58 42H282" :stroke="tone" stroke-width="3" />
       <g class="figure" font-size="17" fill="#FFFFFF" text-anchor="middle">
@@ -48,7 +48,7 @@ const words = computed(() => {
       <text x="62" y="74">{{ drawings.topAndBottom }}</text>
       <text x="278" y="74">{{ drawings.leftAndRight }}</text>
     </g>
-    <text x="170" y="92" font-size="15" text-anchor="middle" :fill="tone">{{ words }}</text>
+    <text x="170" y="92" font-size="15" text-anchor="middle" :fill="tone">{{ told }}</text>
   </svg>
 </template>
 

@@ -5,9 +5,6 @@ import type { Sums } from '~/workers/sum.worker'
 
 type Input = { readonly units: UnitSystem }
 
-/** Milliseconds after the sum is drawn. */
-const BEHIND = 1500
-
 /** Sums whose solver runs on the server: it is large, and a train is planned at a desk. */
 const AT_SERVER: ReadonlySet<string> = new Set(['train-plan'])
 
@@ -33,7 +30,7 @@ const atServer = async (id: string, input: Input): Promise<WorkedOut | null> => 
 export const useSumAnswer = (id: string, input: () => unknown) => {
   const { viewFrom } = useInView()
   const out = shallowRef<WorkedOut | null>(null)
-  useTimeoutFn(() => void onPage().catch(() => null), BEHIND)
+  watch(useBehind(), () => void onPage().catch(() => null))
   const busy = ref(false)
   const failed = ref(false)
   let worker: Worker | null = null

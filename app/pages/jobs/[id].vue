@@ -18,7 +18,7 @@ watch(
   { immediate: true },
 )
 onBeforeUnmount(() => job.leave())
-onMounted(() => setTimeout(fetchAhead, 1500))
+watch(useBehind(), fetchAhead)
 const open = (stage: StageId) => {
   job.refusal = ''
   shown.value = stage
