@@ -32,7 +32,10 @@ export default defineNuxtConfig({
     vue: { features: { optionsAPI: false } },
     plugins: [icons({ compiler: 'vue3', autoInstall: false, scale: 1 })],
     resolve: {
-      alias: { '@ctrl/tinycolor': fileURLToPath(new URL('./app/kit/noTints.ts', import.meta.url)) },
+      alias: {
+        '@ctrl/tinycolor': fileURLToPath(new URL('./app/kit/noTints.ts', import.meta.url)),
+        '@element-plus/icons-vue': fileURLToPath(new URL('./app/kit/icons.ts', import.meta.url)),
+      },
     },
     // A worker may load more when it needs it, as the solver of trains.
     worker: { format: 'es' },

@@ -5,7 +5,8 @@ import type { PushWatch } from '~~/core/stages/move/push'
 import type { Bolts } from '~~/core/stages/move/bolts'
 import type { FootRef } from '~~/core/stages/feet/entries'
 import { pairName, type Telling } from '~~/shared/wording/telling'
-import { boltWords, driftWords, torqueWords } from '~~/shared/wording/pushing'
+import { boltWords, torqueWords } from '~~/shared/wording/bolts'
+import { driftWords } from '~~/shared/wording/pushing'
 
 /** Tightening down behind a move: the feet in their order, the torque of each pass, and what it shifted. */
 const props = defineProps<{

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { degrees, gapFigure } from '~~/shared/wording/figures'
-import { hotWords, pagesWords, sheetWords, verdictsWords, findingsWords } from '~~/shared/wording/en'
+import { pagesWords, provisionalWords, sheetWords, verdictsWords, findingsWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import type { JobSummary } from '~~/shared/api/answers'
 import { goingOf } from '~~/shared/drawing/going'
-import { misalignmentWords } from '~~/shared/wording/directions'
-import { goWords } from '~~/shared/wording/hotCheck'
+import { misalignmentWords, goWords } from '~~/shared/wording/directions'
 import { tellingOf } from '~~/shared/wording/telling'
 
 const props = defineProps<{
@@ -32,7 +31,7 @@ const found = ({ summary }: JobSummary): string => {
 /** Which way a provisional one is expected to go. */
 const expected = ({ provisional, summary }: JobSummary): string =>
   props.expecting && provisional && summary.kind === 'coupled' && summary.expected
-    ? hotWords(telling.value.words).expected(
+    ? provisionalWords(telling.value.words).expected(
         goWords(summary.expected, telling.value.footNames('outboard'), telling.value),
       )
     : ''

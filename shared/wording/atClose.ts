@@ -1,8 +1,8 @@
 import { farEnd, type Telling } from './telling'
 import type { Looks } from '../../core/stages/look/looks'
-import { proofStepsWords, placesWords, hotWords, atCloseWords } from './en'
+import { atCloseWords, placesWords, proofStepsWords, provisionalWords } from './en'
 import type { Proof } from '../../core/stages/prove/checkProof'
-import { goWords } from './hotCheck'
+import { goWords } from './directions'
 import type { CoupledState } from '../../core/jobs/coupled'
 
 export const openSteps = (proof: Proof, { words }: Pick<Telling, 'words'>): string =>
@@ -35,7 +35,7 @@ export const provisionalAtClose = (
   { expected, feet }: Pick<CoupledState, 'expected' | 'feet'>,
   telling: Telling,
 ): readonly string[] => {
-  const w = hotWords(telling.words)
+  const w = provisionalWords(telling.words)
   return expected
     ? [`${w.provisional} ${w.expected(goWords(expected, farEnd(feet.movable, telling), telling))}`]
     : []

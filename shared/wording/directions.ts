@@ -114,3 +114,23 @@ export const lineWords = (line: Misalignment, far: string, telling: Telling): st
 /** Where faces open: at 6 or 12, at 9 or 3. */
 export const openAt = (opening: number, plane: Plane, telling: Pick<Telling, 'viewFrom'>): string =>
   plane === 'v' ? (opening > 0 ? '6' : '12') : hourOf(-opening, telling)
+
+/** How a line moves, in one clause: `5.5 mil up, outboard end down`. What shows as nothing is left out. */
+export const goWords = (by: Misalignment, far: string, { words, units, viewFrom }: Telling): string => {
+  const d = directionsWords(words)
+  const w = d.go
+  const shown = (x: number | null, kind: 'displacement' | 'slope') =>
+    x !== null && /[1-9]/.test(figure(Math.abs(x), kind, units))
+  const way = (x: number, plane: 'v' | 'h') =>
+    plane === 'v' ? (x > 0 ? w.up : w.down) : d.toward(hourOf(x, { viewFrom }))
+  const parts = (['v', 'h'] as const).flatMap((p) => {
+    const [offset, slope] = [by.offset[p], by.slope[p]]
+    return [
+      ...(offset !== null && shown(offset, 'displacement')
+        ? [`${figure(Math.abs(offset), 'displacement', units, { unit: true })} ${way(offset, p)}`]
+        : []),
+      ...(slope !== null && shown(slope, 'slope') ? [d.end(far, way(slope, p))] : []),
+    ]
+  })
+  return parts.length === 0 ? w.nowhere : parts.join(', ')
+}

@@ -1,35 +1,17 @@
 import type { Meaning } from './meaning'
-import { directionsWords, hotWords, measuringWords } from './en'
+import { directionsWords, hotWords, measuringWords, provisionalWords } from './en'
 import dayjs from 'dayjs'
 import type { CoupledState } from '../../core/jobs/coupled'
 import { lineDifference, type Misalignment } from '../../core/frame/planes'
-import { tryTarget, worthTelling } from '../../core/stages/target/target'
-import { hourOf, lineWords } from './directions'
+import { worthTelling } from '../../core/stages/target/target'
+import { goWords, lineWords } from './directions'
 import { figure } from './figures'
+import { meaningOfHotAnswer } from './hotAnswered'
 import { meaningOfReadings } from './readings'
 import { type Telling, farEnd } from './telling'
 
 const clock = (at: number | string) => dayjs(at).format('HH:mm')
 const MINUTE = 60_000
-
-/** How a line moves, in one clause: `5.5 mil up, outboard end down`. What shows as nothing is left out. */
-export const goWords = (by: Misalignment, far: string, { words, units, viewFrom }: Telling): string => {
-  const w = hotWords(words).go
-  const shown = (x: number | null, kind: 'displacement' | 'slope') =>
-    x !== null && /[1-9]/.test(figure(Math.abs(x), kind, units))
-  const way = (x: number, plane: 'v' | 'h') =>
-    plane === 'v' ? (x > 0 ? w.up : w.down) : directionsWords(words).toward(hourOf(x, { viewFrom }))
-  const parts = (['v', 'h'] as const).flatMap((p) => {
-    const [offset, slope] = [by.offset[p], by.slope[p]]
-    return [
-      ...(offset !== null && shown(offset, 'displacement')
-        ? [`${figure(Math.abs(offset), 'displacement', units, { unit: true })} ${way(offset, p)}`]
-        : []),
-      ...(slope !== null && shown(slope, 'slope') ? [directionsWords(words).end(far, way(slope, p))] : []),
-    ]
-  })
-  return parts.length === 0 ? w.nowhere : parts.join(', ')
-}
 
 /** Whole minutes from the stop to a moment, in words. */
 export const minutesSince = (stopped: string, now: number, { words }: Pick<Telling, 'words'>): string =>
@@ -52,16 +34,12 @@ export const meaningOfHot = (state: Seen, movable: string, telling: Telling, now
     headline,
     detail: detail.filter((d) => d !== '').join(' '),
   })
-  if (run.answered) {
-    const { take, why, target } = run.answered.payload
-    const verdict = hot.judgement?.verdict ?? 'unknown'
-    const mark = verdict === 'unknown' ? 'done' : verdict
-    return take === 'new'
-      ? say(mark, w.tookNew(lineWords(worthTelling(tryTarget(target).line, state.tolerance), far, telling)))
-      : say(mark, why === '' ? w.keptOld : w.keptWhy(why))
-  }
+  if (run.answered) return meaningOfHotAnswer(state, run.answered, telling)
   if (run.movedSince) return say('todo', w.movedSince)
-  if (!run.begun) return expected ? say('todo', w.provisional, w.howTo) : say('todo', w.straight, w.howTo)
+  if (!run.begun)
+    return expected
+      ? say('todo', provisionalWords(words).provisional, w.howTo)
+      : say('todo', w.straight, w.howTo)
   if (!run.ended)
     return hot.settledSince === null
       ? say('todo', w.running(clock(run.begun.payload.at)), w.warming)
@@ -88,7 +66,7 @@ export const meaningOfHot = (state: Seen, movable: string, telling: Telling, now
   const where = off ? goWords(off, far, telling) : ''
   const headline = !off
     ? w.unplanned(lineWords(told(hot.hot), far, telling))
-    : where === w.go.nowhere
+    : where === directionsWords(words).go.nowhere
       ? w.asPlanned
       : w.offPlan(where)
   return say(

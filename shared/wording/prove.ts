@@ -6,7 +6,7 @@ import type { CoupledState } from '../../core/jobs/coupled'
 import type { ProvedStrain } from '../../core/stages/prove/checkProof'
 import { worthTelling } from '../../core/stages/target/target'
 import { figure } from './figures'
-import { goWords } from './hotCheck'
+import { goWords } from './directions'
 import { type Telling, farEnd } from './telling'
 
 /** A gap between hub faces: thousandths of an inch, hundredths of a millimetre. */

@@ -1,18 +1,10 @@
 import { feetWords, pushingWords } from './en'
-import type { Bolts } from '../../core/stages/move/bolts'
 import { DRIFT_LIMIT, type Bite, type PushWatch } from '../../core/stages/move/push'
-import { CONVERSIONS, fromCore, type UnitSystem } from '../../core/units/unitSystem'
 import { hourOf } from './directions'
 import { figure } from './figures'
 import { capital, pairName, type Telling } from './telling'
 
 const d = (x: number, { units }: Telling) => figure(Math.abs(x), 'displacement', units, { unit: true })
-
-/** A torque as a wrench is set to it. `newtonMetres` as core has it. */
-export const torqueWords = (newtonMetres: number, units: UnitSystem): string => {
-  const own = fromCore(newtonMetres, 'torque', units)
-  return `${own.toFixed(own < 10 ? 1 : 0)} ${CONVERSIONS[units].torque.unit}`
-}
 
 const endOf = ({ machine, pair }: Pick<Bite, 'machine' | 'pair'>) => ({ machine, id: pair })
 
@@ -72,10 +64,4 @@ export const driftWords = (
   })
   const limit = d(DRIFT_LIMIT, telling)
   return { feet: feet.join(', '), said: drift.over ? w.over(limit) : w.in(limit) }
-}
-
-/** Bolts as they are called: `M16, class 8.8, dry`. */
-export const boltWords = ({ payload }: Bolts, { words }: Telling): string => {
-  const { tighten, bolts } = pushingWords(words)
-  return tighten.bolt(payload.size, bolts.classes[payload.boltClass], bolts.threads[payload.lubrication])
 }

@@ -2,7 +2,7 @@ import { targetSource } from './aims'
 import { closingWords, feetWords } from './en'
 import type { RegisterChange } from '../../core/stages/close/registerChanges'
 import { figure, pack } from './figures'
-import { boltWords } from './pushing'
+import { boltWords } from './bolts'
 import { capital, type Telling } from './telling'
 
 /** What the register takes over, a line each. */

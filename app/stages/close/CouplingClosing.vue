@@ -1,10 +1,8 @@
 <script setup lang="ts">
 import { targetSource, hasTarget } from '~~/shared/wording/aims'
-import { movableName } from '~~/shared/wording/machineNames'
 import {
   aimsWords,
   closingWords,
-  hotWords,
   setsWords,
   tablesWords,
   targetsWords,
@@ -13,13 +11,12 @@ import {
 import { registerChanges } from '~~/core/stages/close/registerChanges'
 import type { CoupledState } from '~~/core/jobs/coupled'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
-import type { NamedLine } from '~~/shared/drawing/lineBundle'
-import { meaningOfHot } from '~~/shared/wording/hotCheck'
 import { misalignmentWords } from '~~/shared/wording/directions'
 import { isParallel, limitWords, quantityName } from '~~/shared/wording/quantities'
 import { registerWords } from '~~/shared/wording/registerChanges'
 import { loadedAhead } from '../ahead'
 
+const HotClosing = loadedAhead(() => import('./HotClosing.vue'))
 const RoughClosing = loadedAhead(() => import('./RoughClosing.vue'))
 
 /** As found against as left, each judged, and both drawn. */
@@ -47,17 +44,6 @@ const sums = computed(() =>
 )
 /** A visit for the hot check alone is judged as it runs. */
 const hot = computed(() => (props.state.hot.run.answered ? props.state.hot : null))
-const hotMeaning = computed(() =>
-  hot.value ? meaningOfHot(props.state, movableName(props.state), telling.value) : null,
-)
-const hotLines = computed((): readonly NamedLine[] => {
-  const n = hotWords(telling.value.words).view.lines
-  const { cold = null, hot: warm = null } = hot.value ?? {}
-  return [
-    ...(cold ? [{ look: 'before' as const, name: n.cold, line: cold }] : []),
-    ...(warm ? [{ look: 'now' as const, name: n.hot, line: warm }] : []),
-  ]
-})
 const rows = computed(() =>
   (left.value?.judgement?.quantities ?? hot.value?.judgement?.quantities ?? []).map((q) => ({
     q,
@@ -80,17 +66,16 @@ const taken = computed(() => registerWords(registerChanges(props.state), telling
       </div>
     </div>
     <RoughClosing v-else-if="state.roughIn.proves" :state="state" />
-    <p v-if="hotMeaning"><VerdictMark :mark="hotMeaning.mark" on-dye /> {{ hotMeaning.headline }}</p>
+    <HotClosing
+      v-if="hot?.run.answered"
+      :state="state"
+      :answer="hot.run.answered"
+      :drawn="!(left?.coupling && state.setUp)"
+    />
     <FigureTable
       v-if="rows.length"
       on-dye
-      :head="[
-        t.judgedAt(state.rpm),
-        left ? t.asFound : '',
-        left ? t.asLeft : hotWords(telling.words).view.columns.hot,
-        t.limit,
-        t.unit,
-      ]"
+      :head="[t.judgedAt(state.rpm), left ? t.asFound : '', left ? t.asLeft : t.hot, t.limit, t.unit]"
     >
       <tr v-for="{ q, before } in rows" :key="q.name">
         <td>{{ quantityName(q.name, telling) }}</td>
@@ -114,12 +99,6 @@ const taken = computed(() => registerWords(registerChanges(props.state), telling
       :target="state.target"
       :found="found?.coupling ?? null"
       :left="left.coupling"
-    />
-    <LineBundle
-      v-else-if="hotLines.length && state.setUp"
-      :lines="hotLines"
-      :feet="state.setUp.feet"
-      :tolerance="state.tolerance"
     />
     <section v-if="taken.length" class="taken" :aria-label="w.register.name">
       <h3>{{ w.register.name }}</h3>

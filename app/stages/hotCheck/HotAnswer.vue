@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { lineWords } from '~~/shared/wording/directions'
 import { farEnd } from '~~/shared/wording/telling'
-import { actionsWords, hotWords } from '~~/shared/wording/en'
+import { actionsWords, hotAnsweredWords, hotWords } from '~~/shared/wording/en'
 import { keepingNeedsWhy } from '~~/core/stages/hotCheck/stage'
 import { tryTarget } from '~~/core/stages/target/target'
 import TemperatureBoxes from './TemperatureBoxes.vue'
@@ -30,7 +30,7 @@ const lines = computed((): readonly NamedLine[] => {
   const { cold, planned } = hot.value
   const said = answered.value?.payload
   const target = said ? (said.take === 'new' ? tryTarget(said.target).line : null) : hot.value.target
-  const n = v.value.lines
+  const n = { ...v.value.lines, ...hotAnsweredWords(telling.value.words).lines }
   return [
     ...(cold ? [{ look: 'before' as const, name: n.cold, line: cold }] : []),
     ...(planned && open.value ? [{ look: 'before' as const, name: n.planned, line: planned }] : []),

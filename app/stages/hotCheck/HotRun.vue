@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { lineWords } from '~~/shared/wording/directions'
+import { lineWords, goWords } from '~~/shared/wording/directions'
 import { farEnd } from '~~/shared/wording/telling'
-import { actionsWords, hotWords } from '~~/shared/wording/en'
+import { actionsWords, hotWords, provisionalWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { isUnderWay, readsHot } from '~~/core/stages/hotCheck/hotRun'
 import TemperatureBoxes from './TemperatureBoxes.vue'
 import { leftBefore } from '~~/shared/stages/hotCheck/answer'
 import { clockTime } from '~~/shared/stages/hotCheck/form'
-import { goWords } from '~~/shared/wording/hotCheck'
 
 /** Switched on, temperatures at the feet until they stand still, stopped. */
 const props = defineProps<{
@@ -70,7 +69,9 @@ const offered = computed(() => !read.value.blank || (running.value && state.valu
       :since-stop="sinceStop"
     />
     <TemperatureBoxes v-if="!closed" :hot="hotForm" @log="logTemperatures" />
-    <p v-if="state.expected" class="note">{{ w.expected(goWords(state.expected, far, telling)) }}</p>
+    <p v-if="state.expected" class="note">
+      {{ provisionalWords(telling.words).expected(goWords(state.expected, far, telling)) }}
+    </p>
     <p v-if="leftWords" class="note">{{ leftWords }}</p>
   </BoardFrame>
   <LedgerFrame

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { pushingWords } from '~~/shared/wording/en'
+import { boltsWords, pushingWords } from '~~/shared/wording/en'
 import { BOLT_SIZE_NAMES, comesIn } from '~~/core/bolts/sizes'
 import { BOLT_CLASSES, type BoltClass, type Lubrication } from '~~/core/bolts/tightening'
 import type { BoltSizeName } from '~~/core/bolts/sizes'
@@ -14,6 +14,7 @@ const emit = defineEmits<{ say: [payload: BoltsPayload] }>()
 const session = useSession()
 const telling = useTelling()
 const w = computed(() => pushingWords(telling.value.words))
+const named = computed(() => boltsWords(telling.value.words))
 const size = ref<BoltSizeName>('M16')
 const boltClass = ref<BoltClass>('8.8')
 const lubrication = ref<Lubrication>('dry')
@@ -60,7 +61,7 @@ const say = () => {
       <label>
         <span>{{ w.bolts.boltClass }}</span>
         <el-select v-model="boltClass" :aria-label="w.bolts.boltClass">
-          <el-option v-for="c in BOLT_CLASSES" :key="c" :value="c" :label="w.bolts.classes[c]" />
+          <el-option v-for="c in BOLT_CLASSES" :key="c" :value="c" :label="named.classes[c]" />
         </el-select>
       </label>
       <label>
@@ -72,7 +73,7 @@ const say = () => {
       <label>
         <span>{{ w.bolts.lubrication }}</span>
         <el-select v-model="lubrication" :aria-label="w.bolts.lubrication">
-          <el-option v-for="l in ['dry', 'oiled'] as const" :key="l" :value="l" :label="w.bolts.threads[l]" />
+          <el-option v-for="l in ['dry', 'oiled'] as const" :key="l" :value="l" :label="named.threads[l]" />
         </el-select>
       </label>
       <NumberBox

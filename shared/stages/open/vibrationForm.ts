@@ -8,7 +8,7 @@ import {
 import { readTypedNumber } from '../../../core/units/typedNumber'
 import { fromCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { velocity } from '../../../core/stages/open/vibration'
-import { roughInWords, typingWords } from '../../wording/en'
+import { typingWords } from '../../wording/en'
 import type { Words } from '../../wording/words'
 
 export const pointKey = (at: VibrationPlace, way: VibrationWay): string => `${at}.${way}`
@@ -63,7 +63,7 @@ export const readVibration = (
       const key = pointKey(at, way)
       const read = readTypedNumber(texts.values[key] ?? '', 'plain', units)
       if (read.ok && read.value >= 0) return [{ at, way, value: read.value }]
-      if (read.ok) faults[key] = roughInWords(words).form.notBelowZero
+      if (read.ok) faults[key] = typingWords(words).belowZero
       else if (read.fault !== 'empty') faults[key] = typingWords(words).faults[read.fault]
       return []
     }),

@@ -2,7 +2,7 @@ import type { ProveEntries } from '../../../core/stages/prove/entries'
 import { readTypedNumber } from '../../../core/units/typedNumber'
 import type { UnitSystem } from '../../../core/units/unitSystem'
 import { namedParts, unitOf } from '../../forms/typed'
-import { roughInWords, typingWords } from '../../wording/en'
+import { typingWords } from '../../wording/en'
 import type { Words } from '../../wording/words'
 
 /** What stands in the boxes of the proof. */
@@ -29,7 +29,7 @@ export const readGap = (
 ): { readonly fault: string; readonly payload: ProveEntries['coupling-made-up'] | null } => {
   const read = readTypedNumber(gap, 'distance', units)
   if (read.ok && read.value >= 0) return { fault: '', payload: { units, gap: read.value } }
-  if (read.ok) return { fault: roughInWords(words).form.notBelowZero, payload: null }
+  if (read.ok) return { fault: typingWords(words).belowZero, payload: null }
   return read.fault === 'empty'
     ? { fault: '', payload: { units, gap: null } }
     : { fault: typingWords(words).faults[read.fault], payload: null }

@@ -18,6 +18,7 @@ export const directions = {
   gapOpenAt: (where: string) => `gap open at ${where}`,
   top: 'top',
   bottom: 'bottom',
+  go: { up: 'up', down: 'down', nowhere: 'nowhere' },
   shim: { add: 'add', takeOut: 'take out', leave: 'leave as it is' },
   push: (size: string, hour: '3' | '9') => `push ${size} toward ${hour}`,
   /** Short enough to stand under a figure. */

@@ -3,7 +3,6 @@ import { said } from '../words'
 /** Words of the hot check, and of jobs that wait for one. */
 export const hot = {
   straight: 'It is set straight: a hot check proves that it stays so.',
-  provisional: 'No hot check has borne the cold target out: closed now, it is provisional.',
   howTo: 'Run it until the temperatures stand still, stop it, lock out again and measure at once.',
   running: (since: string) => `It runs since ${since}. Log the temperatures at the feet.`,
   warming: 'They stand still when no foot changes by more than a degree C in a quarter of an hour.',
@@ -21,13 +20,8 @@ export const hot = {
   putBack: (by: string, minutes: string) => `Read ${minutes} after the stop; ${by} of cooling put back.`,
   notPutBack: (minutes: string) =>
     `Read ${minutes} after the stop; what it cooled meanwhile is not put back: log temperatures behind the stop, on a target worked out from the feet.`,
-  tookNew: (where: string) => `The new cold target is ${where}.`,
-  keptOld: 'The cold target was borne out and stays.',
-  keptWhy: (why: string) => `The cold target stays: ${why}`,
   notBearing: 'A machine judged by its own cold window has no verdict hot.',
   movedSince: 'It was moved after the stop: what is read now is cold. Run it again for a hot check.',
-  expected: (where: string) => `As it warms it is expected to go ${where}.`,
-  go: { up: 'up', down: 'down', nowhere: 'nowhere' },
   minute: 'min',
   minutes: (n: number) => (n === 1 ? '1 min' : `${String(n)} min`),
   form: {
@@ -54,7 +48,7 @@ export const hot = {
     left: (day: string, where: string) => `Left cold on ${day}: ${where}.`,
     measure: 'Measure it hot',
     result: 'Hot, against cold',
-    lines: { hot: 'hot', cold: 'cold, as left', planned: 'planned hot', target: 'new cold target' },
+    lines: { planned: 'planned hot', target: 'new cold target' },
     columns: { cold: 'cold', planned: 'planned', hot: 'hot' },
     what: 'What to do with it',
     take: 'Take the new target',

@@ -1,6 +1,5 @@
 import { said } from '../words'
 import type { PushSlip } from '../../../core/stages/move/push'
-import type { BoltClass, Lubrication } from '../../../core/bolts/tightening'
 
 /** Words of a side move watched at both ends, and of tightening down behind a move. */
 export const pushing = {
@@ -55,7 +54,6 @@ export const pushing = {
     change: 'Other bolts',
     typical: 'Typical values for dry or oiled threads; the maker’s torque rules.',
     caution: 'Hands out of the pinch; the wrench pulled, not pushed.',
-    bolt: (size: string, bolt: string, lubrication: string) => `${size}, ${bolt}, ${lubrication}`,
     order: 'criss-cross',
     driven: 'The driven machine first, by its own bolts and torque:',
     inReport: (bolt: string, torque: string) =>
@@ -68,17 +66,6 @@ export const pushing = {
     lubrication: 'Threads',
     makerTorque: 'The maker’s torque, if given',
     save: 'Use these bolts',
-    classes: {
-      '4.6': 'class 4.6',
-      '5.8': 'class 5.8',
-      '8.8': 'class 8.8',
-      '10.9': 'class 10.9',
-      '12.9': 'class 12.9',
-      'grade-2': 'grade 2',
-      'grade-5': 'grade 5',
-      'grade-8': 'grade 8',
-    } satisfies Record<BoltClass, string>,
-    threads: { dry: 'dry', oiled: 'oiled' } satisfies Record<Lubrication, string>,
   },
   questions: {
     far: (pair: string, typed: string, wanted: string) =>

@@ -9,6 +9,7 @@ export const tables = {
   limit: 'limit',
   asFound: 'as found',
   asLeft: 'as left',
+  hot: 'hot',
   unit: 'unit',
   planned: 'planned',
   made: 'made',

@@ -12,6 +12,7 @@ export const typing = {
     'two-signs': 'There are two signs. Keep one.',
     'too-large': 'That is far too large. Check the digits.',
   } satisfies Record<TypedFault, string>,
+  belowZero: 'This can’t be below zero. Type its size, without a sign.',
   tenfoldOthers: 'Tenfold off the others?',
 }
 
