@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { sheetWords, shellWords } from '~~/shared/wording/en'
 import type { Job, StageId } from '~~/core/jobs/jobs'
-import { findingsOf } from '~~/shared/wording/findings'
 import { stageKey } from '~/composables/useKeys'
 
 /** The job's stages in working order, grouped by phase, each with its lozenge and what it found. */
 const props = defineProps<{ job: Job; stage: StageId }>()
 defineEmits<{ open: [stage: StageId] }>()
 const telling = useTelling()
-const findings = computed(() => findingsOf(props.job, telling.value))
+const { kind } = storeToRefs(useJob())
+const findings = computed(() => kind.value?.findings(props.job, telling.value) ?? {})
 const words = computed(() => sheetWords(telling.value.words))
 /** A longer sheet stands closer, so that sixteen stages are seen at once under 800 px. */
 const LONG = 11

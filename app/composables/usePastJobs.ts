@@ -1,9 +1,7 @@
 import { doorWords } from '~~/shared/wording/en'
 import type { Job } from '~~/core/jobs/jobs'
 import { serverDoor } from '~/doors/serverDoor'
-
-/** The arithmetic of a job comes with the first job that is asked for. */
-const folding = () => import('~~/core/jobs/jobs')
+import { loadKind } from '~/jobs/kinds'
 
 /** Past jobs folded on this device, by their ids; null for one that is asked for and not there yet. */
 export const usePastJobs = (ids: () => readonly string[]) => {
@@ -12,8 +10,6 @@ export const usePastJobs = (ids: () => readonly string[]) => {
   const said = doorWords(words)
   const jobs = shallowRef<ReadonlyMap<string, Job>>(new Map())
   const failed = ref('')
-  // On its way while the job itself is asked for.
-  const arithmetic = folding().catch(() => null)
   const fetchOne = async (id: string) => {
     const loaded = await door.load(id).catch(async (failure: unknown) => {
       if (!(failure instanceof ApiFailure)) throw failure
@@ -21,9 +17,9 @@ export const usePastJobs = (ids: () => readonly string[]) => {
       if (!kept) failed.value = failure.message
       return kept
     })
-    const core = (await arithmetic) ?? (await folding().catch(() => null))
     if (!loaded) return
-    if (core) jobs.value = new Map([...jobs.value, [id, core.foldJob(loaded.machine, loaded.entries)]])
+    const kind = await loadKind(loaded.machine).catch(() => null)
+    if (kind) jobs.value = new Map([...jobs.value, [id, kind.fold(loaded.machine, loaded.entries)]])
     else failed.value = said.outOfReach
   }
   watch(

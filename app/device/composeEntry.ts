@@ -1,7 +1,7 @@
-import { objectionTo, type Job } from '~~/core/jobs/jobs'
+import type { Job } from '~~/core/jobs/jobs'
+import type { KindOfJob } from '~~/core/jobs/kindOfJob'
 import type { EntryBody, LogEntry } from '~~/core/logbook/entry'
 import { MAY, type Role } from '~~/core/logbook/may'
-import type { Machine } from '~~/core/register/machine'
 import { door, kinds, objections } from '~~/shared/wording/en'
 import { newId } from './newId'
 
@@ -24,13 +24,13 @@ export const composeEntry = (
 
 /** Why an entry can't be logged by this role next in this logbook, in words; empty when it can. */
 export const refusalToLog = (
-  machine: Machine,
+  kind: KindOfJob,
+  folded: Job,
   logbook: readonly LogEntry[],
   entry: LogEntry,
   role: Role | undefined,
-  folded?: Job,
 ): string => {
   if (role && !MAY[role].includes(entry.kind)) return door.notForRole(kinds[entry.kind], role)
-  const objection = objectionTo(machine, logbook, entry, folded)
+  const objection = kind.objection(folded, logbook, entry)
   return objection ? objections[objection.code] : ''
 }

@@ -21,6 +21,13 @@ export const VIEWS: Readonly<Record<StageId, Component>> = {
   're-measure': loadedAhead(() => import('./measure/ReMeasureStage.vue')),
   prove: loadedAhead(() => import('./prove/ProveStage.vue')),
   'hot-check': loadedAhead(() => import('./hotCheck/HotCheckStage.vue')),
+  'slack-off': loadedAhead(() => import('./slackOff/SlackOffStage.vue')),
+  inspect: loadedAhead(() => import('./inspect/InspectStage.vue')),
+  square: loadedAhead(() => import('./square/SquareStage.vue')),
+  fit: loadedAhead(() => import('./fit/FitStage.vue')),
+  tension: loadedAhead(() => import('./tension/TensionStage.vue')),
+  tighten: loadedAhead(() => import('./tighten/TightenStage.vue')),
+  run: loadedAhead(() => import('./run/RunStage.vue')),
   'line-up': loadedAhead(() => import('./lineUp/LineUpStage.vue')),
   close: loadedAhead(() => import('./close/CloseStage.vue')),
 }

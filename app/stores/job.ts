@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { foldJob, type Job } from '~~/core/jobs/jobs'
+import type { Job } from '~~/core/jobs/jobs'
 import type { EntryBody, LogEntry } from '~~/core/logbook/entry'
 import { extended } from '~~/core/logbook/forward'
 import { fromWire } from '~~/shared/logbook/lifts'
@@ -9,6 +9,7 @@ import type { MachineSnapshot } from '~~/shared/register/machine'
 import { composeEntry, refusalToLog } from '~/device/composeEntry'
 import type { OpenedJob } from '~/doors/door'
 import { serverDoor } from '~/doors/serverDoor'
+import { loadKind, type LoadedKind } from '~/jobs/kinds'
 
 /**
  * The job in view: its machine, the entries the server has, those still on their way, and the
@@ -47,10 +48,14 @@ export const useJob = defineStore('job', () => {
       })
   })
   const logbook = computed(() => [...received.value, ...onTheWay.value])
-  const folded = computed((): Job | null => (machine.value ? foldJob(machine.value, logbook.value) : null))
+  /** How jobs of this machine's kind fold; there before the machine is. */
+  const kind = shallowRef<LoadedKind | null>(null)
+  const folded = computed((): Job | null =>
+    machine.value && kind.value ? kind.value.fold(machine.value, logbook.value) : null,
+  )
   const live = computed((): Job | null =>
-    machine.value && draft.value
-      ? foldJob(machine.value, extended(logbook.value, draft.value))
+    machine.value && kind.value && draft.value
+      ? kind.value.fold(machine.value, extended(logbook.value, draft.value))
       : folded.value,
   )
   /** The fold of each kind, null for jobs of another kind; as logged, and with the draft. */
@@ -72,7 +77,7 @@ export const useJob = defineStore('job', () => {
     { flush: 'sync' },
   )
 
-  const show = (opened: OpenedJob) => {
+  const show = (opened: OpenedJob, own: LoadedKind) => {
     // Entries already known keep their objects: what was worked out about them holds.
     const known = new Map(received.value.map((e) => [e.id, e]))
     const answered = new Set(opened.entries.map((e) => e.id))
@@ -81,6 +86,7 @@ export const useJob = defineStore('job', () => {
       ...opened.entries.map((e) => known.get(e.id) ?? e),
       ...received.value.filter((e) => !answered.has(e.id)),
     ]
+    kind.value = own
     machine.value ??= opened.machine
     previous.value = opened.previous
     left.value = opened.left
@@ -94,14 +100,15 @@ export const useJob = defineStore('job', () => {
     const wasUnsent = isUnsent()
     try {
       const opened = await door.load(wanted)
-      if (wanted === id.value) show(opened)
+      const own = await loadKind(opened.machine)
+      if (wanted === id.value) show(opened, own)
     } catch (error) {
       if (!(error instanceof ApiFailure)) throw error
       // Opened on this device and not sent yet, or the server is away: the device's copy serves.
       const unsent = wasUnsent || isUnsent()
       const kept = machine.value || !(error.passing || unsent) ? null : await door.recall(wanted)
       if (wanted !== id.value) return
-      if (kept) show(kept)
+      if (kept) show(kept, await loadKind(kept.machine))
       else if (!machine.value) failure.value = error
       if (error.passing || unsent) setTimeout(() => wanted === id.value && void load(), 2000)
     }
@@ -161,10 +168,10 @@ export const useJob = defineStore('job', () => {
 
   /** Logs an entry: shown at once, sent when the server can be reached. Null, with words, when it can't be. */
   const log = (body: EntryBody, supersedes: LogEntry['supersedes'] = null): LogEntry | null => {
-    if (!machine.value) return null
+    if (!kind.value || !folded.value) return null
     const entry = compose(body, supersedes)
     const { role } = session.author ?? {}
-    refusal.value = refusalToLog(machine.value, logbook.value, entry, role, folded.value ?? undefined)
+    refusal.value = refusalToLog(kind.value, folded.value, logbook.value, entry, role)
     if (refusal.value) return null
     draft.value = null
     readRows.set(entry.id, entry)
@@ -185,6 +192,7 @@ export const useJob = defineStore('job', () => {
     leavesBefore,
     viewFrom,
     goRound,
+    kind,
     folded,
     live,
     coupled,

@@ -1,3 +1,5 @@
+import { worstVerdict } from '../judge/judge'
+import { kindOfJob } from './kindOfJob'
 import type { LogEntry } from '../logbook/entry'
 import { takenForward } from '../logbook/forward'
 import { remember } from '../logbook/remember'
@@ -12,12 +14,38 @@ import { lineUpStage } from '../stages/lineUp/stage'
 import { keepSafety, UNSAFE, type Safety } from '../stages/makeSafe/safety'
 import { makeSafe } from '../stages/makeSafe/stage'
 import { keepOpening, keepRemarks, type Opening, type Remarks } from '../stages/open/opening'
+import { fitStage, keepFitted, NOT_FITTED, type Fitted } from '../stages/fit/stage'
+import {
+  checkInspection,
+  keepInspection,
+  NOT_INSPECTED,
+  type InspectFacts,
+  type Inspection,
+} from '../stages/inspect/inspection'
+import { inspectStage } from '../stages/inspect/stage'
+import { checkRunning, keepRunning, type RunFacts, type Running } from '../stages/run/running'
+import { runStage } from '../stages/run/stage'
+import { keepSlack, slackOffStage, type Slack } from '../stages/slackOff/stage'
+import { keepSquared, squareOf, type Squared, type SquareRead } from '../stages/square/square'
+import { squareStage } from '../stages/square/stage'
+import { keepTension, UNTENSIONED, type TensionRounds } from '../stages/tension/rounds'
+import { tensionStage } from '../stages/tension/stage'
+import { readTension, type TensionRead } from '../stages/tension/tension'
+import { keepTightening, NOT_TIGHTENED, type Tightening } from '../stages/tighten/recheck'
+import { recheckOf, tightenStage, type Recheck } from '../stages/tighten/stage'
 
 interface Facts {
   readonly skips: Skips
   readonly opening: Opening
   readonly safety: Safety
+  readonly slack: Slack
+  readonly inspected: InspectFacts
+  readonly squared: Squared
   readonly alignment: Alignment
+  readonly fitted: Fitted
+  readonly rounds: TensionRounds
+  readonly tightening: Tightening
+  readonly ran: RunFacts
   readonly remarks: Remarks
   readonly closing: Closing
 }
@@ -25,7 +53,14 @@ const BLANK: Facts = {
   skips: NO_SKIPS,
   opening: null,
   safety: UNSAFE,
+  slack: null,
+  inspected: NOT_INSPECTED,
+  squared: [],
   alignment: NOT_LINED_UP,
+  fitted: NOT_FITTED,
+  rounds: UNTENSIONED,
+  tightening: NOT_TIGHTENED,
+  ran: [],
   remarks: [],
   closing: null,
 }
@@ -35,7 +70,15 @@ const take = remember((now: Facts, e: LogEntry): Facts => ({
   skips: keepSkips(now.skips, e),
   opening: keepOpening(now.opening, e),
   safety: keepSafety(now.safety, e),
+  slack: keepSlack(now.slack, e),
+  inspected: keepInspection(now.inspected, e),
+  squared: keepSquared(now.squared, e),
   alignment: keepAlignment(now.alignment, e),
+  fitted: keepFitted(now.fitted, e),
+  rounds: keepTension(now.rounds, e),
+  // Set against what stood before this entry.
+  tightening: keepTightening(now.tightening, e, now.alignment, now.rounds),
+  ran: keepRunning(now.ran, e),
   remarks: keepRemarks(now.remarks, e),
   closing: keepClosing(now.closing, e),
 }))
@@ -44,39 +87,105 @@ const take = remember((now: Facts, e: LogEntry): Facts => ({
 export interface BeltState extends Facts {
   readonly machine: BeltMachine
   readonly rpm: number
+  readonly inspection: Inspection
+  readonly square: SquareRead | null
   /** One a round of lining up, the last one under way; null where nothing was read. */
   readonly lines: readonly (LineReading | null)[]
   readonly asFound: LineReading | null
   readonly asLeft: LineReading | null
+  /** One a round of tensioning, the last one under way; null where nothing was read. */
+  readonly tensions: readonly (TensionRead | null)[]
+  readonly tensionLeft: TensionRead | null
+  readonly recheck: Recheck
+  readonly running: Running
   readonly outcome: Outcome
 }
 
-const outcomeOf = (lines: readonly (LineReading | null)[], asLeft: LineReading | null): Outcome => {
+const outcomeOf = ({
+  skips,
+  lines,
+  asLeft,
+  tensions,
+  tensionLeft,
+  recheck,
+  running,
+}: Omit<BeltState, 'outcome'>): Outcome => {
   const exceptions: ExceptionReason[] = []
-  if (!asLeft) exceptions.push('unmeasured')
-  else if (lines[lines.length - 1] === null) exceptions.push('corrected-since')
-  if (asLeft?.verdict === 'out') exceptions.push('out')
-  return { verdict: asLeft?.verdict ?? 'unknown', exceptions }
+  if (!asLeft && !tensionLeft) exceptions.push('unmeasured')
+  else {
+    const lineOpen = lines.length > 1 && lines[lines.length - 1] === null
+    const tensionOpen = tensions.length > 1 && tensions[tensions.length - 1] === null
+    if (lineOpen || tensionOpen) exceptions.push('corrected-since')
+    if (!tensionLeft && !skips.once.has('tension')) exceptions.push('untensioned')
+    const tight = recheck.facts.entry !== null && recheck.missing.length === 0
+    if (recheck.loosened && !tight && !skips.once.has('tighten')) exceptions.push('untightened')
+  }
+  const verdict = worstVerdict([asLeft, tensionLeft].flatMap((r) => (r ? [r.verdict] : [])))
+  if (verdict === 'out') exceptions.push('out')
+  if (verdict === 'unknown' && (asLeft ?? tensionLeft)) exceptions.push('unknown')
+  if (running.bad.length > 0) exceptions.push('runs-badly')
+  return { verdict, exceptions }
+}
+
+const BLANK_ROUND = { contacts: null, reading: null, correction: null }
+/** The last of the rounds in which anything was read. */
+const lastRead = <T>(rounds: readonly (T | null)[]): T | null => {
+  const read = rounds.filter((r) => r !== null)
+  return read[read.length - 1] ?? null
 }
 
 /** What follows from the facts. */
 const workOut = (machine: BeltMachine, facts: Facts): BeltState => {
   const lines = facts.alignment.map((round) => lineOfRound(round, machine))
-  const read = lines.filter((l) => l !== null)
-  const asLeft = read[read.length - 1] ?? null
-  return {
+  const asLeft = lastRead(lines)
+  const tensions = facts.rounds.map((r) => r.reading && readTension(r.reading, machine))
+  const lineOf = (e: Tightening['since']['line']) =>
+    e &&
+    lineOfRound(
+      e.kind === 'sheaves-read' ? { ...BLANK_ROUND, reading: e } : { ...BLANK_ROUND, contacts: e },
+      machine,
+    )
+  const told = ({ line, tension }: Tightening['since']): Recheck['since'] => ({
+    line: lineOf(line),
+    tension: tension && readTension(tension, machine),
+  })
+  const { tightening, squared } = facts
+  const lastSquare = squared[squared.length - 1]
+  const state = {
     ...facts,
     machine,
     rpm: facts.opening?.payload.rpm ?? machine.rpm,
+    inspection: checkInspection(machine, facts.inspected),
+    square: lastSquare ? squareOf(lastSquare, machine) : null,
     lines,
     asFound: lines[0] ?? null,
     asLeft,
-    outcome: outcomeOf(lines, asLeft),
+    tensions,
+    tensionLeft: lastRead(tensions),
+    recheck: recheckOf(
+      tightening,
+      facts.slack !== null || facts.rounds.length > 1 || lines.length > 1,
+      told(tightening.before),
+      told(tightening.since),
+    ),
+    running: checkRunning(machine, facts.ran),
   }
+  return { ...state, outcome: outcomeOf(state) }
 }
 
 /** The run sheet of a belt job, in working order. */
-export const BELT_STAGES = [makeSafe, lineUpStage, closeStage] as const
+export const BELT_STAGES = [
+  makeSafe,
+  slackOffStage,
+  inspectStage,
+  squareStage,
+  lineUpStage,
+  fitStage,
+  tensionStage,
+  tightenStage,
+  runStage,
+  closeStage,
+] as const
 export type BeltStageId = (typeof BELT_STAGES)[number]['id']
 
 const factsOf = takenForward(BLANK, take)
@@ -86,3 +195,5 @@ export const beltJob = (machine: BeltMachine, logbook: readonly LogEntry[]) => {
   const state = workOut(machine, factsOf(logbook))
   return { kind: 'belt' as const, state, sheet: sheetOf<BeltStageId, BeltState>(BELT_STAGES, state) }
 }
+
+export const BELT = kindOfJob(beltJob, BELT_STAGES)

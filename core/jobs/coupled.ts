@@ -1,3 +1,4 @@
+import { kindOfJob } from './kindOfJob'
 import type { Misalignment } from '../frame/planes'
 import type { SettledTolerance } from '../judge/tolerance'
 import type { LogEntry } from '../logbook/entry'
@@ -350,3 +351,5 @@ export const coupledJob = (machine: CoupledMachine, logbook: readonly LogEntry[]
     sheet: { ...sheet, current: turnOutOfOrder(state) ?? sheet.current },
   }
 }
+
+export const COUPLED = kindOfJob(coupledJob, COUPLED_STAGES)

@@ -39,9 +39,18 @@ const AT_THE_MACHINE: readonly EntryKind[] = [
   'hot-run-begun',
   'temperatures-read',
   'hot-run-ended',
+  'slacked-off',
+  'drive-looked',
+  'setting-read',
+  'motor-squared',
   'contacts-checked',
   'sheaves-read',
   'line-corrected',
+  'belts-fitted',
+  'tension-read',
+  'tension-adjusted',
+  'base-tightened',
+  'run-confirmed',
   'remark',
 ]
 /** Judgement calls and the signature. */

@@ -13,6 +13,13 @@ import type { ProveEntries } from '../stages/prove/entries'
 import type { RoughInEntries } from '../stages/roughIn/entries'
 import type { SetUpEntries } from '../stages/setUp/entries'
 import type { TargetEntries } from '../stages/target/entries'
+import type { FitEntries } from '../stages/fit/entries'
+import type { InspectEntries } from '../stages/inspect/entries'
+import type { RunEntries } from '../stages/run/entries'
+import type { SlackOffEntries } from '../stages/slackOff/entries'
+import type { SquareEntries } from '../stages/square/entries'
+import type { TensionEntries } from '../stages/tension/entries'
+import type { TightenEntries } from '../stages/tighten/entries'
 
 /** Entries that belong to no stage. */
 interface LogbookEntries {
@@ -37,5 +44,12 @@ export interface EntryPayloads
     MoveEntries,
     ProveEntries,
     HotCheckEntries,
+    SlackOffEntries,
+    InspectEntries,
+    SquareEntries,
     BeltEntries,
+    FitEntries,
+    TensionEntries,
+    TightenEntries,
+    RunEntries,
     ClosingEntries {}

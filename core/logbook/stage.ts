@@ -55,6 +55,11 @@ export type ObjectionCode =
   | 'made-up-already'
   | 'not-made-up'
   | 'read-it'
+  | 'belts-missing'
+  | 'tension-unread'
+  | 'not-variable'
+  | 'opened-too-far'
+  | 'guard-first'
 
 export const conflict = (code: ObjectionCode): Objection => ({ code, sort: 'conflict', path: [] })
 export const invalid = (code: ObjectionCode, ...path: (string | number)[]): Objection => ({

@@ -1,7 +1,7 @@
 import { CONVERSIONS, type UnitSystem } from './unitSystem'
 
 /** What a number box measures; readings and shims are displacements, tapes are distances. */
-export type TypedMeasure = 'displacement' | 'distance' | 'plain'
+export type TypedMeasure = 'displacement' | 'distance' | 'force' | 'plain'
 
 export type TypedFault =
   | 'empty'
@@ -16,7 +16,7 @@ export type TypedFault =
 export type TypedNumber =
   | {
       readonly ok: true
-      /** In the unit of the box: mil or mm, in or mm. */
+      /** In the unit of the box: mil or mm, in or mm, lbf or N. */
       readonly value: number
       /** False when the text says it another way (fraction, sum, other unit), so that it is read back. */
       readonly plain: boolean
@@ -61,6 +61,18 @@ const millimetresPer = (word: string): number | null => {
   }
 }
 
+/** Newtons a unit word of a force is worth. */
+const NEWTONS_PER: Readonly<Record<string, number>> = {
+  n: 1,
+  dan: 10,
+  kn: 1000,
+  lb: CONVERSIONS.inch.force.scale,
+  lbs: CONVERSIONS.inch.force.scale,
+  lbf: CONVERSIONS.inch.force.scale,
+  kgf: 9.80665,
+}
+const FORCE_END = /\s*(daN|kN|N|lbf|lbs|lb|kgf)\s*$/i
+
 const FRACTION = /^(\d+)\s*\/\s*(\d+)$/
 const MIXED = /^(\d+)(?:\s+|\s*-\s*)(\d+)\s*\/\s*(\d+)$/
 const DECIMAL = /^(?:\d+(?:[.,]\d*)?|[.,]\d+)$/
@@ -85,26 +97,37 @@ const magnitude = (text: string): number | TypedFault => {
 const UNIT_END = /\s*(mils?|thou|mm|cm|um|µm|μm|inch(?:es)?|in|feet|foot|ft|m|["″'′])\s*$/i
 const FEET_FIRST = /^(.+?)\s*(?:ft|feet|foot|'|′)\s*(.*)$/i
 
-/** One term with an optional unit, in millimetres when it has one. */
-const term = (text: string): { value: number; inMillimetres: boolean } | TypedFault => {
+type Term = { readonly value: number; readonly of: 'length' | 'force' | null } | TypedFault
+
+/** One term of a force with an optional unit, in newtons when it has one. */
+const forceTerm = (text: string): Term => {
+  const unit = FORCE_END.exec(text)
+  const number = magnitude((unit ? text.slice(0, unit.index) : text).trim())
+  if (typeof number === 'string') return number
+  if (!unit) return { value: number, of: null }
+  return { value: number * (NEWTONS_PER[(unit[1] ?? '').toLowerCase()] ?? 1), of: 'force' }
+}
+
+/** One term of a length with an optional unit, in millimetres when it has one. */
+const lengthTerm = (text: string): Term => {
   const feet = FEET_FIRST.exec(text)
   if (feet && feet[2]) {
     const whole = magnitude((feet[1] ?? '').trim())
     const inches = magnitude(feet[2].replace(/\s*(?:in|inch|inches|"|″)\s*$/i, '').trim())
     if (typeof whole === 'string') return whole
     if (typeof inches === 'string') return inches
-    return { value: whole * 304.8 + inches * 25.4, inMillimetres: true }
+    return { value: whole * 304.8 + inches * 25.4, of: 'length' }
   }
   const unit = UNIT_END.exec(text)
   const number = magnitude((unit ? text.slice(0, unit.index) : text).trim())
   if (typeof number === 'string') return number
-  if (!unit) return { value: number, inMillimetres: false }
-  return { value: number * (millimetresPer(unit[1] ?? '') ?? 1), inMillimetres: true }
+  if (!unit) return { value: number, of: null }
+  return { value: number * (millimetresPer(unit[1] ?? '') ?? 1), of: 'length' }
 }
 
 /**
  * Understands what a person types into a number box: `2 5/32`, `2-5/32`, `.125`, `+7`, `-2.25 mil`,
- * `0.12mm`, `0,12`, `1 ft 7`, `18+25` (stacked feelers), `45 thou`. Answers the value in the unit
+ * `0.12mm`, `0,12`, `1 ft 7`, `18+25` (stacked feelers), `45 thou`, and of a force `6 lbf`, `3 kgf`. Answers the value in the unit
  * of the box, or a code for what it could not understand. Nothing is guessed.
  */
 export const readTypedNumber = (typed: string, measure: TypedMeasure, units: UnitSystem): TypedNumber => {
@@ -119,10 +142,10 @@ export const readTypedNumber = (typed: string, measure: TypedMeasure, units: Uni
   let total = 0
   const parts = rest.split('+').map((p) => p.trim())
   for (const part of parts) {
-    const one = term(part)
+    const one = measure === 'force' ? forceTerm(part) : lengthTerm(part)
     if (typeof one === 'string') return fault(one)
-    if (one.inMillimetres && measure === 'plain') return fault('unit-here')
-    total += one.inMillimetres ? one.value / boxScale : one.value
+    if (one.of && measure === 'plain') return fault('unit-here')
+    total += one.of ? one.value / boxScale : one.value
   }
   if (total > LARGEST) return fault('too-large')
   const value = sign === '-' ? -total : total

@@ -1,11 +1,10 @@
 import type { Knex } from 'knex'
 import type { EntryBody } from '../../core/logbook/entry'
 import type { BoltsPayload } from '../../core/stages/move/entries'
-import type { BeltFields } from '../../shared/register/beltMachine'
 import type { CoupledFields } from '../../shared/register/coupledMachine'
 import type { MachineFields } from '../../shared/register/machine'
+import { writeBelts } from './beltHistory'
 import { CoupledWriter } from './coupledWriter'
-import { JobWriter } from './jobWriter'
 import { momentsBefore } from './moments'
 import { demoId, MACHINES } from './works'
 
@@ -17,11 +16,6 @@ const machine = (tag: string): MachineFields => {
 const coupled = (tag: string): CoupledFields => {
   const found = machine(tag)
   if (found.drive !== 'coupled') throw new Error(`${tag} has no coupling.`)
-  return found
-}
-const belted = (tag: string): BeltFields => {
-  const found = machine(tag)
-  if (found.drive !== 'belt') throw new Error(`${tag} has no belts.`)
   return found
 }
 
@@ -348,85 +342,4 @@ const HOT_GEAR_UNIT: EntryBody = {
     source: 'heat survey of the clay hall',
     learned: null,
   },
-}
-const gaps = (p1: number, p2: number, g12: number, g6: number): EntryBody => ({
-  kind: 'sheaves-read',
-  payload: {
-    edgeOn: 'driven',
-    edgeSide: 'outer',
-    units: 'metric',
-    p1,
-    p2,
-    w: 172,
-    reference: null,
-    tilt: { g12, g6, h: 172 },
-  },
-})
-const contacts = (near: boolean, far: boolean): EntryBody => ({
-  kind: 'contacts-checked',
-  payload: {
-    edgeOn: 'driven',
-    edgeSide: 'outer',
-    reference: { far: true, near: true },
-    other: { near, far },
-  },
-})
-
-/** Feelers at the roller drive's motor sheave, the edge on the driven one. */
-const kilnGaps = (p1: number, p2: number): EntryBody => ({
-  kind: 'sheaves-read',
-  payload: {
-    edgeOn: 'driven',
-    edgeSide: 'outer',
-    units: 'metric',
-    p1,
-    p2,
-    w: 96,
-    reference: null,
-    tilt: { g12: 0.1, g6: 0.1, h: 96 },
-  },
-})
-
-/** The glaze mill: lined up last spring, and found turned again today. */
-const writeBelts = async (
-  knex: Knex,
-  people: { readonly day: string; readonly night: string; readonly lead: string },
-  at: (daysAgo: number, hour: number) => Date,
-): Promise<void> => {
-  const spring = new JobWriter(knex, belted('GL-03'), 'GL-03 new belts', people.day, at(203, 9))
-  await spring.open({ reason: 'wear', rpm: 1465, customer: '', note: 'Set of five replaced whole.' })
-  await spring.makeSafe('W-2330')
-  await spring.write(contacts(false, false), 8)
-  await spring.write(gaps(4.85, 4.6, 0.1, 0.05), 12)
-  await spring.write(
-    { kind: 'line-corrected', payload: { steps: ['offset'], remark: 'Motor sheave slid on its bushing.' } },
-    35,
-  )
-  await spring.write(gaps(2.75, 2.6, 0.1, 0.05), 10)
-  await spring.close('Day-shift millwright', 'Guard back on, run for ten minutes.', '', undefined, {
-    what: 'regular',
-    days: 210,
-  })
-
-  const kiln = new JobWriter(knex, belted('KY-05'), 'KY-05 new belt', people.day, at(93, 7))
-  await kiln.open({ reason: 'wear', rpm: 1455, customer: '', note: 'Belt worn on the motor side.' })
-  await kiln.makeSafe('W-2655')
-  await kiln.write(kilnGaps(1.9, 0.6), 12)
-  await kiln.write({ kind: 'line-corrected', payload: { steps: ['turn'], remark: '' } }, 30)
-  await kiln.write(kilnGaps(0.2, 0.15), 10)
-  await kiln.close('Day-shift millwright', 'Teeth of the driven sheave still good.', '', undefined, {
-    what: 'regular',
-    days: 90,
-  })
-
-  const turned = new JobWriter(knex, belted('GL-03'), 'GL-03 open', people.night, at(0, 4))
-  await turned.open({
-    reason: 'planned',
-    rpm: 1465,
-    customer: '',
-    note: 'Belt dust on one side of the guard.',
-  })
-  await turned.makeSafe('W-2795')
-  await turned.write(contacts(true, false), 8)
-  await turned.write(gaps(0, 0.63, 0.15, 0), 12)
 }

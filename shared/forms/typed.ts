@@ -1,5 +1,5 @@
 import { readTypedNumber, type TypedMeasure } from '../../core/units/typedNumber'
-import { toCore, type UnitSystem } from '../../core/units/unitSystem'
+import { CONVERSIONS, toCore, type UnitSystem } from '../../core/units/unitSystem'
 import { asTyped } from '../wording/figures'
 
 /** A box that stands out of order or asks something; `fault` stops the form, the rest asks once. */
@@ -38,7 +38,15 @@ export const withUnit = (text: string, unit: string): string =>
 
 /** The word of a box's own unit, for texts that must keep their meaning when the view switches. */
 export const unitOf = (measure: TypedMeasure, units: UnitSystem): string =>
-  measure === 'plain' ? '' : units === 'metric' ? 'mm' : measure === 'distance' ? 'in' : 'mil'
+  measure === 'plain'
+    ? ''
+    : measure === 'force'
+      ? CONVERSIONS[units].force.unit
+      : units === 'metric'
+        ? 'mm'
+        : measure === 'distance'
+          ? 'in'
+          : 'mil'
 
 /** A list of shims typed with plus signs: each part keeps its meaning when the view switches. */
 export const namedParts = (text: string, unit: string): string =>

@@ -15,6 +15,13 @@ import { planKinds } from '../stages/plan/entries'
 import { roughInKinds } from '../stages/roughIn/entries'
 import { setUpKinds } from '../stages/setUp/entries'
 import { targetKinds } from '../stages/target/entries'
+import { fitKinds } from '../stages/fit/entries'
+import { inspectKinds } from '../stages/inspect/entries'
+import { runKinds } from '../stages/run/entries'
+import { slackOffKinds } from '../stages/slackOff/entries'
+import { squareKinds } from '../stages/square/entries'
+import { tensionKinds } from '../stages/tension/entries'
+import { tightenKinds } from '../stages/tighten/entries'
 import { why, words } from '../text'
 import { defineKind } from './kind'
 import { liftPayload } from './lifts'
@@ -39,7 +46,14 @@ export const KINDS = {
   ...moveKinds,
   ...proveKinds,
   ...hotCheckKinds,
+  ...slackOffKinds,
+  ...inspectKinds,
+  ...squareKinds,
   ...lineUpKinds,
+  ...fitKinds,
+  ...tensionKinds,
+  ...tightenKinds,
+  ...runKinds,
   ...closingKinds,
   ...logbookKinds,
 } as const satisfies { readonly [K in EntryKind]: { readonly name: K; readonly body: z.ZodType } }

@@ -1,5 +1,14 @@
 import { BELT_KINDS } from '../../core/belt/sheaveLine'
-import { BASE_KINDS, MOTOR_PLACES, PULLS, type SheavePlace } from '../../core/register/beltMachine'
+import { CONVERSIONS } from '../../core/units/unitSystem'
+import {
+  BASE_KINDS,
+  BELT_CONSTRUCTIONS,
+  LOADS,
+  MOTOR_PLACES,
+  PULLS,
+  type SheaveBuild,
+  type SheavePlace,
+} from '../../core/register/beltMachine'
 import { beltsWords, drivesWords } from '../wording/en'
 import type { Words } from '../wording/words'
 import { capital } from '../wording/telling'
@@ -9,18 +18,42 @@ import { boxesOf, type RecordBox } from './boxes'
 
 const SIGNED = { signed: true } as const
 const OPTIONAL = { optional: true } as const
+/** Left empty, it isn't in the record at all. */
+const ABSENT = { optional: true, absent: true } as const
 
-const sheaveBoxes = (place: SheavePlace, words: Words): readonly RecordBox[] => {
+/** What a sheave is asked once it is said how it is built. */
+const BUILDS: Readonly<Record<SheaveBuild['kind'], SheaveBuild>> = {
+  fixed: { kind: 'fixed' },
+  variable: { kind: 'variable', threadPitch: 0, turnsMost: 0, grooveAngle: 0, moves: 'outer', turnsOpen: 0 },
+}
+
+const sheaveBoxes = (place: SheavePlace, { sheaves }: BeltFields, words: Words): readonly RecordBox[] => {
   const belts = beltsWords(words)
   const w = recordWords
   const name = belts.sheaves[place]
-  const { number } = boxesOf(name, `sheaves.${place}.`)
+  const { number, choice } = boxesOf(name, `sheaves.${place}.`)
+  const build = (what: string) => `${name}: ${what}`
   return [
     number('pitchDiameter', `${name}: ${w.pitchDiameter}`, 'distance'),
     number('faceWidth', `${name}: ${w.faceWidth}`, 'distance'),
     number('grooves', `${name}: ${w.grooves}`, 'plain'),
     number('depthOuter', `${name}: ${w.depthOuter}`, 'distance'),
     number('depthInner', `${name}: ${w.depthInner}`, 'distance'),
+    number('outsideDiameter', build(w.outsideDiameter), 'distance', ABSENT),
+    number('groovePitch', build(w.groovePitch), 'distance', ABSENT),
+    ...(place === 'driven'
+      ? [number('hubToShaftEnd', build(w.hubToShaftEnd.toLowerCase()), 'distance', { ...SIGNED, ...ABSENT })]
+      : []),
+    choice('build.kind', build(w.build), ['fixed', 'variable'], (k) => w.builds[k], BUILDS),
+    ...(sheaves[place].build?.kind === 'variable'
+      ? [
+          number('build.threadPitch', build(w.threadPitch), 'distance'),
+          number('build.turnsMost', build(w.turnsMost), 'plain'),
+          number('build.grooveAngle', build(w.grooveAngle), 'plain'),
+          choice('build.moves', build(w.moves), ['outer', 'inner', 'both'], (m) => w.movesWhich[m]),
+          number('build.turnsOpen', build(w.turnsOpen), 'plain'),
+        ]
+      : []),
   ]
 }
 
@@ -38,22 +71,36 @@ const baseBoxes = (words: Words): readonly RecordBox[] => {
     number('screwPitch', w.screwPitch, 'distance', OPTIONAL),
     number('hubToShaftEnd', w.hubToShaftEnd, 'distance', { ...SIGNED, ...OPTIONAL }),
     number('lineAngle', w.lineAngle, 'plain', SIGNED),
+    number('travelLeft', w.travelLeft, 'distance', ABSENT),
   ]
 }
 
 /** What stands on a belt machine's form below what it is. */
-export const beltBoxes = (words: Words): readonly RecordBox[] => {
+export const beltBoxes = (record: BeltFields, words: Words): readonly RecordBox[] => {
   const w = recordWords
   const drive = boxesOf(w.groups.belts)
+  const tension = boxesOf(w.groups.tension, 'tension.')
   const limits = boxesOf(w.groups.limits, 'limits.')
   return [
     drive.choice('belts.kind', w.kindOfBelt, BELT_KINDS, (k) => capital(drivesWords(words).beltKinds[k])),
     drive.text('belts.section', w.section),
     drive.number('belts.count', w.howMany, 'plain'),
+    drive.choice('belts.construction', w.construction, BELT_CONSTRUCTIONS, (c) => w.constructions[c]),
+    drive.number('belts.length', w.beltLength, 'distance', ABSENT),
+    drive.number('belts.mass', w.beltMass(CONVERSIONS[record.units].massPerLength.unit), 'plain', ABSENT),
+    drive.number('belts.stiffness', w.beltStiffness, 'force', ABSENT),
+    drive.text('belts.fittedOn', w.fittedOn, { absent: true }),
     drive.number('centreDistance', w.centreDistance, 'distance'),
-    ...sheaveBoxes('motor', words),
-    ...sheaveBoxes('driven', words),
+    drive.number('plateCurrent', w.plateCurrent, 'plain', ABSENT),
+    drive.choice('load', w.load, LOADS, (l) => w.loads[l]),
+    ...sheaveBoxes('motor', record, words),
+    ...sheaveBoxes('driven', record, words),
     ...baseBoxes(words),
+    tension.number('stickerLow', w.stickerLow, 'force', ABSENT),
+    tension.number('stickerHigh', w.stickerHigh, 'force', ABSENT),
+    tension.number('stickerDeflection', w.stickerDeflection, 'distance', ABSENT),
+    tension.number('serviceFactor', w.serviceFactor, 'plain', ABSENT),
+    tension.number('shaftLoadMost', w.shaftLoadMost, 'force', ABSENT),
     limits.number('offset', w.ownOffset, 'distance', OPTIONAL),
     limits.number('angle', w.ownAngle, 'plain', OPTIONAL),
     limits.text('source', w.limitSource),

@@ -51,7 +51,7 @@ export const recordBoxes = (
   words: Words = OWN_END,
 ): readonly RecordBox[] => [
   ...commonBoxes(record),
-  ...(record.drive === 'coupled' ? coupledBoxes(record, words, chosen) : beltBoxes(words)),
+  ...(record.drive === 'coupled' ? coupledBoxes(record, words, chosen) : beltBoxes(record, words)),
   ...comeBackBoxes(words),
 ]
 

@@ -8,7 +8,16 @@ import { plansWords, setUpWords } from './en'
 import type { BeltStageId, BeltState } from '../../core/jobs/belt'
 import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
 import type { Job } from '../../core/jobs/jobs'
+import {
+  meaningOfFit,
+  meaningOfInspection,
+  meaningOfRecheck,
+  meaningOfRun,
+  meaningOfSlack,
+  meaningOfSquare,
+} from './drive'
 import { meaningOfAlignment } from './lines'
+import { meaningOfTension } from './tension'
 import { meaningOfPlan } from './plans'
 import { meaningOfProof } from './prove'
 import { meaningOfHot } from './hotCheck'
@@ -65,7 +74,14 @@ const COUPLED: {
 
 const BELT: { readonly [S in BeltStageId]: (state: BeltState, telling: Telling) => Meaning } = {
   'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
+  'slack-off': meaningOfSlack,
+  inspect: (s, t) => meaningOfInspection(s.inspection, t),
+  square: (s, t) => meaningOfSquare(s.square, false, t),
   'line-up': meaningOfAlignment,
+  fit: meaningOfFit,
+  tension: meaningOfTension,
+  tighten: (s, t) => meaningOfRecheck(s.recheck, s.tensionLeft !== null, t),
+  run: (s, t) => meaningOfRun(s.running, t),
   close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
 }
 

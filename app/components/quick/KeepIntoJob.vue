@@ -10,6 +10,7 @@ import { wantsReturn } from '~~/shared/quick/keepMeasurement'
 import { fromWire } from '~~/shared/logbook/lifts'
 import { composeEntry, refusalToLog } from '~/device/composeEntry'
 import { serverDoor } from '~/doors/serverDoor'
+import { loadKind } from '~/jobs/kinds'
 
 /** A sum's figures kept into an open job: as its stage would have written them, else as a remark. */
 const props = defineProps<{ id: string; input: unknown; asText: () => string }>()
@@ -52,6 +53,11 @@ const keep = async () => {
     ...outbox.waiting.filter((r) => r.job === chosen.value && !known.has(r.id)).map((r) => fromWire(r.entry)),
   ]
   const { machine } = opened
+  const kind = await loadKind(machine).catch(() => null)
+  if (!kind) {
+    said.value = doorWords(words).outOfReach
+    return
+  }
   const entries: LogEntry[] = []
   for (const body of entriesToKeep(props.id, props.input, props.asText(), {
     machine,
@@ -59,7 +65,7 @@ const keep = async () => {
     low: low.value,
   })) {
     const entry = composeEntry(body, logbook, session.authorId)
-    said.value = refusalToLog(machine, logbook, entry, session.author?.role)
+    said.value = refusalToLog(kind, kind.fold(machine, logbook), logbook, entry, session.author?.role)
     if (said.value) return
     logbook = extended(logbook, entry)
     entries.push(entry)

@@ -23,6 +23,9 @@ export type ExceptionReason =
   | 'corrected-since'
   | 'strained'
   | 'turns-wrong'
+  | 'untensioned'
+  | 'untightened'
+  | 'runs-badly'
 
 /** What a job comes to when it is closed now. */
 export interface Outcome {

@@ -28,3 +28,11 @@ export const keepAlignment = (now: Alignment, e: LogEntry): Alignment => {
       return now
   }
 }
+
+/** What the round under way was read by: gaps, else contacts; null before either. */
+export const lastAlignment = (
+  now: Alignment,
+): LogEntry<'sheaves-read'> | LogEntry<'contacts-checked'> | null => {
+  const last = now[now.length - 1] as LineRound
+  return last.reading ?? last.contacts
+}

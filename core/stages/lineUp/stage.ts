@@ -1,10 +1,14 @@
 import { defineStage } from '../../logbook/stage'
 import { lockoutObjection } from '../makeSafe/stage'
 import type { Safety } from '../makeSafe/safety'
+import type { Opening } from '../open/opening'
+import { opensUp, type Slack } from '../slackOff/stage'
 import type { LineReading } from './line'
 
 interface Sees {
   readonly safety: Safety
+  readonly opening: Opening
+  readonly slack: Slack
   /** One a round, the last one under way; null where nothing was read. */
   readonly lines: readonly (LineReading | null)[]
 }
@@ -20,7 +24,8 @@ export const lineUpStage = defineStage({
   mark: (job: Sees) => now(job)?.verdict ?? (corrected(job) ? 'stale' : 'todo'),
   wants: (job) => {
     const line = now(job)
-    return line === null || line.verdict === 'out'
+    // On a planned visit the belts stay on; the line is read again once the base is tightened.
+    return line === null ? opensUp(job) || corrected(job) : line.verdict === 'out'
   },
   objection: (job) => lockoutObjection(job.safety),
 })

@@ -17,7 +17,13 @@ export const belts = {
   bases: {
     'slide-screws': { name: 'Slide base, two screws', screw: 'screw', away: 'out', toward: 'in' },
     'hanging-rods': {
-      name: 'Four rods with nuts',
+      name: 'Hung on four rods with nuts',
+      screw: 'nuts of both rods',
+      away: 'away from the driven shaft',
+      toward: 'toward the driven shaft',
+    },
+    'lifting-rods': {
+      name: 'Stood on four rods with nuts',
       screw: 'nuts of both rods',
       away: 'away from the driven shaft',
       toward: 'toward the driven shaft',

@@ -54,6 +54,11 @@ export const objections = {
   'not-made-up': 'The coupling is not made up.',
   'read-it': 'Read a set with the coupling made up, or say that it is left unread.',
   'keeping-needs-why': 'Hot it is not in band. Say why the cold target stays all the same.',
+  'belts-missing': 'Give one reading for each belt of this drive.',
+  'tension-unread': 'Read the tension of the belts before the base is drawn down.',
+  'not-variable': 'That sheave can’t be set: the register says it is fixed.',
+  'opened-too-far': 'It doesn’t open that far. Count the turns again from closed.',
+  'guard-first': 'The guard is not on yet. Nothing is run before it is.',
   'no-such-move': 'The move this is said to belong before is not in the logbook.',
 } satisfies Record<ObjectionCode, string>
 

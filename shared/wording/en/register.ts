@@ -1,3 +1,5 @@
+import type { BeltConstruction, Load } from '../../../core/register/beltMachine'
+
 /** Headings and labels of the register form. */
 export const register = {
   groups: {
@@ -7,6 +9,7 @@ export const register = {
     shims: 'Shims',
     limits: 'Limits',
     belts: 'Belts',
+    tension: 'Tension of the belts',
     base: 'Base',
   },
   tag: 'Tag',
@@ -103,4 +106,38 @@ export const register = {
   ownOffset: 'Own offset limit',
   ownAngle: 'Own angle limit, degrees',
   limitSource: 'Where the limit comes from',
+  construction: 'How the belts are made',
+  constructions: {
+    plain: 'Plain',
+    notched: 'Notched',
+    banded: 'Joined in a band',
+    other: 'Another way',
+  } satisfies Record<BeltConstruction, string>,
+  beltLength: 'Pitch length of a belt',
+  beltMass: (unit: string) => `Mass of a belt, ${unit}`,
+  beltStiffness: 'Stiffness of a belt (EA)',
+  fittedOn: 'Belts fitted on, like 2026-01-31',
+  plateCurrent: 'Current on the motor’s plate, A',
+  load: 'What it drives',
+  loads: {
+    'fan-or-pump': 'A fan or a pump',
+    steady: 'A conveyor, mill or mixer',
+    other: 'Something else',
+  } satisfies Record<Load, string>,
+  outsideDiameter: 'outside diameter',
+  groovePitch: 'groove to groove',
+  build: 'built',
+  builds: { fixed: 'Fixed', variable: 'With a groove that can be set' },
+  threadPitch: 'flange travel a turn',
+  turnsMost: 'turns from closed to wide open',
+  grooveAngle: 'groove angle, degrees',
+  moves: 'flange that moves',
+  movesWhich: { outer: 'The outer one', inner: 'The one toward the motor', both: 'Both alike' },
+  turnsOpen: 'turns open at this pitch diameter',
+  travelLeft: 'Travel left away from the driven shaft',
+  stickerLow: 'Force by the sticker or manual, least',
+  stickerHigh: 'Force by the sticker or manual, most',
+  stickerDeflection: 'At this deflection of the span',
+  serviceFactor: 'Service factor',
+  shaftLoadMost: 'Pull the motor shaft may take',
 }

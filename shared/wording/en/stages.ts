@@ -8,6 +8,7 @@ const phases = {
   measure: 'Measure',
   correct: 'Correct',
   'line-up': 'Line up',
+  tension: 'Tension',
   finish: 'Finish',
 }
 export type PhaseId = keyof typeof phases
@@ -34,7 +35,14 @@ const stages = {
   're-measure': { name: 'Re-measure', phase: 'correct', next: 'Measure again' },
   prove: { name: 'Prove', phase: 'finish', next: 'Make it up and prove it' },
   'hot-check': { name: 'Hot check', phase: 'finish', next: 'Run it warm and measure' },
+  'slack-off': { name: 'Slack off', phase: 'prepare', next: 'Slacken the belts' },
+  inspect: { name: 'Inspect', phase: 'prepare', next: 'Look the drive over' },
+  square: { name: 'Square the motor', phase: 'prepare', next: 'Square the motor' },
   'line-up': { name: 'Line up sheaves', phase: 'line-up', next: 'Line up the sheaves' },
+  fit: { name: 'Fit belts', phase: 'tension', next: 'Lay the belts on' },
+  tension: { name: 'Tension', phase: 'tension', next: 'Read every belt' },
+  tighten: { name: 'Tighten and re-check', phase: 'tension', next: 'Draw the base down and read again' },
+  run: { name: 'Turn, guard, run', phase: 'finish', next: 'Turn it by hand, guard it, run it' },
   close: { name: 'Close', phase: 'finish', next: 'Close and sign' },
 } satisfies Record<StageId, StageWords>
 

@@ -1,0 +1,20 @@
+import type { Job } from '~~/core/jobs/jobs'
+import type { KindOfJob } from '~~/core/jobs/kindOfJob'
+import type { Machine } from '~~/core/register/machine'
+import type { Findings } from '~~/shared/wording/commonFindings'
+import type { Telling } from '~~/shared/wording/telling'
+import { ahead } from '~/stages/ahead'
+
+/** A kind of job with what its run sheet says. */
+export interface LoadedKind extends KindOfJob {
+  readonly findings: (job: Job, telling: Telling) => Findings
+}
+
+/** The arithmetic of each kind of job comes with the first job of that kind; the others' while the network is there. */
+const LOADS: Readonly<Record<Machine['drive'], () => Promise<{ readonly kind: LoadedKind }>>> = {
+  coupled: ahead(() => import('./coupled')),
+  belt: ahead(() => import('./belt')),
+}
+
+export const loadKind = async ({ drive }: Pick<Machine, 'drive'>): Promise<LoadedKind> =>
+  (await LOADS[drive]()).kind

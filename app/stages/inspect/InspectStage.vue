@@ -1,0 +1,328 @@
+<script setup lang="ts">
+import IconFine from '~icons/lucide/check'
+import IconRight from '~icons/lucide/plus'
+import IconReport from '~icons/lucide/flag'
+import IconUnseen from '~icons/lucide/circle-dashed'
+import type { SheavePlace } from '~~/core/register/beltMachine'
+import { DRIVE_PLACES, type DrivePlace } from '~~/core/stages/inspect/entries'
+import { FOUND } from '~~/core/stages/look/entries'
+import {
+  BLANK_PLACE,
+  blankInspection,
+  readDrivePlace,
+  readSetting,
+  type InspectTexts,
+  type PlaceTexts,
+} from '~~/shared/stages/inspect/form'
+import { meaningOfInspection, settingWords } from '~~/shared/wording/drive'
+import { actionsWords, beltsWords, inspectWords } from '~~/shared/wording/en'
+import { loadedAhead } from '../ahead'
+
+const JobPhotograph = loadedAhead(() => import('~/components/JobPhotograph.vue'))
+const TakePhotographs = loadedAhead(() => import('~/components/TakePhotographs.vue'))
+
+/** Grooves, bushings, belts, shafts and base looked over while the belts are loose. */
+const behind = useBehind()
+const job = useJob()
+const session = useSession()
+const telling = useTelling()
+const goOn = inject(goOnKey, () => {})
+const w = computed(() => inspectWords(telling.value.words))
+const v = computed(() => w.value.view)
+const ICONS = { fine: IconFine, 'put-right': IconRight, 'to-report': IconReport }
+const state = computed(() => job.belt!)
+const closed = computed(() => state.value.closing !== null)
+const inspection = computed(() => state.value.inspection)
+const meaning = computed(() => meaningOfInspection(inspection.value, telling.value))
+const { draft: form } = useDraft<InspectTexts>('inspect', blankInspection)
+const chosen = computed(() => form.value.place)
+const typed = computed(() => form.value.places[chosen.value] ?? BLANK_PLACE)
+const write = (change: Partial<PlaceTexts>) => {
+  form.value.places[chosen.value] = { ...typed.value, ...change }
+}
+const read = computed(() => readDrivePlace(form.value, telling.value))
+const begun = computed(() => read.value.payload !== null || read.value.asks !== '')
+const entry = computed(() => inspection.value.facts.looked.get(chosen.value) ?? null)
+const before = computed(() =>
+  entry.value
+    ? v.value.before(
+        [w.value.found[entry.value.payload.found], entry.value.payload.words].filter(Boolean).join(': '),
+      )
+    : '',
+)
+const others = computed(() => inspection.value.unseen.filter((p) => !form.value.places[p]?.found))
+const asked = ref(false)
+watch(chosen, () => {
+  asked.value = false
+})
+const list = useTemplateRef<HTMLElement>('list')
+const words = useTemplateRef<{ focus: () => void }>('words')
+const choose = (place: DrivePlace) => {
+  form.value.place = place
+}
+const walk = (by: 1 | -1) => {
+  const n = DRIVE_PLACES.length
+  choose(DRIVE_PLACES[(DRIVE_PLACES.indexOf(chosen.value) + by + n) % n]!)
+  void nextTick(() => list.value?.querySelector<HTMLElement>('[aria-pressed="true"]')?.focus())
+}
+const log = () => {
+  const { payload } = read.value
+  if (!payload) {
+    asked.value = true
+    words.value?.focus()
+    return
+  }
+  if (!job.log({ kind: 'drive-looked', payload })) return
+  form.value.places[chosen.value] = undefined
+  const at = DRIVE_PLACES.indexOf(chosen.value)
+  const after = [...DRIVE_PLACES.slice(at + 1), ...DRIVE_PLACES.slice(0, at)]
+  const next = after.find((p) => inspection.value.unseen.includes(p))
+  if (next) choose(next)
+}
+const allElseFine = () => {
+  const places = others.value
+  if (places.length > 0)
+    job.log({ kind: 'drive-looked', payload: { places, found: 'fine', words: '', photographs: [] } })
+}
+const settings = computed(() =>
+  inspection.value.settings.map((s) => ({
+    ...s,
+    name: v.value.setting(beltsWords(telling.value.words).sheaves[s.place]),
+    read: readSetting(form.value.settings[s.place], s.place, state.value.machine, telling.value),
+  })),
+)
+const logSetting = (place: SheavePlace) => {
+  const payload = settings.value.find((s) => s.place === place)?.read.payload
+  if (payload && job.log({ kind: 'setting-read', payload })) form.value.settings[place] = ''
+}
+const rows = computed(() =>
+  inspection.value.places.flatMap(({ place, entry: e }) =>
+    e && e.payload.found !== 'fine'
+      ? [w.value.row(`${w.value.places[place].name} (${w.value.found[e.payload.found]})`, e.payload.words)]
+      : [],
+  ),
+)
+const skipping = ref(false)
+const skip = (why: string) => {
+  if (job.log({ kind: 'stage-skipped', payload: { stage: 'inspect', why } })) goOn()
+}
+</script>
+
+<template>
+  <BoardFrame :title="v.title" :note="v.note">
+    <div
+      ref="list"
+      class="list"
+      role="group"
+      :aria-label="v.place"
+      @keydown.down.prevent="walk(1)"
+      @keydown.up.prevent="walk(-1)"
+    >
+      <el-button
+        v-for="p in inspection.places"
+        :key="p.place"
+        class="place"
+        :class="{ chosen: p.place === chosen }"
+        :aria-pressed="p.place === chosen"
+        @click="choose(p.place)"
+      >
+        <component :is="p.entry ? ICONS[p.entry.payload.found] : IconUnseen" class="icon" />
+        <span>{{ w.places[p.place].name }}</span>
+        <span class="state">{{ p.entry ? w.found[p.entry.payload.found] : v.unseen }}</span>
+      </el-button>
+    </div>
+    <section class="here" :aria-label="w.places[chosen].name">
+      <h3>{{ w.places[chosen].name }}</h3>
+      <p>{{ w.places[chosen].look }}</p>
+      <p v-if="before" class="quiet">{{ before }}</p>
+      <div v-if="entry?.payload.photographs.length" class="thumbs">
+        <JobPhotograph
+          v-for="(id, i) in entry.payload.photographs"
+          :id="id"
+          :key="id"
+          :name="v.photograph(i + 1, w.places[chosen].name)"
+        />
+      </div>
+      <template v-if="!closed">
+        <div class="line">
+          <ChoiceRow
+            :model-value="typed.found"
+            :label="v.foundHere"
+            show-label
+            on-dye
+            :options="FOUND.map((value) => ({ value, name: w.found[value] }))"
+            @update:model-value="write({ found: $event as 'fine' })"
+          />
+          <label class="words"
+            ><span>{{ v.words }}</span>
+            <el-input
+              ref="words"
+              :model-value="typed.words"
+              :aria-label="v.words"
+              maxlength="2000"
+              @update:model-value="write({ words: $event })"
+              @keydown.enter.prevent="log"
+            />
+          </label>
+        </div>
+        <p v-if="asked && read.asks" class="fault" role="alert">{{ read.asks }}</p>
+        <TakePhotographs
+          v-if="behind"
+          :key="chosen"
+          :ids="typed.photographs"
+          :place="w.places[chosen].name"
+          @update:ids="write({ photographs: $event })"
+        />
+      </template>
+    </section>
+    <section v-if="settings.length" class="here" :aria-label="v.settings">
+      <h3>{{ v.settings }}</h3>
+      <div v-for="s in settings" :key="s.place">
+        <p class="quiet">{{ settingWords(s, telling) }}</p>
+        <div v-if="!closed" class="line">
+          <NumberBox
+            v-model="form.settings[s.place]"
+            :label="s.name"
+            measure="plain"
+            :units="session.units"
+            on-dye
+            :note="s.read.fault"
+            :note-is-fault="s.read.fault !== ''"
+            @enter="logSetting(s.place)"
+          />
+          <el-button class="dye-button" :disabled="!s.read.payload" @click="logSetting(s.place)">{{
+            v.logSetting
+          }}</el-button>
+        </div>
+      </div>
+    </section>
+  </BoardFrame>
+  <LedgerFrame :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
+    <ul v-if="rows.length > 0" class="rows">
+      <li v-for="r in rows" :key="r">{{ r }}</li>
+    </ul>
+    <p class="muted">{{ beltsWords(telling.words).fingers }}</p>
+    <el-button v-if="!closed && others.length > 0 && begun" class="quiet-button" @click="allElseFine">{{
+      v.allElseFine(others.length)
+    }}</el-button>
+    <el-button
+      v-if="!closed && inspection.unseen.length > 0"
+      link
+      class="text-button"
+      @click="skipping = true"
+      >{{ v.passOver }}</el-button
+    >
+    <WhyDialog
+      v-model="skipping"
+      :title="v.passOver"
+      :question="actionsWords(telling.words).why"
+      :action="actionsWords(telling.words).passOver"
+      @say="skip"
+    />
+    <template #next>
+      <el-button
+        v-if="closed || (inspection.unseen.length === 0 && !begun)"
+        class="next-button"
+        @click="goOn()"
+        >{{ actionsWords(telling.words).goOn }}</el-button
+      >
+      <el-button v-else-if="begun || others.length === 0" class="next-button" @click="log">{{
+        v.logPlace(w.places[chosen].name.toLowerCase())
+      }}</el-button>
+      <el-button v-else class="next-button" @click="allElseFine">{{
+        v.allElseFine(others.length)
+      }}</el-button>
+    </template>
+  </LedgerFrame>
+</template>
+
+<style scoped>
+.list {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
+  gap: 6px 10px;
+}
+.place {
+  min-height: var(--touch);
+  height: auto;
+  margin: 0;
+  padding: 4px 10px;
+  border: 1px solid var(--dye-line);
+  background: transparent;
+  color: var(--scribe);
+  justify-content: flex-start;
+  --el-button-hover-bg-color: var(--dye-deep);
+  --el-button-hover-text-color: #fff;
+  --el-button-hover-border-color: var(--scribe-dim);
+  --el-button-active-bg-color: var(--dye-deep);
+  --el-button-active-text-color: #fff;
+}
+.place.chosen {
+  border: 2px solid var(--brass-on-dye);
+  background: var(--dye-deep);
+}
+.place :deep(> span) {
+  display: grid;
+  grid-template-columns: 20px minmax(0, 1fr);
+  gap: 0 8px;
+  width: 100%;
+  text-align: left;
+  white-space: normal;
+  line-height: 1.25;
+}
+.icon {
+  grid-row: 1 / 3;
+  align-self: center;
+}
+.state {
+  font-size: 13px;
+  color: var(--scribe-dim);
+}
+.here {
+  display: grid;
+  gap: 8px;
+  margin-top: 14px;
+  padding-top: 12px;
+  border-top: 1px solid var(--dye-line);
+}
+.here h3 {
+  font-size: 18px;
+  color: #fff;
+}
+.here p {
+  color: var(--scribe);
+  font-size: 15px;
+}
+.here .quiet {
+  color: var(--scribe-dim);
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 16px;
+  align-items: end;
+}
+.words {
+  flex: 1 1 240px;
+}
+.words span {
+  display: block;
+  margin-bottom: 5px;
+  font-size: 14px;
+  color: var(--scribe-dim);
+}
+.words :deep(.el-input__wrapper) {
+  min-height: var(--touch);
+}
+.thumbs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.rows {
+  padding-left: 18px;
+}
+.here .fault {
+  color: var(--out-on-dye);
+}
+</style>

@@ -1,0 +1,40 @@
+import { defineStage, invalid } from '../../logbook/stage'
+import type { BeltMachine } from '../../register/beltMachine'
+import { lockoutObjection } from '../makeSafe/stage'
+import type { Safety } from '../makeSafe/safety'
+import { valuesOf, type TensionRead } from './tension'
+
+interface Sees {
+  readonly machine: BeltMachine
+  readonly safety: Safety
+  /** One a round, the last one under way; null where nothing was read. */
+  readonly tensions: readonly (TensionRead | null)[]
+}
+
+const now = (job: Sees): TensionRead | null => job.tensions[job.tensions.length - 1] ?? null
+
+/** How many readings a whole set gives: a band of joined belts is pushed as one. */
+export const readingsOf = ({ belts }: BeltMachine): number => (belts.kind === 'v' ? belts.count : 1)
+
+/** Every belt of the set read by one school, turned to its band. */
+export const tensionStage = defineStage({
+  id: 'tension',
+  writes: ['tension-read', 'tension-adjusted'],
+  skip: 'once',
+  mark: (job: Sees) => {
+    const read = now(job)
+    if (read) return read.verdict === 'unknown' ? 'done' : read.verdict
+    return job.tensions.length > 1 ? 'stale' : 'todo'
+  },
+  wants: (job) => {
+    const read = now(job)
+    return read === null || read.verdict === 'out'
+  },
+  objection: ({ machine, safety }, entry) => {
+    if (entry.kind === 'tension-read') {
+      if (valuesOf(entry.payload.read).length !== readingsOf(machine))
+        return invalid('belts-missing', 'payload', 'read')
+    }
+    return lockoutObjection(safety)
+  },
+})

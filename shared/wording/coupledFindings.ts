@@ -1,0 +1,79 @@
+import { movableName } from './machineNames'
+import {
+  findingOfHot,
+  findingOfFeet,
+  findingOfLooks,
+  findingOfProof,
+  findingOfOpening,
+  findingOfLevelStage,
+  findingOfTarget,
+  findingOfRoughIn,
+} from './stageFindings'
+import { feetWords, verdictsWords, setsWords, findingsWords } from './en'
+import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
+import type { Job } from '../../core/jobs/jobs'
+import type { MachineRole } from '../../core/plan/movePlan'
+import type { Measurement } from '../../core/stages/measure/measurement'
+import { firstSag, hasSag } from '../methods/forms'
+import { figure } from './figures'
+import { type Telling, farEnd } from './telling'
+import { closingFinding, findingsOfRows, safetyFinding, type Findings } from './commonFindings'
+
+const measurementFinding = (m: Measurement | undefined, { words }: Telling): string => {
+  if (!m || m.sets.length === 0) return ''
+  const w = setsWords(words)
+  if (m.trust === 'agreed')
+    return `${w.agree(m.used.length)}: ${verdictsWords(words)[m.judgement?.verdict ?? 'unknown'].toLowerCase()}`
+  return `${w.count(m.sets.length)}. ${w.trust[m.trust]}`
+}
+
+/** What each stage of a coupled job found. A missing stage fails to compile. */
+const FOUND: {
+  readonly [S in CoupledStageId]: (state: CoupledState, telling: Telling) => string
+} = {
+  'make-safe': (s, t) => safetyFinding(s.safety, t),
+  open: findingOfOpening,
+  look: (s, t) => findingOfLooks(s.looks, t),
+  feet: (s, t) => findingOfFeet(s.feetCheck, s.machine, t),
+  level: (s, t) => findingOfLevelStage(s.levels, s.runouts, t),
+  'rough-in': (s, t) => findingOfRoughIn(s.roughIn, movableName(s), t),
+  'set-up': ({ setUp }, { words, units }) => {
+    if (!setUp) return ''
+    const w = findingsWords(words).setUp
+    const { why } = setUp.entry.payload
+    if (!setUp.holdsZero) return why === '' ? w.missesZero : w.missesZeroWhy(why)
+    return w.with(
+      setsWords(words).methods[setUp.how.method],
+      hasSag(setUp.how) ? figure(firstSag(setUp.how), 'displacement', units) : '',
+    )
+  },
+  'as-found': (s, t) => measurementFinding(s.measurements[0], t),
+  target: (s, t) => findingOfTarget(s.coldTarget, s.tolerance, farEnd(s.feet.movable, t), t),
+  plan: ({ plan }, { words, units }) => {
+    if (!plan) return ''
+    const { moves, planes } = plan.footwork
+    const lifts = (machine: MachineRole) => {
+      const own = moves.filter((m) => m.machine === machine)
+      return own.some((m) => m.v !== 0)
+        ? own.map((m) => figure(m.v, 'displacement', units, { sign: true })).join(' / ')
+        : ''
+    }
+    const [own, driven] = [lifts('movable'), lifts('stationary')]
+    return planes.v
+      ? findingsWords(words).plan.lifts(
+          [own, driven && feetWords(words).driven(driven)].filter(Boolean).join(', '),
+        )
+      : findingsWords(words).plan.side
+  },
+  move: ({ moves }, { words }) => (moves.length === 0 ? '' : findingsWords(words).moves(moves.length)),
+  're-measure': (s, t) => measurementFinding(s.moves.length > 0 ? s.latest : undefined, t),
+  prove: findingOfProof,
+  'hot-check': findingOfHot,
+  close: ({ closing }, t) => closingFinding(closing, t),
+}
+
+/** What each stage of a coupled job found, for its run sheet. */
+export const coupledFindings = (job: Job, telling: Telling): Findings =>
+  job.kind === 'coupled'
+    ? findingsOfRows(job, (id) => FOUND[id as CoupledStageId](job.state, telling), telling)
+    : {}

@@ -1,0 +1,30 @@
+import { said } from '../words'
+
+/** Belts laid on again. */
+export const fit = {
+  asked: 'Lay the belts on by hand.',
+  done: { same: 'The same belts are on.', new: 'New belts are on.' },
+  newDetail: 'They bed in and stretch fast: tension them high, and come back after the first hours.',
+  sameDetail: 'Belts that have run are tensioned lower than new ones.',
+  rules: [
+    'The larger sheave first; then turn the smaller one by hand and let the belts roll in. Flat hand, fingers never between belt and rim.',
+    'A set is replaced whole, by one maker, from one batch. New and run belts don’t share a load.',
+    'All slack on the same side before the motor goes out.',
+  ],
+  lengthOdd: (registered: string) => `The register says ${registered}. Is this the right belt?`,
+  log: { same: 'Log: the same belts', new: 'Log: new belts' },
+  view: {
+    title: 'Fit belts',
+    which: 'Which belts go on',
+    belts: { same: 'The same', new: 'New ones' },
+    length: 'Pitch length of a belt',
+    matched: 'A matched set',
+    matchedWords: { yes: 'Yes', no: 'No', unknown: 'Not said' },
+    words: 'Remark, batch or number',
+    passOver: 'Pass over fitting',
+    wanted: (count: string, section: string, length: string) =>
+      length === '' ? `${count}, section ${section}` : `${count}, section ${section}, ${length} long`,
+  },
+}
+
+export const fitWords = said(fit)
