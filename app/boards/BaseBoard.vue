@@ -20,7 +20,7 @@ const upright = computed(() => move.value.going !== 'level')
 const drivenBelow = computed(() => props.base.pull === 'down')
 const BRASS = '#E0B04A'
 const where = computed(() => baseMovesWords(props.words).going[move.value.going][props.way])
-const rods = [250, 450]
+const rods = [220, 480]
 const plateY = computed(() => (drivenBelow.value ? 92 : 148))
 /** The nuts of a rod, the eased one and the driving one told apart. */
 const nutY = (side: string) => plateY.value + (side === 'above' ? -16 : 16)
@@ -40,8 +40,8 @@ const tone = (side: 'above' | 'below' | 'driven-side' | 'far-side') =>
       />
       <rect x="300" :y="drivenBelow ? 26 : 158" width="100" height="66" rx="6" class="part" />
       <circle cx="350" :cy="drivenBelow ? 60 : 192" r="24" class="part" />
-      <text x="292" :y="drivenBelow ? 54 : 196" text-anchor="end">{{ w.motor }}</text>
-      <rect x="226" :y="plateY - 5" width="248" height="10" class="plate" />
+      <text x="408" :y="drivenBelow ? 44 : 202">{{ w.motor }}</text>
+      <rect x="196" :y="plateY - 5" width="308" height="10" class="plate" />
       <template v-if="move.turned === 'nuts'">
         <g v-for="x in rods" :key="x">
           <path class="rod" :d="`M${x} ${plateY - 52}V${plateY + 58}`" />
@@ -60,29 +60,29 @@ const tone = (side: 'above' | 'below' | 'driven-side' | 'far-side') =>
           </template>
         </g>
         <g v-if="move.nuts" font-size="15">
-          <text x="484" :y="nutY(move.nuts.ease) + 6" fill="#FFFFFF">{{ w.ease }}</text>
-          <text x="484" :y="nutY(move.nuts.drive) + 6" :fill="BRASS">{{ w.follow }}</text>
+          <text x="512" :y="nutY(move.nuts.ease) + 6" fill="#FFFFFF">{{ w.ease }}</text>
+          <text x="512" :y="nutY(move.nuts.drive) + 6" class="brass">{{ w.follow }}</text>
         </g>
       </template>
       <template v-else-if="move.turned === 'bolt'">
-        <circle cx="226" :cy="plateY" r="7" class="part" />
-        <path class="rod" :stroke="BRASS" :d="`M462 ${plateY - 34}V${plateY + 50}`" />
-        <rect x="449" :y="plateY + 12" width="26" height="15" rx="2" :fill="BRASS" />
-        <text x="484" :y="plateY + 24" :fill="BRASS" font-size="15">{{ w.turnThis }}</text>
+        <circle cx="196" :cy="plateY" r="7" class="part" />
+        <path class="rod" :stroke="BRASS" :d="`M492 ${plateY - 34}V${plateY + 50}`" />
+        <rect x="479" :y="plateY + 12" width="26" height="15" rx="2" :fill="BRASS" />
+        <text x="512" :y="plateY + 24" class="brass">{{ w.turnThis }}</text>
       </template>
       <template v-else>
         <g v-for="x in rods" :key="x">
           <path class="rod" :stroke="BRASS" :d="`M${x} ${plateY + 6}V${plateY + 56}`" />
           <rect :x="x - 13" :y="plateY + 34" width="26" height="15" rx="2" :fill="BRASS" />
         </g>
-        <text x="484" :y="plateY + 46" :fill="BRASS" font-size="15">{{ w.turnThese }}</text>
+        <text x="512" :y="plateY + 46" class="brass">{{ w.turnThese }}</text>
       </template>
       <path
         class="arrow"
         :d="
           move.going === 'up'
-            ? `M170 ${plateY + 40}V${plateY - 40}l-8 12h16l-8 -12`
-            : `M170 ${plateY - 40}V${plateY + 40}l-8 -12h16l-8 12`
+            ? `M150 ${plateY + 40}V${plateY - 40}l-8 12h16l-8 -12`
+            : `M150 ${plateY - 40}V${plateY + 40}l-8 -12h16l-8 12`
         "
       />
     </template>
@@ -90,8 +90,6 @@ const tone = (side: 'above' | 'below' | 'driven-side' | 'far-side') =>
       <rect x="86" y="60" width="300" height="150" rx="3" class="ground" />
       <rect x="180" y="76" width="150" height="118" rx="6" class="part" />
       <text x="255" y="141" text-anchor="middle">{{ w.motor }}</text>
-      <path d="M330 110h30M360 88v44" class="strand" />
-      <rect x="340" y="22" width="22" height="0" />
       <path class="strand" d="M214 76V44M296 76V44" />
       <rect x="206" y="24" width="98" height="22" class="part" />
       <path class="strand" d="M304 30H560M304 40H560" />
@@ -121,11 +119,11 @@ const tone = (side: 'above' | 'below' | 'driven-side' | 'far-side') =>
       </g>
       <text v-if="move.nuts" x="86" y="236" font-size="15" fill="#FFFFFF">
         {{ w.at(w.ease, baseMovesWords(words).nuts[move.nuts.ease]) }}
-        <tspan :fill="BRASS" dx="18">
+        <tspan class="brass" dx="18">
           {{ w.at(w.follow, baseMovesWords(words).nuts[move.nuts.drive]) }}
         </tspan>
       </text>
-      <text v-else x="86" y="236" :fill="BRASS" font-size="15">
+      <text v-else x="86" y="236" class="brass">
         {{ move.turned === 'bolt' ? w.turnThis : w.turnThese }}
       </text>
       <path
@@ -133,7 +131,7 @@ const tone = (side: 'above' | 'below' | 'driven-side' | 'far-side') =>
         :d="way === 'away' ? 'M520 135H420l12 -8v16l-12 -8' : 'M420 135H520l-12 -8v16l12 -8'"
       />
     </template>
-    <text :x="upright ? 28 : 420" :y="upright ? 250 : 172" font-size="16" fill="#E0B04A">{{ where }}</text>
+    <text class="brass" :x="upright ? 28 : 420" :y="upright ? 250 : 172">{{ where }}</text>
   </svg>
 </template>
 
@@ -142,6 +140,7 @@ svg {
   display: block;
   width: 100%;
   max-height: 300px;
+  flex-shrink: 0;
 }
 .part {
   fill: #2a2f6e;
@@ -174,5 +173,8 @@ svg {
 text {
   font-size: 15px;
   fill: #dce3ff;
+}
+.brass {
+  fill: #e0b04a;
 }
 </style>

@@ -4,15 +4,23 @@ import { tensionWords } from '~~/shared/wording/en'
 import type { Words } from '~~/shared/wording/words'
 
 /** Each belt of the set as a bar against the band, with the box it is typed in before it. */
-const props = defineProps<{ bars: BeltBars | null; names: readonly string[]; words: Words }>()
+const props = defineProps<{
+  bars: BeltBars | null
+  /** What the bars are, and in which unit. */
+  title: string
+  names: readonly string[]
+  words: Words
+}>()
 const w = computed(() => tensionWords(props.words).view)
 const TONES = { in: '#C3CBEE', edge: '#F0C060', out: '#FF8FA3' } as const
 const tone = (verdict: 'in' | 'edge' | 'out' | null | undefined) => (verdict ? TONES[verdict] : '#8F9AD6')
 </script>
 
 <template>
-  <div class="bars">
+  <section class="bars" :aria-label="title">
+    <h3>{{ title }}</h3>
     <div v-for="(name, i) in names" :key="name" class="row">
+      <span class="name">{{ name }}</span>
       <slot :at="i" :label="name" />
       <VerdictMark v-if="bars?.bars[i]?.verdict" :mark="bars.bars[i]!.verdict!" on-dye />
       <span v-else />
@@ -30,18 +38,26 @@ const tone = (verdict: 'in' | 'edge' | 'out' | null | undefined) => (verdict ? T
       </div>
     </div>
     <p v-if="bars?.band" class="under"><VerdictMark mark="in" on-dye /> {{ w.band(...bars.band.words) }}</p>
-  </div>
+  </section>
 </template>
 
 <style scoped>
 .bars {
   display: grid;
 }
+h3 {
+  font-size: 16px;
+  color: #fff;
+  margin-bottom: 4px;
+}
 .row {
   display: grid;
-  grid-template-columns: minmax(190px, 236px) 22px minmax(0, 1fr);
+  grid-template-columns: 62px 150px 22px minmax(0, 1fr);
   gap: 12px;
   align-items: center;
+}
+.name {
+  color: var(--scribe);
 }
 .track {
   position: relative;
@@ -71,7 +87,7 @@ const tone = (verdict: 'in' | 'edge' | 'out' | null | undefined) => (verdict ? T
 }
 @media (max-width: 640px) {
   .row {
-    grid-template-columns: minmax(150px, 1fr) 20px minmax(0, 1fr);
+    grid-template-columns: 54px 118px 20px minmax(0, 1fr);
     gap: 8px;
   }
 }

@@ -63,6 +63,7 @@ const label = computed(() => drawingsWords(props.words).beltSide)
 svg {
   display: block;
   width: 100%;
-  max-height: 262px;
+  max-height: 224px;
+  flex-shrink: 0;
 }
 </style>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { StageId } from '~~/core/jobs/jobs'
-import { VIEWS } from '~/stages/views'
 
 /** The view of a stage, loaded when it is first opened. */
 const props = defineProps<{ stage: StageId }>()
-const view = computed(() => VIEWS[props.stage])
+const { kind } = storeToRefs(useJob())
+const view = computed(() => kind.value?.views[props.stage])
 </script>
 
 <template>

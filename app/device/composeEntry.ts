@@ -1,8 +1,8 @@
 import type { Job } from '~~/core/jobs/jobs'
 import type { KindOfJob } from '~~/core/jobs/kindOfJob'
-import type { EntryBody, LogEntry } from '~~/core/logbook/entry'
+import type { EntryBody, EntryKind, LogEntry } from '~~/core/logbook/entry'
 import { MAY, type Role } from '~~/core/logbook/may'
-import { door, kinds, objections } from '~~/shared/wording/en'
+import type { ObjectionCode } from '~~/core/logbook/stage'
 import { newId } from './newId'
 
 /** An entry as somebody would write it now, having seen this logbook. */
@@ -22,15 +22,20 @@ export const composeEntry = (
   ...body,
 })
 
-/** Why an entry can't be logged by this role next in this logbook, in words; empty when it can. */
-export const refusalToLog = (
+/** Why an entry can't be logged: this role may not write it, or the job can't take it now. */
+export type Refused =
+  | { readonly why: 'role'; readonly kind: EntryKind; readonly role: Role }
+  | { readonly why: 'objection'; readonly code: ObjectionCode }
+
+/** Why an entry can't be logged by this role next in this logbook; null when it can. Its words are in refusedWords.ts. */
+export const refusedToLog = (
   kind: KindOfJob,
   folded: Job,
   logbook: readonly LogEntry[],
   entry: LogEntry,
   role: Role | undefined,
-): string => {
-  if (role && !MAY[role].includes(entry.kind)) return door.notForRole(kinds[entry.kind], role)
+): Refused | null => {
+  if (role && !MAY[role].includes(entry.kind)) return { why: 'role', kind: entry.kind, role }
   const objection = kind.objection(folded, logbook, entry)
-  return objection ? objections[objection.code] : ''
+  return objection && { why: 'objection', code: objection.code }
 }

@@ -1,5 +1,25 @@
-import { COUPLED } from '~~/core/jobs/coupled'
+import { COUPLED, type CoupledStageId } from '~~/core/jobs/coupled'
 import { coupledFindings } from '~~/shared/wording/coupledFindings'
-import type { LoadedKind } from './kinds'
+import { loadedAhead } from '~/stages/ahead'
+import { SHARED_VIEWS } from '~/stages/sharedViews'
+import type { LoadedKind, Views } from './kinds'
 
-export const kind: LoadedKind = { ...COUPLED, findings: coupledFindings }
+/** What a person sees of each stage, loaded when it is first opened. One row a stage. */
+const VIEWS: Views<CoupledStageId> = {
+  ...SHARED_VIEWS,
+  open: loadedAhead(() => import('~/stages/open/OpenStage.vue')),
+  look: loadedAhead(() => import('~/stages/look/LookStage.vue')),
+  feet: loadedAhead(() => import('~/stages/feet/FeetStage.vue')),
+  level: loadedAhead(() => import('~/stages/level/LevelStage.vue')),
+  'rough-in': loadedAhead(() => import('~/stages/roughIn/RoughInStage.vue')),
+  'set-up': loadedAhead(() => import('~/stages/setUp/SetUpStage.vue')),
+  'as-found': loadedAhead(() => import('~/stages/measure/AsFoundStage.vue')),
+  target: loadedAhead(() => import('~/stages/target/TargetStage.vue')),
+  plan: loadedAhead(() => import('~/stages/plan/PlanStage.vue')),
+  move: loadedAhead(() => import('~/stages/move/MoveStage.vue')),
+  're-measure': loadedAhead(() => import('~/stages/measure/ReMeasureStage.vue')),
+  prove: loadedAhead(() => import('~/stages/prove/ProveStage.vue')),
+  'hot-check': loadedAhead(() => import('~/stages/hotCheck/HotCheckStage.vue')),
+}
+
+export const kind: LoadedKind = { ...COUPLED, findings: coupledFindings, views: VIEWS }

@@ -6,10 +6,13 @@ import { fromWire } from '~~/shared/logbook/lifts'
 import type { PreviousSetUp } from '~~/shared/api/answers'
 import type { Call } from '~~/shared/secondScreen/call'
 import type { MachineSnapshot } from '~~/shared/register/machine'
-import { composeEntry, refusalToLog } from '~/device/composeEntry'
+import { composeEntry, refusedToLog } from '~/device/composeEntry'
 import type { OpenedJob } from '~/doors/door'
 import { serverDoor } from '~/doors/serverDoor'
 import { loadKind, type LoadedKind } from '~/jobs/kinds'
+import { ahead } from '~/stages/ahead'
+
+const loadRefusedWords = ahead(() => import('~/device/refusedWords'))
 
 /**
  * The job in view: its machine, the entries the server has, those still on their way, and the
@@ -171,8 +174,14 @@ export const useJob = defineStore('job', () => {
     if (!kind.value || !folded.value) return null
     const entry = compose(body, supersedes)
     const { role } = session.author ?? {}
-    refusal.value = refusalToLog(kind.value, folded.value, logbook.value, entry, role)
-    if (refusal.value) return null
+    const refused = refusedToLog(kind.value, folded.value, logbook.value, entry, role)
+    refusal.value = ''
+    if (refused) {
+      void loadRefusedWords().then(({ refusedWords }) => {
+        refusal.value = refusedWords(refused, { viewFrom: viewFrom.value })
+      })
+      return null
+    }
     draft.value = null
     readRows.set(entry.id, entry)
     door.post(id.value, entry)

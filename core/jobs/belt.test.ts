@@ -1,30 +1,192 @@
 import { describe, expect, it } from 'vitest'
 import { driveAtCentre } from '../belt/geometry'
 import { sheaveErrors } from '../belt/sheaveLine'
+import type { EntryBody } from '../logbook/entry'
+import type { SheaveBuild } from '../register/beltMachine'
+import { DRIVE_PLACES } from '../stages/inspect/entries'
+import { objectionTo } from './jobs'
 import { BELT_MACHINE, TestBelt } from './testBelt'
 
 const DEGREE = Math.PI / 180
+const mark = (belt: TestBelt, id: string) => belt.fold().sheet.rows.find((r) => r.id === id)?.mark
 const line = (belt: TestBelt) => belt.fold().state.lines.at(-1) ?? null
 const quantity = (belt: TestBelt, name: string) => line(belt)?.quantities.find((q) => q.name === name)
 
 describe('a belt job', () => {
-  it('walks from lockout over lining up to its close', () => {
+  it('walks from lockout to its close in the order of the work', () => {
     const belt = new TestBelt()
-    expect(belt.fold().sheet.current).toBe('make-safe')
+    const turn = () => belt.fold().sheet.current
+    expect(turn()).toBe('make-safe')
     belt.ready()
-    expect(belt.fold().sheet.current).toBe('line-up')
+    expect(turn()).toBe('slack-off')
+    belt.add({ kind: 'slacked-off', payload: { belts: 'off', words: '' } })
+    expect(turn()).toBe('inspect')
+    belt.add({
+      kind: 'drive-looked',
+      payload: { places: [...DRIVE_PLACES], found: 'fine', words: '', photographs: [] },
+    })
+    expect(turn()).toBe('square')
+    belt.square(112.4, 116)
+    expect(turn()).toBe('square')
+    belt.square(112.4, 112.6)
+    expect(turn()).toBe('line-up')
     belt.gaps(0, 0.63)
-    expect(belt.fold().sheet).toMatchObject({ current: 'line-up', rows: [{}, { mark: 'out' }, {}] })
+    expect([turn(), mark(belt, 'line-up')]).toEqual(['line-up', 'out'])
     belt.add({ kind: 'line-corrected', payload: { steps: ['turn', 'offset'], remark: '' } })
-    expect(belt.fold().sheet.rows[1]?.mark).toBe('stale')
-    expect(belt.fold().state.outcome.exceptions).toEqual(['corrected-since', 'out'])
+    expect(mark(belt, 'line-up')).toBe('stale')
     belt.gaps(2.7, 2.7)
-    expect(belt.fold().sheet.current).toBe('close')
+    expect(turn()).toBe('fit')
+    belt.add({
+      kind: 'belts-fitted',
+      payload: { belts: 'new', units: 'metric', length: null, matched: true, words: '' },
+    })
+    expect(turn()).toBe('tension')
+    belt.push([18, 18, 18, 18, 18])
+    expect([turn(), mark(belt, 'tension')]).toEqual(['tension', 'out'])
+    belt.turn(2)
+    expect(mark(belt, 'tension')).toBe('stale')
+    belt.push([31, 31, 31, 31, 31])
+    expect(turn()).toBe('tighten')
+    belt.tighten()
+    expect([turn(), mark(belt, 'tighten')]).toEqual(['tighten', 'stale'])
+    belt.gaps(2.7, 2.7)
+    expect(belt.fold().state.recheck.missing).toEqual(['tension'])
+    belt.push([30.8, 30.8, 30.8, 30.8, 30.8])
+    expect(turn()).toBe('run')
+    belt.run()
+    expect(turn()).toBe('close')
     expect(belt.fold().state).toMatchObject({
       outcome: { verdict: 'in', exceptions: [] },
       asFound: { verdict: 'out' },
       asLeft: { verdict: 'in' },
     })
+  })
+
+  it('a planned visit reads the belts first, and needs no tightening while nothing was loosened', () => {
+    const belt = new TestBelt().ready('planned')
+    expect(belt.fold().sheet.current).toBe('tension')
+    belt.push([25, 25, 25, 25, 25], 'run-in')
+    expect(belt.fold().state.tensionLeft?.verdict).toBe('in')
+    expect(belt.fold().sheet.current).toBe('run')
+    belt.run()
+    expect(belt.fold().sheet.current).toBe('close')
+    expect(belt.fold().state.outcome).toEqual({ verdict: 'in', exceptions: [] })
+    belt.turn(0.5)
+    expect(belt.fold().state.outcome.exceptions).toEqual(['corrected-since', 'untightened'])
+    // Hands were in it again: what was confirmed of its run no longer holds.
+    expect(belt.fold().state.running.next).toBe('turned')
+  })
+
+  it('says what is open at its close: tension, tightening, a run that was not right', () => {
+    const belt = new TestBelt().ready().opened()
+    belt.gaps(2.7, 2.7)
+    expect(belt.fold().state.outcome.exceptions).toEqual(['untensioned', 'untightened'])
+    belt.add({ kind: 'stage-skipped', payload: { stage: 'tension', why: 'belts come tomorrow' } })
+    belt.add({ kind: 'stage-skipped', payload: { stage: 'tighten', why: 'belts come tomorrow' } })
+    expect(belt.fold().state.outcome).toEqual({ verdict: 'in', exceptions: [] })
+    belt.add({
+      kind: 'run-confirmed',
+      payload: { point: 'guard-on', found: 'bad', current: null, words: 'two screws short' },
+    })
+    expect(belt.fold().state.outcome.exceptions).toEqual(['runs-badly'])
+    expect(mark(belt, 'run')).toBe('out')
+  })
+
+  it('what tightening did is set against what stood before it, until the motor is moved again', () => {
+    const belt = new TestBelt().ready().opened()
+    belt.gaps(2.7, 2.7)
+    belt.push([31, 31, 31, 31, 31])
+    belt.tighten()
+    belt.gaps(0.4, 2.6)
+    belt.push([26, 26, 26, 26, 26])
+    const { recheck } = belt.fold().state
+    expect(recheck.before.line?.errors.offset).toBeCloseTo(0, 9)
+    expect(recheck.since.line?.verdict).toBe('out')
+    expect(recheck.before.tension?.mean).toBeGreaterThan(recheck.since.tension?.mean ?? Infinity)
+    expect(recheck.verdict).toBe('out')
+    belt.add({ kind: 'line-corrected', payload: { steps: ['turn'], remark: '' } })
+    expect(belt.fold().state.recheck.facts.entry).toBeNull()
+  })
+
+  it('slackened again, belts and their turns are begun anew', () => {
+    const belt = new TestBelt().ready().opened()
+    belt.gaps(2.7, 2.7)
+    belt.add({
+      kind: 'belts-fitted',
+      payload: { belts: 'new', units: 'metric', length: null, matched: null, words: '' },
+    })
+    belt.push([18, 18, 18, 18, 18])
+    belt.turn(1)
+    belt.add({ kind: 'slacked-off', payload: { belts: 'loose', words: '' } })
+    const { fitted, rounds, tensions } = belt.fold().state
+    expect(fitted).toEqual({ entry: null, newHere: true })
+    expect(rounds).toHaveLength(1)
+    expect(tensions).toEqual([null])
+  })
+
+  it('takes one reading a belt, a guard before a run, and no setting of a fixed sheave', () => {
+    const belt = new TestBelt().ready()
+    const asked = (body: EntryBody) => {
+      const entry = belt.add(body)
+      belt.entries.pop()
+      return objectionTo(belt.machine, [...belt.entries], entry)?.code ?? null
+    }
+    const read = (forces: readonly number[]): EntryBody => ({
+      kind: 'tension-read',
+      payload: {
+        units: 'metric',
+        age: 'new',
+        sheaves: 'free',
+        read: { by: 'force', deflection: 12.5, forces },
+        words: '',
+      },
+    })
+    const ran = (point: 'ran' | 'guard-on'): EntryBody => ({
+      kind: 'run-confirmed',
+      payload: { point, found: 'good', current: null, words: '' },
+    })
+    expect(asked(read([31, 31]))).toBe('belts-missing')
+    expect(asked(read([31, 31, 31, 31, 31]))).toBeNull()
+    expect(asked({ kind: 'base-tightened', payload: { words: '' } })).toBe('tension-unread')
+    expect(asked(ran('ran'))).toBe('guard-first')
+    belt.add(ran('guard-on'))
+    expect(asked(ran('ran'))).toBeNull()
+    expect(asked({ kind: 'setting-read', payload: { place: 'motor', turns: 2, words: '' } })).toBe(
+      'not-variable',
+    )
+    expect(asked({ kind: 'move-made', payload: {} } as never)).toBe('not-this-job')
+    const unsafe = new TestBelt()
+    unsafe.add({ kind: 'job-opened', payload: { reason: 'wear', rpm: 1465, customer: '', note: '' } })
+    const entry = unsafe.add({ kind: 'slacked-off', payload: { belts: 'off', words: '' } })
+    unsafe.entries.pop()
+    expect(objectionTo(unsafe.machine, [...unsafe.entries], entry)?.code).toBe('not-safe')
+  })
+
+  it('a sheave that was set otherwise is lined up by where its groove centre stands now', () => {
+    const variable: SheaveBuild = {
+      kind: 'variable',
+      threadPitch: 2,
+      turnsMost: 4,
+      grooveAngle: 34,
+      moves: 'outer',
+      turnsOpen: 1,
+    }
+    const { motor, driven } = BELT_MACHINE.sheaves
+    const belt = new TestBelt({
+      ...BELT_MACHINE,
+      sheaves: { motor: { ...motor, build: variable }, driven },
+    }).ready()
+    belt.add({ kind: 'setting-read', payload: { place: 'motor', turns: 1, words: '' } })
+    belt.contacts(true, true)
+    const before = line(belt)
+    belt.add({ kind: 'setting-read', payload: { place: 'motor', turns: 2.5, words: '' } })
+    const { machine, inspection } = belt.fold().state
+    // Opened by 3 mm: the groove centre goes half of it, the belt 3 / tan 17 degrees lower in diameter.
+    expect(machine.sheaves.motor.depthOuter).toBeCloseTo(11.5, 9)
+    expect(machine.sheaves.motor.pitchDiameter).toBeCloseTo(180 - 3 / Math.tan(17 * DEGREE), 9)
+    expect((line(belt)?.errors.offset ?? NaN) - (before?.errors.offset ?? NaN)).toBeCloseTo(1.5, 9)
+    expect(inspection.settings).toMatchObject([{ place: 'motor', registered: 1, opened: 1.5 }])
+    expect(mark(belt, 'inspect')).toBe('edge')
   })
 
   it('four contacts that touch are in line at the faces, and the depths still count', () => {
@@ -36,13 +198,14 @@ describe('a belt job', () => {
       ...BELT_MACHINE,
       sheaves: { ...BELT_MACHINE.sheaves, motor: { ...BELT_MACHINE.sheaves.motor, depthOuter: 12.7 } },
     }).ready()
+    even.opened()
     even.contacts(true, true)
     expect(line(even)?.verdict).toBe('in')
-    expect(even.fold().sheet.current).toBe('close')
+    expect(even.fold().sheet.current).toBe('fit')
   })
 
   it('a rim that stands off asks for the numbers', () => {
-    const belt = new TestBelt().ready()
+    const belt = new TestBelt().ready().opened()
     belt.contacts(true, false)
     expect(line(belt)).toBeNull()
     expect(belt.fold().sheet.current).toBe('line-up')
@@ -116,9 +279,9 @@ describe('a belt job', () => {
   })
 
   it('may pass over lining up with a reason, and then closes only with an exception', () => {
-    const belt = new TestBelt().ready()
+    const belt = new TestBelt().ready().opened()
     belt.add({ kind: 'stage-skipped', payload: { stage: 'line-up', why: 'edge is bent' } })
-    expect(belt.fold().sheet.current).toBe('close')
+    expect(belt.fold().sheet.current).toBe('fit')
     expect(belt.fold().state.outcome.exceptions).toEqual(['unmeasured'])
   })
 })

@@ -6,6 +6,7 @@ import { remember } from '../logbook/remember'
 import { keepSkips, NO_SKIPS } from '../logbook/skips'
 import { sheetOf, type Skips } from '../logbook/stage'
 import type { BeltMachine } from '../register/beltMachine'
+import { machineAsSet } from '../register/setSheaves'
 import { keepClosing, type Closing, type ExceptionReason, type Outcome } from '../stages/close/closing'
 import { closeStage } from '../stages/close/stage'
 import { keepAlignment, NOT_LINED_UP, type Alignment } from '../stages/lineUp/alignment'
@@ -85,6 +86,7 @@ const take = remember((now: Facts, e: LogEntry): Facts => ({
 
 /** Everything a belt job's logbook says, derived. Core units throughout. */
 export interface BeltState extends Facts {
+  /** As its sheaves stand: set otherwise than the register says where that was read. */
   readonly machine: BeltMachine
   readonly rpm: number
   readonly inspection: Inspection
@@ -135,7 +137,8 @@ const lastRead = <T>(rounds: readonly (T | null)[]): T | null => {
 }
 
 /** What follows from the facts. */
-const workOut = (machine: BeltMachine, facts: Facts): BeltState => {
+const workOut = (registered: BeltMachine, facts: Facts): BeltState => {
+  const machine = machineAsSet(registered, facts.inspected.turns)
   const lines = facts.alignment.map((round) => lineOfRound(round, machine))
   const asLeft = lastRead(lines)
   const tensions = facts.rounds.map((r) => r.reading && readTension(r.reading, machine))
@@ -155,7 +158,7 @@ const workOut = (machine: BeltMachine, facts: Facts): BeltState => {
     ...facts,
     machine,
     rpm: facts.opening?.payload.rpm ?? machine.rpm,
-    inspection: checkInspection(machine, facts.inspected),
+    inspection: checkInspection(registered, facts.inspected),
     square: lastSquare ? squareOf(lastSquare, machine) : null,
     lines,
     asFound: lines[0] ?? null,

@@ -1,9 +1,9 @@
 import type { LogEntry } from '../logbook/entry'
 import type { Objection } from '../logbook/stage'
 import type { Machine } from '../register/machine'
-import type { beltJob, BeltStageId} from './belt';
+import type { beltJob, BeltStageId } from './belt'
 import { BELT } from './belt'
-import type { coupledJob, CoupledStageId} from './coupled';
+import type { coupledJob, CoupledStageId } from './coupled'
 import { COUPLED } from './coupled'
 import type { KindOfJob } from './kindOfJob'
 

@@ -1,5 +1,8 @@
+import type { JobReason } from '../stages/open/entries'
 import type { EntryBody, LogEntry } from '../logbook/entry'
 import type { BeltMachine } from '../register/machine'
+import { DRIVE_PLACES } from '../stages/inspect/entries'
+import { RUN_POINTS } from '../stages/run/entries'
 import { SAFETY_POINTS } from '../stages/makeSafe/entries'
 import { beltJob } from './belt'
 
@@ -13,7 +16,8 @@ export const BELT_MACHINE: BeltMachine = {
     driven: { pitchDiameter: 348, faceWidth: 106, grooves: 5, depthOuter: 12.7, depthInner: 12.7 },
   },
   centreDistance: 820,
-  belts: { kind: 'v', section: 'B', count: 5 },
+  powerKw: 22,
+  belts: { kind: 'v', section: 'B', count: 5, mass: 0.2 },
   base: {
     kind: 'slide-screws',
     place: 'beside',
@@ -53,8 +57,8 @@ export class TestBelt {
     return entry
   }
 
-  ready(): this {
-    this.add({ kind: 'job-opened', payload: { reason: 'wear', rpm: 1465, customer: '', note: '' } })
+  ready(reason: JobReason = 'wear'): this {
+    this.add({ kind: 'job-opened', payload: { reason, rpm: 1465, customer: '', note: '' } })
     for (const point of SAFETY_POINTS) this.add({ kind: 'safety-confirmed', payload: { point, permit: '' } })
     return this
   }
@@ -69,6 +73,53 @@ export class TestBelt {
   gaps(p1: number, p2: number, tilt: { g12: number; g6: number; h: number } | null = null) {
     const payload = { ...FLAT, units: 'metric', p1, p2, w: 172, reference: null, tilt } as const
     return this.add({ kind: 'sheaves-read', payload })
+  }
+
+  /** Slackened, looked over, the motor square: what stands before the line. */
+  opened(): this {
+    this.add({ kind: 'slacked-off', payload: { belts: 'off', words: '' } })
+    this.add({
+      kind: 'drive-looked',
+      payload: { places: [...DRIVE_PLACES], found: 'fine', words: '', photographs: [] },
+    })
+    this.square(112.4, 112.6)
+    return this
+  }
+
+  /** Distances from an edge on the far side to both ends of the motor. */
+  square(sheaveEnd: number, farEnd: number) {
+    const payload = { units: 'metric', sheaveEnd, farEnd, edge: 'far-side', words: '' } as const
+    return this.add({ kind: 'motor-squared', payload })
+  }
+
+  /** Forces at the gauge's deflection, belt by belt. */
+  push(forces: readonly number[], age: 'new' | 'run-in' = 'new', deflection = 12.5) {
+    return this.add({
+      kind: 'tension-read',
+      payload: {
+        units: 'metric',
+        age,
+        sheaves: 'free',
+        read: { by: 'force', deflection, forces },
+        words: '',
+      },
+    })
+  }
+
+  /** Both ends turned alike. */
+  turn(turns: number) {
+    return this.add({ kind: 'tension-adjusted', payload: { sheaveEnd: turns, farEnd: turns, words: '' } })
+  }
+
+  /** The base drawn down, and what it takes to hand the drive back. */
+  tighten() {
+    return this.add({ kind: 'base-tightened', payload: { words: '' } })
+  }
+
+  run(): this {
+    for (const point of RUN_POINTS)
+      this.add({ kind: 'run-confirmed', payload: { point, found: 'good', current: null, words: '' } })
+    return this
   }
 
   fold() {

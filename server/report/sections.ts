@@ -4,6 +4,7 @@ import type { CoupledState } from '../../core/jobs/coupled'
 import type { Job } from '../../core/jobs/jobs'
 import type { Reported, Section } from './section'
 import { couplingResult } from './sections/couplingResult'
+import { driveWork } from './sections/drive'
 import { facts } from './sections/facts'
 import { hotCheck } from './sections/hotCheck'
 import { feetRounds } from './sections/feet'
@@ -18,6 +19,7 @@ import { record } from './sections/record'
 import { roughInLooks } from './sections/roughIn'
 import { setUps } from './sections/setUps'
 import { signature } from './sections/signature'
+import { tensionResult, tensionRounds } from './sections/tension'
 
 /** What is printed of each kind of job, in order. One row a section. */
 const COUPLED: readonly Section<CoupledState>[] = [
@@ -36,7 +38,16 @@ const COUPLED: readonly Section<CoupledState>[] = [
   record,
   signature,
 ]
-const BELT: readonly Section<BeltState>[] = [facts, lineResult, lineRounds, record, signature]
+const BELT: readonly Section<BeltState>[] = [
+  facts,
+  lineResult,
+  tensionResult,
+  driveWork,
+  lineRounds,
+  tensionRounds,
+  record,
+  signature,
+]
 
 /** All sections of a job's report. */
 export const sectionsOf = (job: Job, report: Reported): readonly Content[] =>

@@ -26,8 +26,13 @@ describe('what may be posted', () => {
     const job = new TestJob().ready()
     job.read({ offset: { v: 1, h: 1 }, slope: { v: 0, h: 0 } })
     const belt = new TestBelt().ready()
+    belt.opened()
     belt.contacts(true, false)
     belt.gaps(0, 0.63)
+    belt.push([31, 31, 31, 31, 31])
+    belt.turn(0.5)
+    belt.tighten()
+    belt.run()
     const bodies: EntryBody[] = [
       ...job.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
       { kind: 'power-restored', payload: { why: 'bump test' } },
@@ -133,6 +138,11 @@ describe('what may be posted', () => {
           },
           why: 'Stands until the next stop.',
         },
+      },
+      { kind: 'setting-read', payload: { place: 'motor', turns: 2.5, words: '' } },
+      {
+        kind: 'belts-fitted',
+        payload: { belts: 'new', units: 'metric', length: 2478, matched: true, words: 'batch 12' },
       },
       { kind: 'pins-handled', payload: { did: 'reamed', words: 'to 10 mm' } },
       {

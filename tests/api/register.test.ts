@@ -23,6 +23,7 @@ describe('the register of machines', () => {
       'CP-40',
       'CP-40M',
       'GL-03',
+      'GL-07',
       'KY-05',
       'KY-09',
       'PR-02',
@@ -195,6 +196,7 @@ describe('the works', () => {
       ['CP-14', 'plan'],
       ['PR-02', 'feet'],
       ['KY-09', 'as-found'],
+      ['GL-07', 'inspect'],
       ['CP-40M', 'look'],
       ['CP-40', 'set-up'],
     ])

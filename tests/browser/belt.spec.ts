@@ -1,10 +1,41 @@
+import type { Page } from '@playwright/test'
 import { expect, Job, test } from './job'
 
-test('a belt drive from lockout over its corrections to a signed report', async ({ page }) => {
+/** A reading for each belt, Enter from box to box. */
+const push = async (page: Page, forces: readonly string[]) => {
+  for (const [i, force] of forces.entries())
+    await page.getByLabel(`Belt ${i + 1}`, { exact: true }).fill(force)
+  await page.getByRole('button', { name: 'Log the readings' }).click()
+}
+
+test('five belts from slack to a signed close, and the visit after they bedded in', async ({ page }) => {
+  test.slow()
   const job = new Job(page)
-  const tag = await job.open('GL-03')
-  await expect(job.stage('Line up')).toBeVisible()
+  const tag = await job.open('GL-03', 'Wear')
   await job.makeSafe()
+
+  // Slack off, in the words of this base.
+  await expect(job.meaning).toContainText('Bring the motor in')
+  await expect(page.getByText('Turn both adjusting screws alike')).toBeVisible()
+  await job.next('Log: belts are off')
+
+  await page.getByText('put right', { exact: true }).click()
+  await page.getByLabel('In words').fill('Two cracked. All five replaced.')
+  await job.next('Log belts')
+  await job.next('All 7 others are fine')
+  await expect(job.meaning).toContainText('nothing to report')
+  await job.next('Go on')
+
+  // Squared by two distances: which way, and how far.
+  await page.getByLabel('Sheave end').fill('112.4')
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('Far end')).toBeFocused()
+  await page.keyboard.type('117.4')
+  await expect(job.meaning).toContainText('5.00 mm too near the driven shaft')
+  await expect(page.getByText('Turn the screw at the far end 2 turns: that end goes away')).toBeVisible()
+  await page.getByLabel('Far end').fill('112.6')
+  await page.keyboard.press('Enter')
+  await job.next('Go on')
 
   // Four rims before any number: what touches and what gapes already says what is wrong.
   await expect(page.getByRole('button', { name: 'Tap all four rims' })).toBeDisabled()
@@ -16,18 +47,66 @@ test('a belt drive from lockout over its corrections to a signed report', async 
   await expect(job.meaning).toContainText('Cure the turn first, then slide')
   await expect(page.getByText('Site rule for V-belts')).toBeVisible()
   await expect(job.stage('Line up')).toContainText('Offset 2.38 mm')
-
   await page.getByText('Show working').click()
-  await page.getByRole('button', { name: /^Turn/ }).click()
+  await page.getByRole('button', { name: 'Turn 0.21°', exact: true }).click()
   await expect(page.getByText(/atan|172/).first()).toBeVisible()
   await job.next('Corrected: read again')
-  await job.touches('glaze mill', 'touch', 'touch')
-  await job.touches('motor', 'gap', 'gap')
-  await page.getByLabel('Gap at far rim, p2').fill('2.65')
-  await page.getByLabel('Gap at near rim, p1').fill('2.6')
-  await page.getByLabel('p1 to p2 apart').fill('172')
-  await job.next('Log the gaps')
-  await expect(job.meaning).toContainText('In line')
+  const inLine = async () => {
+    await job.touches('glaze mill', 'touch', 'touch')
+    await job.touches('motor', 'gap', 'gap')
+    await page.getByLabel('Gap at far rim, p2').fill('2.65')
+    await page.getByLabel('Gap at near rim, p1').fill('2.6')
+    await page.getByLabel('p1 to p2 apart').fill('172')
+    await job.next('Log the gaps')
+    await expect(job.meaning).toContainText('In line')
+  }
+  await inLine()
+  await job.next('Go on')
+
+  await page.getByText('New ones', { exact: true }).click()
+  await page.getByLabel('Pitch length of a belt').fill('2578')
+  await expect(page.getByText('Is this the right belt?')).toBeVisible()
+  await page.getByLabel('Pitch length of a belt').fill('2478')
+  await job.next('Log: new belts')
+
+  // Slack: which way, what to turn, and what the turn did says the next.
+  await push(page, ['18.5', '18', '19', '18', '18.5'])
+  await expect(job.meaning).toContainText('The set is too slack')
+  await expect(page.getByText('A small first bite')).toBeVisible()
+  await page.getByLabel('Turns, sheave end').fill('1')
+  await page.getByLabel('Turns, far end').fill('1')
+  await job.next('Log the turns')
+  await expect(job.meaning).toContainText('read the belts again')
+  await push(page, ['24.6', '24.1', '25', '24.2', '24.6'])
+  await expect(page.getByText(/Each turn added about \d+/)).toBeVisible()
+  await expect(page.getByText('of travel left after it')).toBeVisible()
+  await job.next('Log the turns')
+  await push(page, ['31.2', '30.6', '31.8', '24.0', '31.2'])
+  await expect(job.meaning).toContainText('Belt 4 is 23 % below the others')
+  await push(page, ['31.2', '30.6', '31.8', '30.8', '31.2'])
+  await expect(job.meaning).toContainText('The belts are in band')
+  await page.getByText('Show working').click()
+  await expect(page.getByRole('button', { name: /^Belt 1: tension/ })).toBeVisible()
+  await job.next('Go on')
+
+  // Tightening pulls the motor round: both are read again.
+  await job.next('Log: drawn down')
+  await job.next('Read the line')
+  await inLine()
+  await job.stage('Tighten').click()
+  await job.next('Read the tension')
+  await push(page, ['31', '30.5', '31.6', '30.6', '31'])
+  await job.stage('Tighten').click()
+  await expect(job.meaning).toContainText('It held')
+  await job.next('Go on')
+
+  await job.next('It turns freely')
+  await job.next('All out and locked')
+  await job.next('The guard is on')
+  await page.getByLabel('Current under load, A (if read)').fill('33')
+  await job.next('It runs well')
+  await job.next('It sounds right')
+  await expect(job.meaning).toContainText('Guarded, running and quiet')
   await job.next('Go on')
 
   await expect(page.getByRole('button', { name: 'Sign and close' })).toBeDisabled()
@@ -44,18 +123,34 @@ test('a belt drive from lockout over its corrections to a signed report', async 
   await expect(
     page.getByRole('link', { name: new RegExp(`${tag} Glaze mill In band`) }).first(),
   ).toBeVisible()
+
+  // A week on: the belts stay on and are read first, as belts that have run.
+  await job.visit(tag, undefined, 1465)
+  await job.makeSafe()
+  await expect(job.meaning).toContainText('Read every belt of the set')
+  await push(page, ['17.8', '17.2', '18.2', '17.4', '17.8'])
+  await expect(job.meaning).toContainText('The set is too slack')
+  await page.getByLabel('Turns, sheave end').fill('7/8')
+  await page.getByLabel('Turns, far end').fill('7/8')
+  await job.next('Log the turns')
+  await push(page, ['23.4', '22.9', '23.8', '23', '23.4'])
+  await expect(job.meaning).toContainText('in band')
+  await job.next('Go on')
+  await expect(job.meaning).toContainText('Draw the base bolts down')
 })
 
 test('a half-made sheave check survives a reload and a unit switch', async ({ page }) => {
   const job = new Job(page)
   await job.open('GL-03')
   await job.makeSafe()
+  await job.stage('Line up').click()
   await job.touches('glaze mill', 'touch', 'touch')
   await job.touches('motor', 'touch', 'gap')
   await page.getByLabel('Gap at far rim, p2').fill('0.63')
   await page.getByText('mil', { exact: true }).click()
   await expect(page.getByLabel('Gap at far rim, p2')).toHaveValue('0.63 mm')
   await page.reload()
+  await job.stage('Line up').click()
   await expect(page.getByLabel('Gap at far rim, p2')).toHaveValue('0.63 mm')
   await expect(page.getByRole('button', { name: 'motor, far rim: gap' })).toBeVisible()
   await page.getByLabel('Gap at far rim, p2').fill('thick')
@@ -71,4 +166,32 @@ test('a belt drive is registered from an empty form, with faults said at their f
   await expect(form.getByRole('alert').first()).toBeVisible()
   await expect(form.getByLabel('Pitch diameter').first()).toBeVisible()
   await page.keyboard.press('Escape')
+})
+
+test('a sheave that somebody opened is found, and what was set no longer counts', async ({ page }) => {
+  const job = new Job(page)
+  await job.open('GL-07', 'Vibration')
+  await job.makeSafe()
+  // Hung on rods above: in is down, and the motor's weight is held first.
+  await expect(job.detail).toContainText('The motor hangs here')
+  await expect(page.getByText('Ease the four nuts below the plate a little')).toBeVisible()
+  await job.next('Log: belts are off')
+  const setting = page.getByLabel('Motor sheave: turns open from closed')
+  await setting.fill('6')
+  await expect(page.getByText('It opens 4 turns at most')).toBeVisible()
+  await setting.fill('2 1/2')
+  await page.keyboard.press('Enter')
+  await expect(job.meaning).toContainText('Somebody opened the sheave 1 1/2 turns')
+  await job.next('All 8 others are fine')
+  await job.next('Go on')
+  await page.getByLabel('Sheave end').fill('70.5')
+  await page.getByLabel('Far end').fill('70.9')
+  await page.keyboard.press('Enter')
+  await job.next('Go on')
+  // All faces touch, yet the motor's groove centre has gone half of the opening further from its face.
+  await job.touches('conveyor', 'touch', 'touch')
+  await job.touches('motor', 'touch', 'touch')
+  await job.next('Log: all four touch')
+  await expect(job.stage('Line up')).toContainText('Offset 5.50 mm')
+  await expect(job.meaning).toContainText('out')
 })

@@ -40,15 +40,24 @@ export class Job {
   }
 
   /** Opens a job on a machine of its own, so that no test meets another's open job. */
-  async open(like = 'CP-11') {
+  async open(like = 'CP-11', reason?: string) {
     const tag = await this.register(like)
-    const model = MACHINES.find((m) => m.tag === like)
+    await this.visit(tag, reason, MACHINES.find((m) => m.tag === like)?.rpm)
+    return tag
+  }
+
+  /** Opens a job on this machine, its nameplate speed as registered unless one is typed. */
+  async visit(tag: string, reason?: string, rpm?: number) {
     await this.page.goto(`/machines/${tag}`)
     await this.page.getByRole('button', { name: 'Start a job' }).click()
-    await this.page.getByLabel('Nameplate speed, rpm').fill(String(model?.rpm))
+    const plate = this.page.getByLabel('Nameplate speed, rpm')
+    if (rpm !== undefined) await plate.fill(String(rpm))
+    if (reason !== undefined) {
+      await this.page.getByRole('dialog').getByText('Planned check').first().click()
+      await this.page.getByRole('option', { name: reason }).click()
+    }
     await this.page.getByRole('button', { name: 'Open the job' }).click()
     await this.page.waitForURL(/\/jobs\//)
-    return tag
   }
 
   /** A job that others have brought this far through the server, opened where it stands. */
@@ -201,6 +210,11 @@ export class Job {
     return this.page
       .getByRole('navigation', { name: 'Stages of this job' })
       .getByRole('button', { name: begins })
+  }
+
+  /** What stands beside the headline. */
+  get detail() {
+    return this.page.getByRole('complementary', { name: 'What this means' })
   }
 
   get meaning() {

@@ -57,7 +57,7 @@ describe('the job command', () => {
   })
 
   it('tells where a belt job stands', () => {
-    const belt = new TestBelt().ready()
+    const belt = new TestBelt().ready().opened()
     belt.contacts(true, false)
     belt.gaps(0, 0.63)
     const { status, stdout, stderr } = job(['fold'], answered('GL-03', belt.entries))

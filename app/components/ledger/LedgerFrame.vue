@@ -2,6 +2,9 @@
 import { lockoutWarning, powerWhy } from '~~/shared/wording/safety'
 import { actionsWords, safetyWords, shellWords } from '~~/shared/wording/en'
 import type { Mark } from '~~/core/logbook/stage'
+import { loadedAhead } from '~/stages/ahead'
+
+const TurnedDownEntries = loadedAhead(() => import('../TurnedDownEntries.vue'))
 
 /**
  * The right-hand ledger: what this means, the numbers, the one next step, the working. While the
@@ -49,7 +52,7 @@ defineExpose({
       <h2 aria-live="polite"><VerdictMark :mark="mark" /> {{ headline }}</h2>
       <p v-if="detail" class="detail">{{ detail }}</p>
       <p v-if="job.refusal" class="refusal" role="alert">{{ job.refusal }}</p>
-      <TurnedDownEntries />
+      <TurnedDownEntries v-if="job.turnedDown.length > 0" />
       <slot />
     </div>
     <div ref="next" class="next" :class="{ waits: warning }">

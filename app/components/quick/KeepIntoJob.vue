@@ -8,7 +8,7 @@ import type { JobSummary, Page } from '~~/shared/api/answers'
 import { entriesToKeep, KEPT_AT } from '~~/shared/quick/keep'
 import { wantsReturn } from '~~/shared/quick/keepMeasurement'
 import { fromWire } from '~~/shared/logbook/lifts'
-import { composeEntry, refusalToLog } from '~/device/composeEntry'
+import { composeEntry, refusedToLog } from '~/device/composeEntry'
 import { serverDoor } from '~/doors/serverDoor'
 import { loadKind } from '~/jobs/kinds'
 
@@ -65,8 +65,11 @@ const keep = async () => {
     low: low.value,
   })) {
     const entry = composeEntry(body, logbook, session.authorId)
-    said.value = refusalToLog(kind, kind.fold(machine, logbook), logbook, entry, session.author?.role)
-    if (said.value) return
+    const refused = refusedToLog(kind, kind.fold(machine, logbook), logbook, entry, session.author?.role)
+    if (refused) {
+      said.value = (await import('~/device/refusedWords')).refusedWords(refused, words)
+      return
+    }
     logbook = extended(logbook, entry)
     entries.push(entry)
   }

@@ -15,7 +15,7 @@ import {
   type TensionTexts,
   type TurnTexts,
 } from '~~/shared/stages/tension/form'
-import { typedMillimetres } from '~~/shared/forms/typed'
+import { typedMillimetres, unitOf } from '~~/shared/forms/typed'
 import { weightWords } from '~~/shared/wording/baseMoves'
 import { actionsWords, beltsWords, drawingsWords, tensionWords } from '~~/shared/wording/en'
 import { gapFigure, figure } from '~~/shared/wording/figures'
@@ -169,6 +169,17 @@ const nextWords = computed(() => {
   const first = read.value.missing[0]
   return first === undefined ? w.value.log.read : w.value.next(names.value[first] ?? '')
 })
+const barsTitle = computed(() => {
+  const { force, deflection: given, hertz, marks } = v.value.bars
+  const at = gapFigure(deflection.value, telling.value, true)
+  return {
+    force: force(at, unitOf('force', session.units)),
+    deflection: given(unitOf('distance', session.units)),
+    frequency: hertz,
+    marks: marks(unitOf('distance', session.units)),
+    hand: given(unitOf('distance', session.units)),
+  }[form.value.school]
+})
 const box = (i: number) => `belt.${String(i)}`
 </script>
 
@@ -260,13 +271,14 @@ const box = (i: number) => `belt.${String(i)}`
         :options="(['free', 'held'] as const).map((value) => ({ value, name: v.sheavesAre[value] }))"
       />
     </div>
-    <BeltBars :bars="bars" :names="names" :words="telling.words">
+    <BeltBars :bars="bars" :title="barsTitle" :names="names" :words="telling.words">
       <template #default="{ at, label }">
         <NumberBox
           v-if="!closed"
           :ref="keep(at)"
           v-model="form.belts[form.school][at]!"
           :label="label"
+          hide-label
           :measure="BELT_BOX[form.school]"
           :units="session.units"
           on-dye
@@ -277,7 +289,7 @@ const box = (i: number) => `belt.${String(i)}`
           @enter="enter(at)"
         />
         <p v-else class="closed-belt">
-          {{ label }} <strong class="figure">{{ bars?.bars[at]?.figure }}</strong>
+          <strong class="figure">{{ bars?.bars[at]?.figure }}</strong>
         </p>
       </template>
     </BeltBars>
@@ -372,5 +384,6 @@ h3 {
 }
 .closed-belt {
   color: var(--scribe);
+  font-size: 18px;
 }
 </style>

@@ -1,6 +1,7 @@
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
 import type { BeltMachine, SheavePlace } from '../../register/beltMachine'
+import type { Settings } from '../../register/setSheaves'
 import type { Found } from '../look/entries'
 import { DRIVE_PLACES, type DrivePlace } from './entries'
 
@@ -8,12 +9,15 @@ import { DRIVE_PLACES, type DrivePlace } from './entries'
 export interface InspectFacts {
   readonly looked: ReadonlyMap<DrivePlace, LogEntry<'drive-looked'>>
   readonly settings: Readonly<Record<SheavePlace, LogEntry<'setting-read'> | null>>
+  /** Turns open as read last, by sheave; the same object until one is read again. */
+  readonly turns: Settings
   /** All of it in order, for the record. */
   readonly all: readonly LogEntry<'drive-looked' | 'setting-read'>[]
 }
 export const NOT_INSPECTED: InspectFacts = {
   looked: new Map(),
   settings: { motor: null, driven: null },
+  turns: {},
   all: [],
 }
 
@@ -25,7 +29,12 @@ export const keepInspection = (now: InspectFacts, e: LogEntry): InspectFacts => 
       return { ...now, looked, all: [...now.all, e] }
     }
     case 'setting-read':
-      return { ...now, settings: { ...now.settings, [e.payload.place]: e }, all: [...now.all, e] }
+      return {
+        ...now,
+        settings: { ...now.settings, [e.payload.place]: e },
+        turns: { ...now.turns, [e.payload.place]: e.payload.turns },
+        all: [...now.all, e],
+      }
     default:
       return now
   }

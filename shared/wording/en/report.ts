@@ -70,6 +70,23 @@ export const report = {
     sheaves: { motor: 'motor', driven: 'driven' },
     faces: { outer: 'outer', inner: 'inner' },
   },
+  tension: {
+    name: (age: string) => `Result, tension of the ${age} belts`,
+    rounds: 'Tension, reading by reading',
+    read: (by: string, school: string, values: string, mean: string) =>
+      mean === '' ? `${by}: ${school}: ${values}.` : `${by}: ${school}: ${values}. Mean tension ${mean}.`,
+    turned: (by: string, sheaveEnd: string, farEnd: string) =>
+      `${by}: turned ${sheaveEnd} at the sheave end, ${farEnd} at the far end; plus is away from the driven shaft.`,
+  },
+  driveWork: {
+    name: 'Work on the drive',
+    line: (by: string, what: string, words: string) =>
+      words === '' ? `${by}: ${what}` : `${by}: ${what} ${words}`,
+    fine: (places: string) => `Looked at and fine: ${places}.`,
+    tightened: 'Base drawn down.',
+    found: { good: 'good', bad: 'not right' },
+    onTheWay: (name: string) => `${name}: on its way from a device.`,
+  },
   moves: {
     name: (nth: number, by: string) => `Move ${nth}, ${by}`,
     signs: 'up and toward 3 are plus',

@@ -1,0 +1,39 @@
+import { remember } from '../logbook/remember'
+import type { BeltMachine, Sheave, SheavePlace } from './beltMachine'
+
+const HALF_TURN_OF_ANGLE = Math.PI / 360
+
+/**
+ * A sheave set to so many turns open. Opened by `s`, a belt rides lower: the pitch diameter falls by
+ * `s / tan(A/2)`; the groove's centre moves half of `s` away from either face (docs/methods/variable-sheave.md).
+ */
+const setTo = (sheave: Sheave, turns: number): Sheave => {
+  const { build } = sheave
+  if (build?.kind !== 'variable' || turns === build.turnsOpen) return sheave
+  const opening = (turns - build.turnsOpen) * build.threadPitch
+  const diameter = sheave.pitchDiameter - opening / Math.tan(build.grooveAngle * HALF_TURN_OF_ANGLE)
+  return {
+    ...sheave,
+    // Opened further than its flanges reach there is no groove left: what the register has stays.
+    pitchDiameter: diameter > 0 ? diameter : sheave.pitchDiameter,
+    depthOuter: sheave.depthOuter + opening / 2,
+    depthInner: sheave.depthInner + opening / 2,
+    build: { ...build, turnsOpen: turns },
+  }
+}
+
+/** Turns open as they were read last in a job, by sheave; missing where nobody read them. */
+export type Settings = Readonly<Partial<Record<SheavePlace, number>>>
+
+/** The machine as its sheaves stand now: their settings as read, the register's where nobody read them. */
+const withSettings = (machine: BeltMachine, settings: Settings): BeltMachine => {
+  const { motor, driven } = machine.sheaves
+  const set = {
+    motor: settings.motor === undefined ? motor : setTo(motor, settings.motor),
+    driven: settings.driven === undefined ? driven : setTo(driven, settings.driven),
+  }
+  return set.motor === motor && set.driven === driven ? machine : { ...machine, sheaves: set }
+}
+
+/** Both, remembered: what is worked out about a machine as it stands holds until it is set again. */
+export const machineAsSet = remember(withSettings)
