@@ -1,4 +1,6 @@
 import { randomUUID } from 'node:crypto'
+import { beltRegisterChanges } from '../../core/stages/close/beltRegister'
+import type { BeltState } from '../../core/jobs/belt'
 import type { Knex } from 'knex'
 import { foldJob, objectionTo, type Job } from '../../core/jobs/jobs'
 import type { LogEntry } from '../../core/logbook/entry'
@@ -89,12 +91,48 @@ const refusalOf = (
   })
 }
 
+/** How the sheaves were set, which belts went on and what travel is left become the register's. */
+const rememberBelts = async (
+  knex: Knex,
+  machine: MachineSnapshot,
+  state: BeltState,
+): Promise<string | null> => {
+  const changes = beltRegisterChanges(state)
+  if (changes.length === 0) return null
+  const current = await findMachine(knex, machine.tag, true)
+  if (!current || current.id !== machine.id || current.drive !== 'belt')
+    return answerWords.machineGone(machine.tag)
+  const { id, version, ...record } = current
+  const inOwn = (mm: number) => Number(fromCore(mm, 'distance', record.units).toPrecision(8))
+  let { sheaves, belts, base } = record
+  for (const c of changes)
+    switch (c.what) {
+      case 'setting': {
+        const { pitchDiameter, depthOuter, depthInner, build } = state.machine.sheaves[c.place]
+        sheaves = {
+          ...sheaves,
+          [c.place]: { ...sheaves[c.place], pitchDiameter, depthOuter, depthInner, build },
+        }
+        break
+      }
+      case 'belts':
+        belts = { ...belts, fittedOn: c.on, ...(c.length === null ? {} : { length: inOwn(c.length) }) }
+        break
+      case 'travel':
+        base = { ...base, travelLeft: inOwn(c.now) }
+    }
+  const changed = machineFields.safeParse({ ...record, sheaves, belts, base })
+  if (!changed.success) return answerWords.beltsNotWritten
+  await updateMachine(knex, id, version, changed.data)
+  return null
+}
+
 /**
  * The shims a closed job left under the feet become the register's, and the cold target it was set to. Answers what could not be
  * written, in words, when the register has changed under the job; null when all was.
  */
 const rememberInRegister = async (knex: Knex, machine: MachineSnapshot, job: Job): Promise<string | null> => {
-  if (job.kind !== 'coupled') return null
+  if (job.kind === 'belt') return rememberBelts(knex, machine, job.state)
   const current = await findMachine(knex, machine.tag, true)
   if (!current || current.id !== machine.id || current.drive !== 'coupled')
     return answerWords.machineGone(machine.tag)

@@ -215,6 +215,53 @@ describe('a belt job', () => {
     expect(closed).toBeUndefined()
   })
 
+  it('leaves how its sheave was set, its new belts and the travel left in the register', async () => {
+    const job = await api.openJob('GL-07')
+    const was = (await api.ask('/api/machines/GL-07')).body as { machine: { base: { travelLeft: number } } }
+    const bodies: EntryBody[] = [
+      ...lockOut,
+      { kind: 'setting-read', payload: { place: 'motor', turns: 2.5, words: '' } },
+      {
+        kind: 'belts-fitted',
+        payload: { belts: 'new', units: 'metric', length: 1755, matched: null, words: '' },
+      },
+      {
+        kind: 'tension-read',
+        payload: {
+          units: 'metric',
+          age: 'new',
+          sheaves: 'free',
+          read: { by: 'force', deflection: 8.5, forces: [20] },
+          words: '',
+        },
+      },
+      { kind: 'tension-adjusted', payload: { sheaveEnd: 0.5, farEnd: 0.5, words: '' } },
+    ]
+    for (const body of bodies) accepted(await api.log(job, body))
+    expectRefusal(
+      await api.log(job, { kind: 'setting-read', payload: { place: 'driven', turns: 1, words: '' } }),
+      422,
+      'not-variable',
+    )
+    accepted(await api.log(job, closing('goes on tomorrow')))
+    const { machine } = (await api.ask('/api/machines/GL-07')).body as unknown as {
+      machine: {
+        sheaves: { motor: { pitchDiameter: number; depthOuter: number; build: { turnsOpen: number } } }
+        belts: { length: number; fittedOn: string }
+        base: { travelLeft: number }
+      }
+    }
+    // Opened by 1.5 turns of 2 mm: 3 mm.
+    expect(machine.sheaves.motor.build.turnsOpen).toBe(2.5)
+    expect(machine.sheaves.motor.pitchDiameter).toBeCloseTo(119.5 - 3 / Math.tan((17 * Math.PI) / 180), 6)
+    expect(machine.sheaves.motor.depthOuter).toBeCloseTo(21.5, 9)
+    expect(machine.belts).toMatchObject({
+      length: 1755,
+      fittedOn: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) as string,
+    })
+    expect(machine.base.travelLeft).toBeCloseTo(was.machine.base.travelLeft - 1, 9)
+  })
+
   it('is no place for sheave gaps on a coupled machine', async () => {
     const job = await ready()
     const payload = {

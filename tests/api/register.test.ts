@@ -118,11 +118,11 @@ describe('the register of machines', () => {
     const { id: _, ...machine } = await machineAt('KY-05')
     expect((await api.send('PUT', '/api/machines/KY-05', { ...machine, rpm: 1000 })).body).toMatchObject({
       rpm: 1000,
-      version: 2,
+      version: machine.version + 1,
     })
     const stale = await api.send('PUT', '/api/machines/KY-05', { ...machine, rpm: 1100 })
     expectRefusal(stale, 409, 'stale')
-    expect(stale.body).toMatchObject({ error: { current: { rpm: 1000, version: 2 } } })
+    expect(stale.body).toMatchObject({ error: { current: { rpm: 1000, version: machine.version + 1 } } })
   })
 
   it('lets only one of two changes at the same moment through', async () => {

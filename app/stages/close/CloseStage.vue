@@ -81,7 +81,7 @@ const canSign = computed(
 const advised = computed(() =>
   dueAdvised({
     provisional: (job.coupled?.expected ?? null) !== null,
-    moved: job.coupled ? job.coupled.moves.length > 0 : (job.belt?.lines.length ?? 0) > 1,
+    moved: job.coupled ? job.coupled.moves.length > 0 : (job.belt?.recheck.loosened ?? false),
   }),
 )
 const dueWhat = computed(() => form.value.dueFor || advised.value)

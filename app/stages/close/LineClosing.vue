@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { beltsWords, closingWords, tablesWords, verdictsWords } from '~~/shared/wording/en'
+import { beltRegisterChanges } from '~~/core/stages/close/beltRegister'
+import { beltsWords, closingWords, tablesWords, tensionWords, verdictsWords } from '~~/shared/wording/en'
+import { beltRegisterWords } from '~~/shared/wording/beltRegister'
+import { forceFigure, percent } from '~~/shared/wording/forces'
 import type { BeltState } from '~~/core/jobs/belt'
 import { lineFigure, lineLimit } from '~~/shared/wording/lines'
 
@@ -21,6 +24,43 @@ const sums = computed(() =>
     ] as const
   ).map(([name, line]) => ({ name, verdict: line?.verdict ?? ('unknown' as const) })),
 )
+/** Mean and spread of the set, as it was read first and last. */
+const tension = computed(() => {
+  const left = props.state.tensionLeft
+  if (!left) return []
+  const first = props.state.tensions.find((t) => t !== null) ?? null
+  const found = first === left ? null : first
+  const v = tensionWords(words.value).view
+  const f = (x: number | null | undefined) =>
+    x === null || x === undefined ? '–' : forceFigure(x, telling.value.units, true)
+  const [low, high] = left.band?.tension ?? []
+  const several = left.belts.length > 1
+  const mean = left.band && left.leans ? (left.leans === 'in' ? ('in' as const) : ('out' as const)) : null
+  return [
+    {
+      name: several ? v.mean : v.aBelt,
+      before: f(found?.mean),
+      after: f(left.mean),
+      limit:
+        low === undefined || high === undefined
+          ? '–'
+          : `${forceFigure(low, telling.value.units)}–${forceFigure(high, telling.value.units)}`,
+      verdict: mean,
+    },
+    ...(several
+      ? [
+          {
+            name: v.spread,
+            before: found ? percent(found.spread) : '–',
+            after: percent(left.spread),
+            limit: percent(left.spreadLimit),
+            verdict: left.unmatched ? ('out' as const) : ('in' as const),
+          },
+        ]
+      : []),
+  ]
+})
+const taken = computed(() => beltRegisterWords(beltRegisterChanges(props.state), telling.value))
 const corrections = computed(() => props.state.lines.length - 1)
 </script>
 
@@ -56,6 +96,31 @@ const corrections = computed(() => props.state.lines.length - 1)
       </FigureTable>
     </template>
     <p v-else class="empty">{{ closingWords(words).view.sheavesNotRead }}</p>
+    <FigureTable
+      v-if="tension.length"
+      class="tension"
+      on-dye
+      :head="[
+        closingWords(words).view.tension,
+        tablesWords(words).asFound,
+        tablesWords(words).asLeft,
+        tablesWords(words).limit,
+      ]"
+    >
+      <tr v-for="r in tension" :key="r.name">
+        <td>{{ r.name }}</td>
+        <td class="figure">{{ r.before }}</td>
+        <td class="figure big"><VerdictMark v-if="r.verdict" :mark="r.verdict" on-dye /> {{ r.after }}</td>
+        <td class="figure">{{ r.limit }}</td>
+      </tr>
+    </FigureTable>
+    <section v-if="taken.length" class="taken" :aria-label="closingWords(words).register.name">
+      <h3>{{ closingWords(words).register.name }}</h3>
+      <p v-if="!state.closing" class="quiet">{{ closingWords(words).register.waits }}</p>
+      <ul>
+        <li v-for="line in taken" :key="line">{{ line }}</li>
+      </ul>
+    </section>
   </BoardFrame>
 </template>
 
@@ -74,8 +139,27 @@ const corrections = computed(() => props.state.lines.length - 1)
 .big {
   font-size: 19px;
 }
+.tension {
+  margin-top: 18px;
+}
+.taken {
+  margin-top: 18px;
+  padding-top: 12px;
+  border-top: 1px solid var(--dye-line);
+}
+.taken h3 {
+  font-size: 16px;
+  color: #fff;
+}
+.taken ul {
+  margin: 6px 0 0;
+  padding-left: 18px;
+}
+.quiet {
+  color: var(--scribe-dim);
+}
 .empty {
-  margin: auto;
+  margin: 12px 0;
   color: var(--scribe-dim);
 }
 </style>

@@ -60,6 +60,8 @@ export const answers = {
   noJob: 'There is no such job. It may have been opened on a device that has not sent it yet.',
   noTag: (tag: string) => `There is no machine with the tag ${tag}.`,
   noMachine: (tag: string) => `There is no machine with the tag ${tag}. Look it up under Machines.`,
+  beltsNotWritten:
+    'The register could not take how this drive was left: its sheaves, belts or base were changed meanwhile. Write it there by hand.',
   machineGone: (tag: string) =>
     `The register no longer has ${tag} as it was: the shims left under its feet were not written there.`,
   packsLeft: (pair: string, left: string, right: string) => `${pair} left ${left}, right ${right}`,

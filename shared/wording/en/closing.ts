@@ -54,6 +54,11 @@ export const closing = {
       `${foot}: coupling to feet ${was} becomes ${now}, as taped`,
     target: (source: string) => `Cold target: ${source}`,
     bolts: (bolts: string) => `Hold-down bolts: ${bolts}`,
+    setting: (sheave: string, was: string, now: string) =>
+      `${sheave}: ${was} turns open becomes ${now}, with its diameter and groove depths`,
+    belts: (day: string, length: string) =>
+      length === '' ? `New belts, fitted ${day}` : `New belts, fitted ${day}, ${length} long`,
+    travel: (was: string, now: string) => `Travel left: ${was} becomes ${now}`,
   },
   /** The customer signs on the glass of the tablet. */
   customer: {
@@ -85,6 +90,7 @@ export const closing = {
     title: 'As found, as left',
     movesBetween: (n: number) => `${n} ${n === 1 ? 'move' : 'moves'} between them`,
     nothingStands: 'No measurement stands in this job yet.',
+    tension: 'tension',
     sheavesTitle: 'Sheaves as found, as left',
     correctionsBetween: (n: number) => `${n} ${n === 1 ? 'correction' : 'corrections'} between them`,
     sheavesNotRead: 'The sheaves were not read in this job.',
