@@ -15,7 +15,7 @@ const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu'],
 })
-const shoot = async (name, path, stage, size = { width: 1280, height: 800 }, button = '') => {
+const shoot = async (name, path, stage, size = { width: 1280, height: 800 }, button = '', typed = {}) => {
   const page = await browser.newPage({ viewport: size })
   await page.goto(base + path)
   if (stage)
@@ -24,6 +24,7 @@ const shoot = async (name, path, stage, size = { width: 1280, height: 800 }, but
       .getByRole('button', { name: new RegExp(`^${stage}`) })
       .click()
   if (button) await page.getByRole('button', { name: button }).click()
+  for (const [box, text] of Object.entries(typed)) await page.getByLabel(box, { exact: true }).fill(text)
   await page.waitForTimeout(2000)
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) })
   await page.close()
@@ -34,7 +35,6 @@ await shoot('today', '/')
 await shoot('machine', '/machines/CP-11', '', { width: 1280, height: 1100 })
 await shoot('calendar', '/calendar')
 await shoot('stores', '/stores')
-await shoot('make-safe', `/jobs/${open('KY-09')}`, 'Make safe')
 await shoot('look', `/jobs/${open('CP-11')}`, 'Look and clean', undefined, 'Base to report')
 await shoot('feet', `/jobs/${open('PR-02')}`, 'Feet')
 await shoot('set-up', `/jobs/${open('KY-09')}`, 'Set up')
@@ -46,6 +46,8 @@ await shoot('prove', `/jobs/${proved}`, 'Prove')
 await shoot('hot-check', `/jobs/${closed}`, 'Hot check')
 await shoot('close', `/jobs/${closed}`, 'Close')
 await shoot('line-up', `/jobs/${open('GL-03')}`, 'Line up')
+const set = { 'Belt 1': '18.2', 'Belt 2': '17.6', 'Belt 3': '18.5', 'Belt 4': '17.4', 'Belt 5': '18' }
+await shoot('tension', `/jobs/${open('GL-03')}`, 'Tension', undefined, '', set)
 await shoot('limits', '/limits')
 await shoot('sums', '/sums/soft-foot', '', undefined, 'Fill in the example')
 

@@ -44,6 +44,7 @@ const tone = (verdict: 'in' | 'edge' | 'out' | null | undefined) => (verdict ? T
 <style scoped>
 .bars {
   display: grid;
+  gap: 4px;
 }
 h3 {
   font-size: 16px;
@@ -61,8 +62,8 @@ h3 {
 }
 .track {
   position: relative;
-  height: 100%;
-  min-height: 44px;
+  height: calc(100% + 4px);
+  min-height: 48px;
 }
 .band {
   position: absolute;

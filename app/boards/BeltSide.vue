@@ -49,10 +49,10 @@ const label = computed(() => drawingsWords(props.words).beltSide)
       <path d="M0 0V-62" stroke="#E0B04A" stroke-width="5" />
       <rect x="-9" y="-96" width="18" height="36" rx="3" fill="#15183F" stroke="#E0B04A" stroke-width="2" />
       <path d="M-9 -72H9" stroke="#E0B04A" stroke-width="2" />
-      <text class="figure" x="20" y="-76" font-size="21" fill="#E0B04A">{{ figure }}</text>
-      <text x="20" y="-55" font-size="14" fill="#A3AEE0">{{ what }}</text>
+      <text class="figure" x="20" y="-76" font-size="23" fill="#E0B04A">{{ figure }}</text>
+      <text x="20" y="-55" font-size="16" fill="#A3AEE0">{{ what }}</text>
     </g>
-    <g font-size="14" fill="#A3AEE0" text-anchor="middle">
+    <g font-size="16" fill="#A3AEE0" text-anchor="middle">
       <text :x="side.motor.x" :y="side.motor.y + side.motor.r + 22">{{ names.motor }}</text>
       <text :x="side.driven.x" :y="side.driven.y + side.driven.r + 22">{{ names.driven }}</text>
     </g>

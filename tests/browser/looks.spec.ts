@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
+import { lockOut } from '../support/entries'
 import { ALIGNED, expect, Job, test } from './job'
 import type { Page } from '@playwright/test'
 
@@ -17,6 +18,19 @@ const STAGES = [
   'Re-measure',
   'Prove',
   'Hot check',
+  'Close',
+]
+
+const BELT_STAGES = [
+  'Make safe',
+  'Slack off',
+  'Inspect',
+  'Square the motor',
+  'Line up sheaves',
+  'Fit belts',
+  'Tension',
+  'Tighten and re-check',
+  'Turn, guard, run',
   'Close',
 ]
 
@@ -55,6 +69,31 @@ for (const bay of ['bright', 'dim'] as const)
       expect(await seriousFaults(page), stage).toEqual([])
     }
   })
+
+test('a belt job: axe finds nothing serious, and each stage fits laptop, tablet and phone', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await page.emulateMedia({ reducedMotion: 'reduce' })
+  const job = new Job(page)
+  await job.begun([...lockOut], 'GL-07')
+  for (const stage of BELT_STAGES) {
+    await job.stage(stage).click()
+    await expect(job.meaning).toBeVisible()
+    expect(await seriousFaults(page), stage).toEqual([])
+    for (const [width, height] of [
+      [1280, 800],
+      [820, 1180],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height })
+      const { wide, tall } = await overflow(page)
+      expect(wide, `${stage} at ${width}`).toBeLessThanOrEqual(0)
+      if (width > 640) expect(tall, `${stage} at ${width}`).toBeLessThanOrEqual(0)
+    }
+    await page.setViewportSize({ width: 1280, height: 800 })
+  }
+})
 
 for (const [width, height] of [
   [1280, 800],
