@@ -12,12 +12,12 @@ export default defineConfig({
     { name: 'speed', testMatch: 'speed.spec.ts', dependencies: ['views'] },
   ],
   timeout: 60_000,
-  expect: { timeout: 12_000 },
+  expect: { timeout: 20_000 },
   reporter: [['list']],
   forbidOnly: !!process.env.CI,
   use: {
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 12_000,
+    actionTimeout: 20_000,
     serviceWorkers: 'block',
     // The recorder takes a third of the time; HC_TRACE=1 lets it look on.
     trace: process.env.HC_TRACE ? 'retain-on-failure' : 'off',

@@ -23,6 +23,9 @@ const OUT_OF_REACH = {
   message: door.outOfReach,
 }
 
+/** Nothing answered: trying again may help. */
+export const outOfReach = (): ApiFailure => new ApiFailure(0, OUT_OF_REACH)
+
 /** Asks the server; failures come as ApiFailure with a sentence to show. */
 export const askServer = async <T>(
   path: string,
@@ -39,7 +42,7 @@ export const askServer = async <T>(
         : { body: JSON.stringify(options.body), headers: { 'content-type': 'application/json' } }),
     })
   } catch {
-    throw new ApiFailure(0, OUT_OF_REACH)
+    throw outOfReach()
   }
   const answer: unknown = await response.json().catch(() => null)
   if (response.ok) return answer as T

@@ -20,5 +20,11 @@ const LOADS: Readonly<Record<Machine['drive'], () => Promise<{ readonly kind: Lo
   belt: ahead(() => import('./belt')),
 }
 
-export const loadKind = async ({ drive }: Pick<Machine, 'drive'>): Promise<LoadedKind> =>
-  (await LOADS[drive]()).kind
+/** The kind of job of this machine. Throws an `ApiFailure` that passes where its script can't be had now. */
+export const loadKind = async ({ drive }: Pick<Machine, 'drive'>): Promise<LoadedKind> => {
+  try {
+    return (await LOADS[drive]()).kind
+  } catch {
+    throw outOfReach()
+  }
+}

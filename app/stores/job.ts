@@ -110,8 +110,9 @@ export const useJob = defineStore('job', () => {
       // Opened on this device and not sent yet, or the server is away: the device's copy serves.
       const unsent = wasUnsent || isUnsent()
       const kept = machine.value || !(error.passing || unsent) ? null : await door.recall(wanted)
+      const own = kept && (await loadKind(kept.machine).catch(() => null))
       if (wanted !== id.value) return
-      if (kept) show(kept, await loadKind(kept.machine))
+      if (kept && own) show(kept, own)
       else if (!machine.value) failure.value = error
       if (error.passing || unsent) setTimeout(() => wanted === id.value && void load(), 2000)
     }

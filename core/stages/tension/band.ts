@@ -16,6 +16,9 @@ export const stiffnessOf = (machine: BeltMachine): Newtons =>
 export const massOf = (machine: BeltMachine): KilogramsPerMetre | null =>
   machine.belts.mass === undefined ? null : toCore(machine.belts.mass, 'massPerLength', machine.units)
 
+/** Belts that one push takes together: those of a joined band, else one. */
+export const pushedTogether = ({ belts }: BeltMachine): number => (belts.kind === 'joined' ? belts.count : 1)
+
 /** What its power and speed ask of its belts; null where something of it is unknown, or its belts don't pull by friction in a groove. */
 export const loadOf = (machine: BeltMachine, drive: BeltDrive): BeltLoad | null => {
   const mass = massOf(machine)
@@ -42,11 +45,13 @@ export const bandOf = (
 ): TensionBand | null => {
   const { stickerLow: low, stickerHigh: high, stickerDeflection: at } = machine.tension ?? {}
   const own = (x: number, of: 'force' | 'distance') => toCore(x, of, machine.units)
+  // A joined band's sticker is for all its belts together; tension is reckoned a belt.
+  const together = pushedTogether(machine)
   const sticker =
     low === undefined || high === undefined || at === undefined
       ? null
       : {
-          force: [own(low, 'force'), own(high, 'force')] as Interval,
+          force: [own(low, 'force') / together, own(high, 'force') / together] as Interval,
           deflection: own(at, 'distance'),
         }
   const load = loadOf(machine, drive)

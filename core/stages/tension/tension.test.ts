@@ -71,6 +71,23 @@ describe('a set of belts', () => {
     expect(readBy(read, unknown)).toMatchObject({ band: null, leans: null, verdict: 'unknown', advice: null })
   })
 
+  it('a joined band is pushed as one: its force is shared by its belts', () => {
+    const band: BeltMachine = { ...BELT_MACHINE, belts: { ...BELT_MACHINE.belts, kind: 'joined' } }
+    const read = readBy({ by: 'force', deflection: 12.5, forces: [5 * 31] }, band)
+    const single = readBy({ by: 'force', deflection: 12.5, forces: five(31) }, BELT_MACHINE)
+    expect(read.mean).toBeCloseTo(single.mean ?? NaN, 9)
+    expect(read.pull?.atRest).toBeCloseTo(single.pull?.atRest ?? NaN, 9)
+    expect(read.leans).toBe('in')
+    expect(read.same?.force).toBeCloseTo(5 * (single.same?.force ?? NaN), 9)
+    const sticker = { stickerLow: 150, stickerHigh: 170, stickerDeflection: 12.5 }
+    expect(
+      readBy({ by: 'force', deflection: 12.5, forces: [160] }, { ...band, tension: sticker }),
+    ).toMatchObject({
+      band: { source: 'sticker' },
+      leans: 'in',
+    })
+  })
+
   it('finds the set unmatched, and then asks for no turns', () => {
     const read = readBy({ by: 'force', deflection: 12.5, forces: [31, 31, 31, 24, 31] })
     expect(read).toMatchObject({ unmatched: true, advice: 'replace-set', verdict: 'out' })

@@ -23,7 +23,7 @@ import { remember } from '../../logbook/remember'
 import type { BeltMachine } from '../../register/beltMachine'
 import { toCore, type Millimetres, type Newtons } from '../../units/unitSystem'
 import { driveOf } from '../lineUp/line'
-import { bandOf, loadOf, massOf, stiffnessOf } from './band'
+import { bandOf, loadOf, massOf, pushedTogether, stiffnessOf } from './band'
 
 /** Why a reading gives no tension. */
 export type NoTension = 'no-mass' | 'no-stiffness' | 'screening' | 'stiffness-alone'
@@ -96,14 +96,15 @@ const tensionOf = (
   drive: BeltDrive,
   spring: BeltSpring,
   mass: number | null,
+  together: number,
 ): Newtons | NoTension => {
   const mm = (x: number) => toCore(x, 'distance', units)
   const orStiff = (t: ReturnType<typeof tensionFromForce>) => (t.ok ? t.value : 'stiffness-alone')
   switch (read.by) {
     case 'force':
-      return orStiff(tensionFromForce(drive, spring, value, mm(read.deflection)))
+      return orStiff(tensionFromForce(drive, spring, value / together, mm(read.deflection)))
     case 'deflection':
-      return orStiff(tensionFromForce(drive, spring, toCore(read.force, 'force', units), value))
+      return orStiff(tensionFromForce(drive, spring, toCore(read.force, 'force', units) / together, value))
     case 'frequency':
       return mass === null ? 'no-mass' : orStiff(tensionFromFrequency(drive, value, mass, 0))
     case 'marks':
@@ -127,11 +128,12 @@ export const readTension = remember(
     const { units, read, age, sheaves } = entry.payload
     const spring: BeltSpring = { stiffness: stiffnessOf(machine), sheaves }
     const mass = massOf(machine)
+    const together = pushedTogether(machine)
     const band = bandOf(machine, drive, spring, age)
     const values = valuesOf(read).map((x) =>
       read.by === 'frequency' ? x : toCore(x, measureOf[read.by], units),
     )
-    const tensions = values.map((v) => tensionOf(entry, v, drive, spring, mass))
+    const tensions = values.map((v) => tensionOf(entry, v, drive, spring, mass, together))
     const why = tensions.find((t) => typeof t === 'string') ?? null
     const window =
       read.by === 'hand' && read.window
@@ -214,7 +216,7 @@ export const readTension = remember(
           ? null
           : {
               deflection,
-              force: deflectionForce(drive, spring, mean, deflection),
+              force: together * deflectionForce(drive, spring, mean, deflection),
               frequency: mass === null ? null : spanFrequency(drive, mean, mass),
               strain: spring.stiffness === 0 ? null : mean / spring.stiffness,
             },

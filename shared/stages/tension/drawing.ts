@@ -1,6 +1,6 @@
 import { deflectionForce, spanFrequency } from '../../../core/belt/tension'
 import type { BeltMachine } from '../../../core/register/beltMachine'
-import { massOf, stiffnessOf } from '../../../core/stages/tension/band'
+import { massOf, pushedTogether, stiffnessOf } from '../../../core/stages/tension/band'
 import type { TensionRead } from '../../../core/stages/tension/tension'
 import { toCore } from '../../../core/units/unitSystem'
 import { beltName, readingFigure } from '../../wording/tension'
@@ -84,14 +84,17 @@ const asRead = (read: TensionRead, tension: number, machine: BeltMachine): numbe
   const spring = { stiffness: stiffnessOf(machine), sheaves }
   switch (by.by) {
     case 'force':
-      return deflectionForce(read.drive, spring, tension, toCore(by.deflection, 'distance', units))
+      return (
+        pushedTogether(machine) *
+        deflectionForce(read.drive, spring, tension, toCore(by.deflection, 'distance', units))
+      )
     case 'frequency': {
       const mass = massOf(machine)
       return mass === null ? null : spanFrequency(read.drive, tension, mass)
     }
     case 'deflection': {
       // The more tension, the less it gives: solved by halving, the force grows with the deflection.
-      const force = toCore(by.force, 'force', units)
+      const force = toCore(by.force, 'force', units) / pushedTogether(machine)
       let [low, high] = [0, read.drive.span / 2]
       for (let i = 0; i < 60; i++) {
         const middle = (low + high) / 2

@@ -1,7 +1,7 @@
 import { beltSpeed } from '../../../core/belt/geometry'
 import { designTension, BAND_FACTORS } from '../../../core/belt/tension'
 import type { BeltMachine } from '../../../core/register/beltMachine'
-import { loadOf, massOf, stiffnessOf } from '../../../core/stages/tension/band'
+import { loadOf, massOf, pushedTogether, stiffnessOf } from '../../../core/stages/tension/band'
 import type { TensionRead } from '../../../core/stages/tension/tension'
 import type { TurnsToGive } from '../../../core/stages/tension/turns'
 import { toCore } from '../../../core/units/unitSystem'
@@ -32,6 +32,7 @@ export const tensionWorking = (
     result: mm(drive.span),
   }
   const ea = stiffnessOf(machine)
+  const together = pushedTogether(machine)
   const of = belts.flatMap((b, i): readonly WorkingStep[] => {
     if (b.tension === null) return []
     const name = w.tension(beltName(i, belts.length, telling))
@@ -40,7 +41,8 @@ export const tensionWorking = (
     switch (by.by) {
       case 'force':
       case 'deflection': {
-        const force = by.by === 'force' ? value : f(toCore(by.force, 'force', was))
+        const pushed = by.by === 'force' ? value : f(toCore(by.force, 'force', was))
+        const force = together > 1 ? `(${pushed} / ${String(together)})` : pushed
         const q = by.by === 'force' ? mm(toCore(by.deflection, 'distance', was)) : value
         const stretch = ea === 0 ? '' : ` − ${f(ea)} × 2 × (${q})² / (${mm(drive.span)} × ${length})`
         return [
