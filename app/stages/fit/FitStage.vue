@@ -33,10 +33,6 @@ const log = () => {
   clear()
   goOn()
 }
-const skipping = ref(false)
-const skip = (why: string) => {
-  if (job.log({ kind: 'stage-skipped', payload: { stage: 'fit', why } })) goOn()
-}
 </script>
 
 <template>
@@ -87,19 +83,12 @@ const skip = (why: string) => {
   <LedgerFrame :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
     <p class="caution">{{ beltsWords(telling.words).fingers }}</p>
     <p v-if="state.fitted.entry?.payload.words">{{ state.fitted.entry.payload.words }}</p>
-    <WhyDialog
-      v-model="skipping"
-      :title="w.view.passOver"
-      :question="actionsWords(telling.words).why"
-      :action="actionsWords(telling.words).passOver"
-      @say="skip"
-    />
     <template #next>
       <el-button v-if="closed || state.fitted.entry" class="next-button" @click="goOn()">{{
         actionsWords(telling.words).goOn
       }}</el-button>
       <template v-else>
-        <el-button link class="text-button" @click="skipping = true">{{ w.view.passOver }}</el-button>
+        <PassOver stage="fit" :title="w.view.passOver" />
         <el-button class="next-button" :disabled="!read.payload" @click="log">{{
           w.log[form.belts]
         }}</el-button>

@@ -1,8 +1,4 @@
 <script setup lang="ts">
-import IconFine from '~icons/lucide/check'
-import IconRight from '~icons/lucide/plus'
-import IconReport from '~icons/lucide/flag'
-import IconUnseen from '~icons/lucide/circle-dashed'
 import type { SheavePlace } from '~~/core/register/beltMachine'
 import { DRIVE_PLACES, type DrivePlace } from '~~/core/stages/inspect/entries'
 import { FOUND } from '~~/core/stages/look/entries'
@@ -29,7 +25,6 @@ const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
 const w = computed(() => inspectWords(telling.value.words))
 const v = computed(() => w.value.view)
-const ICONS = { fine: IconFine, 'put-right': IconRight, 'to-report': IconReport }
 const state = computed(() => job.belt!)
 const closed = computed(() => state.value.closing !== null)
 const inspection = computed(() => state.value.inspection)
@@ -55,15 +50,9 @@ const asked = ref(false)
 watch(chosen, () => {
   asked.value = false
 })
-const list = useTemplateRef<HTMLElement>('list')
 const words = useTemplateRef<{ focus: () => void }>('words')
 const choose = (place: DrivePlace) => {
   form.value.place = place
-}
-const walk = (by: 1 | -1) => {
-  const n = DRIVE_PLACES.length
-  choose(DRIVE_PLACES[(DRIVE_PLACES.indexOf(chosen.value) + by + n) % n]!)
-  void nextTick(() => list.value?.querySelector<HTMLElement>('[aria-pressed="true"]')?.focus())
 }
 const log = () => {
   const { payload } = read.value
@@ -102,35 +91,22 @@ const rows = computed(() =>
       : [],
   ),
 )
-const skipping = ref(false)
-const skip = (why: string) => {
-  if (job.log({ kind: 'stage-skipped', payload: { stage: 'inspect', why } })) goOn()
-}
 </script>
 
 <template>
   <BoardFrame :title="v.title" :note="v.note">
-    <div
-      ref="list"
-      class="list"
-      role="group"
-      :aria-label="v.place"
-      @keydown.down.prevent="walk(1)"
-      @keydown.up.prevent="walk(-1)"
-    >
-      <el-button
-        v-for="p in inspection.places"
-        :key="p.place"
-        class="place"
-        :class="{ chosen: p.place === chosen }"
-        :aria-pressed="p.place === chosen"
-        @click="choose(p.place)"
-      >
-        <component :is="p.entry ? ICONS[p.entry.payload.found] : IconUnseen" class="icon" />
-        <span>{{ w.places[p.place].name }}</span>
-        <span class="state">{{ p.entry ? w.found[p.entry.payload.found] : v.unseen }}</span>
-      </el-button>
-    </div>
+    <PlacesList
+      v-model="form.place"
+      :label="v.place"
+      :places="
+        inspection.places.map(({ place, entry: e }) => ({
+          place,
+          name: w.places[place].name,
+          found: e?.payload.found ?? null,
+          state: e ? w.found[e.payload.found] : v.unseen,
+        }))
+      "
+    />
     <section class="here" :aria-label="w.places[chosen].name">
       <h3>{{ w.places[chosen].name }}</h3>
       <p>{{ w.places[chosen].look }}</p>
@@ -205,20 +181,7 @@ const skip = (why: string) => {
     <el-button v-if="!closed && others.length > 0 && begun" class="quiet-button" @click="allElseFine">{{
       v.allElseFine(others.length)
     }}</el-button>
-    <el-button
-      v-if="!closed && inspection.unseen.length > 0"
-      link
-      class="text-button"
-      @click="skipping = true"
-      >{{ v.passOver }}</el-button
-    >
-    <WhyDialog
-      v-model="skipping"
-      :title="v.passOver"
-      :question="actionsWords(telling.words).why"
-      :action="actionsWords(telling.words).passOver"
-      @say="skip"
-    />
+    <PassOver v-if="!closed && inspection.unseen.length > 0" stage="inspect" :title="v.passOver" />
     <template #next>
       <el-button
         v-if="closed || (inspection.unseen.length === 0 && !begun)"
@@ -237,47 +200,6 @@ const skip = (why: string) => {
 </template>
 
 <style scoped>
-.list {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-  gap: 6px 10px;
-}
-.place {
-  min-height: var(--touch);
-  height: auto;
-  margin: 0;
-  padding: 4px 10px;
-  border: 1px solid var(--dye-line);
-  background: transparent;
-  color: var(--scribe);
-  justify-content: flex-start;
-  --el-button-hover-bg-color: var(--dye-deep);
-  --el-button-hover-text-color: #fff;
-  --el-button-hover-border-color: var(--scribe-dim);
-  --el-button-active-bg-color: var(--dye-deep);
-  --el-button-active-text-color: #fff;
-}
-.place.chosen {
-  border: 2px solid var(--brass-on-dye);
-  background: var(--dye-deep);
-}
-.place :deep(> span) {
-  display: grid;
-  grid-template-columns: 20px minmax(0, 1fr);
-  gap: 0 8px;
-  width: 100%;
-  text-align: left;
-  white-space: normal;
-  line-height: 1.25;
-}
-.icon {
-  grid-row: 1 / 3;
-  align-self: center;
-}
-.state {
-  font-size: 13px;
-  color: var(--scribe-dim);
-}
 .here {
   display: grid;
   gap: 8px;

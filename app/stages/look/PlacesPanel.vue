@@ -3,10 +3,6 @@ import { machineNames } from '~~/shared/wording/machineNames'
 import { actionsWords, lookWords, placesWords } from '~~/shared/wording/en'
 import PinsDone from './PinsDone.vue'
 import PipeDial from './PipeDial.vue'
-import IconFine from '~icons/lucide/check'
-import IconRight from '~icons/lucide/plus'
-import IconReport from '~icons/lucide/flag'
-import IconUnseen from '~icons/lucide/circle-dashed'
 import { FOUND, type Place } from '~~/core/stages/look/entries'
 import { readPipe, readPlace } from '~~/shared/stages/look/form'
 import { pipeWorking } from '~~/shared/stages/look/working'
@@ -24,7 +20,6 @@ const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
 const w = computed(() => lookWords(telling.value.words))
 const v = computed(() => w.value.view)
-const ICONS = { fine: IconFine, 'put-right': IconRight, 'to-report': IconReport }
 
 const looks = computed(() => look.state.looks)
 const chosen = computed(() => look.form.place)
@@ -54,7 +49,6 @@ const others = computed(() => looks.value.unseen.filter((p) => !look.form.places
 const typed = computed(() => read.value.payload !== null || read.value.asks !== '')
 
 const words = useTemplateRef<{ focus: () => void }>('words')
-const list = useTemplateRef<HTMLElement>('list')
 const choose = (place: Place) => {
   look.form.place = place
 }
@@ -81,15 +75,6 @@ const allElseFine = () => {
   const places = others.value
   if (places.length === 0) return
   job.log({ kind: 'place-looked', payload: { places, found: 'fine', words: '', photographs: [] } })
-}
-/** Up and down walk the places. */
-const walk = (by: 1 | -1) => {
-  const n = look.places.length
-  const at = (look.places.indexOf(chosen.value) + by + n) % n
-  const place = look.places[at]
-  if (!place) return
-  choose(place)
-  void nextTick(() => list.value?.querySelector<HTMLElement>('[aria-pressed="true"]')?.focus())
 }
 const skipping = ref(false)
 const skip = (why: string) => {
@@ -126,27 +111,19 @@ const working = () => (shown.value.pipe ? pipeWorking(shown.value.pipe, telling.
         :movable-name="names.movable"
         @choose="choose"
       />
-      <div
-        ref="list"
-        class="list"
-        role="group"
-        :aria-label="v.place"
-        @keydown.down.prevent="walk(1)"
-        @keydown.up.prevent="walk(-1)"
-      >
-        <el-button
-          v-for="p in looks.places"
-          :key="p.place"
-          class="place"
-          :class="{ chosen: p.place === chosen }"
-          :aria-pressed="p.place === chosen"
-          @click="choose(p.place)"
-        >
-          <component :is="p.entry ? ICONS[p.entry.payload.found] : IconUnseen" class="icon" />
-          <span class="name">{{ placesWords(telling.words)[p.place].name }}</span>
-          <span class="state">{{ p.entry ? w.found[p.entry.payload.found] : v.unseen }}</span>
-        </el-button>
-      </div>
+      <PlacesList
+        v-model="look.form.place"
+        class="two"
+        :label="v.place"
+        :places="
+          looks.places.map(({ place, entry: e }) => ({
+            place,
+            name: placesWords(telling.words)[place].name,
+            found: e?.payload.found ?? null,
+            state: e ? w.found[e.payload.found] : v.unseen,
+          }))
+        "
+      />
     </div>
     <section class="here" :aria-label="name">
       <h3>{{ name }}</h3>
@@ -244,46 +221,8 @@ const working = () => (shown.value.pipe ? pipeWorking(shown.value.pipe, telling.
   grid-template-columns: minmax(200px, 270px) minmax(0, 1fr);
   gap: 18px;
 }
-.list {
-  display: grid;
+.two {
   grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 4px 8px;
-  align-content: start;
-}
-.place {
-  min-height: var(--touch);
-  height: auto;
-  padding: 2px 10px;
-  border: 1px solid var(--dye-line);
-  background: transparent;
-  color: var(--scribe);
-  justify-content: flex-start;
-  --el-button-hover-bg-color: var(--dye-deep);
-  --el-button-hover-text-color: #fff;
-  --el-button-hover-border-color: var(--scribe-dim);
-  --el-button-active-bg-color: var(--dye-deep);
-  --el-button-active-text-color: #fff;
-}
-.place.chosen {
-  border: 2px solid var(--brass-on-dye);
-  background: var(--dye-deep);
-}
-.place :deep(> span) {
-  display: grid;
-  grid-template-columns: 20px minmax(0, 1fr);
-  gap: 0 8px;
-  width: 100%;
-  text-align: left;
-  white-space: normal;
-  line-height: 1.2;
-}
-.icon {
-  grid-row: 1 / 3;
-  align-self: center;
-}
-.state {
-  font-size: 13px;
-  color: var(--scribe-dim);
 }
 .here {
   display: grid;

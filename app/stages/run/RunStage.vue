@@ -38,10 +38,6 @@ const say = (point: RunPoint, found: 'good' | 'bad', words = '') => {
   void nextTick(() => ledger.value?.focusNext())
 }
 const wrong = ref(false)
-const skipping = ref(false)
-const skip = (why: string) => {
-  if (job.log({ kind: 'stage-skipped', payload: { stage: 'run', why } })) goOn()
-}
 </script>
 
 <template>
@@ -88,18 +84,9 @@ const skip = (why: string) => {
       :action="v.logBad"
       @say="next && say(next, 'bad', $event)"
     />
-    <WhyDialog
-      v-model="skipping"
-      :title="v.passOver"
-      :question="actionsWords(telling.words).why"
-      :action="actionsWords(telling.words).passOver"
-      @say="skip"
-    />
     <template #next>
       <template v-if="next">
-        <el-button v-if="running.facts.length === 0" link class="text-button" @click="skipping = true">{{
-          v.passOver
-        }}</el-button>
+        <PassOver v-if="running.facts.length === 0" stage="run" :title="v.passOver" />
         <el-button class="quiet-button" @click="wrong = true">{{ v.bad }}</el-button>
         <el-button class="next-button" @click="say(next, 'good')">{{ w.points[next].confirm }}</el-button>
       </template>

@@ -24,10 +24,6 @@ const log = (belts: 'loose' | 'off') => {
   clear()
   goOn()
 }
-const skipping = ref(false)
-const skip = (why: string) => {
-  if (job.log({ kind: 'stage-skipped', payload: { stage: 'slack-off', why } })) goOn()
-}
 </script>
 
 <template>
@@ -42,20 +38,13 @@ const skip = (why: string) => {
       <span>{{ w.view.words }}</span>
       <el-input v-model="form.words" :aria-label="w.view.words" maxlength="2000" />
     </label>
-    <WhyDialog
-      v-model="skipping"
-      :title="w.view.passOver"
-      :question="actionsWords(telling.words).why"
-      :action="actionsWords(telling.words).passOver"
-      @say="skip"
-    />
     <template #next>
       <template v-if="closed || state.slack">
         <el-button v-if="!closed" link class="text-button" @click="log('off')">{{ w.view.again }}</el-button>
         <el-button class="next-button" @click="goOn()">{{ actionsWords(telling.words).goOn }}</el-button>
       </template>
       <template v-else>
-        <el-button link class="text-button" @click="skipping = true">{{ w.view.passOver }}</el-button>
+        <PassOver stage="slack-off" :title="w.view.passOver" />
         <el-button class="quiet-button" @click="log('loose')">{{ w.logs.loose }}</el-button>
         <el-button class="next-button" @click="log('off')">{{ w.logs.off }}</el-button>
       </template>

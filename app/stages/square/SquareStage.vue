@@ -53,10 +53,6 @@ const log = () => {
   if (job.log({ kind: 'motor-squared', payload })) clear()
 }
 const stands = computed(() => state.value.square !== null && state.value.square.verdict !== 'out')
-const skipping = ref(false)
-const skip = (why: string) => {
-  if (job.log({ kind: 'stage-skipped', payload: { stage: 'square', why } })) goOn()
-}
 const working = () => (square.value ? squareWorking(square.value, machine.value, telling.value) : [])
 onMounted(() => {
   if (!closed.value && !stands.value && matchMedia('(pointer: fine)').matches) sheaveEnd.value?.focus()
@@ -121,17 +117,8 @@ onMounted(() => {
       </tr>
     </FigureTable>
     <ShowWorking v-if="square" :steps="working" />
-    <WhyDialog
-      v-model="skipping"
-      :title="w.view.passOver"
-      :question="actionsWords(telling.words).why"
-      :action="actionsWords(telling.words).passOver"
-      @say="skip"
-    />
     <template #next>
-      <el-button v-if="!closed && !state.square" link class="text-button" @click="skipping = true">{{
-        w.view.passOver
-      }}</el-button>
+      <PassOver v-if="!closed && !state.square" stage="square" :title="w.view.passOver" />
       <el-button v-if="closed || (stands && !begun)" class="next-button" @click="goOn()">{{
         actionsWords(telling.words).goOn
       }}</el-button>

@@ -8,6 +8,7 @@ import { drawBars } from '~~/shared/stages/tension/drawing'
 import {
   askedTurns,
   BELT_BOX,
+  SCHOOL_BOXES,
   blankTension,
   nameTensionUnits,
   readTensionTexts,
@@ -94,7 +95,7 @@ const how = computed(() => {
         words: v.value.ringsForce(form.value.force || '–'),
       }
     case 'frequency':
-      return { figure: v.value.unit.frequency, what: v.value.tap, words: v.value.tapHow }
+      return { figure: v.value.hertz, what: v.value.tap, words: v.value.tapHow }
     case 'marks':
       return { figure: '', what: v.value.marks, words: v.value.marksHow }
     default:
@@ -159,10 +160,6 @@ const logTurns = () => {
   clearTurns()
   void nextTick(() => boxes.get(0)?.focus())
 }
-const skipping = ref(false)
-const skip = (why: string) => {
-  if (job.log({ kind: 'stage-skipped', payload: { stage: 'tension', why } })) goOn()
-}
 const working = async () =>
   now.value ? (await loadWorking()).tensionWorking(now.value, machine.value, give.value, telling.value) : []
 const nextWords = computed(() => {
@@ -213,48 +210,16 @@ const box = (i: number) => `belt.${String(i)}`
         :options="TENSION_SCHOOLS.map((value) => ({ value, name: w.schools[value] }))"
       />
       <NumberBox
-        v-if="form.school === 'force'"
-        v-model="form.deflection"
-        :label="v.deflection"
-        measure="distance"
+        v-for="g in SCHOOL_BOXES[form.school]"
+        :key="g"
+        v-model="form[g]"
+        :label="v[g]"
+        :measure="g === 'force' ? 'force' : 'distance'"
         :units="session.units"
         on-dye
-        :note="read.faults.deflection ?? ''"
-        :note-is-fault="'deflection' in read.faults"
+        :note="read.faults[g] ?? ''"
+        :note-is-fault="g in read.faults"
       />
-      <NumberBox
-        v-else-if="form.school === 'deflection'"
-        v-model="form.force"
-        :label="v.force"
-        measure="force"
-        :units="session.units"
-        on-dye
-        :note="read.faults.force ?? ''"
-        :note-is-fault="'force' in read.faults"
-      />
-      <NumberBox
-        v-else-if="form.school === 'marks'"
-        v-model="form.slack"
-        :label="v.slackMarks"
-        measure="distance"
-        :units="session.units"
-        on-dye
-        :note="read.faults.slack ?? ''"
-        :note-is-fault="'slack' in read.faults"
-      />
-      <template v-else-if="form.school === 'hand'">
-        <NumberBox
-          v-for="end in ['windowLeast', 'windowMost'] as const"
-          :key="end"
-          v-model="form[end]"
-          :label="v[end]"
-          measure="distance"
-          :units="session.units"
-          on-dye
-          :note="read.faults[end] ?? ''"
-          :note-is-fault="end in read.faults"
-        />
-      </template>
       <ChoiceRow
         v-model="form.age"
         :label="v.age"
@@ -326,13 +291,6 @@ const box = (i: number) => `belt.${String(i)}`
     </section>
     <p class="muted">{{ beltsWords(telling.words).fingers }}</p>
     <ShowWorking v-if="now" :steps="working" />
-    <WhyDialog
-      v-model="skipping"
-      :title="v.passOver"
-      :question="actionsWords(telling.words).why"
-      :action="actionsWords(telling.words).passOver"
-      @say="skip"
-    />
     <template #next>
       <el-button v-if="closed" class="next-button" @click="goOn()">{{
         actionsWords(telling.words).goOn
@@ -347,9 +305,7 @@ const box = (i: number) => `belt.${String(i)}`
         }}</el-button>
       </template>
       <template v-else>
-        <el-button v-if="!logged" link class="text-button" @click="skipping = true">{{
-          v.passOver
-        }}</el-button>
+        <PassOver v-if="!logged" stage="tension" :title="v.passOver" />
         <el-button v-if="logged" class="next-button" @click="goOn()">{{
           actionsWords(telling.words).goOn
         }}</el-button>

@@ -78,10 +78,6 @@ const log = () => {
 }
 const next = computed(() => recheck.value.missing[0] ?? null)
 const goRead = (what: 'line' | 'tension') => openStage(what === 'line' ? 'line-up' : 'tension')
-const skipping = ref(false)
-const skip = (why: string) => {
-  if (job.log({ kind: 'stage-skipped', payload: { stage: 'tighten', why } })) goOn()
-}
 </script>
 
 <template>
@@ -111,16 +107,9 @@ const skip = (why: string) => {
     <p v-if="recheck.facts.entry?.payload.words">{{ recheck.facts.entry.payload.words }}</p>
     <p class="muted">{{ beltsWords(telling.words).fingers }}</p>
     <p v-if="recheck.facts.entry && recheck.missing.length === 2" class="muted">{{ v.nothing }}</p>
-    <WhyDialog
-      v-model="skipping"
-      :title="v.passOver"
-      :question="actionsWords(telling.words).why"
-      :action="actionsWords(telling.words).passOver"
-      @say="skip"
-    />
     <template #next>
       <template v-if="!closed && state.tensionLeft && !recheck.facts.entry && recheck.loosened">
-        <el-button link class="text-button" @click="skipping = true">{{ v.passOver }}</el-button>
+        <PassOver stage="tighten" :title="v.passOver" />
         <el-button class="next-button" @click="log">{{ w.log }}</el-button>
       </template>
       <el-button v-else-if="!closed && next" class="next-button" @click="goRead(next)">{{

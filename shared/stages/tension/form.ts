@@ -37,6 +37,17 @@ export const BELT_BOX: Readonly<Record<TensionSchool, TypedMeasure>> = {
   hand: 'distance',
 }
 
+/** What a school asks for besides each belt. */
+export const SCHOOL_BOXES: Readonly<
+  Record<TensionSchool, readonly ('deflection' | 'force' | 'slack' | 'windowLeast' | 'windowMost')[]>
+> = {
+  force: ['deflection'],
+  deflection: ['force'],
+  frequency: [],
+  marks: ['slack'],
+  hand: ['windowLeast', 'windowMost'],
+}
+
 /** A gauge is set to half a millimetre, or a thirty-second of an inch. */
 const settable = (mm: number, units: UnitSystem): string => {
   const step = units === 'metric' ? 0.5 : 1 / 32

@@ -9,7 +9,6 @@ export const slackOff = {
   logs: { loose: 'Log: they hang loose', off: 'Log: belts are off' },
   view: {
     title: 'Slack off',
-    how: 'How this motor comes in',
     rules: [
       'Ease the base bolts, all alike; leave them in.',
       'Belts are lifted off by hand. Never roll them off over a rim, never pry them: it breaks cords that nobody sees.',

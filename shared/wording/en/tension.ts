@@ -75,7 +75,6 @@ export const tension = {
   form: {
     aboveZero: 'Type it as a number above zero.',
     window: 'Give both ends of the window, the least first.',
-    turnsZero: 'Say how far it was turned, or take this back.',
     farOff: (others: string) => `The others read about ${others}. Is that right?`,
     notSlackened: 'Marks can’t come nearer than they were when slack.',
   },
@@ -103,9 +102,8 @@ export const tension = {
     sheaves: 'While a belt is pushed',
     sheavesAre: { free: 'A sheave can turn', held: 'The sheaves stand' },
     deflection: 'Deflection',
-    share: '1/64 of the span',
     force: 'Force',
-    slackMarks: 'Marks apart when slack',
+    slack: 'Marks apart when slack',
     windowLeast: 'Window, least',
     windowMost: 'Window, most',
     bars: {
@@ -133,7 +131,7 @@ export const tension = {
     even: 'Plus is away from the driven shaft. Equal turns at both ends keep the motor square.',
     passOver: 'Pass over the tension',
     all: 'Go on as it is',
-    unit: { force: 'force', frequency: 'Hz' },
+    hertz: 'Hz',
   },
   working: {
     span: 'Span',
