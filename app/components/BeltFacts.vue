@@ -42,6 +42,7 @@ const rows = computed(() =>
         <td class="figure">{{ machine.sheaves.driven.grooves }}</td>
       </tr>
     </FigureTable>
+    <slot />
     <h2>{{ w.limits }}</h2>
     <p v-if="machine.limits.offset !== null">
       {{ w.offset }} <span class="figure">{{ d(machine.limits.offset) }}</span>

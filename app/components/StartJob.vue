@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { pagesWords, reasonsWords } from '~~/shared/wording/en'
-import { JOB_REASONS, type JobReason } from '~~/core/stages/open/entries'
+import { JOB_REASONS, REASONS_OF, type JobReason } from '~~/core/stages/open/entries'
 import type { MachineRecord, MachineSnapshot } from '~~/shared/register/machine'
 import { stockFor } from '~~/shared/register/stockFor'
 import { MACHINE_SCHEMA } from '~~/shared/register/lifts'
@@ -25,6 +25,11 @@ const w = pagesWords(words).startJob
 const outbox = useOutbox()
 
 const reason = ref<JobReason>(props.because ?? 'planned')
+const reasons = computed(() =>
+  JOB_REASONS.filter(
+    (r) => !REASONS_OF[props.machine.drive === 'belt' ? 'coupled' : 'belt'].some((x) => x === r),
+  ),
+)
 const speed = ref('')
 const customer = ref('')
 const site = ref('')
@@ -72,6 +77,7 @@ const start = async () => {
             entries: [],
             previous: null,
             left: null,
+            drive: null,
             leavesBefore: [],
           }),
         ),
@@ -88,7 +94,7 @@ const start = async () => {
     <el-form label-position="top" @submit.prevent="start">
       <el-form-item :label="w.why">
         <el-select v-model="reason" :aria-label="w.why">
-          <el-option v-for="r in JOB_REASONS" :key="r" :value="r" :label="reasonsWords(words)[r]" />
+          <el-option v-for="r in reasons" :key="r" :value="r" :label="reasonsWords(words)[r]" />
         </el-select>
       </el-form-item>
       <NumberBox

@@ -1,4 +1,5 @@
 import type { LeafUse } from '~~/core/tools/toolsToTake'
+import type { DriveLeft } from '~~/core/stages/inspect/driveLeft'
 import type { LogEntry } from '~~/core/logbook/entry'
 import type { LeftBefore, PreviousSetUp } from '~~/shared/api/answers'
 import type { Call } from '~~/shared/secondScreen/call'
@@ -10,6 +11,7 @@ export interface OpenedJob {
   readonly entries: readonly LogEntry[]
   readonly previous: PreviousSetUp | null
   readonly left: LeftBefore | null
+  readonly drive: DriveLeft | null
   readonly leavesBefore: readonly LeafUse[]
 }
 

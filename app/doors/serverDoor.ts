@@ -1,3 +1,4 @@
+import type { DriveLeft } from '~~/core/stages/inspect/driveLeft'
 import type { JobAnswer } from '~~/shared/api/answers'
 import { fromWire } from '~~/shared/logbook/lifts'
 import { takeSnapshot } from '~~/shared/register/lifts'
@@ -11,6 +12,13 @@ const read = (answer: JobAnswer): OpenedJob => ({
   entries: answer.entries.map(fromWire),
   previous: answer.previous ?? null,
   left: answer.left ?? null,
+  drive: answer.drive
+    ? ({
+        ...answer.drive,
+        line: answer.drive.line && fromWire(answer.drive.line),
+        tension: answer.drive.tension && fromWire(answer.drive.tension),
+      } as DriveLeft)
+    : null,
   leavesBefore: answer.leavesBefore ?? [],
 })
 

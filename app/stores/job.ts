@@ -27,6 +27,8 @@ export const useJob = defineStore('job', () => {
   const { machine, viewFrom } = storeToRefs(useInView())
   const previous = shallowRef<PreviousSetUp | null>(null)
   const left = shallowRef<OpenedJob['left']>(null)
+  /** How the job before left a belt drive. */
+  const drive = shallowRef<OpenedJob['drive']>(null)
   const leavesBefore = shallowRef<OpenedJob['leavesBefore']>([])
   const received = shallowRef<readonly LogEntry[]>([])
   const failure = shallowRef<ApiFailure | null>(null)
@@ -93,6 +95,7 @@ export const useJob = defineStore('job', () => {
     machine.value ??= opened.machine
     previous.value = opened.previous
     left.value = opened.left
+    drive.value = opened.drive
     leavesBefore.value = opened.leavesBefore
     failure.value = null
   }
@@ -125,6 +128,7 @@ export const useJob = defineStore('job', () => {
       machine.value = null
       previous.value = null
       left.value = null
+      drive.value = null
       leavesBefore.value = []
       received.value = []
       draft.value = null
@@ -199,6 +203,7 @@ export const useJob = defineStore('job', () => {
     machine,
     previous,
     left,
+    drive,
     leavesBefore,
     viewFrom,
     goRound,

@@ -2,10 +2,9 @@ import { describe, expect, it } from 'vitest'
 import { driveAtCentre } from '../belt/geometry'
 import { sheaveErrors } from '../belt/sheaveLine'
 import type { EntryBody } from '../logbook/entry'
-import type { SheaveBuild } from '../register/beltMachine'
 import { DRIVE_PLACES } from '../stages/inspect/entries'
 import { objectionTo } from './jobs'
-import { BELT_MACHINE, TestBelt } from './testBelt'
+import { BELT_MACHINE, TestBelt, VARIABLE_MACHINE } from './testBelt'
 
 const DEGREE = Math.PI / 180
 const mark = (belt: TestBelt, id: string) => belt.fold().sheet.rows.find((r) => r.id === id)?.mark
@@ -163,30 +162,68 @@ describe('a belt job', () => {
   })
 
   it('a sheave that was set otherwise is lined up by where its groove centre stands now', () => {
-    const variable: SheaveBuild = {
-      kind: 'variable',
-      threadPitch: 2,
-      turnsMost: 4,
-      grooveAngle: 34,
-      moves: 'outer',
-      turnsOpen: 1,
-    }
-    const { motor, driven } = BELT_MACHINE.sheaves
-    const belt = new TestBelt({
-      ...BELT_MACHINE,
-      sheaves: { motor: { ...motor, build: variable }, driven },
-    }).ready()
-    belt.add({ kind: 'setting-read', payload: { place: 'motor', turns: 1, words: '' } })
+    const belt = new TestBelt(VARIABLE_MACHINE).ready()
+    belt.set(1)
     belt.contacts(true, true)
     const before = line(belt)
-    belt.add({ kind: 'setting-read', payload: { place: 'motor', turns: 2.5, words: '' } })
+    belt.set(2.5)
     const { machine, inspection } = belt.fold().state
+    belt.contacts(true, true)
     // Opened by 3 mm: the groove centre goes half of it, the belt 3 / tan 17 degrees lower in diameter.
     expect(machine.sheaves.motor.depthOuter).toBeCloseTo(11.5, 9)
     expect(machine.sheaves.motor.pitchDiameter).toBeCloseTo(180 - 3 / Math.tan(17 * DEGREE), 9)
     expect((line(belt)?.errors.offset ?? NaN) - (before?.errors.offset ?? NaN)).toBeCloseTo(1.5, 9)
     expect(inspection.settings).toMatchObject([{ place: 'motor', registered: 1, opened: 1.5 }])
     expect(mark(belt, 'inspect')).toBe('edge')
+  })
+
+  it('what was read before a sheave was set otherwise is stale, and keeps what it said then', () => {
+    const belt = new TestBelt(VARIABLE_MACHINE).ready('planned')
+    // Even on a planned visit, how it stands is read first.
+    expect(belt.fold().sheet.current).toBe('inspect')
+    belt.set(1)
+    belt.push([31, 31, 31, 31, 31], 'run-in')
+    belt.gaps(2.7, 2.7)
+    belt.tighten()
+    belt.gaps(2.7, 2.7)
+    belt.push([24, 24, 24, 24, 24], 'run-in')
+    belt.run()
+    const { asLeft, tensionLeft } = belt.fold().state
+    belt.set(2.5)
+    const { state } = belt.fold()
+    expect(['line-up', 'tension', 'tighten', 'run'].map((id) => mark(belt, id))).toEqual([
+      'stale',
+      'stale',
+      'stale',
+      'stale',
+    ])
+    // What was found with the sheave as it stood then is not reworked with the new one.
+    expect(state.asLeft).toEqual(asLeft)
+    expect(state.tensionLeft?.mean).toBe(tensionLeft?.mean)
+    expect(state.recheck.missing).toEqual(['line', 'tension'])
+    expect(state.outcome.exceptions).toContain('corrected-since')
+    belt.gaps(2.7, 2.7)
+    expect(belt.fold().state.lines).toHaveLength(2)
+    expect(belt.fold().state.asFound).toEqual(state.asFound)
+    expect(quantity(belt, 'offset')?.value).toBeCloseTo((asLeft?.errors.offset ?? NaN) + 1.5, 9)
+    // Set back to where it was read, the old reading counts again.
+    const back = new TestBelt(VARIABLE_MACHINE).ready('planned')
+    back.set(1)
+    back.gaps(2.7, 2.7)
+    back.set(3)
+    expect(mark(back, 'line-up')).toBe('stale')
+    back.set(1)
+    expect(mark(back, 'line-up')).not.toBe('stale')
+  })
+
+  it('found set otherwise at the visit’s start, asks for line and tension though it was planned', () => {
+    const belt = new TestBelt(VARIABLE_MACHINE).ready('planned')
+    belt.set(2.5)
+    expect(['line-up', 'tension', 'run'].map((id) => mark(belt, id))).toEqual(['stale', 'stale', 'stale'])
+    expect(belt.fold().sheet.current).toBe('line-up')
+    const same = new TestBelt(VARIABLE_MACHINE).ready('planned')
+    same.set(1.05)
+    expect(same.fold().sheet.current).toBe('tension')
   })
 
   it('four contacts that touch are in line at the faces, and the depths still count', () => {

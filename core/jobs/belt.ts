@@ -6,7 +6,7 @@ import { remember } from '../logbook/remember'
 import { keepSkips, NO_SKIPS } from '../logbook/skips'
 import { sheetOf, type Skips } from '../logbook/stage'
 import type { BeltMachine } from '../register/beltMachine'
-import { machineAsSet } from '../register/setSheaves'
+import { machineAsSet, setAlike, type Settings } from '../register/setSheaves'
 import { keepClosing, type Closing, type ExceptionReason, type Outcome } from '../stages/close/closing'
 import { closeStage } from '../stages/close/stage'
 import { keepAlignment, NOT_LINED_UP, type Alignment } from '../stages/lineUp/alignment'
@@ -74,9 +74,9 @@ const take = remember((now: Facts, e: LogEntry): Facts => ({
   slack: keepSlack(now.slack, e),
   inspected: keepInspection(now.inspected, e),
   squared: keepSquared(now.squared, e),
-  alignment: keepAlignment(now.alignment, e),
+  alignment: keepAlignment(now.alignment, e, now.inspected.turns),
   fitted: keepFitted(now.fitted, e),
-  rounds: keepTension(now.rounds, e),
+  rounds: keepTension(now.rounds, e, now.inspected.turns),
   // Set against what stood before this entry.
   tightening: keepTightening(now.tightening, e, now.alignment, now.rounds),
   ran: keepRunning(now.ran, e),
@@ -90,6 +90,8 @@ export interface BeltState extends Facts {
   readonly machine: BeltMachine
   readonly rpm: number
   readonly inspection: Inspection
+  /** A sheave stands otherwise than when the machine was lined up last: line, tension and current are stale. */
+  readonly reset: boolean
   readonly square: SquareRead | null
   /** One a round of lining up, the last one under way; null where nothing was read. */
   readonly lines: readonly (LineReading | null)[]
@@ -129,19 +131,49 @@ const outcomeOf = ({
   return { verdict, exceptions }
 }
 
-const BLANK_ROUND = { contacts: null, reading: null, correction: null }
+const BLANK_ROUND = { contacts: null, reading: null, correction: null, turns: {} }
 /** The last of the rounds in which anything was read. */
 const lastRead = <T>(rounds: readonly (T | null)[]): T | null => {
   const read = rounds.filter((r) => r !== null)
   return read[read.length - 1] ?? null
 }
 
+/** Whether a sheave was set otherwise after the last round was read: what was read then holds no longer. */
+const setSince = (
+  registered: BeltMachine,
+  rounds: readonly { readonly turns: Settings }[],
+  now: BeltMachine,
+): boolean => {
+  const last = rounds[rounds.length - 1]
+  return last !== undefined && !setAlike(machineAsSet(registered, last.turns), now)
+}
+
+/** Rounds whose last reading holds no longer are followed by one that is still to be read. */
+const thenStale = <T>(rounds: readonly (T | null)[], stale: boolean): readonly (T | null)[] =>
+  stale && rounds[rounds.length - 1] !== null ? [...rounds, null] : rounds
+
+/** What was read since tightening, less what a sheave set otherwise has made stale. */
+const standing = (
+  { line, tension }: Recheck['since'],
+  lines: readonly (LineReading | null)[],
+  tensions: readonly (TensionRead | null)[],
+): Recheck['since'] => ({
+  line: lines[lines.length - 1] ? line : null,
+  tension: tensions[tensions.length - 1] ? tension : null,
+})
+
 /** What follows from the facts. */
 const workOut = (registered: BeltMachine, facts: Facts): BeltState => {
   const machine = machineAsSet(registered, facts.inspected.turns)
-  const lines = facts.alignment.map((round) => lineOfRound(round, machine))
+  const lines = thenStale(
+    facts.alignment.map((round) => lineOfRound(round, machineAsSet(registered, round.turns))),
+    setSince(registered, facts.alignment, machine),
+  )
   const asLeft = lastRead(lines)
-  const tensions = facts.rounds.map((r) => r.reading && readTension(r.reading, machine))
+  const tensions = thenStale(
+    facts.rounds.map((r) => r.reading && readTension(r.reading, machineAsSet(registered, r.turns))),
+    setSince(registered, facts.rounds, machine),
+  )
   const lineOf = (e: Tightening['since']['line']) =>
     e &&
     lineOfRound(
@@ -153,12 +185,14 @@ const workOut = (registered: BeltMachine, facts: Facts): BeltState => {
     tension: tension && readTension(tension, machine),
   })
   const { tightening, squared } = facts
+  const inspection = checkInspection(registered, facts.inspected)
   const lastSquare = squared[squared.length - 1]
   const state = {
     ...facts,
     machine,
     rpm: facts.opening?.payload.rpm ?? machine.rpm,
-    inspection: checkInspection(registered, facts.inspected),
+    inspection,
+    reset: inspection.settings.some((s) => s.opened),
     square: lastSquare ? squareOf(lastSquare, machine) : null,
     lines,
     asFound: lines[0] ?? null,
@@ -169,7 +203,7 @@ const workOut = (registered: BeltMachine, facts: Facts): BeltState => {
       tightening,
       facts.slack !== null || facts.rounds.length > 1 || lines.length > 1,
       told(tightening.before),
-      told(tightening.since),
+      standing(told(tightening.since), lines, tensions),
     ),
     running: checkRunning(machine, facts.ran),
   }

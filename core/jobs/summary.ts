@@ -6,6 +6,10 @@ import type { HotCheck } from '../stages/hotCheck/hotCheck'
 import type { LineReading } from '../stages/lineUp/line'
 import type { NextDue } from '../stages/close/due'
 import { netLeaves } from '../stores/stock'
+import type { Settings } from '../register/setSheaves'
+import { settingsOf, type SheaveReset } from '../register/settings'
+import type { TensionRead } from '../stages/tension/tension'
+import type { BeltState } from './belt'
 import type { CoupledState } from './coupled'
 import type { Job } from './jobs'
 
@@ -20,6 +24,14 @@ export interface LineSummary {
   readonly offset: number
   readonly turn: number
   readonly tilt: number | null
+  readonly verdict: VerdictOrUnknown
+}
+
+/** Static tension a belt in newtons, its band and verdict. */
+export interface TensionSummary {
+  readonly tension: number
+  readonly band: readonly [number, number] | null
+  readonly age: 'new' | 'run-in'
   readonly verdict: VerdictOrUnknown
 }
 
@@ -47,6 +59,12 @@ export type JobSummaryFigures =
       readonly rounds: number
       readonly asFound: LineSummary | null
       readonly asLeft: LineSummary | null
+      /** Tension as it was read first and last; missing in jobs folded before that was kept. */
+      readonly tension?: { readonly found: TensionSummary | null; readonly left: TensionSummary | null }
+      /** Turns that its sheaves stand open as it was left; missing in jobs folded before that was kept. */
+      readonly settings?: Settings
+      /** A sheave was found set otherwise than it was left, and the job is still open. */
+      readonly reset?: SheaveReset
     }
 
 /** One judged figure of a job for trends and search, core units. */
@@ -70,6 +88,23 @@ const leftHot = ({ cold, judgement }: HotCheck): CouplingSummary | null =>
 
 const lineSummary = (l: LineReading | null): LineSummary | null =>
   l && { offset: l.errors.offset, turn: l.errors.turn, tilt: l.errors.tilt, verdict: l.verdict }
+
+const tensionSummary = (read: TensionRead | null | undefined): TensionSummary | null =>
+  read?.mean == null
+    ? null
+    : {
+        tension: read.mean,
+        band: read.band?.tension ?? null,
+        age: read.entry.payload.age,
+        verdict: read.verdict,
+      }
+
+const resetOf = ({ closing, inspection: { settings } }: BeltState): { readonly reset?: SheaveReset } => {
+  const found = settings.find((s) => s.opened)
+  return found?.entry && !closing
+    ? { reset: { place: found.place, was: found.registered, now: found.entry.payload.turns } }
+    : {}
+}
 
 const dueOf = (job: Job): DueReason | null => {
   const due = job.state.closing?.payload.due
@@ -112,6 +147,12 @@ export const summaryOf = (job: Job): JobSummaryFigures =>
         rounds: job.state.lines.length - 1,
         asFound: lineSummary(job.state.asFound),
         asLeft: lineSummary(job.state.asLeft),
+        tension: {
+          found: tensionSummary(job.state.tensions.find((t) => t !== null)),
+          left: tensionSummary(job.state.tensionLeft),
+        },
+        settings: settingsOf(job.state.machine),
+        ...resetOf(job.state),
       }
 
 /** Names of quantities of one plane. */
@@ -135,8 +176,31 @@ const ofLine = (moment: JobFigure['moment'], l: LineReading | null): readonly Jo
     verdict: verdict ?? 'unknown',
   }))
 
+const ofTension = (moment: JobFigure['moment'], t: TensionRead | null | undefined): readonly JobFigure[] =>
+  t?.mean == null
+    ? []
+    : [
+        {
+          moment,
+          name: 'belts.tension',
+          value: t.mean,
+          aim: 0,
+          low: t.band?.tension[0] ?? null,
+          high: t.band?.tension[1] ?? null,
+          verdict: t.verdict,
+        },
+      ]
+
 /** The judged figures of a folded job, as found and as left. */
 export const figuresOf = (job: Job): readonly JobFigure[] =>
   job.kind === 'coupled'
     ? [...ofMeasurement('as-found', job.state.asFound), ...ofMeasurement('as-left', job.state.asLeft)]
-    : [...ofLine('as-found', job.state.asFound), ...ofLine('as-left', job.state.asLeft)]
+    : [
+        ...ofLine('as-found', job.state.asFound),
+        ...ofTension(
+          'as-found',
+          job.state.tensions.find((t) => t !== null),
+        ),
+        ...ofLine('as-left', job.state.asLeft),
+        ...ofTension('as-left', job.state.tensionLeft),
+      ]

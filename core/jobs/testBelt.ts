@@ -34,6 +34,25 @@ export const BELT_MACHINE: BeltMachine = {
   packLimit: 4,
 }
 
+/** The same drive with a motor sheave that can be set: one turn open when it was lined up last. */
+export const VARIABLE_MACHINE: BeltMachine = {
+  ...BELT_MACHINE,
+  sheaves: {
+    ...BELT_MACHINE.sheaves,
+    motor: {
+      ...BELT_MACHINE.sheaves.motor,
+      build: {
+        kind: 'variable',
+        threadPitch: 2,
+        turnsMost: 4,
+        grooveAngle: 34,
+        moves: 'outer',
+        turnsOpen: 1,
+      },
+    },
+  },
+}
+
 const FLAT = { edgeOn: 'driven', edgeSide: 'outer' } as const
 
 /** A belt job's logbook under construction. */
@@ -106,6 +125,11 @@ export class TestBelt {
     })
   }
 
+  /** How far the motor's sheave stands open. */
+  set(turns: number) {
+    return this.add({ kind: 'setting-read', payload: { place: 'motor', turns, words: '' } })
+  }
+
   /** Both ends turned alike. */
   turn(turns: number) {
     return this.add({ kind: 'tension-adjusted', payload: { sheaveEnd: turns, farEnd: turns, words: '' } })
@@ -116,9 +140,11 @@ export class TestBelt {
     return this.add({ kind: 'base-tightened', payload: { words: '' } })
   }
 
-  run(): this {
-    for (const point of RUN_POINTS)
-      this.add({ kind: 'run-confirmed', payload: { point, found: 'good', current: null, words: '' } })
+  run(amperes: number | null = null): this {
+    for (const point of RUN_POINTS) {
+      const current = point === 'ran' ? amperes : null
+      this.add({ kind: 'run-confirmed', payload: { point, found: 'good', current, words: '' } })
+    }
     return this
   }
 

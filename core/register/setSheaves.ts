@@ -25,6 +25,21 @@ const setTo = (sheave: Sheave, turns: number): Sheave => {
 /** Turns open as they were read last in a job, by sheave; missing where nobody read them. */
 export type Settings = Readonly<Partial<Record<SheavePlace, number>>>
 
+/** Turns finer than a sixteenth are nobody’s doing. */
+export const SAME_SETTING = 1 / 16
+
+const turnsOpen = ({ build }: Sheave): number => (build?.kind === 'variable' ? build.turnsOpen : 0)
+
+/** Whether the sheaves of both stand open alike. */
+export const setAlike = (a: BeltMachine, b: BeltMachine): boolean =>
+  (['motor', 'driven'] as const).every(
+    (place) => Math.abs(turnsOpen(a.sheaves[place]) - turnsOpen(b.sheaves[place])) < SAME_SETTING,
+  )
+
+/** Whether both were read with every sheave standing alike. */
+export const sameSettings = (a: Settings, b: Settings): boolean =>
+  a === b || (a.motor === b.motor && a.driven === b.driven)
+
 /** The machine as its sheaves stand now: their settings as read, the register's where nobody read them. */
 const withSettings = (machine: BeltMachine, settings: Settings): BeltMachine => {
   const { motor, driven } = machine.sheaves

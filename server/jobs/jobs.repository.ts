@@ -1,7 +1,9 @@
 import type { Knex } from 'knex'
 import type { Misalignment } from '../../core/frame/planes'
+import type { Settings } from '../../core/register/setSheaves'
 import type { MoveTime } from '../../core/history/pace'
 import { figuresOf, summaryOf, type JobFigure, type JobSummaryFigures } from '../../core/jobs/summary'
+import type { SheaveReset } from '../../core/register/settings'
 import type { Job, JobKind } from '../../core/jobs/jobs'
 import { FOLD_VERSION } from '../../core/stages/close/closing'
 import type { JobSummary, Page } from '../../shared/api/answers'
@@ -149,6 +151,22 @@ export const openJobByMachine = async (knex: Knex): Promise<ReadonlyMap<string, 
   return new Map(rows.map((r) => [r.machine_id, r.id]))
 }
 
+/** Machine id to the open job that found one of its sheaves set otherwise. */
+export const openResets = async (
+  knex: Knex,
+): Promise<ReadonlyMap<string, { readonly job: string; readonly reset: SheaveReset }>> => {
+  const rows = (await knex('jobs')
+    .whereNull('closed_at')
+    .whereRaw(`summary->'reset' is not null`)
+    .orderBy('opened_at')
+    .select('id', 'machine_id', knex.raw(`summary->'reset' as reset`))) as {
+    id: string
+    machine_id: string
+    reset: SheaveReset
+  }[]
+  return new Map(rows.map((r) => [r.machine_id, { job: r.id, reset: r.reset }]))
+}
+
 /** Machine id to its last closed job: one look into the index a machine. */
 export const lastClosedByMachine = async (knex: Knex): Promise<ReadonlyMap<string, JobSummary>> => {
   const { rows } = (await knex.raw(`
@@ -180,6 +198,8 @@ export const jobClosedBefore = async (
   readonly closedAt: string
   /** Where it left a coupled machine. */
   readonly left: Misalignment | null
+  /** How far the sheaves of a belt drive stood open; null for another machine. */
+  readonly settings: Settings | null
 } | null> => {
   const row = (await knex('jobs')
     .where({ machine_id: machineId })
@@ -190,7 +210,8 @@ export const jobClosedBefore = async (
   if (!row) return null
   const { summary } = row
   const left = summary.kind === 'coupled' ? (summary.asLeft?.coupling ?? null) : null
-  return { id: row.id, closedAt: row.closed_at.toISOString(), left }
+  const settings = summary.kind === 'belt' ? (summary.settings ?? {}) : null
+  return { id: row.id, closedAt: row.closed_at.toISOString(), left, settings }
 }
 
 /** What a job's row says besides its columns for lists. */

@@ -1,7 +1,9 @@
 import type { Knex } from 'knex'
 import { foldJob } from '../../core/jobs/jobs'
-import type { EntryAnswer, JobAnswer, JobSummary, Page } from '../../shared/api/answers'
+import type { EntryAnswer, JobAnswer, JobSummary, Page, WireDriveLeft } from '../../shared/api/answers'
 import { asKept } from '../../shared/limits/limitSet'
+import type { Settings } from '../../core/register/setSheaves'
+import { driveLeft, LEFT_BY } from '../../core/stages/inspect/driveLeft'
 import { setsFor } from '../../core/judge/limitSets'
 import { isUuid } from '../../shared/text'
 import type { EntryDraft } from '../../shared/logbook/entry'
@@ -18,7 +20,7 @@ import { limitSetsInForce } from '../limits/limits.repository'
 import { findWorks } from '../works/works.repository'
 import { appendAll, appendBatch, idTaken, isTaken, personOf, type Offered } from './append'
 import { Batches, type Settled } from './batches'
-import { lastSetUp, leavesPutIn } from './entries.repository'
+import { entriesOfJobs, lastSetUp, leavesPutIn } from './entries.repository'
 import {
   columnsOf,
   findJob,
@@ -49,6 +51,17 @@ export const readJob = async (
   return { id: head.id, head, ...logbook }
 }
 
+/** How the job before left a belt drive. */
+const driveBefore = async (
+  knex: Knex,
+  { id, closedAt }: { readonly id: string; readonly closedAt: string },
+  settings: Settings,
+): Promise<WireDriveLeft> => {
+  const entries = (await entriesOfJobs(knex, [id], LEFT_BY)).get(id) ?? []
+  const left = driveLeft(id, closedAt, settings, entries)
+  return { ...left, line: left.line && toWire(left.line), tension: left.tension && toWire(left.tension) }
+}
+
 /** A job as a client opens it: with the set-up of this machine's job before it. */
 export const answerJob = async (knex: Knex, id: string): Promise<JobAnswer> => {
   const { head, machine, entries } = await readJob(knex, id)
@@ -56,7 +69,12 @@ export const answerJob = async (knex: Knex, id: string): Promise<JobAnswer> => {
     jobClosedBefore(knex, head.machineId, head.openedAt),
     leavesPutIn(knex, head.machineId, head.openedAt),
   ])
-  const setUp = before && (await lastSetUp(knex, before.id))
+  const [setUp, drive] = before
+    ? await Promise.all([
+        before.settings ? null : lastSetUp(knex, before.id),
+        before.settings ? driveBefore(knex, before, before.settings) : null,
+      ])
+    : [null, null]
   return {
     id: head.id,
     machineSchema: MACHINE_SCHEMA,
@@ -64,6 +82,7 @@ export const answerJob = async (knex: Knex, id: string): Promise<JobAnswer> => {
     entries: entries.map(toWire),
     leavesBefore,
     previous: before && setUp ? { closedAt: before.closedAt, setUp: setUp.payload } : null,
+    drive,
     left: before?.left ? { job: before.id, closedAt: before.closedAt, coupling: before.left } : null,
   }
 }

@@ -1,12 +1,13 @@
 import type { Knex } from 'knex'
 import { dayOf } from '../../core/comeBack/days'
 import { latenessOf } from '../../core/comeBack/landing'
+import { settingsOf, sheaveReset } from '../../core/register/settings'
 import { urgencyOf } from '../../core/stages/close/due'
-import type { DueVisit, TodayAnswer } from '../../shared/api/answers'
+import type { DueVisit, JobSummary, ResetAnswer, TodayAnswer } from '../../shared/api/answers'
 import { standstillsFrom } from '../comeBack/standstills.repository'
 import { dueVisits } from '../comeBack/visits'
-import { hallsInService } from '../machines/machines.repository'
-import { lastClosedByMachine, listJobs } from './jobs.repository'
+import { hallsInService, variableSheaves } from '../machines/machines.repository'
+import { lastClosedByMachine, listJobs, openJobByMachine, openResets } from './jobs.repository'
 
 const MOST_OPEN = 50
 const MOST_STOPS = 200
@@ -14,19 +15,50 @@ const MOST_STOPS = 200
 const lateness = ({ job, due }: DueVisit, today: string): number =>
   latenessOf(dayOf(new Date(job.closedAt ?? job.openedAt)), due, today)
 
+/**
+ * Machines whose sheave was set otherwise since they were lined up: by what an open job found there, else by what the
+ * register says against how the last close left them.
+ */
+const resetSheaves = async (
+  knex: Knex,
+  last: ReadonlyMap<string, JobSummary>,
+  openJobs: ReadonlyMap<string, string>,
+): Promise<readonly ResetAnswer[]> => {
+  const [machines, found] = await Promise.all([variableSheaves(knex), openResets(knex)])
+  return machines.flatMap((m): ResetAnswer[] => {
+    const open = found.get(m.id)
+    const before = last.get(m.id)
+    const left = before?.summary.kind === 'belt' ? before.summary.settings : undefined
+    const reset = open?.reset ?? (left && sheaveReset(left, settingsOf(m)))
+    return reset
+      ? [
+          {
+            tag: m.tag,
+            machineName: m.name,
+            reset,
+            closedAt: before?.closedAt ?? null,
+            openJob: open?.job ?? openJobs.get(m.id) ?? null,
+          },
+        ]
+      : []
+  })
+}
+
 /** What needs a wrench today. The open jobs go on by their cursor at /api/jobs?open=yes. */
 export const today = async (knex: Knex, now = new Date()): Promise<TodayAnswer> => {
   const day = dayOf(now)
   const standstills = await standstillsFrom(knex, now, MOST_STOPS)
-  const [open, closed, last, halls, visits] = await Promise.all([
+  const [open, closed, last, halls, visits, openJobs] = await Promise.all([
     listJobs(knex, { open: true, most: MOST_OPEN }),
     listJobs(knex, { open: false, most: 6 }),
     lastClosedByMachine(knex),
     hallsInService(knex),
     dueVisits(knex, now, standstills),
+    openJobByMachine(knex),
   ])
   const inService = [...last].flatMap(([machine, job]) => (halls.has(machine) ? [job] : []))
   return {
+    reset: await resetSheaves(knex, last, openJobs),
     open,
     outOfBand: inService.filter((j) => j.verdict !== 'in').sort((a, b) => a.tag.localeCompare(b.tag)),
     // The one that is latest against its own interval comes first.

@@ -71,3 +71,17 @@ export const hallsInService = async (knex: Knex): Promise<ReadonlyMap<string, st
     .select('id', 'area')) as { id: string; area: string }[]
   return new Map(rows.map((r) => [r.id, r.area]))
 }
+
+/** Belt drives in service that have a sheave whose groove can be set, by tag. */
+export const variableSheaves = async (
+  knex: Knex,
+): Promise<readonly (MachineRecord & { readonly drive: 'belt' })[]> => {
+  const rows = (await knex('machines')
+    .whereRaw(`record->>'drive' = 'belt' and coalesce(record->>'retired', 'false') <> 'true'`)
+    .whereRaw(
+      `'variable' in (record->'sheaves'->'motor'->'build'->>'kind', record->'sheaves'->'driven'->'build'->>'kind')`,
+    )
+    .select(COLUMNS)
+    .orderBy('tag')) as MachineRow[]
+  return rows.map(toRecord).filter((m) => m.drive === 'belt')
+}

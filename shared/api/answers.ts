@@ -2,9 +2,11 @@ import type { StageId } from '../../core/jobs/jobs'
 import type { Misalignment } from '../../core/frame/planes'
 import type { Landing } from '../../core/comeBack/landing'
 import type { JobHistory } from '../../core/history/jobHistory'
+import type { SheaveReset } from '../../core/register/settings'
 import type { JobFigure, JobSummaryFigures } from '../../core/jobs/summary'
 import type { VerdictOrUnknown } from '../../core/judge/judge'
 import type { LeafUse } from '../../core/tools/toolsToTake'
+import type { DriveLeft } from '../../core/stages/inspect/driveLeft'
 import type { SetUpPayload } from '../../core/stages/setUp/entries'
 import type { StandstillRecord } from '../comeBack/standstill'
 import type { WireEntry } from '../logbook/lifts'
@@ -126,7 +128,20 @@ export interface StoresAnswer {
   readonly instruments: readonly (InstrumentRecord & { readonly jobs: number })[]
 }
 
+/** A machine whose sheave stands otherwise than its last close left it: what was proved there is stale. */
+export interface ResetAnswer {
+  readonly tag: string
+  readonly machineName: string
+  readonly reset: SheaveReset
+  /** The close it was left by. */
+  readonly closedAt: string | null
+  /** A job that is open there already. */
+  readonly openJob: string | null
+}
+
 export interface TodayAnswer {
+  /** Machines whose sheave was set otherwise since they were lined up. */
+  readonly reset: readonly ResetAnswer[]
   readonly open: Page<JobSummary>
   /** Machines whose last closed job left them out of band or on the edge. */
   readonly outOfBand: readonly JobSummary[]
@@ -152,6 +167,12 @@ export interface LeftBefore {
   readonly coupling: Misalignment
 }
 
+/** How the job before left a belt drive, its entries as they go over the wire. */
+export type WireDriveLeft = Omit<DriveLeft, 'line' | 'tension'> & {
+  readonly line: WireEntry | null
+  readonly tension: WireEntry | null
+}
+
 export interface JobAnswer {
   readonly id: string
   /** Version of the machine record's schema; see shared/register/lifts.ts. */
@@ -162,6 +183,7 @@ export interface JobAnswer {
   readonly leavesBefore: readonly LeafUse[]
   readonly previous: PreviousSetUp | null
   readonly left: LeftBefore | null
+  readonly drive: WireDriveLeft | null
 }
 
 export interface EntryAnswer {

@@ -4,6 +4,8 @@ import { historyWords } from '~~/shared/wording/viewWords'
 import type { LimitSetRecord } from '~~/shared/limits/limitSet'
 import dayjs from 'dayjs'
 import type { HistoryAnswer, MachineAnswer } from '~~/shared/api/answers'
+import { settingsOf, sheaveReset } from '~~/core/register/settings'
+import { resetWords } from '~~/shared/wording/sheaveSetting'
 import { urgencyWords } from '~~/shared/wording/due'
 import { tellingOf } from '~~/shared/wording/telling'
 import FeetNow from '~/components/history/FeetNow.vue'
@@ -41,7 +43,9 @@ const under = (m: MachineAnswer['machine']) =>
   )
 /** Come back to from what is due: the job is started at once. */
 const starting = ref(typeof route.query.start === 'string')
-const because = computed(() => (route.query.start === 'hot-check' ? 'hot-check' : 'planned'))
+const because = computed(() =>
+  route.query.start === 'hot-check' || route.query.start === 'sheave-set' ? route.query.start : 'planned',
+)
 const changing = ref(false)
 const copying = ref(false)
 const { jobs, next, more, asking, failed } = useMoreJobs(
@@ -94,6 +98,14 @@ const due = computed(() => {
   const on = lastSummary.value?.nextDue?.slice(0, 10)
   return on ? urgencyWords(on, dayjs().format('YYYY-MM-DD'), tellingOf(session.units, null)) : null
 })
+/** A sheave that the register has otherwise than the last close left it. */
+const reset = computed(() => {
+  const machine = data.value?.machine
+  const summary = lastSummary.value?.summary
+  if (machine?.drive !== 'belt' || summary?.kind !== 'belt' || !summary.settings) return null
+  const otherwise = sheaveReset(summary.settings, settingsOf(machine))
+  return otherwise && resetWords(otherwise, lastSummary.value?.closedAt ?? null, { words })
+})
 const saved = (now: string) =>
   now === tag.value ? Promise.all([load(), loadPast()]) : navigateTo(`/machines/${now}`)
 </script>
@@ -116,6 +128,10 @@ const saved = (now: string) =>
               >
               <span v-else>{{ historyWords.stands.unmeasured }}</span>
               <span v-if="due">{{ due }}</span>
+            </p>
+            <p v-if="reset" class="stands">
+              <VerdictMark mark="stale" silent /> <strong>{{ reset.what }}</strong>
+              <span class="muted">{{ reset.stale }}</span>
             </p>
             <p v-if="data.machine.retired">{{ w.retired }}</p>
             <p v-if="notRetired" class="fault" role="alert">{{ notRetired }}</p>
@@ -158,7 +174,9 @@ const saved = (now: string) =>
         </div>
         <div v-else class="two">
           <BeltDrawing :machine="data.machine" :units="session.units" />
-          <BeltFacts :machine="data.machine" />
+          <BeltFacts :machine="data.machine">
+            <SheaveSet :machine="data.machine" @saved="load" />
+          </BeltFacts>
         </div>
         <div class="below">
           <FoundAndLeft v-if="behind" :jobs="closedJobs" />

@@ -5,7 +5,7 @@ import type { LogEntry } from '../../logbook/entry'
  * Counts up whenever the same logbook may fold to another verdict than before. A closed job keeps
  * the verdict that was signed; a later fold that differs says so and never overwrites it.
  */
-export const FOLD_VERSION = 2
+export const FOLD_VERSION = 3
 
 /** The entry that closed a job; null while it is open. */
 export type Closing = LogEntry<'job-closed'> | null

@@ -1,7 +1,7 @@
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
 import type { BeltMachine, SheavePlace } from '../../register/beltMachine'
-import type { Settings } from '../../register/setSheaves'
+import { SAME_SETTING, type Settings } from '../../register/setSheaves'
 import type { Found } from '../look/entries'
 import { DRIVE_PLACES, type DrivePlace } from './entries'
 
@@ -61,9 +61,6 @@ export interface Inspection {
   readonly counts: Readonly<Record<Found, number>>
   readonly settings: readonly SettingFound[]
 }
-
-/** Turns finer than a sixteenth are nobody’s doing. */
-const SAME_SETTING = 1 / 16
 
 /** What the open drive looks like; every place of it, and each sheave that can be set. */
 export const checkInspection = remember((machine: BeltMachine, facts: InspectFacts): Inspection => {

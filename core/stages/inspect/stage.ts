@@ -27,7 +27,8 @@ export const inspectStage = defineStage({
       : inspection.unseen.length === 0 && !unread(inspection)
         ? 'done'
         : 'todo',
-  wants: (job) => opensUp(job) && (job.inspection.unseen.length > 0 || unread(job.inspection)),
+  // How a sheave stands is read on every visit: whoever balances the system may have set it otherwise.
+  wants: (job) => unread(job.inspection) || (opensUp(job) && job.inspection.unseen.length > 0),
   objection: ({ machine, safety }, entry) => {
     if (entry.kind === 'setting-read') {
       const { place, turns } = entry.payload

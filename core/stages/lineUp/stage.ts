@@ -11,21 +11,24 @@ interface Sees {
   readonly slack: Slack
   /** One a round, the last one under way; null where nothing was read. */
   readonly lines: readonly (LineReading | null)[]
+  /** A sheave was set otherwise since the machine was lined up last. */
+  readonly reset: boolean
 }
 
 const now = (job: Sees): LineReading | null => job.lines[job.lines.length - 1] ?? null
-const corrected = (job: Sees): boolean => job.lines.length > 1
+/** What was read, here or at the last visit, holds no longer. */
+const stale = (job: Sees): boolean => job.lines.length > 1 || job.reset
 
 /** Both sheaves in one line, checked by an edge across their faces. */
 export const lineUpStage = defineStage({
   id: 'line-up',
   writes: ['contacts-checked', 'sheaves-read', 'line-corrected'],
   skip: 'once',
-  mark: (job: Sees) => now(job)?.verdict ?? (corrected(job) ? 'stale' : 'todo'),
+  mark: (job: Sees) => now(job)?.verdict ?? (stale(job) ? 'stale' : 'todo'),
   wants: (job) => {
     const line = now(job)
     // On a planned visit the belts stay on; the line is read again once the base is tightened.
-    return line === null ? opensUp(job) || corrected(job) : line.verdict === 'out'
+    return line === null ? opensUp(job) || stale(job) : line.verdict === 'out'
   },
   objection: (job) => lockoutObjection(job.safety),
 })

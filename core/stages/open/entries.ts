@@ -8,8 +8,11 @@ export const JOB_REASONS = [
   'moved',
   'wear',
   'hot-check',
+  'sheave-set',
   'other',
 ] as const
+/** Reasons that only one kind of drive gives. */
+export const REASONS_OF = { coupled: ['hot-check'], belt: ['sheave-set'] } as const
 export type JobReason = (typeof JOB_REASONS)[number]
 
 export interface OpeningEntries {

@@ -14,6 +14,7 @@ export const keepRunning = (now: RunFacts, e: LogEntry): RunFacts => {
     case 'slacked-off':
     case 'line-corrected':
     case 'tension-adjusted':
+    case 'setting-read':
       // Hands were in it again.
       return now.length === 0 ? now : []
     default:

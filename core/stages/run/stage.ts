@@ -7,6 +7,8 @@ import type { Running } from './running'
 interface Sees {
   readonly safety: Safety
   readonly running: Running
+  /** A sheave was set otherwise since the motor's current was read last. */
+  readonly reset: boolean
 }
 
 /** Turned by hand, guard on, run and listened to. */
@@ -14,12 +16,14 @@ export const runStage = defineStage({
   id: 'run',
   writes: ['run-confirmed'],
   skip: 'once',
-  mark: ({ running }: Sees) =>
+  mark: ({ running, reset }: Sees) =>
     running.bad.length > 0 || running.current?.verdict === 'out'
       ? 'out'
       : running.next === null
         ? 'done'
-        : 'todo',
+        : reset && running.facts.length === 0
+          ? 'stale'
+          : 'todo',
   wants: ({ running }) => running.next !== null,
   objection: ({ safety, running }, entry) => {
     if (entry.kind !== 'run-confirmed') return null

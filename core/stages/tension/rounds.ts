@@ -1,23 +1,29 @@
 import type { LogEntry } from '../../logbook/entry'
+import { sameSettings, type Settings } from '../../register/setSheaves'
 
 /** What was read between two turns of the screws, and the turns that ended it. */
 export interface TensionRound {
   /** The last reading; earlier ones stay in the logbook. */
   readonly reading: LogEntry<'tension-read'> | null
   readonly adjusted: LogEntry<'tension-adjusted'> | null
+  /** How far sheaves that can be set stood open when it was read. */
+  readonly turns: Settings
 }
 /** Rounds of tensioning since the belts were fitted; the last one is under way. */
 export type TensionRounds = readonly [...(readonly TensionRound[]), TensionRound]
 
-const EMPTY: TensionRound = { reading: null, adjusted: null }
+const EMPTY: TensionRound = { reading: null, adjusted: null, turns: {} }
 export const UNTENSIONED: TensionRounds = [EMPTY]
 
-export const keepTension = (now: TensionRounds, e: LogEntry): TensionRounds => {
+/** Keeps what was read and turned; a sheave that was set otherwise since the round was read begins another. */
+export const keepTension = (now: TensionRounds, e: LogEntry, turns: Settings): TensionRounds => {
   const last = now[now.length - 1] as TensionRound
   const before = now.slice(0, -1)
   switch (e.kind) {
     case 'tension-read':
-      return [...before, { ...last, reading: e }]
+      return last.reading === null || sameSettings(last.turns, turns)
+        ? [...before, { ...last, reading: e, turns }]
+        : [...now, { ...EMPTY, reading: e, turns }]
     case 'tension-adjusted':
       return [...before, { ...last, adjusted: e }, EMPTY]
     case 'slacked-off':

@@ -9,6 +9,8 @@ interface Sees {
   readonly safety: Safety
   /** One a round, the last one under way; null where nothing was read. */
   readonly tensions: readonly (TensionRead | null)[]
+  /** A sheave was set otherwise since the belts were tensioned last. */
+  readonly reset: boolean
 }
 
 const now = (job: Sees): TensionRead | null => job.tensions[job.tensions.length - 1] ?? null
@@ -24,7 +26,7 @@ export const tensionStage = defineStage({
   mark: (job: Sees) => {
     const read = now(job)
     if (read) return read.verdict === 'unknown' ? 'done' : read.verdict
-    return job.tensions.length > 1 ? 'stale' : 'todo'
+    return job.tensions.length > 1 || job.reset ? 'stale' : 'todo'
   },
   wants: (job) => {
     const read = now(job)

@@ -29,7 +29,7 @@ export const recheckOf = (
   loosened,
   before,
   since,
-  missing: facts.entry ? (['line', 'tension'] as const).filter((w) => facts.since[w] === null) : [],
+  missing: facts.entry ? (['line', 'tension'] as const).filter((w) => since[w] === null) : [],
   verdict: worstVerdict([since.line?.verdict ?? 'unknown', since.tension?.verdict ?? 'unknown']),
 })
 

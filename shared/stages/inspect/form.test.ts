@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { BELT_MACHINE, TestBelt } from '../../../core/jobs/testBelt'
+import { BELT_MACHINE, TestBelt, VARIABLE_MACHINE } from '../../../core/jobs/testBelt'
 import type { BeltMachine } from '../../../core/register/beltMachine'
 import { beltFindings } from '../../wording/beltFindings'
 import {
@@ -18,25 +18,6 @@ import { blankInspection, readDrivePlace, readSetting } from './form'
 
 const metric = tellingOf('metric', null)
 const inch = tellingOf('inch', null)
-const { motor, driven } = BELT_MACHINE.sheaves
-const VARIABLE: BeltMachine = {
-  ...BELT_MACHINE,
-  sheaves: {
-    driven,
-    motor: {
-      ...motor,
-      build: {
-        kind: 'variable',
-        threadPitch: 2,
-        turnsMost: 4,
-        grooveAngle: 34,
-        moves: 'outer',
-        turnsOpen: 1,
-      },
-    },
-  },
-}
-
 describe('a place of the drive as written', () => {
   it('is logged once it is said what it is; a report says what', () => {
     const texts = blankInspection()
@@ -50,14 +31,14 @@ describe('a place of the drive as written', () => {
   })
 
   it('takes a setting as turns, and none wider than it opens', () => {
-    expect(readSetting('2 1/2', 'motor', VARIABLE, metric).payload).toEqual({
+    expect(readSetting('2 1/2', 'motor', VARIABLE_MACHINE, metric).payload).toEqual({
       place: 'motor',
       turns: 2.5,
       words: '',
     })
-    expect(readSetting('5', 'motor', VARIABLE, metric).fault).toContain('4 turns at most')
-    expect(readSetting('-1', 'motor', VARIABLE, metric).fault).toContain('below zero')
-    expect(readSetting('wide', 'motor', VARIABLE, metric).fault).toContain('not a number')
+    expect(readSetting('5', 'motor', VARIABLE_MACHINE, metric).fault).toContain('4 turns at most')
+    expect(readSetting('-1', 'motor', VARIABLE_MACHINE, metric).fault).toContain('below zero')
+    expect(readSetting('wide', 'motor', VARIABLE_MACHINE, metric).fault).toContain('not a number')
     expect(readSetting('2', 'motor', BELT_MACHINE, metric).payload).toBeNull()
   })
 })
@@ -143,12 +124,12 @@ describe('what the stages of a belt job say', () => {
   })
 
   it('says that somebody set the sheave otherwise, which way and how far', () => {
-    const belt = new TestBelt(VARIABLE).ready()
-    belt.add({ kind: 'setting-read', payload: { place: 'motor', turns: 2.5, words: '' } })
+    const belt = new TestBelt(VARIABLE_MACHINE).ready()
+    belt.set(2.5)
     expect(meaningOfInspection(of(belt).state.inspection, metric).headline).toBe(
       'Somebody opened the sheave 1 1/2 turns since it was registered.',
     )
-    belt.add({ kind: 'setting-read', payload: { place: 'motor', turns: 0, words: '' } })
+    belt.set(0)
     expect(meaningOfInspection(of(belt).state.inspection, metric).headline).toContain(
       'closed the sheave 1 turn',
     )

@@ -9,6 +9,7 @@ export const reasons = {
   moved: 'Moved or rebuilt',
   wear: 'Wear found',
   'hot-check': 'Hot check',
+  'sheave-set': 'Sheave set otherwise',
   other: 'Other',
 } satisfies Record<JobReason, string>
 
