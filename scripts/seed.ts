@@ -5,6 +5,8 @@ import { writeHistory } from './demo/history'
 import { insertLimitSet } from '../server/limits/limits.repository'
 import { insertStandstill } from '../server/comeBack/standstills.repository'
 import { LIMIT_SETS } from './demo/limits'
+import { SECTIONS } from './demo/sections'
+import { insertSection } from '../server/sections/sections.repository'
 import { standstillsFrom } from './demo/standstills'
 import { demoId, INSTRUMENTS, LOTS, MACHINES, PEOPLE, WORKS } from './demo/works'
 import { insertLot } from '../server/stores/lots.repository'
@@ -43,6 +45,7 @@ await withDatabase(async (knex) => {
       })),
     )
     for (const { id, ...set } of LIMIT_SETS) await insertLimitSet(trx, id, set)
+    for (const { id, ...section } of SECTIONS) await insertSection(trx, id, section)
     for (const machine of MACHINES) await insertMachine(trx, demoId(`machine/${machine.tag}`), machine)
     for (const { id, ...stop } of standstillsFrom(new Date())) await insertStandstill(trx, id, stop)
     await writeHistory(trx, new Date())

@@ -16,16 +16,10 @@ const props = defineProps<{
 }>()
 const w = computed(() => sheaveSettingWords(props.words))
 const points = (list: readonly (readonly [number, number])[]) => list.map((p) => p.join(',')).join(' ')
-const hatch = useId()
 </script>
 
 <template>
   <svg :viewBox="`0 -58 ${sheet.width} ${sheet.height + 58}`" role="img" :aria-label="w.title">
-    <defs>
-      <pattern :id="hatch" width="11" height="11" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-        <path d="M0 0V11" stroke="#6C75D6" stroke-width="1.3" />
-      </pattern>
-    </defs>
     <g v-if="drawn.before" class="key">
       <path class="dashed" d="M0 -44H28" />
       <text x="38" y="-39">{{ leftAt }}</text>
@@ -35,8 +29,7 @@ const hatch = useId()
     <polygon :points="points(drawn.hub)" class="hub" />
     <text :x="(drawn.hub[0]?.[0] ?? 0) + 8" :y="drawn.axis - 10" class="quiet">{{ w.toMotor }}</text>
     <g v-for="(f, i) in drawn.flanges" :key="i">
-      <polygon :points="points(f.outline)" class="flange" />
-      <polygon :points="points(f.outline)" :fill="`url(#${hatch})`" :class="f.moves ? 'solid' : 'plain'" />
+      <polygon :points="points(f.outline)" class="flange" :class="f.moves ? 'solid' : 'plain'" />
       <text :x="f.label[0]" :y="f.label[1]" :text-anchor="i === 0 ? 'end' : 'start'" class="bright">
         {{ f.moves ? w.moving : w.fixed }}
         <tspan v-if="f.moves && moved" :x="f.label[0]" dy="19">{{ moved }}</tspan>

@@ -211,6 +211,47 @@ describe('run-in', () => {
     expect(found.interval).toBeNull()
   })
 
+  it('keeps the falling curve through one noisy reading, and a line where it is contradicted', () => {
+    const tension = (days: number) => 300 + 120 * Math.exp(-days / 4)
+    const points = [0, 1, 3, 8, 16].map((days) => ({ days, tension: tension(days) }))
+    const bumped = points.map((p) => (p.days === 8 ? { ...p, tension: 1.07 * p.tension } : p))
+    // Taken as exact, one reading that rises makes it a line; by a gauge good to 3 % it doesn't.
+    expect(value(forecastRunIn(bumped, 290)).model.kind).toBe('line')
+    expect(value(forecastRunIn(bumped, 290, 0.03))).toMatchObject({ model: { kind: 'decay' }, known: true })
+    const pulledUp = points.map((p) => (p.days === 16 ? { ...p, tension: 420 } : p))
+    expect(value(forecastRunIn(pulledUp, 290, 0.03)).model.kind).toBe('line')
+  })
+
+  it('says not yet known where the repeat alone makes the fall, and known where it does not', () => {
+    const two = (second: number) => [
+      { days: 0, tension: 400 },
+      { days: 7, tension: second },
+    ]
+    expect(value(forecastRunIn(two(392), 380, 0.03)).known).toBe(false)
+    expect(value(forecastRunIn(two(330), 320, 0.03)).known).toBe(true)
+    const flat = [400, 396, 399, 394].map((tension, i) => ({ days: i * 5, tension }))
+    expect(value(forecastRunIn(flat, 380, 0.03)).known).toBe(false)
+    // Of flat readings with noise, as good as all stay unknown.
+    const share = fc.sample(
+      fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 5, maxLength: 5 }),
+      {
+        numRuns: 400,
+        seed: 7,
+      },
+    )
+    const known = share.filter(
+      (noise) =>
+        value(
+          forecastRunIn(
+            noise.map((x, i) => ({ days: i, tension: 400 * (1 + 0.03 * Math.sqrt(3) * x) })),
+            390,
+            0.03,
+          ),
+        ).known,
+    )
+    expect(known.length / share.length).toBeLessThan(0.12)
+  })
+
   it('draws a line through the last two where tension falls faster and faster, or is read twice only', () => {
     const found = value(
       forecastRunIn(

@@ -19,34 +19,44 @@ export interface RunInForecast {
   /** 95 % interval of that day; null from three points or fewer, and for a straight line. */
   readonly interval: readonly [number, number | null] | null
   readonly belowNow: boolean
+  /** False where the gauge's repeat alone could make this fall. */
+  readonly known: boolean
 }
 
 const FARTHEST_DAYS = 3650
+/** Chi-square that noise alone exceeds once in twenty, for the one number of a slope and the two of a decay. */
+const BY_CHANCE = { line: 3.841, decay: 5.991 } as const
+/** Standard deviations beyond which a reading contradicts the curve, once in a hundred. */
+const CONTRADICTS = 2.576
 
-/** Linear part of `T = Tinf + a exp(-t/tau)` for one tau, Tinf held at zero or above. */
-const fitForTau = (points: readonly DatedTension[], tau: number) => {
-  const e = points.map((p) => Math.exp(-p.days / tau))
-  const n = points.length
-  const me = e.reduce((s, x) => s + x, 0) / n
-  const mt = points.reduce((s, p) => s + p.tension, 0) / n
-  let see = 0
-  let set = 0
-  e.forEach((x, i) => {
-    see += (x - me) ** 2
-    set += (x - me) * ((points[i] as DatedTension).tension - mt)
-  })
-  let falls = see > 0 ? set / see : 0
+interface Weighed extends DatedTension {
+  /** One over the variance of the reading. */
+  readonly weight: number
+}
+
+const sum = (points: readonly Weighed[], of: (p: Weighed) => number): number =>
+  points.reduce((s, p) => s + of(p), 0)
+
+/** Linear part of `T = Tinf + a exp(-t/tau)` for one tau; a and Tinf held at zero or above. */
+const fitForTau = (points: readonly Weighed[], tau: number) => {
+  const e = (p: Weighed) => Math.exp(-p.days / tau)
+  const n = sum(points, (p) => p.weight)
+  const me = sum(points, (p) => p.weight * e(p)) / n
+  const mt = sum(points, (p) => p.weight * p.tension) / n
+  const see = sum(points, (p) => p.weight * (e(p) - me) ** 2)
+  const set = sum(points, (p) => p.weight * (e(p) - me) * (p.tension - mt))
+  let falls = see > 0 ? Math.max(0, set / see) : 0
   let settles = mt - falls * me
   if (settles < 0) {
     settles = 0
-    const ee = e.reduce((s, x) => s + x * x, 0)
-    falls = points.reduce((s, p, i) => s + p.tension * (e[i] as number), 0) / ee
+    falls = sum(points, (p) => p.weight * p.tension * e(p)) / sum(points, (p) => p.weight * e(p) ** 2)
   }
-  const squares = points.reduce((s, p, i) => s + (p.tension - settles - falls * (e[i] as number)) ** 2, 0)
-  return { settles, falls, squares }
+  const misses = points.map((p) => p.tension - settles - falls * e(p))
+  const squares = points.reduce((s, p, i) => s + p.weight * (misses[i] as number) ** 2, 0)
+  return { settles, falls, squares, misses }
 }
 
-/** Tension falls, and ever more slowly: the only shape a decay may be fitted to. */
+/** Tension falls, and ever more slowly: the only shape a decay is fitted to where readings count as exact. */
 const fallsEverSlower = (points: readonly DatedTension[]): boolean => {
   let before = -Infinity
   for (let i = 1; i < points.length; i++) {
@@ -60,7 +70,7 @@ const fallsEverSlower = (points: readonly DatedTension[]): boolean => {
 }
 
 /** Best time constant: a coarse scan over five decades, then golden section. */
-const bestTau = (points: readonly DatedTension[], whole: number): number => {
+const bestTau = (points: readonly Weighed[], whole: number): number => {
   const squares = (log: number) => fitForTau(points, Math.exp(log)).squares
   const from = Math.log(whole / 200)
   const to = Math.log(whole * 50)
@@ -80,23 +90,42 @@ const bestTau = (points: readonly DatedTension[], whole: number): number => {
   return Math.exp((low + high) / 2)
 }
 
+/** Whether the readings are flat as far as their repeat can tell: their own mean explains them. */
+const explainedByNoise = (points: readonly Weighed[], squares: number, most: number): boolean => {
+  const n = sum(points, (p) => p.weight)
+  const mean = sum(points, (p) => p.weight * p.tension) / n
+  return sum(points, (p) => p.weight * (p.tension - mean) ** 2) - squares < most
+}
+
 /**
- * When tension will leave its band: `T = Tinf + a exp(-t/tau)` where at least three tensions fall
- * ever more slowly, else a line through the last two. Days, newtons. Refuses fewer than two dates
- * and dates out of order. Source: docs/methods/run-in.md.
+ * When tension will leave its band: `T = Tinf + a exp(-t/tau)` by weighted least squares, kept unless a reading
+ * contradicts it beyond the gauge's repeat; else a line through the last two. `repeat` is one reading's standard
+ * deviation as a share of it; 0 takes readings as exact, and asks that three of them fall ever more slowly. Days,
+ * newtons. Refuses fewer than two dates and dates out of order. Source: docs/methods/run-in.md.
  */
-export const forecastRunIn = (points: readonly DatedTension[], lowest: Newtons): Outcome<RunInForecast> => {
+export const forecastRunIn = (
+  points: readonly DatedTension[],
+  lowest: Newtons,
+  repeat = 0,
+): Outcome<RunInForecast> => {
+  const first = points[0]
+  const last = points[points.length - 1]
+  const previous = points[points.length - 2]
+  if (!first || !last || !previous) return refused('times-not-rising', ['points'])
   for (let i = 1; i < points.length; i++)
     if (!((points[i] as DatedTension).days > (points[i - 1] as DatedTension).days))
       return refused('times-not-rising', ['points', i, 'days'])
-  const last = points[points.length - 1] as DatedTension
-  const previous = points[points.length - 2] as DatedTension
+  const spread = (tension: Newtons) => repeat * tension
+  const weighed = points.map((p): Weighed => ({ ...p, weight: repeat > 0 ? spread(p.tension) ** -2 : 1 }))
   const belowNow = last.tension < lowest
   const soonest = (day: number | null) => (day === null ? null : Math.max(day, belowNow ? 0 : last.days))
-  if (points.length >= 3 && fallsEverSlower(points)) {
-    const tau = bestTau(points, last.days - (points[0] as DatedTension).days)
-    const { settles, falls, squares } = fitForTau(points, tau)
-    if (falls > 0) {
+  if (points.length >= 3 && (repeat > 0 || fallsEverSlower(points))) {
+    const tau = bestTau(weighed, last.days - first.days)
+    const { settles, falls, squares, misses } = fitForTau(weighed, tau)
+    const contradicted =
+      repeat > 0 &&
+      misses.some((miss, i) => Math.abs(miss) > CONTRADICTS * spread((points[i] as DatedTension).tension))
+    if (falls > 0 && !contradicted) {
       const crossing = (level: Newtons): number | null => {
         if (level <= settles) return null
         const day = -tau * Math.log((level - settles) / falls)
@@ -106,7 +135,8 @@ export const forecastRunIn = (points: readonly DatedTension[], lowest: Newtons):
       let interval: RunInForecast['interval'] = null
       const at = crossing(lowest)
       if (freedom >= 1 && at !== null) {
-        const half = studentQuantile(0.975, freedom) * Math.sqrt(squares / freedom)
+        const one = repeat > 0 ? spread(lowest) : Math.sqrt(squares / freedom)
+        const half = studentQuantile(0.975, freedom) * one
         interval = [crossing(lowest + half) ?? at, crossing(lowest - half)]
       }
       return done({
@@ -114,6 +144,7 @@ export const forecastRunIn = (points: readonly DatedTension[], lowest: Newtons):
         leavesAt: soonest(at),
         interval,
         belowNow,
+        known: repeat === 0 || !explainedByNoise(weighed, squares, BY_CHANCE.decay),
       })
     }
   }
@@ -125,5 +156,6 @@ export const forecastRunIn = (points: readonly DatedTension[], lowest: Newtons):
     leavesAt: soonest(day !== null && day > FARTHEST_DAYS ? null : day),
     interval: null,
     belowNow,
+    known: repeat === 0 || !explainedByNoise(weighed.slice(-2), 0, BY_CHANCE.line),
   })
 }

@@ -10,8 +10,8 @@ export interface SectionRow {
   readonly to: number | null
   /** Belt speeds in m/s or ft/min; null where they don't count. */
   readonly speed: { readonly from: number; readonly to: number | null } | null
-  /** Push at the gauge's deflection for new and for run-in belts. */
-  readonly force: Readonly<Record<BeltAge, Interval>>
+  /** Push at the gauge's deflection for new and for run-in belts; null where the chart doesn't say. */
+  readonly force: Readonly<Record<BeltAge, Interval | null>>
 }
 
 /** What is known of one belt section and construction; null where it isn't. */
@@ -40,10 +40,10 @@ export interface BeltSection {
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase()
 
 /** The row of the tables for a belt: its own construction first, then one that says nothing of it. Null for an unknown section. */
-export const sectionOf = (
-  sections: readonly BeltSection[],
+export const sectionOf = <S extends BeltSection>(
+  sections: readonly S[],
   belts: { readonly section: string; readonly construction?: BeltConstruction | undefined },
-): BeltSection | null => {
+): S | null => {
   const named = sections.filter((s) => same(s.section, belts.section))
   return (
     named.find((s) => s.construction !== null && s.construction === belts.construction) ??
@@ -57,10 +57,8 @@ const FEET_A_MINUTE = 0.00508
 /** A table's rows as the band is looked up in: millimetres, newtons, metres a second. */
 export const chartOf = (table: BeltSection): readonly ChartRow[] => {
   const mm = (x: number): Millimetres => toCore(x, 'distance', table.units)
-  const n = ([low, high]: Interval): Interval => [
-    toCore(low, 'force', table.units),
-    toCore(high, 'force', table.units),
-  ]
+  const n = (force: Interval | null): Interval | null =>
+    force && [toCore(force[0], 'force', table.units), toCore(force[1], 'force', table.units)]
   const speed = (x: number) => (table.units === 'inch' ? x * FEET_A_MINUTE : x)
   return table.rows.map((r) => ({
     section: table.section,
@@ -70,6 +68,23 @@ export const chartOf = (table: BeltSection): readonly ChartRow[] => {
       : {}),
     force: { new: n(r.force.new), 'run-in': n(r.force['run-in']) },
   }))
+}
+
+/** The table that holds for a machine's belts: the site's as the job was opened with it, else the starting values. */
+export const tableOf = (machine: {
+  readonly section?: BeltSection
+  readonly belts: Parameters<typeof sectionOf>[1]
+}): BeltSection | null => machine.section ?? sectionOf(STARTER_SECTIONS, machine.belts)
+
+/** The smallest sheave of a drive against what its section may run on; null where the table doesn't say. */
+export const smallestSheave = (
+  table: BeltSection,
+  diameters: readonly Millimetres[],
+): { readonly smallest: Millimetres; readonly least: Millimetres; readonly tooSmall: boolean } | null => {
+  if (table.smallestSheave === null) return null
+  const least = toCore(table.smallestSheave, 'distance', table.units)
+  const smallest = Math.min(...diameters)
+  return { smallest, least, tooSmall: smallest < least }
 }
 
 /** Mass of one belt by its table; null where the table doesn't say. */

@@ -20,7 +20,8 @@ export interface ChartRow {
   readonly construction?: string
   readonly smallSheave: Interval
   readonly speed?: Interval
-  readonly force: Readonly<Record<BeltAge, Interval>>
+  /** Null where the chart says nothing of belts of that age. */
+  readonly force: Readonly<Record<BeltAge, Interval | null>>
 }
 
 /** Where a tension band may come from; the first that is there rules. */
@@ -76,8 +77,8 @@ export const tensionBand = (
   if (given.tension) return done({ tension: given.tension, source: 'given' })
   if (given.sticker) return fromForces(given.sticker.force, given.sticker.deflection, 'sticker')
   if (given.chart) {
-    const row = chartRow(given.chart, drive.small)
-    if (row) return fromForces(row.force[age], given.chart.deflection, 'chart')
+    const force = chartRow(given.chart, drive.small)?.force[age]
+    if (force) return fromForces(force, given.chart.deflection, 'chart')
   }
   if (given.load) {
     const { staticTension } = designTension(drive, given.load)

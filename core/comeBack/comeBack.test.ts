@@ -37,6 +37,25 @@ describe('rules for coming back', () => {
     expect(dueByRule('regular', '2026-11-27', {})).toMatchObject({ on: '2027-11-27', from: 'starting' })
   })
 
+  it('new belts are read after an hour’s run on the same day, after a day and after a week', () => {
+    const by = (what: 'belts-hour' | 'belts-day' | 'belts-week', rules = {}) =>
+      dueByRule(what, '2026-11-27', rules)
+    expect(by('belts-hour')).toEqual({
+      on: '2026-11-27',
+      from: 'starting',
+      rule: { by: 'running', hours: 1 },
+    })
+    expect([by('belts-day').on, by('belts-week').on]).toEqual(['2026-11-28', '2026-12-04'])
+    const own = { ...NO_RULES, beltsHours: 2, beltsDays: 2 }
+    expect(by('belts-hour', { works: own })).toMatchObject({ from: 'works', rule: { hours: 2 } })
+    expect(by('belts-day', { machine: own, works: NO_RULES })).toMatchObject({
+      on: '2026-11-29',
+      from: 'machine',
+    })
+    // Rules kept before these were asked say nothing of them.
+    expect(by('belts-week', { works: { firstWeeksDays: 9 } }).from).toBe('starting')
+  })
+
   it('running hours are days by how long it runs a week; whichever comes first rules', () => {
     const machine = { ...NO_RULES, regularMonths: 12, regularHours: 2000 }
     // 20 weeks at the works' 100 hours.

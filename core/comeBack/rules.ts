@@ -7,6 +7,10 @@ export interface ComeBackRules {
   readonly hotCheckDays: number | null
   /** Days after a move, for the first look. */
   readonly firstWeeksDays: number | null
+  /** Running hours after new belts, days after that, days after that again: while they bed in. */
+  readonly beltsHours: number | null
+  readonly beltsDays: number | null
+  readonly beltsWeekDays: number | null
   /** The regular look: by the calendar, by running hours, or whichever comes first. */
   readonly regularMonths: number | null
   readonly regularHours: number | null
@@ -17,6 +21,9 @@ export interface ComeBackRules {
 export const NO_RULES: ComeBackRules = {
   hotCheckDays: null,
   firstWeeksDays: null,
+  beltsHours: null,
+  beltsDays: null,
+  beltsWeekDays: null,
   regularMonths: null,
   regularHours: null,
   hoursPerWeek: null,
@@ -24,9 +31,21 @@ export const NO_RULES: ComeBackRules = {
 
 /** What is said, in the order it is asked. */
 export const RULE_NAMES = Object.keys(NO_RULES) as readonly (keyof ComeBackRules)[]
+/** What a machine of one kind of drive has nothing to say of. */
+export const RULES_OF_OTHERS: Readonly<Record<'coupled' | 'belt', readonly (keyof ComeBackRules)[]>> = {
+  coupled: ['beltsHours', 'beltsDays', 'beltsWeekDays'],
+  belt: ['hotCheckDays'],
+}
 
 /** Used where neither machine nor works says anything (docs/come-back.md). */
-export const STARTING_RULES = { hotCheckDays: 14, firstWeeksDays: 28, regularMonths: 12 } as const
+export const STARTING_RULES = {
+  hotCheckDays: 14,
+  firstWeeksDays: 28,
+  beltsHours: 1,
+  beltsDays: 1,
+  beltsWeekDays: 7,
+  regularMonths: 12,
+} as const
 const OTHER_DAYS = 30
 
 /** Whose rule it is, nearest first. */
@@ -38,6 +57,7 @@ export interface DueByRule {
   readonly from: RuleFrom
   readonly rule:
     | { readonly by: 'days'; readonly days: number }
+    | { readonly by: 'running'; readonly hours: number }
     | { readonly by: 'months'; readonly months: number }
     | { readonly by: 'hours'; readonly hours: number; readonly hoursPerWeek: number }
 }
@@ -82,8 +102,9 @@ export const dueByRule = (
     readonly works?: ComeBackRules | null | undefined
   },
 ): DueByRule => {
-  const machine = rules.machine ?? NO_RULES
-  const works = rules.works ?? NO_RULES
+  // Rules kept before a name of theirs was asked say nothing of it.
+  const machine = { ...NO_RULES, ...rules.machine }
+  const works = { ...NO_RULES, ...rules.works }
   const starting = (days: number): DueByRule => ({
     on: addDays(today, days),
     from: 'starting',
@@ -101,6 +122,31 @@ export const dueByRule = (
         byDays(machine.firstWeeksDays, today, 'machine') ??
         byDays(works.firstWeeksDays, today, 'works') ??
         starting(STARTING_RULES.firstWeeksDays)
+      )
+    case 'belts-hour': {
+      // Read again on the same day, before anybody goes home.
+      const byHours = (hours: number | null, from: RuleFrom): DueByRule | null =>
+        hours === null ? null : { on: today, from, rule: { by: 'running', hours } }
+      return (
+        byHours(machine.beltsHours, 'machine') ??
+        byHours(works.beltsHours, 'works') ?? {
+          on: today,
+          from: 'starting',
+          rule: { by: 'running', hours: STARTING_RULES.beltsHours },
+        }
+      )
+    }
+    case 'belts-day':
+      return (
+        byDays(machine.beltsDays, today, 'machine') ??
+        byDays(works.beltsDays, today, 'works') ??
+        starting(STARTING_RULES.beltsDays)
+      )
+    case 'belts-week':
+      return (
+        byDays(machine.beltsWeekDays, today, 'machine') ??
+        byDays(works.beltsWeekDays, today, 'works') ??
+        starting(STARTING_RULES.beltsWeekDays)
       )
     case 'regular': {
       const months = STARTING_RULES.regularMonths

@@ -33,6 +33,8 @@ export interface JobHistory {
   readonly exception: string
   readonly remarks: readonly SaidInJob[]
   readonly moved: readonly PairMoved[]
+  /** What was done to the belts: new ones, or their tension changed. */
+  readonly belts: { readonly fitted: boolean; readonly pulled: boolean }
 }
 
 /** Kinds of entry that change what lies under the feet or where they stand. */
@@ -48,6 +50,9 @@ export const TOLD_BY = [
   'job-opened',
   'job-closed',
   'remark',
+  'belts-fitted',
+  'tension-adjusted',
+  'line-corrected',
   ...FOOTWORK_KINDS,
 ] as const satisfies readonly LogEntry['kind'][]
 
@@ -129,5 +134,11 @@ export const jobHistory = (logbook: readonly LogEntry[]): JobHistory => {
       ? [...remarks, { text: closing.payload.remarks, by: closing.author, at: closing.madeAt }]
       : remarks,
     moved: pairsMoved(entries),
+    belts: {
+      fitted: entries.some((e) => e.kind === 'belts-fitted' && e.payload.belts === 'new'),
+      pulled: entries.some(
+        (e) => e.kind === 'belts-fitted' || e.kind === 'tension-adjusted' || e.kind === 'line-corrected',
+      ),
+    },
   }
 }

@@ -29,7 +29,13 @@ import { runStage } from '../stages/run/stage'
 import { keepSlack, slackOffStage, type Slack } from '../stages/slackOff/stage'
 import { keepSquared, squareOf, type Squared, type SquareRead } from '../stages/square/square'
 import { squareStage } from '../stages/square/stage'
-import { keepTension, UNTENSIONED, type TensionRounds } from '../stages/tension/rounds'
+import {
+  keepFound,
+  keepTension,
+  UNTENSIONED,
+  type TensionFound,
+  type TensionRounds,
+} from '../stages/tension/rounds'
 import { tensionStage } from '../stages/tension/stage'
 import { readTension, type TensionRead } from '../stages/tension/tension'
 import { keepTightening, NOT_TIGHTENED, type Tightening } from '../stages/tighten/recheck'
@@ -45,6 +51,7 @@ interface Facts {
   readonly alignment: Alignment
   readonly fitted: Fitted
   readonly rounds: TensionRounds
+  readonly firstRead: TensionFound
   readonly tightening: Tightening
   readonly ran: RunFacts
   readonly remarks: Remarks
@@ -60,6 +67,7 @@ const BLANK: Facts = {
   alignment: NOT_LINED_UP,
   fitted: NOT_FITTED,
   rounds: UNTENSIONED,
+  firstRead: null,
   tightening: NOT_TIGHTENED,
   ran: [],
   remarks: [],
@@ -77,6 +85,7 @@ const take = remember((now: Facts, e: LogEntry): Facts => ({
   alignment: keepAlignment(now.alignment, e, now.inspected.turns),
   fitted: keepFitted(now.fitted, e),
   rounds: keepTension(now.rounds, e, now.inspected.turns),
+  firstRead: keepFound(now.firstRead, e, now.inspected.turns),
   // Set against what stood before this entry.
   tightening: keepTightening(now.tightening, e, now.alignment, now.rounds),
   ran: keepRunning(now.ran, e),
@@ -99,6 +108,8 @@ export interface BeltState extends Facts {
   readonly asLeft: LineReading | null
   /** One a round of tensioning, the last one under way; null where nothing was read. */
   readonly tensions: readonly (TensionRead | null)[]
+  /** As it was found, before anything was slackened; null where nobody read it. */
+  readonly tensionFound: TensionRead | null
   readonly tensionLeft: TensionRead | null
   readonly recheck: Recheck
   readonly running: Running
@@ -162,6 +173,11 @@ const standing = (
   tension: tensions[tensions.length - 1] ? tension : null,
 })
 
+const foundRead = (registered: BeltMachine, first: TensionFound): TensionRead | null =>
+  first === null || first === 'slackened' || !first.reading
+    ? null
+    : readTension(first.reading, machineAsSet(registered, first.turns))
+
 /** What follows from the facts. */
 const workOut = (registered: BeltMachine, facts: Facts): BeltState => {
   const machine = machineAsSet(registered, facts.inspected.turns)
@@ -198,6 +214,7 @@ const workOut = (registered: BeltMachine, facts: Facts): BeltState => {
     asFound: lines[0] ?? null,
     asLeft,
     tensions,
+    tensionFound: foundRead(registered, facts.firstRead),
     tensionLeft: lastRead(tensions),
     recheck: recheckOf(
       tightening,

@@ -89,7 +89,7 @@ const leftHot = ({ cold, judgement }: HotCheck): CouplingSummary | null =>
 const lineSummary = (l: LineReading | null): LineSummary | null =>
   l && { offset: l.errors.offset, turn: l.errors.turn, tilt: l.errors.tilt, verdict: l.verdict }
 
-const tensionSummary = (read: TensionRead | null | undefined): TensionSummary | null =>
+const tensionSummary = (read: TensionRead | null): TensionSummary | null =>
   read?.mean == null
     ? null
     : {
@@ -148,7 +148,7 @@ export const summaryOf = (job: Job): JobSummaryFigures =>
         asFound: lineSummary(job.state.asFound),
         asLeft: lineSummary(job.state.asLeft),
         tension: {
-          found: tensionSummary(job.state.tensions.find((t) => t !== null)),
+          found: tensionSummary(job.state.tensionFound),
           left: tensionSummary(job.state.tensionLeft),
         },
         settings: settingsOf(job.state.machine),
@@ -176,7 +176,7 @@ const ofLine = (moment: JobFigure['moment'], l: LineReading | null): readonly Jo
     verdict: verdict ?? 'unknown',
   }))
 
-const ofTension = (moment: JobFigure['moment'], t: TensionRead | null | undefined): readonly JobFigure[] =>
+const ofTension = (moment: JobFigure['moment'], t: TensionRead | null): readonly JobFigure[] =>
   t?.mean == null
     ? []
     : [
@@ -197,10 +197,7 @@ export const figuresOf = (job: Job): readonly JobFigure[] =>
     ? [...ofMeasurement('as-found', job.state.asFound), ...ofMeasurement('as-left', job.state.asLeft)]
     : [
         ...ofLine('as-found', job.state.asFound),
-        ...ofTension(
-          'as-found',
-          job.state.tensions.find((t) => t !== null),
-        ),
+        ...ofTension('as-found', job.state.tensionFound),
         ...ofLine('as-left', job.state.asLeft),
         ...ofTension('as-left', job.state.tensionLeft),
       ]

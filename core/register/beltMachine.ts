@@ -1,5 +1,6 @@
 import type { StockLeaf } from './shelf'
 import type { ComeBackRules } from '../comeBack/rules'
+import type { BeltSection } from '../belt/sections'
 import type { BeltKind } from '../belt/sheaveLine'
 import type { UnitSystem } from '../units/unitSystem'
 
@@ -70,6 +71,8 @@ export interface BeltMachine {
   readonly comeBack?: ComeBackRules
   readonly sheaves: Readonly<Record<SheavePlace, Sheave>>
   readonly centreDistance: number
+  /** The site's table of its belts' section, as it was at the opening of a job; missing where it has none. */
+  readonly section?: BeltSection
   readonly belts: {
     readonly kind: BeltKind
     readonly section: string

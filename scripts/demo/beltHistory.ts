@@ -146,7 +146,7 @@ const writeGlazeMill = async (
   await spring.write(pushed(12.5, 'new', 31, 30.5, 31.6, 30.6, 31), 8)
   await writeRun(spring, 33)
   await spring.close('Day-shift millwright', 'Guard back on, run for ten minutes.', '', undefined, {
-    what: 'first-weeks',
+    what: 'belts-week',
     days: 7,
   })
 
@@ -154,16 +154,39 @@ const writeGlazeMill = async (
   await week.open({ reason: 'planned', rpm: 1465, customer: '', note: 'First look after the new belts.' })
   await week.makeSafe('W-2338')
   await week.write(pushed(12.5, 'run-in', 17.8, 17.2, 18.2, 17.4, 17.8), 10)
-  await week.write(turnedBoth(0.875), 6)
-  await week.write(pushed(12.5, 'run-in', 23.4, 22.9, 23.8, 23, 23.4), 8)
+  await week.write(turnedBoth(1.125), 6)
+  await week.write(pushed(12.5, 'run-in', 25, 24.6, 25.4, 24.7, 25), 8)
   await week.write(tightened, 10)
   await week.write(gaps(2.8, 2.65, 0.1, 0.05), 8)
-  await week.write(pushed(12.5, 'run-in', 23.3, 22.8, 23.6, 22.9, 23.3), 6)
+  await week.write(pushed(12.5, 'run-in', 24.9, 24.5, 25.3, 24.6, 24.9), 6)
   await writeRun(week, 33.5)
   await week.close('Night-shift millwright', 'Bedded in. Not slack again by hand.', '', undefined, {
     what: 'regular',
-    days: 203,
+    days: 28,
   })
+
+  for (const [days, note, ...forces] of [
+    [168, 'Once more after the first weeks.', 24, 23.6, 24.4, 23.7, 24.1],
+    [98, 'Quarterly.', 23.3, 22.9, 23.7, 23, 23.3],
+    [35, 'Quarterly, brought forward to the stop.', 22.9, 22.5, 23.3, 22.6, 22.9],
+  ] as const) {
+    const look = new JobWriter(
+      knex,
+      belted('GL-03'),
+      `GL-03 read ${String(days)} days ago`,
+      people.day,
+      at(days, 6),
+    )
+    await look.open({ reason: 'planned', rpm: 1465, customer: '', note })
+    await look.makeSafe(`W-${String(2800 - days)}`)
+    await look.write(pushed(12.5, 'run-in', ...forces), 8)
+    await look.write(gaps(2.8, 2.65, 0.1, 0.05), 10)
+    await writeRun(look, 33.4)
+    await look.close('Day-shift millwright', 'In band, left alone.', '', undefined, {
+      what: 'regular',
+      days: days > 100 ? 70 : days > 40 ? 63 : 35,
+    })
+  }
 
   const turned = new JobWriter(knex, belted('GL-03'), 'GL-03 open', people.night, at(0, 4))
   await turned.open({

@@ -13,7 +13,16 @@ export const WORKS: Omit<Works, 'stock' | 'instruments' | 'pace'> = {
   name: 'Orrin Vale Tile Works',
   packLimit: 4,
   footWords: 'inboard-outboard',
-  comeBack: { hotCheckDays: 14, firstWeeksDays: 28, regularMonths: 6, regularHours: null, hoursPerWeek: 110 },
+  comeBack: {
+    hotCheckDays: 14,
+    firstWeeksDays: 28,
+    beltsHours: 1,
+    beltsDays: 1,
+    beltsWeekDays: 7,
+    regularMonths: 6,
+    regularHours: null,
+    hoursPerWeek: 110,
+  },
   version: 1,
 }
 
@@ -93,6 +102,9 @@ export const MACHINES: readonly MachineFields[] = [
     comeBack: {
       hotCheckDays: null,
       firstWeeksDays: null,
+      beltsHours: null,
+      beltsDays: null,
+      beltsWeekDays: null,
       regularMonths: 3,
       regularHours: null,
       hoursPerWeek: null,

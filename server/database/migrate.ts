@@ -7,6 +7,7 @@ import * as instruments from './migrations/0004-instruments'
 import * as limits from './migrations/0006-limits'
 import * as narrowJobs from './migrations/0005-narrow-jobs'
 import * as stores from './migrations/0009-stores'
+import * as sections from './migrations/0010-sections'
 import * as photographs from './migrations/0003-photographs'
 
 /** Every migration in order; an explicit list, so that the built server carries them. */
@@ -20,6 +21,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Mig
   { name: '0007-history', migration: history },
   { name: '0008-come-back', migration: comeBack },
   { name: '0009-stores', migration: stores },
+  { name: '0010-sections', migration: sections },
 ]
 
 const source: Knex.MigrationSource<(typeof MIGRATIONS)[number]> = {

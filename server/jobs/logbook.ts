@@ -17,6 +17,9 @@ import { notFound, Refused } from '../http/refusal'
 import { findMachine } from '../machines/machines.repository'
 import { askForPhotographs } from '../photographs/askForPhotographs'
 import { limitSetsInForce } from '../limits/limits.repository'
+import { sectionsInUse } from '../sections/sections.repository'
+import { asKept as asKeptSection } from '../../shared/sections/section'
+import { sectionOf } from '../../core/belt/sections'
 import { findWorks } from '../works/works.repository'
 import { appendAll, appendBatch, idTaken, isTaken, personOf, type Offered } from './append'
 import { Batches, type Settled } from './batches'
@@ -127,8 +130,10 @@ const snapshotOf = async (trx: Knex, tag: string): Promise<MachineSnapshot> => {
   const works = await findWorks(trx)
   const limitSets =
     machine.drive === 'coupled' ? setsFor(machine.couplingKind, await limitSetsInForce(trx)) : []
+  const section = machine.drive === 'belt' ? sectionOf(await sectionsInUse(trx), machine.belts) : null
   return {
     ...machine,
+    ...(section ? { section: asKeptSection(section) } : {}),
     ...(limitSets.length > 0 ? { limitSets: limitSets.map(asKept) } : {}),
     stock: stockFor(machine, works.stock),
     packLimit: works.packLimit,

@@ -12,6 +12,7 @@ import { PICTURE_TYPES } from '../photographs/photographs'
 import { call } from '../secondScreen/call'
 import { refuseCutThrough } from '../stages/look/entries'
 import { VIEWS_FROM } from '../wording/otherEnd'
+import { newSection, sectionChange } from '../sections/section'
 import { instrumentChange, newInstrument } from '../stores/instrument'
 import { lotChange, newCount, newLot } from '../stores/lot'
 import { text, uuid, words } from '../text'
@@ -222,6 +223,24 @@ export const ROUTES = {
     summary:
       'Changes a table of limits; a stale version is answered 409 with the current one. Jobs that are open keep theirs.',
     body: limitSetChange,
+  },
+  sections: {
+    method: 'get',
+    path: '/api/sections',
+    summary: 'Belt sections that the works has written, with their charts of forces; those in use first.',
+  },
+  addSection: {
+    method: 'post',
+    path: '/api/sections',
+    summary: 'Adds a belt section; in use it takes the place of the one before it.',
+    body: newSection,
+  },
+  changeSection: {
+    method: 'put',
+    path: '/api/sections/{id}',
+    summary:
+      'Changes a belt section; a stale version is answered 409 with the current one. Jobs that are open keep theirs.',
+    body: sectionChange,
   },
   jobs: {
     method: 'get',

@@ -21,6 +21,10 @@ export const runInOperation = defineOperation({
       .min(2, { error: issue('give-at-least-two-dated-tensions') })
       .max(200, { error: issue('give-at-most-two-hundred') }),
     band: interval('tension', 'force'),
+    repeat: positive('repeat-of-the-gauge')
+      .max(0.5, { error: issue('at-most', 'repeat-of-the-gauge', 0.5) })
+      .optional()
+      .describe('One reading’s standard deviation as a share of it; readings count as exact without it.'),
   }),
   result: z.object({
     model: z.union([
@@ -30,9 +34,10 @@ export const runInOperation = defineOperation({
     leavesAt: out().nullable().describe('Day it falls below the band; null when it never does.'),
     interval: z.tuple([out(), out().nullable()]).nullable(),
     belowNow: z.boolean(),
+    known: z.boolean().describe('False where the repeat alone could make this fall.'),
   }),
-  compute: ({ points, band }) => {
-    const forecast = forecastRunIn(points, band[0])
+  compute: ({ points, band, repeat }) => {
+    const forecast = forecastRunIn(points, band[0], repeat)
     return forecast.ok ? done(forecast.value) : forecast
   },
 })

@@ -8,6 +8,9 @@ const MOST_DAYS = 3650
 export const comeBackFields = z.object({
   hotCheckDays: whole('days-until-the-hot-check', 1, MOST_DAYS).nullable().default(null),
   firstWeeksDays: whole('days-until-the-first-look', 1, MOST_DAYS).nullable().default(null),
+  beltsHours: whole('hours-until-new-belts-are-read', 1, 24).nullable().default(null),
+  beltsDays: whole('days-until-new-belts-are-read', 1, MOST_DAYS).nullable().default(null),
+  beltsWeekDays: whole('days-until-new-belts-are-read', 1, MOST_DAYS).nullable().default(null),
   regularMonths: whole('months-between-looks', 1, 120).nullable().default(null),
   regularHours: whole('running-hours-between-looks', 1, 200_000).nullable().default(null),
   hoursPerWeek: whole('hours-of-a-week', 1, 168).nullable().default(null),

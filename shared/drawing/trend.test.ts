@@ -26,6 +26,7 @@ const past = (day: string, figures: readonly JobFigure[]): PastJob => ({
   exception: '',
   remarks: [],
   moved: [],
+  belts: { fitted: false, pulled: false },
 })
 const jobs = [
   past('2026-06-01', [

@@ -27,9 +27,13 @@ export const splitName = (name: string): { readonly what: string; readonly plane
   return at?.[1] ? { what: at[1], plane: at[2] === 'v' ? 'v' : 'h' } : { what: name, plane: null }
 }
 
+/** Told by their own drawing, not over jobs alone. */
+const TOLD_APART = ['belts.tension']
+
 /** Quantities that these jobs judged, the newest job's own order first. */
 export const judgedNames = (jobs: readonly PastJob[]): readonly string[] => {
-  const names = [...new Set(jobs.flatMap((j) => j.figures.map((f) => f.name)))]
+  const judged = new Set(jobs.flatMap((j) => j.figures.map((f) => f.name)))
+  const names = [...judged].filter((name) => !TOLD_APART.includes(name))
   const order = ['offset', 'slope', 'sheaves.offset', 'sheaves.turn', 'sheaves.tilt']
   const place = (name: string) => {
     const at = order.indexOf(splitName(name).what)

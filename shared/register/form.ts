@@ -1,5 +1,5 @@
 import { readTypedNumber } from '../../core/units/typedNumber'
-import { RULE_NAMES } from '../../core/comeBack/rules'
+import { RULE_NAMES, RULES_OF_OTHERS } from '../../core/comeBack/rules'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { comeBackWords, setUp, typingWords } from '../wording/en'
 import { OWN_END, type Words } from '../wording/words'
@@ -38,10 +38,12 @@ const commonBoxes = (record: MachineFields): readonly RecordBox[] => {
   ]
 }
 
-const comeBackBoxes = (words: Words): readonly RecordBox[] => {
+const comeBackBoxes = ({ drive }: MachineFields, words: Words): readonly RecordBox[] => {
   const w = comeBackWords(words).rules
   const { number } = boxesOf(w.group, 'comeBack.')
-  return RULE_NAMES.map((id) => number(id, w[id], 'plain', { optional: true, absent: true }))
+  return RULE_NAMES.filter((id) => !RULES_OF_OTHERS[drive].includes(id)).map((id) =>
+    number(id, w[id], 'plain', { optional: true, absent: true }),
+  )
 }
 
 /** The boxes of a machine's form, in the order they are read off the machine. One case a kind of drive. */
@@ -52,7 +54,7 @@ export const recordBoxes = (
 ): readonly RecordBox[] => [
   ...commonBoxes(record),
   ...(record.drive === 'coupled' ? coupledBoxes(record, words, chosen) : beltBoxes(record, words)),
-  ...comeBackBoxes(words),
+  ...comeBackBoxes(record, words),
 ]
 
 /** A machine like this one: everything but its identity, and what was learned of that machine alone. */

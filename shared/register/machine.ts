@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Machine } from '../../core/register/machine'
 import { issue } from '../issue'
 import { keptLimitSet } from '../limits/limitSet'
+import { keptSection } from '../sections/section'
 import { uuid } from '../text'
 import { beltFields } from './beltMachine'
 import { coupledFields } from './coupledMachine'
@@ -44,6 +45,7 @@ const works = z.object({
   ),
   packLimit: z.number(),
   limitSets: z.array(keptLimitSet).optional(),
+  section: keptSection.optional(),
 })
 const row = z.object({ id: z.string(), version: z.number() })
 

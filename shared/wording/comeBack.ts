@@ -14,9 +14,15 @@ export const ruleWords = ({ from, rule }: DueByRule, { words }: Words): string =
   const told =
     rule.by === 'days'
       ? w.days(rule.days)
-      : rule.by === 'months'
-        ? w.months(rule.months)
-        : w.hours(rule.hours, rule.hoursPerWeek, Math.round(daysForHours(rule.hours, rule.hoursPerWeek) / 7))
+      : rule.by === 'running'
+        ? w.running(rule.hours)
+        : rule.by === 'months'
+          ? w.months(rule.months)
+          : w.hours(
+              rule.hours,
+              rule.hoursPerWeek,
+              Math.round(daysForHours(rule.hours, rule.hoursPerWeek) / 7),
+            )
   return w.from[from](told)
 }
 

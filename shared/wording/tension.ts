@@ -1,5 +1,5 @@
 import type { BeltState } from '../../core/jobs/belt'
-import { STARTING_SERVICE_FACTOR } from '../../core/stages/tension/band'
+import { massFrom, STARTING_SERVICE_FACTOR } from '../../core/stages/tension/band'
 import type { TensionRead } from '../../core/stages/tension/tension'
 import type { TurnsToGive } from '../../core/stages/tension/turns'
 import { moveWords } from './baseMoves'
@@ -47,10 +47,17 @@ export const bandSourceWords = (
   const w = tensionWords(words)
   if (!read.band) return w.detail.noBand
   const { source } = read.band
-  const starting = source === 'power' && machine.tension?.serviceFactor === undefined
-  return starting
-    ? `${w.sources[source]} ${w.startingFactor} (${String(STARTING_SERVICE_FACTOR)})`
-    : w.sources[source]
+  if (source === 'chart' && machine.section) {
+    const { section, source: from } = machine.section
+    return w.chartOf(section, from)
+  }
+  const factor = source === 'power' && machine.tension?.serviceFactor === undefined
+  const mass = source === 'power' && massFrom(machine) === 'starting'
+  return [
+    w.sources[source],
+    ...(factor ? [`${w.startingFactor} (${String(STARTING_SERVICE_FACTOR)})`] : []),
+    ...(mass ? [w.startingMass(machine.belts.section)] : []),
+  ].join(' ')
 }
 
 /** What the set means: slack, tight, unmatched, or in band; and which way the motor goes. */

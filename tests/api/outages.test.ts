@@ -76,6 +76,7 @@ describe('the database itself', () => {
       '0007-history',
       '0008-come-back',
       '0009-stores',
+      '0010-sections',
     ]
     expect(await migrateUp(knex)).toEqual(all)
     expect(await migrateUp(knex)).toEqual([])

@@ -11,6 +11,14 @@ defineEmits<{ compare: [] }>()
 const words = useWords()
 const w = historyWords.jobs
 const day = (at: string) => dayjs(at).format('D MMM YYYY')
+/** What was moved, or done to the belts. */
+const done = ({ rounds, belts }: PastJob): readonly string[] => {
+  const told = [
+    ...(rounds > 0 ? [w.rounds(rounds)] : []),
+    ...(belts.fitted ? [w.newBelts] : belts.pulled ? [w.tensioned] : []),
+  ]
+  return told.length > 0 ? told : [w.noMove]
+}
 const rows = computed(() =>
   props.jobs.map((j) => ({
     id: j.id,
@@ -18,7 +26,7 @@ const rows = computed(() =>
     found: worstVerdict(j.figures.filter((f) => f.moment === 'as-found').map((f) => f.verdict)),
     left: j.verdict,
     why: [j.reason ? reasonsWords(words)[j.reason] : '', j.note].filter((s) => s !== '').join(': '),
-    who: [j.signedBy, j.rounds === 0 ? w.noMove : w.rounds(j.rounds)].filter((s) => s !== '').join(' · '),
+    who: [j.signedBy, ...done(j)].filter((s) => s !== '').join(' · '),
   })),
 )
 </script>

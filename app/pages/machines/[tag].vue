@@ -16,6 +16,7 @@ import StandsAsLeft from '~/components/history/StandsAsLeft.vue'
 
 /** The chart is as large as all else of the page and below its first screen. */
 const FoundAndLeft = defineAsyncComponent(() => import('~/components/history/FoundAndLeft.vue'))
+const BeltCourse = defineAsyncComponent(() => import('~/components/history/BeltCourse.vue'))
 const behind = useBehind()
 
 const route = useRoute()
@@ -178,6 +179,12 @@ const saved = (now: string) =>
             <SheaveSet :machine="data.machine" @saved="load" />
           </BeltFacts>
         </div>
+        <BeltCourse
+          v-if="data.machine.drive === 'belt' && behind && past"
+          class="course"
+          :jobs="closedJobs"
+          :belts="data.machine.belts"
+        />
         <div class="below">
           <FoundAndLeft v-if="behind" :jobs="closedJobs" />
           <div v-else class="panel to-come" />
@@ -277,6 +284,9 @@ const saved = (now: string) =>
 }
 .pick {
   float: right;
+}
+.course {
+  margin-top: 14px;
 }
 .below {
   display: grid;

@@ -7,7 +7,8 @@ import CustomerSigns from './CustomerSigns.vue'
 import { FOLD_VERSION, signedOtherwise } from '~~/core/stages/close/closing'
 import { dayOf } from '~~/core/comeBack/days'
 import { dueByRule } from '~~/core/comeBack/rules'
-import { DUE_FOR, dueAdvised, urgencyOf, type DueFor } from '~~/core/stages/close/due'
+import { beltsToday } from '~~/core/stages/close/beltsToday'
+import { DUE_FOR, DUE_OF, dueAdvised, dueOfBelts, urgencyOf, type DueFor } from '~~/core/stages/close/due'
 import { ruleWords } from '~~/shared/wording/comeBack'
 import { customerSigned, customerStands, NOBODY_SIGNED } from '~~/shared/stages/close/customer'
 import { dueWords } from '~~/shared/wording/due'
@@ -78,12 +79,16 @@ const canSign = computed(
     customer.value !== 'stale' &&
     session.authorId !== '',
 )
-const advised = computed(() =>
-  dueAdvised({
-    provisional: (job.coupled?.expected ?? null) !== null,
-    moved: job.coupled ? job.coupled.moves.length > 0 : (job.belt?.recheck.loosened ?? false),
-  }),
-)
+const advised = computed((): DueFor => {
+  if (job.belt) return dueOfBelts(beltsToday(job.belt, dayOf(new Date())))
+  const { expected, moves } = job.coupled ?? { expected: null, moves: [] }
+  return dueAdvised({ provisional: expected !== null, moved: moves.length > 0 })
+})
+/** What this kind of drive is come back to for. */
+const dueChoices = computed(() => {
+  const others: readonly DueFor[] = DUE_OF[job.belt ? 'coupled' : 'belt']
+  return DUE_FOR.filter((what) => !others.includes(what))
+})
 const dueWhat = computed(() => form.value.dueFor || advised.value)
 /** The machine's own rule, the works', or a starting value. */
 const byRule = computed(() =>
@@ -216,7 +221,7 @@ onMounted(() => {
             :label="w.due.ask"
             :model-value="dueWhat"
             :options="[
-              ...DUE_FOR.map((value) => ({ value: value as string, name: w.due.what[value] })),
+              ...dueChoices.map((value) => ({ value: value as string, name: w.due.what[value] })),
               { value: 'none', name: w.due.none },
             ]"
             @update:model-value="pickDue"

@@ -24,12 +24,13 @@ const sums = computed(() =>
     ] as const
   ).map(([name, line]) => ({ name, verdict: line?.verdict ?? ('unknown' as const) })),
 )
-/** Mean and spread of the set, as it was read first and last. */
+/** Mean and spread of the set, as found before anything was slackened and as left. */
 const tension = computed(() => {
   const left = props.state.tensionLeft
   if (!left) return []
-  const first = props.state.tensions.find((t) => t !== null) ?? null
-  const found = first === left ? null : first
+  const { tensionFound: first } = props.state
+  // Read once only: as it was found is as it was left.
+  const found = first?.entry === left.entry ? null : first
   const v = tensionWords(words.value).view
   const f = (x: number | null | undefined) =>
     x === null || x === undefined ? '–' : forceFigure(x, telling.value.units, true)

@@ -1,7 +1,20 @@
 import { daysBetween } from '../../comeBack/days'
 
 /** What a machine is looked at again for. */
-export const DUE_FOR = ['hot-check', 'first-weeks', 'regular', 'other'] as const
+export const DUE_FOR = [
+  'hot-check',
+  'first-weeks',
+  'belts-hour',
+  'belts-day',
+  'belts-week',
+  'regular',
+  'other',
+] as const
+/** What only one kind of drive is come back to for. */
+export const DUE_OF = {
+  coupled: ['hot-check'],
+  belt: ['belts-hour', 'belts-day', 'belts-week'],
+} as const
 export type DueFor = (typeof DUE_FOR)[number]
 
 /** When to come back, as it was signed. */
@@ -20,4 +33,21 @@ export const dueAdvised = (job: { readonly provisional: boolean; readonly moved:
 export const urgencyOf = (on: string, today: string): 'overdue' | 'soon' | 'later' => {
   const days = daysBetween(today, on)
   return days < 0 ? 'overdue' : days <= 14 ? 'soon' : 'later'
+}
+
+/**
+ * What belts are come back to for: new ones after an hour, a day and a week, whichever was not read yet; those that
+ * have bedded in after the first weeks of a move, else at the regular look. `age` in days since they were fitted, null where nobody knows.
+ */
+export const dueOfBelts = (belts: {
+  readonly newHere: boolean
+  /** Read once more after they ran in this job. */
+  readonly readAfterRun: boolean
+  readonly age: number | null
+  /** The motor was moved or its belts turned in this job. */
+  readonly moved: boolean
+}): DueFor => {
+  if (belts.newHere) return belts.readAfterRun ? 'belts-day' : 'belts-hour'
+  if (belts.age === null || belts.age >= 7) return belts.moved ? 'first-weeks' : 'regular'
+  return belts.age === 0 ? 'belts-day' : 'belts-week'
 }

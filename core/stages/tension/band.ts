@@ -1,6 +1,7 @@
 import { tensionBand, type Interval, type TensionBand } from '../../belt/tensionBand'
 import { RATIO_AT_180, type BeltAge, type BeltLoad, type BeltSpring } from '../../belt/tension'
-import type { BeltDrive } from '../../belt/geometry'
+import { beltSpeed, type BeltDrive } from '../../belt/geometry'
+import { chartOf, sectionMass, tableOf } from '../../belt/sections'
 import type { BeltMachine } from '../../register/beltMachine'
 import { toCore, type KilogramsPerMetre, type Newtons } from '../../units/unitSystem'
 
@@ -8,13 +9,27 @@ import { toCore, type KilogramsPerMetre, type Newtons } from '../../units/unitSy
 export const STARTING_SERVICE_FACTOR = 1.3
 const KILOWATT = 1000
 
-/** Axial stiffness EA of one belt as registered; 0 where it is unknown. */
-export const stiffnessOf = (machine: BeltMachine): Newtons =>
-  machine.belts.stiffness === undefined ? 0 : toCore(machine.belts.stiffness, 'force', machine.units)
+/** Axial stiffness EA of one belt: as registered, else by its section's table; 0 where neither says it. */
+export const stiffnessOf = (machine: BeltMachine): Newtons => {
+  if (machine.belts.stiffness !== undefined) return toCore(machine.belts.stiffness, 'force', machine.units)
+  const table = tableOf(machine)
+  return table?.stiffness == null ? 0 : toCore(table.stiffness, 'force', table.units)
+}
 
-/** Mass of one belt; null where the register doesn't say it. */
-export const massOf = (machine: BeltMachine): KilogramsPerMetre | null =>
-  machine.belts.mass === undefined ? null : toCore(machine.belts.mass, 'massPerLength', machine.units)
+/** Mass of one belt: as registered, else by its section's table; null where neither says it. */
+export const massOf = (machine: BeltMachine): KilogramsPerMetre | null => {
+  if (machine.belts.mass !== undefined) return toCore(machine.belts.mass, 'massPerLength', machine.units)
+  const table = tableOf(machine)
+  return table && sectionMass(table)
+}
+
+/** Whose mass it is. */
+export const massFrom = (machine: BeltMachine): 'register' | 'site' | 'starting' | null => {
+  if (machine.belts.mass !== undefined) return 'register'
+  const table = tableOf(machine)
+  if (table?.mass == null) return null
+  return machine.section ? 'site' : 'starting'
+}
 
 /** Belts that one push takes together: those of a joined band, else one. */
 export const pushedTogether = ({ belts }: BeltMachine): number => (belts.kind === 'joined' ? belts.count : 1)
@@ -55,8 +70,17 @@ export const bandOf = (
           deflection: own(at, 'distance'),
         }
   const load = loadOf(machine, drive)
+  const { section } = machine
+  const chart = section &&
+    section.rows.length > 0 && {
+      rows: chartOf(section),
+      section: section.section,
+      deflection: drive.span / section.spanOver,
+      speed: beltSpeed(toCore(machine.sheaves.motor.pitchDiameter, 'distance', machine.units), machine.rpm),
+    }
   const band = tensionBand(drive, spring, age, {
     ...(sticker ? { sticker } : {}),
+    ...(chart ? { chart } : {}),
     ...(load ? { load } : {}),
   })
   return band.ok ? band.value : null

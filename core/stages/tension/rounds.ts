@@ -36,3 +36,12 @@ export const keepTension = (now: TensionRounds, e: LogEntry, turns: Settings): T
       return now
   }
 }
+
+/** The first reading of the belts as they were found: none once they were slackened. */
+export type TensionFound = TensionRound | 'slackened' | null
+
+export const keepFound = (now: TensionFound, e: LogEntry, turns: Settings): TensionFound => {
+  if (now !== null) return now
+  if (e.kind === 'slacked-off') return 'slackened'
+  return e.kind === 'tension-read' ? { ...EMPTY, reading: e, turns } : null
+}

@@ -1,5 +1,6 @@
 import { defineStage, invalid } from '../../logbook/stage'
 import type { BeltMachine } from '../../register/beltMachine'
+import { readingsOf } from '../../register/readingsOf'
 import { lockoutObjection } from '../makeSafe/stage'
 import type { Safety } from '../makeSafe/safety'
 import { valuesOf, type TensionRead } from './tension'
@@ -14,9 +15,6 @@ interface Sees {
 }
 
 const now = (job: Sees): TensionRead | null => job.tensions[job.tensions.length - 1] ?? null
-
-/** How many readings a whole set gives: a band of joined belts is pushed as one. */
-export const readingsOf = ({ belts }: BeltMachine): number => (belts.kind === 'v' ? belts.count : 1)
 
 /** Every belt of the set read by one school, turned to its band. */
 export const tensionStage = defineStage({

@@ -30,6 +30,9 @@ export const closing = {
     what: {
       'hot-check': 'Hot check',
       'first-weeks': 'After the first weeks',
+      'belts-hour': 'New belts after an hour’s run',
+      'belts-day': 'New belts after a day',
+      'belts-week': 'New belts after a week',
       regular: 'Regular check',
       other: 'Other',
     } satisfies Record<DueFor, string> as Readonly<Record<DueFor, string>>,

@@ -8,6 +8,7 @@ export const comeBack = {
   title: 'Calendar',
   rule: {
     days: (n: number) => times(n, 'day', 'days'),
+    running: (n: number) => `${times(n, 'running hour', 'running hours')} after the start`,
     months: (n: number) => times(n, 'month', 'months'),
     hours: (hours: number, week: number, weeks: number) =>
       `${String(hours)} running hours, ${times(weeks, 'week', 'weeks')} at ${String(week)} h a week`,
@@ -63,6 +64,9 @@ export const comeBack = {
       'A machine’s own rule goes before them; it stands in its register. Days that were signed for stay.',
     hotCheckDays: 'Hot check, days after a cold closing',
     firstWeeksDays: 'First look, days after a move',
+    beltsHours: 'New belts, running hours to the first look',
+    beltsDays: 'New belts, days to the second look',
+    beltsWeekDays: 'New belts, days to the third look',
     regularMonths: 'Regular look, months',
     regularHours: 'or running hours, if sooner',
     hoursPerWeek: 'Hours it runs in a week',

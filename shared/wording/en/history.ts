@@ -39,6 +39,8 @@ export const history = {
   jobs: {
     rounds: (n: number) => `${String(n)} ${n === 1 ? 'round' : 'rounds'}`,
     noMove: 'nothing moved',
+    newBelts: 'new belts',
+    tensioned: 'belts tensioned',
     open: 'open now',
     to: '→',
     compare: 'Compare two',

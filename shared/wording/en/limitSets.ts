@@ -4,6 +4,7 @@ import type { Limited } from '../../../core/judge/limitSets'
 /** Words of the Limits view. */
 export const limitSets = {
   title: 'Limits',
+  sections: 'Belt sections',
   nearest: 'Nearest wins',
   nearestDetail:
     'A machine’s own limit goes before its coupling’s, that before the works’, and the starting values fill what none of them says. Each quantity by itself, in the row that the nameplate speed selects.',

@@ -22,6 +22,7 @@ export const quantities: Readonly<Record<string, string>> = {
   'sheaves.tilt': 'Sheave tilt',
   'sheaves.fleet.motor': 'Fleet angle, motor',
   'sheaves.fleet.driven': 'Fleet angle, driven',
+  'belts.tension': 'Belt tension',
 }
 
 export const limits = {

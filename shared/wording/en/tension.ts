@@ -60,6 +60,9 @@ export const tension = {
     chart: 'The site’s chart.',
     power: 'Power and speed of this drive, times the factor for the belts’ age. No sticker in the register.',
   } satisfies Record<BandSource, string>,
+  chartOf: (section: string, from: string) => `The site’s chart for section ${section}: ${from}.`,
+  startingMass: (section: string) =>
+    `Belt mass of section ${section}: a starting value, the maker’s sheet rules.`,
   startingFactor: 'Service factor: a starting value, the maker’s sheet rules.',
   from: {
     learned: (perTurn: string) => `Each turn added about ${perTurn}.`,

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { readSectionsFile, type ReadSection, type SectionsRead } from '~~/shared/sections/files'
+import type { SectionRecord } from '~~/shared/sections/section'
+import { recordWords, sectionWords } from '~~/shared/wording/viewWords'
+import { newId } from '~/device/newId'
+
+/** Belt sections out of a file. */
+const props = defineProps<{ known: readonly SectionRecord[] }>()
+const emit = defineEmits<{ taken: [] }>()
+const shown = defineModel<boolean>({ required: true })
+const w = sectionWords.files
+const read = shallowRef<SectionsRead | null>(null)
+const nameOf = ({ fields: { section, construction } }: ReadSection) =>
+  `${section} ${construction ? recordWords.constructions[construction].toLowerCase() : ''}`.trim()
+const { said, working, takeAll } = useTakeOver<ReadSection>({
+  send: ({ fields, known }) =>
+    known
+      ? askServer(`/api/sections/${known.id}`, { method: 'PUT', body: { ...fields, version: known.version } })
+      : askServer('/api/sections', { method: 'POST', body: { ...fields, id: newId() } }),
+  name: nameOf,
+  taken: w.taken,
+})
+useOnShown(shown, () => {
+  read.value = null
+  said.value = ''
+})
+const look = (text: string) => {
+  said.value = ''
+  read.value = readSectionsFile(text, props.known)
+}
+const wanted = computed(() => (read.value?.sections ?? []).filter((s) => s.is !== 'same'))
+const take = async () => {
+  if (await takeAll(wanted.value)) read.value = null
+  emit('taken')
+}
+</script>
+
+<template>
+  <FileIntake
+    v-model="shown"
+    :title="w.title"
+    :hint="w.hint"
+    :choose="w.choose"
+    accept=".csv,text/csv"
+    width="min(640px, 96vw)"
+    :faults="read?.faults ?? null"
+    :wanted="wanted.length"
+    :take="w.take(wanted.length)"
+    :said="said"
+    :working="working"
+    @read="look"
+    @take="take"
+  >
+    <ul v-if="read && read.sections.length > 0">
+      <li v-for="s in read.sections" :key="nameOf(s)">
+        <strong>{{ nameOf(s) }}</strong> {{ w.is[s.is] }}
+      </li>
+    </ul>
+  </FileIntake>
+</template>
