@@ -101,7 +101,7 @@ const drawings = drawingsWords(words)
     <text :x="W - 18" y="28" font-size="15" fill="#A3AEE0" text-anchor="end">
       {{
         drawings.base(
-          w.bases[machine.base.kind].name,
+          w.bases[machine.base.kind],
           w.motorPlaces[machine.base.place],
           w.pulls[machine.base.pull],
         )

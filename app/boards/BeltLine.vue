@@ -140,6 +140,26 @@ const between = computed(() => (at.value.motor + half('motor') + at.value.driven
           {{ drawing.figures.offset }}
         </text>
       </g>
+      <g v-if="drawing.after">
+        <path
+          :d="`M${moved.x - moved.h - 6} ${reference.y}H${moved.x + moved.h + 60}`"
+          stroke="#E0B04A"
+          stroke-width="3"
+          stroke-dasharray="9 5"
+        />
+        <text
+          :x="between"
+          :y="Math.min(H - 84, reference.y + 34)"
+          font-size="14"
+          fill="#E0B04A"
+          text-anchor="middle"
+        >
+          {{ drawing.after.name }}
+          <tspan class="figure" font-size="17" dx="6">
+            {{ drawing.after.offset }}, {{ drawing.after.turn }}
+          </tspan>
+        </text>
+      </g>
       <g v-if="drawing.figures" font-size="15" fill="#DCE3FF" text-anchor="middle">
         <text :x="between" :y="EDGE + 44">
           {{ w.turn }}

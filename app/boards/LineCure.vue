@@ -21,6 +21,12 @@ const w = beltsWords(words)
             <p>{{ s.what }}</p>
             <p v-if="s.figure" class="figure big">{{ s.figure }}</p>
             <p v-if="s.detail" class="quiet">{{ s.detail }}</p>
+            <details v-if="s.how">
+              <summary>{{ w.bushing.title }}</summary>
+              <ol class="how">
+                <li v-for="point in s.how" :key="point">{{ point }}</li>
+              </ol>
+            </details>
           </div>
         </li>
       </ol>
@@ -74,6 +80,23 @@ li {
   font-size: 20px;
   line-height: 1.3;
   color: var(--brass-on-dye);
+}
+.how {
+  display: block;
+  list-style: decimal;
+  padding-left: 20px;
+  font-size: 14px;
+  color: var(--scribe);
+}
+.how li {
+  display: list-item;
+  padding: 2px 0;
+}
+summary {
+  min-height: 32px;
+  cursor: pointer;
+  color: var(--scribe);
+  text-decoration: underline;
 }
 .quiet {
   font-size: 14px;

@@ -13,6 +13,7 @@ import {
 import { judgeBeltSet } from './beltSet'
 import { fourContact } from './fourContact'
 import { beltDrive, centreForLength, driveAtCentre, pitchLengthAt } from './geometry'
+import { judgeReplacement, largeForSpeed } from './replacement'
 import { forecastRunIn } from './runIn'
 import {
   fleetAngles,
@@ -65,6 +66,29 @@ describe('geometry', () => {
   it('refuses sheaves that touch and belts that are too short', () => {
     expect(driveAtCentre(100, 300, 200)).toMatchObject({ ok: false, refusals: [{ path: ['C'] }] })
     expect(beltDrive({ d: 100, D: 300, L: 500 })).toMatchObject({ ok: false, refusals: [{ path: ['L'] }] })
+  })
+})
+
+describe('another belt on the same sheaves', () => {
+  it('of the same length stays where it is; longer by twice the slope goes out by one', () => {
+    fc.assert(
+      fc.property(number(-60, 200), (by) => {
+        const { pitchLength, centre } = DRIVE
+        const found = value(judgeReplacement(DRIVE, pitchLength + by, null))
+        expect(pitchLengthAt(DRIVE.small, DRIVE.large, found.centre)).toBeCloseTo(pitchLength + by, 7)
+        expect(found.change).toBeCloseTo(found.centre - centre, 12)
+        expect(found.inward).toBeGreaterThan(-found.change)
+        expect(found.outward).toBeGreaterThan(found.change)
+        expect(found.fits).toBe('unknown')
+      }),
+    )
+  })
+
+  it('is near enough by what the base still has', () => {
+    const by = (travel: number) => value(judgeReplacement(DRIVE, DRIVE.pitchLength + 20, travel)).fits
+    expect([5, 20, 60].map(by)).toEqual(['runs-out', 'little-room', 'fits'])
+    expect(judgeReplacement(DRIVE, 500, 10)).toMatchObject({ ok: false })
+    expect(largeForSpeed(140, 1470, 480)).toBeCloseTo(428.75, 9)
   })
 })
 

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { driveAtCentre } from '../belt/geometry'
 import { sheaveErrors } from '../belt/sheaveLine'
-import type { EntryBody } from '../logbook/entry'
+import type { EntryBody, LogEntry } from '../logbook/entry'
+import type { BeltMachine } from '../register/beltMachine'
 import { DRIVE_PLACES } from '../stages/inspect/entries'
 import { objectionTo } from './jobs'
 import { BELT_MACHINE, TestBelt, VARIABLE_MACHINE } from './testBelt'
@@ -224,6 +225,59 @@ describe('a belt job', () => {
     const same = new TestBelt(VARIABLE_MACHINE).ready('planned')
     same.set(1.05)
     expect(same.fold().sheet.current).toBe('tension')
+  })
+
+  it('reads half a turn on: the mean takes the wobble out, whatever it was', () => {
+    const job = (wobble: number) => {
+      const belt = new TestBelt().ready()
+      const { payload } = belt.gaps(0.2, 0.83, { g12: 0.4, g6: 0.1, h: 172 }) as LogEntry<'sheaves-read'>
+      belt.add({
+        kind: 'sheaves-read',
+        payload: {
+          ...payload,
+          p1: 0.2 - wobble,
+          p2: 0.83 + wobble,
+          tilt: { g12: 0.4 + wobble, g6: 0.1 - wobble, h: 172 },
+          halfTurn: {
+            p1: 0.2 + wobble,
+            p2: 0.83 - wobble,
+            tilt: { g12: 0.4 - wobble, g6: 0.1 + wobble },
+          },
+        },
+      })
+      return line(belt)
+    }
+    const [still, wobbling] = [job(0), job(0.15)]
+    for (const q of ['offset', 'turn', 'tilt'] as const)
+      expect(wobbling?.errors[q] ?? NaN).toBeCloseTo(still?.errors[q] ?? NaN, 12)
+    expect([still?.wobble, wobbling?.wobble]).toEqual([0, expect.closeTo(0.3, 12)])
+    expect(line(new TestBelt().ready())?.wobble).toBeUndefined()
+  })
+
+  it('goes by the grooves a belt runs in, and takes none that the sheave has not', () => {
+    const { motor, driven } = BELT_MACHINE.sheaves
+    const pitched: BeltMachine = {
+      ...BELT_MACHINE,
+      sheaves: { motor: { ...motor, groovePitch: 19 }, driven: { ...driven, grooves: 6, groovePitch: 19 } },
+    }
+    const belt = new TestBelt(pitched).ready()
+    const { payload } = belt.gaps(2.7, 2.7) as LogEntry<'sheaves-read'>
+    const first = line(belt)?.errors.offset ?? NaN
+    belt.add({ kind: 'sheaves-read', payload: { ...payload, grooves: { motor: 1, driven: 2 } } })
+    // The reference's second groove lies a pitch further from the edge.
+    expect((line(belt)?.errors.offset ?? NaN) - first).toBeCloseTo(-19, 9)
+    const entry = belt.add({
+      kind: 'sheaves-read',
+      payload: { ...payload, grooves: { motor: 6, driven: 1 } },
+    })
+    belt.entries.pop()
+    expect(objectionTo(pitched, [...belt.entries], entry)?.code).toBe('no-such-groove')
+    expect(
+      objectionTo(BELT_MACHINE, [...belt.entries.slice(0, -1)], {
+        ...entry,
+        payload: { ...payload, grooves: { motor: 2, driven: 2 } },
+      } as LogEntry)?.code,
+    ).toBe('no-such-groove')
   })
 
   it('four contacts that touch are in line at the faces, and the depths still count', () => {

@@ -80,7 +80,7 @@ describe('where a job stands', () => {
     expect(job.state.outcome).toEqual({ verdict: 'in', exceptions: [] })
     job.add({
       kind: 'job-closed',
-      payload: { signedBy: 'me', remarks: '', exception: '', signed: { verdict: 'in', foldVersion: 2 } },
+      payload: { signedBy: 'me', remarks: '', exception: '', signed: { verdict: 'in', foldVersion: 3 } },
     })
     const { state } = job.fold()
     expect(state.closing?.payload.signedBy).toBe('me')

@@ -116,7 +116,7 @@ const ACTS: readonly Act[] = [
   add({ kind: 'remark', payload: { text: 'oil on the floor' } }),
   add({
     kind: 'job-closed',
-    payload: { signedBy: 'lead', remarks: '', exception: 'late', signed: { verdict: 'out', foldVersion: 2 } },
+    payload: { signedBy: 'lead', remarks: '', exception: 'late', signed: { verdict: 'out', foldVersion: 3 } },
   }),
 ]
 

@@ -7,7 +7,7 @@ import type { EntryBody, LogEntry } from './entry'
 const REMARK: EntryBody = { kind: 'remark', payload: { text: 'x' } }
 const closing = (exception = '', verdict: 'in' | 'out' = 'in'): EntryBody => ({
   kind: 'job-closed',
-  payload: { signedBy: 'x', remarks: '', exception, signed: { verdict, foldVersion: 2 } },
+  payload: { signedBy: 'x', remarks: '', exception, signed: { verdict, foldVersion: 3 } },
 })
 const LOW = inMil(-8.4, 5.1, -0.36, 0.22)
 

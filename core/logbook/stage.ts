@@ -59,6 +59,7 @@ export type ObjectionCode =
   | 'tension-unread'
   | 'not-variable'
   | 'opened-too-far'
+  | 'no-such-groove'
   | 'guard-first'
 
 export const conflict = (code: ObjectionCode): Objection => ({ code, sort: 'conflict', path: [] })

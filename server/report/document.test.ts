@@ -51,7 +51,7 @@ const wholeJob = () => {
       signedBy: 'Maintenance lead',
       remarks: 'Runs quietly',
       exception: '',
-      signed: { verdict: 'in', foldVersion: 2 },
+      signed: { verdict: 'in', foldVersion: 3 },
     },
   })
   return job

@@ -307,7 +307,7 @@ describe('what may be posted', () => {
       { kind: 'remark', payload: { text: 'tabs\tand\nlines are fine, so is ⌀ 40 × 2' } },
       {
         kind: 'job-closed',
-        payload: { signedBy: 'Lead', remarks: '', exception: '', signed: { verdict: 'in', foldVersion: 2 } },
+        payload: { signedBy: 'Lead', remarks: '', exception: '', signed: { verdict: 'in', foldVersion: 3 } },
       },
     ]
     for (const body of bodies) expect(parse(body), body.kind).toMatchObject({ success: true })

@@ -62,7 +62,7 @@ const baseBoxes = (words: Words): readonly RecordBox[] => {
   const w = recordWords
   const { number, choice } = boxesOf(w.groups.base, 'base.')
   return [
-    choice('kind', w.kindOfBase, BASE_KINDS, (k) => belts.bases[k].name),
+    choice('kind', w.kindOfBase, BASE_KINDS, (k) => belts.bases[k]),
     choice('place', w.motorStands, MOTOR_PLACES, (p) => belts.motorPlaces[p]),
     choice('pull', w.beltsPull, PULLS, (p) => belts.pulls[p]),
     number('footSpacing', w.footSpacing, 'distance'),

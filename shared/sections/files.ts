@@ -3,7 +3,7 @@ import { issuesOf } from '../calculation/issues'
 import { FORMULA } from '../register/csv'
 import { typing } from '../wording/en'
 import { sectionWords } from '../wording/viewWords'
-import { sectionFields, type SectionFields, type SectionRecord, type SectionRow } from './section'
+import { sectionFields, type SectionFields, type SectionRecord } from './section'
 
 /** Columns of the file: a line for each row of a chart, one for a section without any; figures in its own units. */
 const COLUMNS = [

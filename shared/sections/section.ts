@@ -3,7 +3,7 @@ import type { BeltSection, SectionRow } from '../../core/belt/sections'
 import { BELT_CONSTRUCTIONS } from '../../core/register/beltMachine'
 import { notNegative, oneOf, positive, units } from '../calculation/fields'
 import { issue } from '../issue'
-import { text, uuid, words } from '../text'
+import { uuid, words } from '../text'
 
 const MOST_ROWS = 60
 

@@ -18,6 +18,10 @@ export const turnsWords = (turns: number | null, { words }: Words): string => {
 const whereOf = (move: BaseMove, { words }: Words): string =>
   baseMovesWords(words).going[move.going][move.way]
 
+/** Which way the motor goes on its base: `away from the driven shaft`, `up, away from the driven shaft`. */
+export const whereWords = (base: Base, way: BaseWay, telling: Words): string =>
+  whereOf(baseMove(base, way), telling)
+
 /** What to turn, which way and how far, so that the whole motor goes there, evenly. */
 export const moveWords = (base: Base, way: BaseWay, turns: number | null, telling: Words): string => {
   const w = baseMovesWords(telling.words)

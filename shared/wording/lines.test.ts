@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { BELT_MACHINE, TestBelt } from '../../core/jobs/testBelt'
 import type { BeltMachine } from '../../core/register/machine'
 import { BASE_KINDS } from '../../core/register/beltMachine'
-import { cureSteps, eighths, lineFigure, lineLimit } from './lines'
+import { cureSteps, eighths, lineBoxWords, lineFigure, lineLimit } from './lines'
 import { tellingOf } from './telling'
 
 const T = tellingOf('metric', BELT_MACHINE)
@@ -15,8 +15,12 @@ const lineOf = (p1: number, p2: number, tilt: number | null = null, machine: Bel
   if (!line) throw new Error('no line')
   return line
 }
+const based = (kind: (typeof BASE_KINDS)[number], pull: 'level' | 'down' = 'level'): BeltMachine => ({
+  ...BELT_MACHINE,
+  base: { ...BELT_MACHINE.base, kind, pull, place: pull === 'level' ? 'beside' : 'above' },
+})
 const steps = (line: ReturnType<typeof lineOf>, side: 'outer' | 'inner' = 'outer', telling = T) =>
-  Object.fromEntries(cureSteps(line, BELT_MACHINE.base, side, telling).map((s) => [s.step, s]))
+  Object.fromEntries(cureSteps(line, BELT_MACHINE, side, telling).map((s) => [s.step, s]))
 
 describe('figures at the sheaves', () => {
   it('are finer than a taped distance', () => {
@@ -54,20 +58,40 @@ describe('figures at the sheaves', () => {
 
 describe('what cures a line', () => {
   it('is told in the order of the work: tilt, turn, offset', () => {
-    for (const base of BASE_KINDS)
-      expect(cureSteps(lineOf(0, 0.63), { kind: base }, 'outer', T).map((s) => [s.number, s.step])).toEqual([
+    for (const kind of BASE_KINDS)
+      expect(cureSteps(lineOf(0, 0.63), based(kind), 'outer', T).map((s) => [s.number, s.step])).toEqual([
         [1, 'tilt'],
         [2, 'turn'],
         [3, 'offset'],
       ])
   })
 
-  it('names the screw of this base and the way it goes', () => {
-    const told = (kind: (typeof BASE_KINDS)[number]) =>
-      cureSteps(lineOf(0, 0.63), { kind }, 'outer', T).find((s) => s.step === 'turn')?.what ?? ''
-    expect(told('slide-screws')).toMatch(/screw (out|in)$/)
-    expect(told('hanging-rods')).toMatch(/nuts of both rods (away from|toward) the driven shaft$/)
-    expect(told('hinged')).toMatch(/adjusting bolt (out|in)$/)
+  it('names what is turned on this base and the way its far end goes', () => {
+    const told = (kind: (typeof BASE_KINDS)[number], pull: 'level' | 'down' = 'level') =>
+      cureSteps(lineOf(0, 0.63), based(kind, pull), 'outer', T).find((s) => s.step === 'turn')
+    expect(told('slide-screws')?.what).toMatch(/^Turn: the far end goes (away from|toward) the driven shaft$/)
+    expect(told('slide-screws')?.detail).toContain('Turn the screw at the far end 3/8 turn')
+    expect(told('hanging-rods', 'down')?.what).toMatch(/^Turn: the far end goes (up|down), /)
+    expect(told('hanging-rods', 'down')?.detail).toMatch(/ease both nuts (above|below) the plate/)
+    expect(told('hinged')?.detail).toContain('One bolt moves both ends alike')
+    expect(told('hinged')?.detail).toContain('the sheave end held')
+  })
+
+  it('shims a tilt where the pull is level, and slides it where the motor stands above or below', () => {
+    const tilt = (pull: 'level' | 'down') =>
+      cureSteps(lineOf(0, 0.63, 3), based('hanging-rods', pull), 'outer', T).find((s) => s.step === 'tilt')
+    expect(tilt('level')?.what).toMatch(/^Tilt: shim the far feet (up|down)$/)
+    expect(tilt('down')?.what).toMatch(/^Tilt: slide the far feet 4\.43 mm to the (right|left)$/)
+    expect(lineBoxWords('g12', { pull: 'level' }, T)).toBe('Edge shifted up, g12')
+    expect(lineBoxWords('g12', { pull: 'down' }, T)).toBe('Edge shifted right, g12')
+    expect(lineBoxWords('p1', { pull: 'down' }, T)).toBe('Gap at near rim, p1')
+  })
+
+  it('says how the sheave is shifted on its bushing, with the hub’s place before and after', () => {
+    const how = steps(lineOf(0, 0)).offset?.how ?? []
+    expect(how).toHaveLength(6)
+    expect(how[0]).toContain('16.00 mm by the register')
+    expect(how[3]).toMatch(/Shift the sheave 2\.70 mm (toward|away from) the motor: hub face to shaft end/)
   })
 
   it('says a tilt that was not read apart from one that needs nothing', () => {

@@ -1,9 +1,23 @@
 import { plainMeaning, type Meaning } from './meaning'
 import { type belts, beltsWords } from './en'
+import { endWords, turnsWords, whereWords } from './baseMoves'
+import type { BeltMachine } from '../../core/register/beltMachine'
+import { toCore } from '../../core/units/unitSystem'
 import { type JudgedLine, type LineReading, diagnosisOf } from '../../core/stages/lineUp/line'
 import type { BeltState } from '../../core/jobs/belt'
 import { degrees, gapFigure } from './figures'
 import { capital, type Telling } from './telling'
+
+/** What a box of the line is called: up and down where the pull is level, right and left where the motor stands above or below. */
+export const lineBoxWords = (
+  box: keyof typeof belts.boxes,
+  { pull }: Pick<BeltMachine['base'], 'pull'>,
+  { words }: Pick<Telling, 'words'>,
+): string => {
+  const w = beltsWords(words)
+  if (pull === 'level') return w.boxes[box]
+  return box === 'g12' || box === 'g6' || box === 'h' ? w.boxesUpright[box] : w.boxes[box]
+}
 
 /** A judged quantity of a line in its own unit, without its sign. */
 export const lineFigure = (q: JudgedLine, telling: Telling): string =>
@@ -60,6 +74,8 @@ export interface CureStep {
   /** The figure to work by, large; empty when there is nothing to do. */
   readonly figure: string
   readonly detail: string
+  /** How it is done, point by point; missing where the detail says it all. */
+  readonly how?: readonly string[]
 }
 
 type Unnumbered = Omit<CureStep, 'number'>
@@ -70,13 +86,12 @@ const IDLE_SLIDE = 0.05
 /** What to shim, turn and slide, in this order, in the words of this base. */
 export const cureSteps = (
   line: LineReading,
-  base: { readonly kind: keyof typeof belts.bases },
+  { base, units }: Pick<BeltMachine, 'base' | 'units'>,
   edgeSide: 'outer' | 'inner',
   telling: Telling,
 ): readonly CureStep[] => {
   const w = beltsWords(telling.words)
   const { tilt, turn, offset } = line.corrections
-  const words = w.bases[base.kind]
   const g = (x: number) => gapFigure(Math.abs(x), telling, true)
   const tiltStep: Unnumbered =
     line.errors.tilt === null
@@ -88,21 +103,39 @@ export const cureSteps = (
             figure: '',
             detail: w.well(degrees(Math.abs(line.errors.tilt)), degrees(line.limits.tilt)),
           }
-        : {
-            step: 'tilt',
-            what: w.tiltStep(w.farFeet, tilt.farFeetShim > 0 ? 'up' : 'down'),
-            figure: g(tilt.farFeetShim),
-            detail: '',
-          }
+        : base.pull === 'level'
+          ? {
+              step: 'tilt',
+              what: w.tiltStep(w.farFeet, tilt.farFeetShim > 0 ? 'up' : 'down'),
+              figure: g(tilt.farFeetShim),
+              detail: w.tiltShimHow,
+            }
+          : {
+              step: 'tilt',
+              what: w.tiltSlide(g(tilt.farFeetShim), tilt.farFeetShim > 0 ? w.right : w.left),
+              figure: g(tilt.farFeetShim),
+              detail: w.tiltSlideHow,
+            }
   const away = turn.farEndSlide > 0
   const turnStep: Unnumbered =
     Math.abs(turn.farEndSlide) < IDLE_SLIDE
       ? { step: 'turn', what: w.turnNothing, figure: '', detail: '' }
       : {
           step: 'turn',
-          what: w.turnStep(words.screw, away ? words.away : words.toward),
+          what: w.turnStep(whereWords(base, away ? 'away' : 'toward', telling)),
           figure: turn.screwTurns === null ? g(turn.farEndSlide) : w.turns(eighths(turn.screwTurns)),
-          detail: w.farEnd(g(turn.farEndSlide), away ? w.awayFrom : w.towardIt),
+          detail: [
+            endWords(
+              base,
+              away ? 'away' : 'toward',
+              // One bolt moves both ends of a hinged base alike: its far end is brought by a distance.
+              turn.screwTurns === null || base.kind === 'hinged'
+                ? g(turn.farEndSlide)
+                : turnsWords(turn.screwTurns, telling),
+              telling,
+            ),
+            w.turnHeld(g(turn.farEndSlide)),
+          ].join(' '),
         }
   // The slide is positive away from the edge; on the motor's outer face that is toward the motor.
   const towardMotor = offset.sheaveSlide > 0 === (edgeSide === 'outer')
@@ -115,6 +148,14 @@ export const cureSteps = (
           what: w.offsetStep(g(offset.sheaveSlide), towardMotor ? w.towardMotor : w.awayMotor),
           figure: now === null ? g(offset.sheaveSlide) : `→ ${gapFigure(now, telling)}`,
           detail: now === null ? '' : w.hubToEnd,
+          how: w.bushing.steps(
+            base.hubToShaftEnd === null
+              ? ''
+              : gapFigure(toCore(base.hubToShaftEnd, 'distance', units), telling, true),
+            now === null ? '' : gapFigure(now, telling, true),
+            g(offset.sheaveSlide),
+            towardMotor ? w.towardMotor : w.awayMotor,
+          ),
         }
   return [tiltStep, turnStep, offsetStep].map((s, i) => ({ number: i + 1, ...s }))
 }

@@ -312,10 +312,13 @@ describe('a sheave line in words', () => {
   it('gives each step in the words of the base, in working order', () => {
     const belt = new TestBelt().ready()
     belt.gaps(0, 0.63, { g12: 0.15, g6: 0, h: 172 })
-    const steps = cureSteps(line(belt), belt.machine.base, 'outer', metric(belt))
+    const steps = cureSteps(line(belt), belt.machine, 'outer', metric(belt))
     expect(steps.map((s) => s.step)).toEqual(['tilt', 'turn', 'offset'])
-    expect(steps[1]).toMatchObject({ what: 'Turn: far screw out', figure: '3/8 turn' })
-    expect(steps[1]?.detail).toContain('0.93 mm away from the driven shaft')
+    expect(steps[1]).toMatchObject({
+      what: 'Turn: the far end goes away from the driven shaft',
+      figure: '3/8 turn',
+    })
+    expect(steps[1]?.detail).toContain('0.93 mm, the sheave end held')
     expect(steps[0]).toMatchObject({ what: 'Tilt: nothing', detail: '0.05° is inside 0.50°' })
     expect(steps[2]).toMatchObject({
       what: 'Slide the motor sheave 2.38 mm toward the motor',

@@ -1,10 +1,10 @@
 import dayjs from 'dayjs'
-import { baseMove } from '../../core/belt/baseMoves'
+import { whereWords } from './baseMoves'
 import type { SheaveReset } from '../../core/register/settings'
 import type { BeltMachine, SheavePlace } from '../../core/register/beltMachine'
 import type { DriveLeft } from '../../core/stages/inspect/driveLeft'
 import type { SettingFollows } from '../../core/stages/inspect/setting'
-import { baseMovesWords, beltsWords, inspectWords, sheaveSettingWords } from './en'
+import { beltsWords, inspectWords, sheaveSettingWords } from './en'
 import { figure } from './figures'
 import { percent } from './forces'
 import { eighths } from './lines'
@@ -40,10 +40,6 @@ export const meaningOfSetting = (
   )
 }
 
-/** Which way the motor goes on its base, said as its instructions are. */
-const wayOf = (base: BeltMachine['base'], way: 'away' | 'toward', { words }: Chosen): string =>
-  baseMovesWords(words).going[baseMove(base, way).going][way]
-
 /** What comes of a changed setting, sentence by sentence: line, belts, speed, motor, and how far to believe it. */
 export const settingConsequences = (
   f: SettingFollows,
@@ -59,7 +55,7 @@ export const settingConsequences = (
       ? []
       : [
           w.sits[leans](
-            wayOf(machine.base, motor > 0 ? 'away' : 'toward', telling),
+            whereWords(machine.base, motor > 0 ? 'away' : 'toward', telling),
             figure(Math.abs(motor), 'distance', telling.units, { unit: true }),
           ),
         ]

@@ -73,7 +73,7 @@ describe('closing past the view', () => {
     const job = await ready()
     accepted(await api.log(job, LOW_MOTOR))
     accepted(await api.log(job, LOW_MOTOR))
-    const signed = { verdict: 'in' as const, foldVersion: 2 }
+    const signed = { verdict: 'in' as const, foldVersion: 3 }
     const payload = { signedBy: 'Lead', remarks: '', exception: 'x', signed }
     expectRefusal(await api.log(job, { kind: 'job-closed', payload }), 409, 'signed-otherwise')
   })

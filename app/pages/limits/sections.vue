@@ -49,6 +49,7 @@ const shown = (x: number | null, measure: 'distance' | 'massPerLength', { units 
   x === null
     ? '–'
     : String(Number(fromCore(toCore(x, measure, units), measure, session.units).toPrecision(3)))
+const size = (s: BeltSection) => `${shown(s.topWidth, 'distance', s)} × ${shown(s.height, 'distance', s)}`
 const made = ({ construction }: BeltSection) =>
   construction ? recordWords.constructions[construction] : w.anyConstruction
 const tables = computed(() => [
@@ -90,10 +91,7 @@ const tables = computed(() => [
           </el-table-column>
           <el-table-column :label="w.columns.size(unit.distance.unit)" min-width="120">
             <template #default="{ row }"
-              ><span class="figure"
-                >{{ shown(row.topWidth, 'distance', row as BeltSection) }} ×
-                {{ shown(row.height, 'distance', row as BeltSection) }}</span
-              ></template
+              ><span class="figure">{{ size(row as BeltSection) }}</span></template
             >
           </el-table-column>
           <el-table-column :label="w.columns.mass(unit.massPerLength.unit)" min-width="90">

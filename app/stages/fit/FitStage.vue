@@ -58,6 +58,7 @@ const log = () => {
           :note-is-fault="read.fault !== ''"
           @enter="log"
         />
+        <p v-if="read.near" class="near">{{ read.near }}</p>
         <ChoiceRow
           v-if="machine.belts.count > 1"
           v-model="form.matched"
@@ -98,6 +99,10 @@ const log = () => {
 </template>
 
 <style scoped>
+.near {
+  color: var(--scribe);
+  font-size: 15px;
+}
 .ask {
   display: grid;
   gap: 14px;

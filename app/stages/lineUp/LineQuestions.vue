@@ -1,26 +1,64 @@
 <script setup lang="ts">
 import { beltsWords } from '~~/shared/wording/en'
-import { boardBegun, boxAfter, gapBoxes, TILT_BOXES } from '~~/shared/stages/lineUp/form'
-import type { LineTexts, LineBox, LineRead } from '~~/shared/stages/lineUp/form'
+import type { BeltMachine, SheavePlace } from '~~/core/register/beltMachine'
+import {
+  boardBegun,
+  boxAfter,
+  choosesGrooves,
+  gapBoxes,
+  halfBoxes,
+  TILT_BOXES,
+  type HalfBox,
+  type LineBox,
+  type LineRead,
+  type LineTexts,
+} from '~~/shared/stages/lineUp/form'
+import { lineBoxWords } from '~~/shared/wording/lines'
 
 /** Where the edge lies, and a box for each gap that was found. Enter walks to what is missing. */
 const form = defineModel<LineTexts>({ required: true })
-const props = defineProps<{ read: LineRead }>()
+const props = defineProps<{
+  read: LineRead
+  /** Whose grooves and pull they are; missing on the board of a sum. */
+  machine?: BeltMachine
+}>()
 const emit = defineEmits<{ whole: [] }>()
 const session = useSession()
 const telling = useTelling()
 const w = computed(() => beltsWords(telling.value.words).view)
+const level = { pull: 'level' as const }
+const boxName = (box: LineBox | HalfBox) => lineBoxWords(box, props.machine?.base ?? level, telling.value)
 
-const boxes = new Map<LineBox, { focus: () => void }>()
-const keep = (box: LineBox) => (el: unknown) => {
+const boxes = new Map<LineBox | HalfBox, { focus: () => void }>()
+const keep = (box: LineBox | HalfBox) => (el: unknown) => {
   if (el) boxes.set(box, el as { focus: () => void })
   else boxes.delete(box)
 }
-const focus = (box: LineBox | undefined) => box && boxes.get(box)?.focus()
-const enter = (box: LineBox) => {
+const focus = (box: LineBox | HalfBox | undefined) => box && boxes.get(box)?.focus()
+const enter = (box: LineBox | HalfBox) => {
   const next = boxAfter(box, form.value, props.read.missing)
   if (next) focus(next)
   else emit('whole')
+}
+const grooves = computed(() =>
+  props.machine && choosesGrooves(props.machine)
+    ? (['motor', 'driven'] as const).map((place) => ({
+        place,
+        name: w.value.groove(beltsWords(telling.value.words).sheaves[place]),
+        options: Array.from({ length: props.machine!.sheaves[place].grooves }, (_, i) => ({
+          value: String(i + 1),
+          name: String(i + 1),
+        })),
+      }))
+    : [],
+)
+const pickGroove = (place: SheavePlace, n: string) => {
+  if (form.value.more) form.value.more.grooves[place] = Number(n)
+}
+const turnHalf = () => {
+  if (!form.value.more) return
+  form.value.more.halfTurned = true
+  void nextTick(() => focus('p1h'))
 }
 defineExpose({ focus })
 </script>
@@ -34,7 +72,7 @@ defineExpose({ focus })
           :key="box"
           :ref="keep(box)"
           v-model="form.boxes[box]"
-          :label="beltsWords(telling.words).boxes[box]"
+          :label="boxName(box)"
           measure="distance"
           :units="session.units"
           :signed="box === 'g12' || box === 'g6'"
@@ -44,6 +82,28 @@ defineExpose({ focus })
           @enter="enter(box)"
         />
       </div>
+      <template v-if="form.more">
+        <div v-if="form.more.halfTurned">
+          <p class="quiet">{{ w.halfTurned }}</p>
+          <div class="boxes">
+            <NumberBox
+              v-for="box in halfBoxes(form)"
+              :key="box"
+              :ref="keep(box)"
+              v-model="form.more.half[box]"
+              :label="boxName(box)"
+              measure="distance"
+              :units="session.units"
+              :signed="box === 'g12h' || box === 'g6h'"
+              on-dye
+              :note="read.remarks[box]?.text ?? ''"
+              :note-is-fault="read.remarks[box]?.fault ?? false"
+              @enter="enter(box)"
+            />
+          </div>
+        </div>
+        <el-button v-else link class="text-button on-dye" @click="turnHalf">{{ w.halfTurn }}</el-button>
+      </template>
     </template>
     <div class="choices">
       <ChoiceRow
@@ -66,7 +126,30 @@ defineExpose({ focus })
           { value: 'inner', name: w.edgeSideNames.inner },
         ]"
       />
+      <ChoiceRow
+        v-if="form.more"
+        v-model="form.more.by"
+        :label="w.by"
+        show-label
+        on-dye
+        :options="[
+          { value: 'edge', name: w.byNames.edge },
+          { value: 'string', name: w.byNames.string },
+        ]"
+      />
+      <template v-if="form.more">
+        <PickOne
+          v-for="g in grooves"
+          :key="g.place"
+          :model-value="String(form.more.grooves[g.place])"
+          :label="g.name"
+          on-dye
+          :options="g.options"
+          @update:model-value="pickGroove(g.place, $event)"
+        />
+      </template>
     </div>
+    <p v-if="form.more?.by === 'string'" class="quiet">{{ w.stringHow }}</p>
   </div>
 </template>
 
@@ -84,5 +167,14 @@ defineExpose({ focus })
   display: flex;
   flex-wrap: wrap;
   gap: 10px 22px;
+  align-items: end;
+}
+.quiet {
+  color: var(--scribe-dim);
+  font-size: 15px;
+}
+.on-dye {
+  justify-self: start;
+  color: var(--scribe);
 }
 </style>

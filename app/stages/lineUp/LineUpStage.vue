@@ -9,13 +9,15 @@ import {
   boardBegun,
   gapBoxes,
   nameLineUnits,
+  noMore,
   readLineTexts,
   tapped,
   type Contact,
   type LineTexts,
 } from '~~/shared/stages/lineUp/form'
 import { lineWorking } from '~~/shared/stages/lineUp/working'
-import { cureSteps, lineFigure, lineLimit, meaningOfAlignment } from '~~/shared/wording/lines'
+import { gapFigure } from '~~/shared/wording/figures'
+import { cureSteps, lineBoxWords, lineFigure, lineLimit, meaningOfAlignment } from '~~/shared/wording/lines'
 import LineQuestions from './LineQuestions.vue'
 
 const job = useJob()
@@ -33,6 +35,8 @@ const drivenName = computed(() => (job.machine?.stationaryName ?? t.value.driven
 const closed = computed(() => state.value.closing !== null)
 
 const { draft: form, clear } = useDraft<LineTexts>('line', () => blankLine(machine.value, session.units))
+// A draft of before these were asked has none of them.
+form.value.more ??= noMore()
 useUnitsOfDraft(form, nameLineUnits)
 const read = computed(() => readLineTexts(form.value, machine.value, telling.value))
 const begun = computed(() => boardBegun(form.value))
@@ -76,7 +80,7 @@ const log = () => {
 
 // What cures it, in order.
 const steps = computed(() =>
-  line.value ? cureSteps(line.value, machine.value.base, drawn.value.edgeSide, telling.value) : [],
+  line.value ? cureSteps(line.value, machine.value, drawn.value.edgeSide, telling.value) : [],
 )
 const toDo = computed(() => steps.value.filter((s) => s.figure !== '').map((s) => s.step))
 const done = ref<LineStep[]>([])
@@ -110,7 +114,9 @@ const limits = computed(() => {
 const nextWords = computed(() => {
   if (!read.value.contacts) return w.value.view.tapFour
   if (!read.value.reading)
-    return w.value.view.next(w.value.boxes[read.value.missing[0] ?? 'p1'].toLowerCase())
+    return w.value.view.next(
+      lineBoxWords(read.value.missing[0] ?? 'p1', machine.value.base, telling.value).toLowerCase(),
+    )
   return gapBoxes(form.value).length > 1 ? w.value.view.logGaps : w.value.view.logTouch
 })
 </script>
@@ -128,7 +134,14 @@ const nextWords = computed(() => {
       :locked="closed"
       @tap="tap"
     />
-    <LineQuestions v-if="!closed" ref="questions" v-model="form" :read="read" @whole="log" />
+    <LineQuestions
+      v-if="!closed"
+      ref="questions"
+      v-model="form"
+      :read="read"
+      :machine="machine"
+      @whole="log"
+    />
     <LineCure
       v-if="line"
       :steps="steps"
@@ -148,6 +161,7 @@ const nextWords = computed(() => {
           <td class="figure">{{ lineLimit(q, telling) }}</td>
         </tr>
       </FigureTable>
+      <p v-if="line.wobble !== null" class="muted">{{ w.wobble(gapFigure(line.wobble, telling, true)) }}</p>
       <p class="muted source">{{ limits }}</p>
     </template>
     <p class="muted">{{ w.fingers }}</p>

@@ -27,7 +27,7 @@ const log = (belts: 'loose' | 'off') => {
 </script>
 
 <template>
-  <BoardFrame :title="w.view.title" :note="beltsWords(telling.words).bases[base.kind].name">
+  <BoardFrame :title="w.view.title" :note="beltsWords(telling.words).bases[base.kind]">
     <BaseBoard :base="base" way="toward" :words="telling.words" />
     <StepList :name="w.view.steps" :steps="steps" />
   </BoardFrame>

@@ -14,7 +14,7 @@ import {
 import type { Verdict } from '../../judge/judge'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
-import { otherSheave, type BeltMachine, type SheavePlace } from '../../register/beltMachine'
+import { otherSheave, type BeltMachine, type Sheave, type SheavePlace } from '../../register/beltMachine'
 import { toCore, type Millimetres, type UnitSystem } from '../../units/unitSystem'
 import type { LineRound } from './alignment'
 
@@ -41,6 +41,8 @@ export interface LineReading {
   /** Depth from the edge's face to the groove centre, on the sheave under the edge and on the other. */
   readonly depths: { readonly reference: Millimetres; readonly other: Millimetres }
   readonly drive: BeltDrive
+  /** How far the other sheave's face wobbles at its rim; null where half a turn was not read. */
+  readonly wobble: Millimetres | null
 }
 
 /** The drive as registered; null when its sheaves would touch. */
@@ -70,6 +72,9 @@ interface Gaps {
   readonly w: Millimetres
   readonly reference: { readonly r1: Millimetres; readonly r2: Millimetres; readonly wR: Millimetres } | null
   readonly tilt: { readonly g12: Millimetres; readonly g6: Millimetres; readonly h: Millimetres } | null
+  readonly grooves?: Readonly<Record<SheavePlace, number>> | undefined
+  /** How far the faces wobble: half of what the gaps changed by over half a turn. */
+  readonly wobble?: Millimetres | null
 }
 
 /** A tilt within this share of its limit is left alone: shimming it would only bring in error. */
@@ -78,10 +83,17 @@ const IDLE_TILT = 0.2
 const worthCuring = (errors: SheaveErrors, limits: SheaveLimits): SheaveErrors =>
   errors.tilt !== null && Math.abs(errors.tilt) <= IDLE_TILT * limits.tilt ? { ...errors, tilt: 0 } : errors
 
+/** From the face under the edge to the centre of its n-th groove, in the record's own units. */
+export const grooveDepth = (
+  { depthOuter, depthInner, groovePitch }: Sheave,
+  edgeSide: 'outer' | 'inner',
+  groove: number,
+): number => (edgeSide === 'outer' ? depthOuter : depthInner) + (groove - 1) * (groovePitch ?? 0)
+
 const readGaps = (machine: BeltMachine, drive: BeltDrive, gaps: Gaps): LineReading => {
   const own = (x: number) => toCore(x, 'distance', machine.units)
   const depthOf = (place: SheavePlace) =>
-    own(machine.sheaves[place][gaps.edgeSide === 'outer' ? 'depthOuter' : 'depthInner'])
+    own(grooveDepth(machine.sheaves[place], gaps.edgeSide, gaps.grooves?.[place] ?? 1))
   const depths = { reference: depthOf(gaps.edgeOn), other: depthOf(otherSheave(gaps.edgeOn)) }
   const errors = sheaveErrors(
     {
@@ -155,20 +167,29 @@ const readGaps = (machine: BeltMachine, drive: BeltDrive, gaps: Gaps): LineReadi
     }),
     depths,
     drive,
+    wobble: gaps.wobble ?? null,
   }
 }
 
 const inCore = (entry: LogEntry<'sheaves-read'>): Gaps => {
   const { payload: p } = entry
   const mm = (x: number, units: UnitSystem = p.units) => toCore(x, 'distance', units)
+  const { halfTurn: half } = p
+  const mean = (a: number, b: number | undefined) => mm(b === undefined ? a : (a + b) / 2)
   return {
     edgeOn: p.edgeOn,
     edgeSide: p.edgeSide,
-    p1: mm(p.p1),
-    p2: mm(p.p2),
+    grooves: p.grooves,
+    wobble: half ? mm(Math.abs(p.p2 - p.p1 - (half.p2 - half.p1)) / 2) : null,
+    p1: mean(p.p1, half?.p1),
+    p2: mean(p.p2, half?.p2),
     w: mm(p.w),
     reference: p.reference && { r1: mm(p.reference.r1), r2: mm(p.reference.r2), wR: mm(p.reference.wR) },
-    tilt: p.tilt && { g12: mm(p.tilt.g12), g6: mm(p.tilt.g6), h: mm(p.tilt.h) },
+    tilt: p.tilt && {
+      g12: mean(p.tilt.g12, half?.tilt?.g12),
+      g6: mean(p.tilt.g6, half?.tilt?.g6),
+      h: mm(p.tilt.h),
+    },
   }
 }
 

@@ -1,4 +1,5 @@
-import { defineStage } from '../../logbook/stage'
+import { defineStage, invalid } from '../../logbook/stage'
+import type { BeltMachine } from '../../register/beltMachine'
 import { lockoutObjection } from '../makeSafe/stage'
 import type { Safety } from '../makeSafe/safety'
 import type { Opening } from '../open/opening'
@@ -6,6 +7,7 @@ import { opensUp, type Slack } from '../slackOff/stage'
 import type { LineReading } from './line'
 
 interface Sees {
+  readonly machine: BeltMachine
   readonly safety: Safety
   readonly opening: Opening
   readonly slack: Slack
@@ -30,5 +32,14 @@ export const lineUpStage = defineStage({
     // On a planned visit the belts stay on; the line is read again once the base is tightened.
     return line === null ? opensUp(job) || stale(job) : line.verdict === 'out'
   },
-  objection: (job) => lockoutObjection(job.safety),
+  objection: ({ safety, machine }, entry) => {
+    const grooves = entry.kind === 'sheaves-read' ? entry.payload.grooves : undefined
+    for (const place of grooves ? (['motor', 'driven'] as const) : []) {
+      const n = grooves?.[place] ?? 1
+      const { grooves: most, groovePitch } = machine.sheaves[place]
+      if (n > most || (n > 1 && groovePitch === undefined))
+        return invalid('no-such-groove', 'payload', 'grooves', place)
+    }
+    return lockoutObjection(safety)
+  },
 })

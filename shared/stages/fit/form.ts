@@ -1,6 +1,8 @@
+import { judgeReplacement } from '../../../core/belt/replacement'
 import type { BeltMachine } from '../../../core/register/beltMachine'
 import type { FitEntries } from '../../../core/stages/fit/entries'
-import { toCore, type UnitSystem } from '../../../core/units/unitSystem'
+import { driveOf } from '../../../core/stages/lineUp/line'
+import { toCore, type Millimetres, type UnitSystem } from '../../../core/units/unitSystem'
 import { boxReader } from '../../forms/boxes'
 import { unitOf, withUnit } from '../../forms/typed'
 import { fitWords } from '../../wording/en'
@@ -32,6 +34,28 @@ export const nameFitUnits = (texts: FitTexts, was: UnitSystem): void => {
 /** A belt of another length than this share away from the registered one is another belt. */
 const SAME_BELT = 0.01
 
+/** Less than this is the same place: a tape reads no finer. */
+const SAME_PLACE = 1
+
+/** What a belt of this length makes of the base, in sentences; empty where the motor stays where it is. */
+export const nearWords = (length: Millimetres, machine: BeltMachine, telling: Telling): string => {
+  const w = fitWords(telling.words).near
+  const drive = driveOf(machine)
+  if (!drive) return ''
+  const own = (x: number) => toCore(x, 'distance', machine.units)
+  const left = machine.base.travelLeft === undefined ? null : own(machine.base.travelLeft)
+  const judged = judgeReplacement(drive, length, left)
+  if (!judged.ok) return w.tooShort
+  const { change, inward, fits } = judged.value
+  if (Math.abs(change) < SAME_PLACE) return ''
+  const f = (x: number) => figure(Math.abs(x), 'distance', telling.units, { unit: true })
+  return [
+    w.moves(f(change), change > 0 ? w.further : w.nearer),
+    ...(inward > 0 ? [w.layOn(f(inward))] : []),
+    w.says[fits](left === null ? '' : f(left)),
+  ].join(' ')
+}
+
 /** Reads it; asks where the length is not that of the register. Only new belts are described. */
 export const readFit = (
   texts: FitTexts,
@@ -40,12 +64,19 @@ export const readFit = (
 ): {
   readonly fault: string
   readonly asks: string
+  /** Whether a belt of that length is near enough; empty where it is the one of the register. */
+  readonly near: string
   readonly payload: FitEntries['belts-fitted'] | null
 } => {
   const { units } = telling
   const words = texts.words.trim()
   if (texts.belts === 'same')
-    return { fault: '', asks: '', payload: { belts: 'same', units, length: null, matched: null, words } }
+    return {
+      fault: '',
+      asks: '',
+      near: '',
+      payload: { belts: 'same', units, length: null, matched: null, words },
+    }
   const { faults, number } = boxReader(telling)
   const length = number(texts.length, 'length', 'distance', 'above')
   const fault = faults.length ?? ''
@@ -56,6 +87,7 @@ export const readFit = (
   return {
     fault,
     asks: odd ? fitWords(telling.words).lengthOdd(figure(registered, 'distance', units, { unit: true })) : '',
+    near: typed === null ? '' : nearWords(typed, machine, telling),
     payload: fault
       ? null
       : {

@@ -73,6 +73,20 @@ describe('the belts that went on', () => {
     expect(readFit(texts, known, metric)).toMatchObject({ payload: { length: 2578, matched: true } })
     expect(readFit(texts, known, metric).asks).toContain('2478.0 mm')
     expect(readFit({ ...texts, length: '2480' }, known, metric).asks).toBe('')
+    const near = (length: string, travelLeft?: number) =>
+      readFit(
+        { ...texts, length },
+        travelLeft === undefined ? known : { ...known, base: { ...known.base, travelLeft } },
+        metric,
+      ).near
+    expect(near('2478.5')).toBe('')
+    expect(near('2498')).toMatch(
+      /^It brings the motor 1\d\.\d mm further out .* does not say what travel is left\.$/,
+    )
+    expect(near('2498', 5)).toContain('Too long')
+    expect(near('2498', 25)).toContain('look for a shorter one')
+    expect(near('2470', 80)).toMatch(/further in .*comes in .*Near enough: 80\.0 mm/)
+    expect(near('300', 80)).toContain('Too short')
     expect(readFit({ ...texts, length: 'long' }, known, metric)).toMatchObject({ payload: null })
     expect(readFit({ ...texts, belts: 'same' }, known, metric).payload).toMatchObject({
       length: null,

@@ -87,7 +87,7 @@ describe('the marks on the motor’s base', () => {
   const marksOf = (p1: number, p2: number, edgeSide: 'outer' | 'inner' = 'outer') => {
     const { line } = after((job) => job.gaps(p1, p2))
     if (!line) throw new Error('no line')
-    const steps = cureSteps(line, BELT_MACHINE.base, edgeSide, T)
+    const steps = cureSteps(line, BELT_MACHINE, edgeSide, T)
     return { marks: markBase(line, steps, edgeSide, T), steps, line }
   }
 
@@ -112,7 +112,7 @@ describe('the marks on the motor’s base', () => {
   it('draw a slide toward the motor upward or downward by the face the edge lies on', () => {
     const { line } = marksOf(0, 0)
     const down = (side: 'outer' | 'inner') =>
-      markBase(line, cureSteps(line, BELT_MACHINE.base, side, T), side, T).slide?.down
+      markBase(line, cureSteps(line, BELT_MACHINE, side, T), side, T).slide?.down
     expect(down('outer')).not.toBe(down('inner'))
   })
 })

@@ -3,9 +3,10 @@ import { otherSheave, type SheavePlace } from '../../../core/register/beltMachin
 import type { BeltMachine } from '../../../core/register/machine'
 import type { LineRound } from '../../../core/stages/lineUp/alignment'
 import type { LineStep } from '../../../core/stages/lineUp/entries'
-import type { LineReading } from '../../../core/stages/lineUp/line'
+import { grooveDepth, type LineReading } from '../../../core/stages/lineUp/line'
 import { toCore, type Millimetres } from '../../../core/units/unitSystem'
-import type { CureStep } from '../../wording/lines'
+import { beltsWords } from '../../wording/en'
+import { cureSteps, type CureStep } from '../../wording/lines'
 import type { Telling } from '../../wording/telling'
 import { boardBegun, type Contact, type LineTexts, type Touch } from './form'
 
@@ -26,6 +27,8 @@ export interface LineDrawing {
     readonly depthReference: string
     readonly depthOther: string
   } | null
+  /** What is left once the steps were done, said and drawn; null where there is nothing to do. */
+  readonly after?: { readonly name: string; readonly offset: string; readonly turn: string } | null
 }
 
 const NO_GAPS = { p1: 0, p2: 0, r1: 0, r2: 0 }
@@ -71,12 +74,9 @@ export const drawLine = (
 ): LineDrawing => {
   const begun = boardBegun(typed)
   const { edgeOn, edgeSide } = begun ? typed : ((round.reading ?? round.contacts)?.payload ?? typed)
+  const grooves = begun ? typed.more?.grooves : round.reading?.payload.grooves
   const depthOf = (place: SheavePlace) =>
-    toCore(
-      machine.sheaves[place][edgeSide === 'outer' ? 'depthOuter' : 'depthInner'],
-      'distance',
-      machine.units,
-    )
+    toCore(grooveDepth(machine.sheaves[place], edgeSide, grooves?.[place] ?? 1), 'distance', machine.units)
   const depths = { reference: depthOf(edgeOn), other: depthOf(otherSheave(edgeOn)) }
   const shown = (mm: Millimetres) => gapFigure(mm, telling)
   return {
@@ -93,6 +93,25 @@ export const drawLine = (
       depthReference: shown(depths.reference),
       depthOther: shown(depths.other),
     },
+    after: line && afterSteps(line, cureSteps(line, machine, edgeSide, telling), telling),
+  }
+}
+
+/** What is left once the steps that have something to do were done. */
+const afterSteps = (
+  line: LineReading,
+  steps: readonly CureStep[],
+  telling: Telling,
+): LineDrawing['after'] => {
+  const done = steps.filter((s) => s.figure !== '')
+  const [first, last] = [done[0], done[done.length - 1]]
+  const left = line.corrections.after.find((a) => a.step === last?.step)
+  if (!first || !last || !left) return null
+  const w = beltsWords(telling.words).predicted
+  return {
+    name: w.after(w.steps(first.number, last.number)),
+    offset: gapFigure(Math.abs(left.offset), telling, true),
+    turn: degrees(Math.abs(left.turn)),
   }
 }
 

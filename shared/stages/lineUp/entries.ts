@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { LINE_STEPS } from '../../../core/stages/lineUp/entries'
-import { figure, notNegative, oneOf, positive, units } from '../../calculation/fields'
+import { figure, notNegative, oneOf, positive, units, whole } from '../../calculation/fields'
 import { issue } from '../../issue'
 import { defineKind } from '../../logbook/kind'
 import { text } from '../../text'
@@ -33,6 +33,15 @@ export const lineUpKinds = {
       reference: z.object({ r1: gap, r2: gap, wR: apart }).nullable(),
       // Shifted up or down, the edge may have to come nearer than it lay: these two may be negative.
       tilt: z.object({ g12: figure('upper-gap'), g6: figure('lower-gap'), h: apart }).nullable(),
+      by: oneOf('edge-or-string', ['edge', 'string']).optional(),
+      grooves: z.object({ motor: whole('groove', 1, 40), driven: whole('groove', 1, 40) }).optional(),
+      halfTurn: z
+        .object({
+          p1: gap,
+          p2: gap,
+          tilt: z.object({ g12: figure('upper-gap'), g6: figure('lower-gap') }).nullable(),
+        })
+        .optional(),
     }),
   ),
   'line-corrected': defineKind(

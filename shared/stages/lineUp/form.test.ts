@@ -1,7 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { BELT_MACHINE } from '../../../core/jobs/testBelt'
 import { tellingOf } from '../../wording/telling'
-import { blankLine, edgeBelongsOn, nameLineUnits, readLineTexts, type LineTexts } from './form'
+import {
+  blankLine,
+  choosesGrooves,
+  edgeBelongsOn,
+  nameLineUnits,
+  readLineTexts,
+  type LineTexts,
+} from './form'
 
 const T = tellingOf('metric', BELT_MACHINE)
 const INCH = tellingOf('inch', BELT_MACHINE)
@@ -54,6 +61,41 @@ describe('the line-up board', () => {
     texts.boxes.r1 = '0.2'
     texts.boxes.wR = '330'
     expect(read(texts).reading?.reference).toEqual({ r1: 0.2, r2: 0, wR: 330 })
+  })
+
+  it('asks for the gaps once more after half a turn, for the tilt too once it was begun', () => {
+    const texts = board((t) => {
+      t.more!.halfTurned = true
+      t.more!.by = 'string'
+    })
+    expect(read(texts)).toMatchObject({ missing: ['p1h', 'p2h'], reading: null })
+    texts.more!.half.p1h = '0'
+    texts.more!.half.p2h = '0.4'
+    expect(read(texts).reading).toMatchObject({ by: 'string', halfTurn: { p1: 0, p2: 0.4, tilt: null } })
+    texts.boxes.g12 = '0.1'
+    texts.boxes.g6 = '-0.1'
+    expect(read(texts).missing).toEqual(['g12h', 'g6h'])
+    texts.more!.half.p2h = '-1'
+    expect(read(texts).remarks.p2h?.text).toContain('below zero')
+    nameLineUnits(texts, 'metric')
+    expect(texts.more!.half.p1h).toBe('0')
+    texts.more!.half.p2h = '0.4 mm'
+    texts.more!.half.g12h = texts.more!.half.g6h = '0 mm'
+    expect(read(texts, INCH).reading?.halfTurn?.p2).toBeCloseTo(0.4 / 25.4, 9)
+  })
+
+  it('offers grooves where the register says how far apart they stand', () => {
+    const { motor, driven } = BELT_MACHINE.sheaves
+    const pitched = {
+      ...BELT_MACHINE,
+      sheaves: { motor: { ...motor, groovePitch: 19 }, driven: { ...driven, groovePitch: 19 } },
+    }
+    expect([choosesGrooves(BELT_MACHINE), choosesGrooves(pitched)]).toEqual([false, true])
+    const texts = board((t) => {
+      t.more!.grooves.driven = 2
+    })
+    expect(readLineTexts(texts, pitched, T).reading?.grooves).toEqual({ motor: 1, driven: 2 })
+    expect(read(texts).reading?.grooves).toBeUndefined()
   })
 
   it('wants both ends of a tilt once one was begun', () => {

@@ -16,6 +16,26 @@ export type Contact = (typeof CONTACTS)[number]
 /** Null while nobody has looked. */
 export type Touch = 'touch' | 'gap' | null
 
+/** The gaps that are read again with both sheaves half a turn on. */
+export const HALF_BOXES = ['p1h', 'p2h', 'g12h', 'g6h'] as const
+export type HalfBox = (typeof HALF_BOXES)[number]
+
+/** What a job asks of a line besides the gaps. */
+export interface LineMore {
+  by: 'edge' | 'string'
+  /** Which groove a belt runs in on each, counted from the faces under the edge. */
+  grooves: Record<SheavePlace, number>
+  /** The sheaves were turned half a turn and read again. */
+  halfTurned: boolean
+  half: Record<HalfBox, string>
+}
+export const noMore = (): LineMore => ({
+  by: 'edge',
+  grooves: { motor: 1, driven: 1 },
+  halfTurned: false,
+  half: { p1h: '', p2h: '', g12h: '', g6h: '' },
+})
+
 /** What stands on the line-up board, as typed and tapped. */
 export interface LineTexts {
   units: UnitSystem
@@ -23,6 +43,8 @@ export interface LineTexts {
   edgeSide: 'outer' | 'inner'
   contacts: Record<Contact, Touch>
   boxes: Record<LineBox, string>
+  /** Missing on the board of a sum. */
+  more?: LineMore
 }
 
 /** The sheave with the larger face carries the edge: a gap error reaches the offset less. */
@@ -55,9 +77,27 @@ export const gapBoxes = (texts: LineTexts): readonly LineBox[] => {
 /** The edge shifted up and down the face, and how far. */
 export const TILT_BOXES = ['g12', 'g6', 'h'] as const satisfies readonly LineBox[]
 
+/** The gaps to read again after half a turn: those of the other sheave, and the tilt where it was begun. */
+export const halfBoxes = (texts: LineTexts): readonly HalfBox[] => {
+  if (!texts.more?.halfTurned) return []
+  const tilt = texts.boxes.g12.trim() !== '' || texts.boxes.g6.trim() !== ''
+  return tilt ? HALF_BOXES : ['p1h', 'p2h']
+}
+
+/** Whether grooves are to be chosen between: the register says how far apart they stand on both. */
+export const choosesGrooves = ({ sheaves: { motor, driven } }: BeltMachine): boolean =>
+  motor.grooves > 1 &&
+  driven.grooves > 1 &&
+  motor.groovePitch !== undefined &&
+  driven.groovePitch !== undefined
+
 /** The box that Enter leads to; null when nothing behind this one is missing. */
-export const boxAfter = (box: LineBox, texts: LineTexts, missing: readonly LineBox[]): LineBox | null => {
-  const order: readonly LineBox[] = [...gapBoxes(texts), ...TILT_BOXES]
+export const boxAfter = (
+  box: LineBox | HalfBox,
+  texts: LineTexts,
+  missing: readonly (LineBox | HalfBox)[],
+): LineBox | HalfBox | null => {
+  const order: readonly (LineBox | HalfBox)[] = [...gapBoxes(texts), ...TILT_BOXES, ...halfBoxes(texts)]
   return order.slice(order.indexOf(box) + 1).find((b) => missing.includes(b)) ?? null
 }
 
@@ -85,6 +125,7 @@ export const blankLine = (machine: BeltMachine, units: UnitSystem): LineTexts =>
       g6: '',
       h: roundTape(across(edgeOn)),
     },
+    more: noMore(),
   }
 }
 
@@ -94,11 +135,15 @@ const roundTape = (text: string): string => String(Number(Number(text).toPrecisi
 /** The same texts meaning the same in other units. */
 export const nameLineUnits = (texts: LineTexts, was: UnitSystem): void => {
   for (const box of LINE_BOXES) texts.boxes[box] = withUnit(texts.boxes[box], unitOf('distance', was))
+  const half = texts.more?.half
+  if (half) for (const box of HALF_BOXES) half[box] = withUnit(half[box], unitOf('distance', was))
 }
 
+const grooveMoved = ({ grooves }: LineMore): boolean => grooves.motor > 1 || grooves.driven > 1
+
 export interface LineRead {
-  readonly remarks: Readonly<Partial<Record<LineBox, Remark>>>
-  readonly missing: readonly LineBox[]
+  readonly remarks: Readonly<Partial<Record<LineBox | HalfBox, Remark>>>
+  readonly missing: readonly (LineBox | HalfBox)[]
   /** Once all four rims were looked at. */
   readonly contacts: BeltEntries['contacts-checked'] | null
   readonly reading: BeltEntries['sheaves-read'] | null
@@ -109,8 +154,8 @@ export const readLineTexts = (texts: LineTexts, machine: BeltMachine, telling: T
   const { units, words } = telling
   const { contacts: c } = texts
   const looked = CONTACTS.every((k) => c[k] !== null)
-  const remarks: Partial<Record<LineBox, Remark>> = {}
-  const missing: LineBox[] = []
+  const remarks: Partial<Record<LineBox | HalfBox, Remark>> = {}
+  const missing: (LineBox | HalfBox)[] = []
   const mm = (box: LineBox) => typedMillimetres(texts.boxes[box], 'distance', units)
   const inUnits = (x: number) => Number(fromCore(x, 'distance', units).toPrecision(12))
   const gapAt = (box: LineBox, contact: Contact): number | null => {
@@ -156,6 +201,23 @@ export const readLineTexts = (texts: LineTexts, machine: BeltMachine, telling: T
     if (g6 === null) missing.push('g6')
   }
   const h = tiltBegun ? apart('h', texts.edgeOn) : 0
+  const asked = halfBoxes(texts)
+  const halfAt = (box: HalfBox): number => {
+    const value = typedMillimetres(texts.more?.half[box] ?? '', 'distance', units)
+    if (!asked.includes(box)) return 0
+    if (value === null) missing.push(box)
+    else if (value < 0 && (box === 'p1h' || box === 'p2h')) {
+      remarks[box] = faulty(typingWords(words).belowZero)
+      missing.push(box)
+    }
+    return value ?? 0
+  }
+  const [p1h, p2h, g12h, g6h] = HALF_BOXES.map((box) => inUnits(halfAt(box))) as [
+    number,
+    number,
+    number,
+    number,
+  ]
   const lies = { edgeOn: texts.edgeOn, edgeSide: texts.edgeSide }
   const whole = looked && missing.length === 0
   return {
@@ -177,6 +239,13 @@ export const readLineTexts = (texts: LineTexts, machine: BeltMachine, telling: T
           w: inUnits(w ?? 0),
           reference: rocking ? { r1: inUnits(r1 ?? 0), r2: inUnits(r2 ?? 0), wR: inUnits(wR ?? 0) } : null,
           tilt: tiltBegun ? { g12: inUnits(g12 ?? 0), g6: inUnits(g6 ?? 0), h: inUnits(h ?? 0) } : null,
+          ...(texts.more?.by === 'string' ? { by: 'string' as const } : {}),
+          ...(texts.more && choosesGrooves(machine) && grooveMoved(texts.more)
+            ? { grooves: { ...texts.more.grooves } }
+            : {}),
+          ...(asked.length > 0
+            ? { halfTurn: { p1: p1h, p2: p2h, tilt: tiltBegun ? { g12: g12h, g6: g6h } : null } }
+            : {}),
         }
       : null,
   }

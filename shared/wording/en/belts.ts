@@ -4,32 +4,13 @@ import type { BaseKind, MotorPlace, Pull, SheavePlace } from '../../../core/regi
 import type { LineStep } from '../../../core/stages/lineUp/entries'
 import type { JudgedLine } from '../../../core/stages/lineUp/line'
 
-/** What is turned on a base, and which way each word means. */
-interface BaseWords {
-  readonly name: string
-  /** What moves one end of the motor. */
-  readonly screw: string
-  readonly away: string
-  readonly toward: string
-}
-
 export const belts = {
   bases: {
-    'slide-screws': { name: 'Slide base, two screws', screw: 'screw', away: 'out', toward: 'in' },
-    'hanging-rods': {
-      name: 'Hung on four rods with nuts',
-      screw: 'nuts of both rods',
-      away: 'away from the driven shaft',
-      toward: 'toward the driven shaft',
-    },
-    'lifting-rods': {
-      name: 'Stood on four rods with nuts',
-      screw: 'nuts of both rods',
-      away: 'away from the driven shaft',
-      toward: 'toward the driven shaft',
-    },
-    hinged: { name: 'Hinged base', screw: 'adjusting bolt', away: 'out', toward: 'in' },
-  } satisfies Record<BaseKind, BaseWords> as Readonly<Record<BaseKind, BaseWords>>,
+    'slide-screws': 'Slide base, two screws',
+    'hanging-rods': 'Hung on four rods with nuts',
+    'lifting-rods': 'Stood on four rods with nuts',
+    hinged: 'Hinged base',
+  } satisfies Record<BaseKind, string>,
   motorPlaces: {
     beside: 'beside the driven shaft',
     above: 'above the driven shaft',
@@ -61,7 +42,13 @@ export const belts = {
     g12: 'Edge shifted up, g12',
     g6: 'Edge shifted down, g6',
     h: 'Up to down apart',
+    p1h: 'p1, half a turn on',
+    p2h: 'p2, half a turn on',
+    g12h: 'g12, half a turn on',
+    g6h: 'g6, half a turn on',
   },
+  /** Of a motor above or below: the shafts' plane stands upright, seen facing the faces under the edge. */
+  boxesUpright: { g12: 'Edge shifted right, g12', g6: 'Edge shifted left, g6', h: 'Right to left apart' },
   begin: 'Lay the edge across both faces. Which of the four rims touch?',
   beginDetail: 'Near is the rim nearer the other shaft. Lay it on the sheave with the larger face.',
   askNumbers: 'Now the numbers: a feeler at each rim that stands off.',
@@ -77,15 +64,19 @@ export const belts = {
   and: (a: string, b: string) => `${a} and ${b}`,
   farFeet: 'far feet',
   tiltStep: (feet: string, shim: string) => `Tilt: shim the ${feet} ${shim}`,
+  tiltSlide: (by: string, way: string) => `Tilt: slide the far feet ${by} to the ${way}`,
+  tiltSlideHow:
+    'Seen facing the faces under the edge. Ease the feet on their plate, tap that end over, and hold the sheave end.',
+  tiltShimHow: 'Under both feet away from the sheave; the sheave-end feet stay as they are.',
+  right: 'right',
+  left: 'left',
   tiltNothing: 'Tilt: nothing',
   tiltNotRead: 'Tilt: not read',
   well: (value: string, limit: string) => `${value} is inside ${limit}`,
-  turnStep: (screw: string, way: string) => `Turn: far ${screw} ${way}`,
+  turnStep: (where: string) => `Turn: the far end goes ${where}`,
+  turnHeld: (by: string) => `${by}, the sheave end held.`,
   turnNothing: 'Turn: nothing',
   turns: (eighths: string) => `${eighths} turn`,
-  farEnd: (by: string, way: string) => `far end ${by} ${way}, sheave end held`,
-  awayFrom: 'away from the driven shaft',
-  towardIt: 'toward the driven shaft',
   offsetStep: (by: string, way: string) => `Slide the motor sheave ${by} ${way}`,
   offsetNothing: 'Offset: nothing',
   towardMotor: 'toward the motor',
@@ -97,6 +88,26 @@ export const belts = {
     offset: 'Sheave slid on its shaft',
   } satisfies Record<LineStep, string>,
   hubToEnd: 'hub face to shaft end',
+  /** How a sheave goes along its shaft on its bushing, in order. */
+  bushing: {
+    title: 'How the sheave is shifted',
+    steps: (was: string, now: string, by: string, way: string): readonly string[] => [
+      was
+        ? `Measure hub face to shaft end: ${was} by the register. Mark the shaft at the hub.`
+        : 'Measure hub face to shaft end, write it down, and mark the shaft at the hub.',
+      'Take the bushing screws out and put them into the pulling holes, oiled.',
+      'Draw them in evenly, in turn, until the bushing lets go. No hammer.',
+      now ? `Shift the sheave ${by} ${way}: hub face to shaft end ${now}.` : `Shift the sheave ${by} ${way}.`,
+      'Screws back into their own holes, drawn up evenly in turn to the maker’s torque, nothing on the taper.',
+      'Measure again: drawing up pulls the hub along. Shaft key and set screw tight.',
+    ],
+  },
+  wobble: (by: string) => `The face wobbles ${by} over a turn; the mean of both readings takes it out.`,
+  predicted: {
+    after: (steps: string) => `after ${steps}`,
+    steps: (from: number, to: number) =>
+      from === to ? `step ${String(from)}` : `steps ${String(from)} to ${String(to)}`,
+  },
   limits: {
     own: (source: string) => source || 'This machine’s own limit',
     starter: (kind: string) => `Starting point for ${kind}; the maker’s or the site’s value overrides it.`,
@@ -117,6 +128,13 @@ export const belts = {
     next: (box: string) => `Next: ${box}`,
     logGaps: 'Log the gaps',
     logTouch: 'Log: all four touch',
+    by: 'Laid across with',
+    byNames: { edge: 'Straightedge', string: 'String' },
+    stringHow:
+      'Tie the string round the shaft behind the sheave, draw it taut across both faces so that it just touches, and hold it there.',
+    halfTurn: 'Read again, sheaves half a turn on',
+    halfTurned: 'Both sheaves turned half a turn: the gaps once more',
+    groove: (sheave: string) => `${sheave}: belt in groove`,
     edgeOn: 'The edge lies flat on',
     edgeOnNames: { motor: 'Motor sheave', driven: 'Driven sheave' },
     edgeSide: 'On the faces',

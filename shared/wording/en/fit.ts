@@ -1,3 +1,4 @@
+import type { Fits } from '../../../core/belt/replacement'
 import { said } from '../words'
 
 /** Belts laid on again. */
@@ -12,6 +13,21 @@ export const fit = {
     'All slack on the same side before the motor goes out.',
   ],
   lengthOdd: (registered: string) => `The register says ${registered}. Is this the right belt?`,
+  /** Whether a belt of the length that was typed is near enough on these sheaves. */
+  near: {
+    moves: (by: string, way: string) => `It brings the motor ${by} ${way} than the register’s centres.`,
+    further: 'further out',
+    nearer: 'further in',
+    layOn: (by: string) => `To lay it on without prying, the motor comes in ${by} from there.`,
+    says: {
+      fits: (left: string) => `Near enough: ${left} of travel are left.`,
+      'little-room': (left: string) =>
+        `It runs, but ${left} of travel end before the belt is stretched out: look for a shorter one.`,
+      'runs-out': (left: string) => `Too long: ${left} of travel are left.`,
+      unknown: () => 'The register does not say what travel is left.',
+    } satisfies Record<Fits, (left: string) => string>,
+    tooShort: 'Too short: it does not go round both sheaves.',
+  },
   log: { same: 'Log: the same belts', new: 'Log: new belts' },
   view: {
     title: 'Fit belts',

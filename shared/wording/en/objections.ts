@@ -58,6 +58,8 @@ export const objections = {
   'tension-unread': 'Read the tension of the belts before the base is drawn down.',
   'not-variable': 'That sheave can’t be set: the register says it is fixed.',
   'opened-too-far': 'It doesn’t open that far. Count the turns again from closed.',
+  'no-such-groove':
+    'The sheave has no such groove, or the register does not say how far its grooves stand apart.',
   'guard-first': 'The guard is not on yet. Nothing is run before it is.',
   'no-such-move': 'The move this is said to belong before is not in the logbook.',
 } satisfies Record<ObjectionCode, string>

@@ -134,8 +134,8 @@ export const sums = {
   },
   'belt-geometry': {
     group: 'belts',
-    ask: 'How long a belt, how far apart the sheaves?',
-    also: 'span wrap centre distance ratio',
+    ask: 'How long a belt, how far apart the sheaves, is this belt near enough?',
+    also: 'span wrap centre distance ratio replacement belt length near enough speed wanted fitting room take-up',
   },
   'belt-tension': {
     group: 'belts',
