@@ -149,7 +149,7 @@ const between = computed(() => (at.value.motor + half('motor') + at.value.driven
         />
         <text
           :x="between"
-          :y="Math.min(H - 84, reference.y + 34)"
+          :y="Math.min(H - 88, reference.y + 34)"
           font-size="14"
           fill="#E0B04A"
           text-anchor="middle"
@@ -165,7 +165,7 @@ const between = computed(() => (at.value.motor + half('motor') + at.value.driven
           {{ w.turn }}
           <tspan class="figure" font-size="22" fill="#FFFFFF" dx="6">{{ drawing.figures.turn }}</tspan>
         </text>
-        <text v-if="drawing.figures.tilt" :x="between" :y="H - 58">
+        <text v-if="drawing.figures.tilt" :x="between" :y="H - 46">
           {{ w.tilt }}
           <tspan class="figure" font-size="22" fill="#FFFFFF" dx="6">{{ drawing.figures.tilt }}</tspan>
         </text>

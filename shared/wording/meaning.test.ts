@@ -318,7 +318,7 @@ describe('a sheave line in words', () => {
       what: 'Turn: the far end goes away from the driven shaft',
       figure: '3/8 turn',
     })
-    expect(steps[1]?.detail).toContain('0.93 mm, the sheave end held')
+    expect(steps[1]?.detail).toContain('That is 0.93 mm, the sheave end held')
     expect(steps[0]).toMatchObject({ what: 'Tilt: nothing', detail: '0.05° is inside 0.50°' })
     expect(steps[2]).toMatchObject({
       what: 'Slide the motor sheave 2.38 mm toward the motor',

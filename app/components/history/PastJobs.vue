@@ -23,7 +23,12 @@ const rows = computed(() =>
   props.jobs.map((j) => ({
     id: j.id,
     day: day(j.closedAt),
-    found: worstVerdict(j.figures.filter((f) => f.moment === 'as-found').map((f) => f.verdict)),
+    // A figure that nothing limits says nothing of the verdict.
+    found: worstVerdict(
+      j.figures
+        .filter((f) => f.moment === 'as-found' && (f.low !== null || f.high !== null))
+        .map((f) => f.verdict),
+    ),
     left: j.verdict,
     why: [j.reason ? reasonsWords(words)[j.reason] : '', j.note].filter((s) => s !== '').join(': '),
     who: [j.signedBy, ...done(j)].filter((s) => s !== '').join(' · '),

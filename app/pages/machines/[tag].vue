@@ -174,17 +174,17 @@ const saved = (now: string) =>
           <FeetNow :machine="data.machine" :pack-limit="session.works?.packLimit ?? 4" />
         </div>
         <div v-else class="two">
-          <BeltDrawing :machine="data.machine" :units="session.units" />
+          <div class="drive">
+            <div class="drawings">
+              <BeltDrawing :machine="data.machine" :units="session.units" />
+              <DriveAlong :machine="data.machine" :units="session.units" />
+            </div>
+            <BeltCourse v-if="behind && past" :jobs="closedJobs" :belts="data.machine.belts" />
+          </div>
           <BeltFacts :machine="data.machine">
             <SheaveSet :machine="data.machine" @saved="load" />
           </BeltFacts>
         </div>
-        <BeltCourse
-          v-if="data.machine.drive === 'belt' && behind && past"
-          class="course"
-          :jobs="closedJobs"
-          :belts="data.machine.belts"
-        />
         <div class="below">
           <FoundAndLeft v-if="behind" :jobs="closedJobs" />
           <div v-else class="panel to-come" />
@@ -285,8 +285,11 @@ const saved = (now: string) =>
 .pick {
   float: right;
 }
-.course {
-  margin-top: 14px;
+.drive {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+  min-width: 0;
 }
 .below {
   display: grid;
@@ -308,6 +311,13 @@ const saved = (now: string) =>
 }
 .to-come {
   min-height: 380px;
+}
+.drawings {
+  display: grid;
+  gap: 2px;
+  align-content: start;
+  background: var(--dye);
+  border-radius: 4px;
 }
 .two {
   display: grid;

@@ -21,6 +21,8 @@ const props = defineProps<{
   read: LineRead
   /** Whose grooves and pull they are; missing on the board of a sum. */
   machine?: BeltMachine
+  /** A line was read and stands: what it is laid across with is asked at the next one. */
+  stands?: boolean
 }>()
 const emit = defineEmits<{ whole: [] }>()
 const session = useSession()
@@ -40,6 +42,7 @@ const enter = (box: LineBox | HalfBox) => {
   if (next) focus(next)
   else emit('whole')
 }
+const asks = computed(() => !props.stands || boardBegun(form.value))
 const grooves = computed(() =>
   props.machine && choosesGrooves(props.machine)
     ? (['motor', 'driven'] as const).map((place) => ({
@@ -47,7 +50,7 @@ const grooves = computed(() =>
         name: w.value.groove(beltsWords(telling.value.words).sheaves[place]),
         options: Array.from({ length: props.machine!.sheaves[place].grooves }, (_, i) => ({
           value: String(i + 1),
-          name: String(i + 1),
+          name: w.value.grooveIs(beltsWords(telling.value.words).sheaves[place], i + 1),
         })),
       }))
     : [],
@@ -127,7 +130,7 @@ defineExpose({ focus })
         ]"
       />
       <ChoiceRow
-        v-if="form.more"
+        v-if="form.more && asks"
         v-model="form.more.by"
         :label="w.by"
         show-label
@@ -137,7 +140,7 @@ defineExpose({ focus })
           { value: 'string', name: w.byNames.string },
         ]"
       />
-      <template v-if="form.more">
+      <template v-if="form.more && asks">
         <PickOne
           v-for="g in grooves"
           :key="g.place"
@@ -149,7 +152,7 @@ defineExpose({ focus })
         />
       </template>
     </div>
-    <p v-if="form.more?.by === 'string'" class="quiet">{{ w.stringHow }}</p>
+    <p v-if="asks && form.more?.by === 'string'" class="quiet">{{ w.stringHow }}</p>
   </div>
 </template>
 

@@ -140,6 +140,7 @@ const nextWords = computed(() => {
       v-model="form"
       :read="read"
       :machine="machine"
+      :stands="line !== null"
       @whole="log"
     />
     <LineCure

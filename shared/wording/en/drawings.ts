@@ -38,6 +38,8 @@ export const drawings = {
   at: (what: string, where: string) => `${what} ${where}`,
   turnThis: 'turn this bolt',
   turnThese: 'turn both alike',
+  alongShafts: 'The drive along its shafts, to scale',
+  outerFaces: 'faces away from the motor on top',
   beltSide: 'The drive from the side, to scale, with the gauge on its span',
   motorAbove: 'The motor from above, with the edge it is measured from',
   toward: (machine: string) => `${machine} →`,
