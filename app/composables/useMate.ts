@@ -1,7 +1,8 @@
 import { secondScreenWords } from '~~/shared/wording/en'
 import { unitOf } from '~~/shared/forms/typed'
 import { clockName } from '~~/shared/wording/directions'
-import type { Wanted } from '~~/shared/secondScreen/call'
+import type { Press, Wanted } from '~~/shared/secondScreen/call'
+import { BELT_BOX } from '~~/shared/stages/tension/boxes'
 import { newId } from '~/device/newId'
 
 /** A second screen that was not heard for so long is gone. */
@@ -19,10 +20,55 @@ export const useMateLinked = () => {
   watch(
     () => job.called,
     (said) => {
-      if (said && said.from !== own && said.says !== 'wants') heard.value = Date.now()
+      if (said && said.from !== own && said.says !== 'wants' && said.says !== 'presses')
+        heard.value = Date.now()
     },
   )
   return computed(() => now.value.getTime() - heard.value < GONE_MS)
+}
+
+/** The tension board's end of the line: says which belt is pressed next, and puts what is read there into its box. */
+export const useMatePress = (of: {
+  /** The belt read next; null where none is. */
+  readonly press: () => Omit<Press, 'units'> | null
+  /** What stands in the box of a belt, from 1. */
+  readonly box: (belt: number) => string
+  readonly fill: (belt: number, value: string) => void
+}) => {
+  const job = useJob()
+  const session = useSession()
+  const telling = useTelling()
+  const linked = useMateLinked()
+  /** What was heard last, in words. */
+  const note = ref('')
+  const tell = () => {
+    const press = of.press()
+    void job.call({ says: 'presses', from: own, press: press && { ...press, units: session.units } })
+  }
+  const told = computed(() => JSON.stringify([of.press(), session.units]))
+  onMounted(() => linked.value && tell())
+  watchDebounced(told, () => linked.value && tell(), { debounce: 150 })
+  watch(
+    () => job.called,
+    (said) => {
+      if (!said || said.from === own) return
+      if (said.says === 'here') tell()
+      const press = of.press()
+      if (said.says !== 'pressed' || !press || said.by !== press.by) return
+      const w = secondScreenWords(telling.value.words).press
+      const unit = BELT_BOX[said.by]
+      const value =
+        said.units === session.units ? said.value : `${said.value} ${unitOf(unit, said.units)}`.trim()
+      const name = w.belt(said.belt, press.of)
+      const empty = of.box(said.belt).trim() === ''
+      if (empty) of.fill(said.belt, value)
+      note.value = (empty ? w.pressed : w.late)(name, value)
+    },
+  )
+  onBeforeUnmount(() => {
+    if (linked.value) void job.call({ says: 'presses', from: own, press: null })
+  })
+  return { note }
 }
 
 /**

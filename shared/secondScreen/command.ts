@@ -6,15 +6,17 @@ import type { Bite, PushEnd, PushWatch } from '../../core/stages/move/push'
 import { readTypedNumber } from '../../core/units/typedNumber'
 import { fromCore, type Millimetres, type UnitSystem } from '../../core/units/unitSystem'
 import { wayOf } from '../stages/move/pushForm'
+import { BELT_BOX } from '../stages/tension/boxes'
 import { typingWords } from '../wording/en'
 import type { Words } from '../wording/words'
-import type { MateSide, Wanted } from './call'
+import type { MateSide, Press, Wanted } from './call'
 
 /** What the mate is told to do now. */
 export type Command =
   | { readonly does: 'hands-off' | 'closed' | 'tighten' }
   | { readonly does: 'wait'; readonly stage: StageId }
   | { readonly does: 'turn'; readonly wanted: Wanted }
+  | { readonly does: 'press'; readonly press: Press }
   | {
       readonly does: 'push' | 'slacken'
       readonly end: PushEnd
@@ -33,13 +35,19 @@ const endOf = ({ ends }: PushWatch, bite: Bite): PushEnd | undefined =>
 
 /**
  * What somebody on this side of the machine is told: hands off while the lockout isn't whole, then what the
- * board wants read, then the bite of a push; else to wait.
+ * board wants read, a place of the dials or a belt, then the bite of a push; else to wait.
  */
-export const commandFor = (job: Job, wanted: Wanted | null, side: MateSide): Command => {
+export const commandFor = (
+  job: Job,
+  wanted: Wanted | null,
+  side: MateSide,
+  press: Press | null = null,
+): Command => {
   const { state, sheet } = job
   if (state.closing) return { does: 'closed' }
   if (!handsMayGo(state.safety)) return { does: 'hands-off' }
   if (wanted) return { does: 'turn', wanted }
+  if (press) return { does: 'press', press }
   if (job.kind !== 'coupled' || !job.state.push.wanted) return { does: 'wait', stage: sheet.current }
   const { push } = job.state
   const end = push.next && endOf(push, push.next)
@@ -86,6 +94,21 @@ export const dialSays = (
   const read = readTypedNumber(typed, 'displacement', units)
   if (read.ok) return { fault: '', payload: counted(end, wayOf(end) * read.value, units) }
   return { fault: read.fault === 'empty' ? '' : typingWords(words).faults[read.fault], payload: null }
+}
+
+/** What was read at a belt, to be sent to its box; or a sentence. Nothing there is below zero. */
+export const beltSays = (
+  typed: string,
+  by: Press['by'],
+  units: UnitSystem,
+  words: Words,
+): { readonly fault: string; readonly value: string | null } => {
+  const read = readTypedNumber(typed, BELT_BOX[by], units)
+  if (!read.ok)
+    return { fault: read.fault === 'empty' ? '' : typingWords(words).faults[read.fault], value: null }
+  return read.value < 0
+    ? { fault: typingWords(words).belowZero, value: null }
+    : { fault: '', value: typed.trim() }
 }
 
 /** What a dial shows as it was typed, to be sent to its box; or a sentence. */

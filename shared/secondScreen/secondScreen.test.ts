@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { TestJob } from '../../core/jobs/testJob'
-import { OWN_END } from '../wording/words'
 import { call } from './call'
-import { commandFor, dialSays, readingSays, thereAt } from './command'
+import { TestBelt } from '../../core/jobs/testBelt'
+import { OWN_END } from '../wording/words'
+import { beltSays, commandFor, dialSays, readingSays, thereAt } from './command'
 
 const MIL = 0.0254
 const wanted = {
@@ -115,6 +116,15 @@ describe('a call at the door', () => {
     [{ says: 'here', from }],
     [{ says: 'wants', from, wants: wanted }],
     [{ says: 'wants', from, wants: null }],
+    [{ says: 'presses', from, press: null }],
+    [
+      {
+        says: 'presses',
+        from,
+        press: { belt: 3, of: 5, by: 'force', to: '12.5 mm', units: 'metric', left: 2 },
+      },
+    ],
+    [{ says: 'pressed', from, belt: 3, by: 'force', units: 'metric', value: '31' }],
     [{ says: 'there', from, circle: 'rim', clock: 90 }],
     [{ says: 'reads', from, circle: 'rim', clock: 90, units: 'metric', value: '−0.05' }],
   ])('is taken: %j', (said) => {
@@ -127,7 +137,29 @@ describe('a call at the door', () => {
     [{ says: 'there', from, circle: 'rim', clock: 400 }],
     [{ says: 'reads', from, circle: 'rim', clock: 90, units: 'inch', value: 'x'.repeat(21) }],
     [{ says: 'wants', from, wants: { ...wanted, left: -1 } }],
+    [{ says: 'pressed', from, belt: 0, by: 'force', units: 'metric', value: '31' }],
+    [{ says: 'pressed', from, belt: 3, by: 'teeth', units: 'metric', value: '31' }],
   ])('is refused: %j', (said) => {
     expect(call.safeParse(said).success).toBe(false)
+  })
+})
+
+describe('a belt to be pressed', () => {
+  const press = { belt: 3, of: 5, by: 'force', to: '12.5 mm', units: 'metric', left: 3 } as const
+  it('is told once hands may go to the drive, and not in a job that is closed', () => {
+    const belt = new TestBelt()
+    belt.add({ kind: 'job-opened', payload: { reason: 'wear', rpm: 1465, customer: '', note: '' } })
+    expect(commandFor(belt.fold(), null, '9', press).does).toBe('hands-off')
+    const ready = new TestBelt().ready()
+    expect(commandFor(ready.fold(), null, '9', press)).toEqual({ does: 'press', press })
+    expect(commandFor(ready.fold(), null, '9').does).toBe('wait')
+  })
+
+  it('is read in the measure of its school, and never below zero', () => {
+    expect(beltSays('31', 'force', 'metric', OWN_END)).toEqual({ fault: '', value: '31' })
+    expect(beltSays('7 lbf', 'force', 'metric', OWN_END).value).toBe('7 lbf')
+    expect(beltSays('-3', 'deflection', 'metric', OWN_END).fault).toContain('below zero')
+    expect(beltSays('hard', 'hand', 'metric', OWN_END).fault).toContain('not a number')
+    expect(beltSays('', 'frequency', 'metric', OWN_END)).toEqual({ fault: '', value: null })
   })
 })

@@ -54,6 +54,40 @@ test('two pages in one job: the phone is told where to turn and what to push, an
   await expect(phone.getByText('then read: face')).toBeVisible()
 })
 
+test('a belt is pressed at the phone: held while it counts, and read into its box at the board', async ({
+  page,
+  context,
+}) => {
+  const job = new Job(page)
+  await job.open('GL-03')
+  await job.makeSafe()
+  await job.stage('Tension').click()
+  await page.getByRole('button', { name: 'Second screen' }).click()
+  const address = await page.getByRole('dialog').getByRole('link').getAttribute('href')
+  await page.keyboard.press('Escape')
+  const phone = await context.newPage()
+  await phone.setViewportSize({ width: 390, height: 844 })
+  await phone.goto(address ?? '')
+  // Nobody is asked for a side of a belt drive.
+  await expect(phone.getByRole('heading', { name: 'Press' })).toBeVisible()
+  await expect(phone.getByText('belt 1 of 5')).toBeVisible()
+  await expect(phone.getByText('to 12.50 mm, at mid-span')).toBeVisible()
+  await expect(phone.getByText('5 belts left')).toBeVisible()
+  await phone.getByRole('button', { name: 'Holding' }).click()
+  await expect(phone.getByRole('timer')).toHaveText('3')
+  const gauge = phone.getByLabel('The gauge shows')
+  await gauge.fill('-4')
+  await expect(phone.getByText('below zero')).toBeVisible()
+  await gauge.fill('31.2')
+  await phone.keyboard.press('Enter')
+  await expect(page.getByLabel('Belt 1', { exact: true })).toHaveValue('31.2')
+  await expect(page.getByText('Second screen: belt 1 of 5 reads 31.2.')).toBeVisible()
+  await expect(phone.getByText('belt 2 of 5', { exact: true })).toBeVisible()
+  // Filled at the board meanwhile: the phone goes on with the next one.
+  await page.getByLabel('Belt 2', { exact: true }).fill('30.6')
+  await expect(phone.getByText('belt 3 of 5', { exact: true })).toBeVisible()
+})
+
 test('a push is told from where the mate stands; a tap without the network is kept and sent', async ({
   page,
   context,

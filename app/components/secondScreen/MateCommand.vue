@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { secondScreenWords, sheetWords } from '~~/shared/wording/en'
 import type { Job } from '~~/core/jobs/jobs'
-import type { MateSide, Wanted } from '~~/shared/secondScreen/call'
+import type { MateSide, Press, Wanted } from '~~/shared/secondScreen/call'
 import { commandFor, dialSays, readingSays, thereAt } from '~~/shared/secondScreen/command'
 import { clockName, hourOf } from '~~/shared/wording/directions'
 import { figure } from '~~/shared/wording/figures'
 import { capital, pairName } from '~~/shared/wording/telling'
 import ClockFace from './ClockFace.vue'
+import MatePress from './MatePress.vue'
 
 /** One command, one count, one button. */
 const props = defineProps<{ own: string; side: MateSide; job: Job }>()
@@ -16,14 +17,16 @@ const store = useJob()
 const telling = useTelling()
 const w = computed(() => secondScreenWords(telling.value.words))
 const wanted = ref<Wanted | null>(null)
+const press = ref<Press | null>(null)
 watch(
   () => store.called,
   (said) => {
     if (said?.says === 'wants') wanted.value = said.wants
+    if (said?.says === 'presses') press.value = said.press
   },
   { immediate: true },
 )
-const command = computed(() => commandFor(props.job, wanted.value, props.side))
+const command = computed(() => commandFor(props.job, wanted.value, props.side, press.value))
 const push = computed(() =>
   command.value.does === 'push' || command.value.does === 'slacken' ? command.value : null,
 )
@@ -56,6 +59,8 @@ const head = computed((): { say: string; how: string } => {
       return { say: w.value.slacken, how: w.value.toYou }
     case 'turn':
       return { say: w.value.turn, how: w.value.to(clockName(c.wanted.at, telling.value)) }
+    case 'press':
+      return { say: w.value.press.say[c.press.by], how: '' }
     case 'hands-off':
       return { say: w.value.handsOff, how: w.value.handsOffWhy }
     case 'tighten':
@@ -113,8 +118,9 @@ const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.val
   <div class="command" :class="command.does">
     <p v-if="where" class="where">{{ where }}</p>
     <h1>{{ head.say }}</h1>
-    <p class="how">{{ head.how }}</p>
-    <template v-if="push">
+    <p v-if="head.how" class="how">{{ head.how }}</p>
+    <MatePress v-if="command.does === 'press'" :press="command.press" :own="own" />
+    <template v-else-if="push">
       <template v-if="!typing">
         <p class="hour">{{ w.farSide(hours.far) }}</p>
         <svg viewBox="0 0 350 104" aria-hidden="true">
@@ -139,7 +145,7 @@ const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.val
       <p class="to">{{ w.read(turn.dial) }} · {{ w.leftToRead(turn.left) }}</p>
       <p v-if="!reading" class="small">{{ w.caution }}</p>
     </template>
-    <span class="gap" />
+    <span v-if="command.does !== 'press'" class="gap" />
     <p v-if="note" role="status" class="small">{{ note }}</p>
     <p v-if="store.refusal" role="alert" class="small">{{ store.refusal }}</p>
     <template v-if="reading || typing">
@@ -162,7 +168,9 @@ const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.val
       <el-button v-if="push && !typing" link class="text-button on-dye" @click="typing = true">{{
         w.typeIt
       }}</el-button>
-      <el-button link class="text-button on-dye" @click="emit('round')">{{ w.otherSide }}</el-button>
+      <el-button v-if="job.kind === 'coupled'" link class="text-button on-dye" @click="emit('round')">{{
+        w.otherSide
+      }}</el-button>
     </div>
   </div>
 </template>

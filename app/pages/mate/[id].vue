@@ -71,12 +71,12 @@ const status = computed(() =>
         p.name
       }}</el-button>
     </section>
-    <section v-else-if="!side" class="ask">
+    <section v-else-if="!side && job.folded.kind === 'coupled'" class="ask">
       <h1>{{ w.sideAsk }}</h1>
       <el-button v-for="s in MATE_SIDES" :key="s" class="big" @click="side = s">{{ w.sides[s] }}</el-button>
       <p>{{ w.sideHint }}</p>
     </section>
-    <MateCommand v-else :own="own" :side="side" :job="job.folded" @round="side = ''" />
+    <MateCommand v-else :own="own" :side="side || '9'" :job="job.folded" @round="side = ''" />
   </div>
 </template>
 

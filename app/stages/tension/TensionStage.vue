@@ -7,7 +7,6 @@ import { toCore } from '~~/core/units/unitSystem'
 import { drawBars } from '~~/shared/stages/tension/drawing'
 import {
   askedTurns,
-  BELT_BOX,
   SCHOOL_BOXES,
   blankTension,
   nameTensionUnits,
@@ -16,6 +15,7 @@ import {
   type TensionTexts,
   type TurnTexts,
 } from '~~/shared/stages/tension/form'
+import { BELT_BOX } from '~~/shared/stages/tension/boxes'
 import { typedMillimetres, unitOf } from '~~/shared/forms/typed'
 import { weightWords } from '~~/shared/wording/baseMoves'
 import { actionsWords, beltsWords, drawingsWords, tensionWords } from '~~/shared/wording/en'
@@ -74,6 +74,8 @@ const give = computed(() => turnsToGive(live.value.rounds, live.value.tensions, 
 const giving = computed(() => (give.value ? giveWords(give.value, state.value, telling.value) : null))
 const given = computed(() => turnsGiven(state.value.rounds))
 
+/** A gauge marked in inches of span goes down a sixty-fourth of what its ring says. */
+const inchesOfSpan = (mm: number) => String(Math.round((mm / 25.4 / DEFLECTION_SHARE) * 4) / 4)
 /** How the chosen school goes, and what the gauge on the drawing shows. */
 const deflection = computed(
   () =>
@@ -87,7 +89,11 @@ const how = computed(() => {
     : ''
   switch (form.value.school) {
     case 'force':
-      return { figure: d, what: v.value.pushHere, words: v.value.rings(d, share) }
+      return {
+        figure: d,
+        what: v.value.pushHere,
+        words: v.value.rings(d, share, inchesOfSpan(deflection.value)),
+      }
     case 'deflection':
       return {
         figure: form.value.force || '–',
@@ -160,6 +166,31 @@ const logTurns = () => {
   clearTurns()
   void nextTick(() => boxes.get(0)?.focus())
 }
+const mate = useMatePress({
+  press: () => {
+    const { school, belts } = form.value
+    const next = read.value.missing[0]
+    // A set that stands there whole is not asked for again until somebody begins anew.
+    if (closed.value || next === undefined || (logged.value && !read.value.begun)) return null
+    const { missing } = read.value
+    return {
+      belt: next + 1,
+      of: belts[school].length,
+      by: school,
+      to:
+        school === 'force'
+          ? gapFigure(deflection.value, telling.value, true)
+          : school === 'deflection'
+            ? form.value.force
+            : '',
+      left: missing.length,
+    }
+  },
+  box: (belt) => form.value.belts[form.value.school][belt - 1] ?? '',
+  fill: (belt, value) => {
+    form.value.belts[form.value.school][belt - 1] = value
+  },
+})
 const working = async () =>
   now.value ? (await loadWorking()).tensionWorking(now.value, machine.value, give.value, telling.value) : []
 const nextWords = computed(() => {
@@ -236,6 +267,7 @@ const box = (i: number) => `belt.${String(i)}`
         :options="(['free', 'held'] as const).map((value) => ({ value, name: v.sheavesAre[value] }))"
       />
     </div>
+    <p v-if="mate.note.value" class="how" role="status">{{ mate.note.value }}</p>
     <BeltBars :bars="bars" :title="barsTitle" :names="names" :words="telling.words">
       <template #default="{ at, label }">
         <NumberBox

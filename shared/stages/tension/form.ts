@@ -9,6 +9,7 @@ import { fromCore, toCore, type UnitSystem } from '../../../core/units/unitSyste
 import { unitOf, withUnit } from '../../forms/typed'
 import { tensionWords, typingWords } from '../../wording/en'
 import type { Telling } from '../../wording/telling'
+import { BELT_BOX } from './boxes'
 
 /** What stands on the tension board, as typed. */
 export interface TensionTexts {
@@ -26,15 +27,6 @@ export interface TensionTexts {
   /** One text a belt, by school. */
   belts: Record<TensionSchool, string[]>
   words: string
-}
-
-/** What a belt's box measures by school. */
-export const BELT_BOX: Readonly<Record<TensionSchool, TypedMeasure>> = {
-  force: 'force',
-  deflection: 'distance',
-  frequency: 'plain',
-  marks: 'distance',
-  hand: 'distance',
 }
 
 /** What a school asks for besides each belt. */

@@ -1,3 +1,4 @@
+import type { TensionSchool } from '../../../core/stages/tension/entries'
 import { said } from '../words'
 
 /** Words of the second screen: read at three metres, so few and short. */
@@ -27,6 +28,37 @@ export const secondScreen = {
   yourSide: (hour: string) => `${hour}, your side`,
   farSide: (hour: string) => `${hour}, far side`,
   there: 'There',
+  press: {
+    say: {
+      force: 'Press',
+      deflection: 'Press',
+      frequency: 'Tap',
+      marks: 'Measure',
+      hand: 'Press',
+    } satisfies Record<TensionSchool, string>,
+    belt: (n: number, of: number) => (of === 1 ? 'the belt' : `belt ${String(n)} of ${String(of)}`),
+    to: {
+      force: (to: string) => `to ${to}, at mid-span`,
+      deflection: (to: string) => `with ${to}, at mid-span`,
+      frequency: () => 'lightly, at mid-span',
+      marks: () => 'the marks apart',
+      hand: () => 'with the hand, at mid-span',
+    } satisfies Record<TensionSchool, (to: string) => string>,
+    holding: 'Holding',
+    hold: 'Hold',
+    shows: {
+      force: 'The gauge shows',
+      deflection: 'The belt went down',
+      frequency: 'It reads, Hz',
+      marks: 'Marks apart',
+      hand: 'The belt went down',
+    } satisfies Record<TensionSchool, string>,
+    left: (n: number) => (n === 1 ? '1 belt left' : `${String(n)} belts left`),
+    caution: 'Fingers out of the pinch. Nobody turns a sheave while you press.',
+    pressed: (belt: string, value: string) => `Second screen: ${belt} reads ${value}.`,
+    late: (belt: string, value: string) =>
+      `Second screen: ${belt} reads ${value}, but that box is filled. Nothing was changed.`,
+  },
   turn: 'Turn',
   to: (place: string) => `to ${place}`,
   read: (dial: string) => `then read: ${dial}`,

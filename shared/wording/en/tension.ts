@@ -91,8 +91,8 @@ export const tension = {
     tap: 'tap the span, read the hertz',
     marks: 'a mark near each end of the span',
     hand: 'press mid-span with a firm hand',
-    rings: (deflection: string, share: string) =>
-      `Lower ring at ${deflection} (${share}). Square on mid-span, from a straightedge over both sheaves or the next belt. Read the upper ring.`,
+    rings: (deflection: string, share: string, span: string) =>
+      `Lower ring at ${deflection} (${share}); on a gauge marked in inches of span, at ${span}. Square on mid-span, from a straightedge over both sheaves or the next belt. Read the upper ring.`,
     ringsForce: (force: string) =>
       `Upper ring at ${force}. Square on mid-span. Press until it stops, and read how far the belt went.`,
     tapHow:
