@@ -52,7 +52,7 @@ for (const bay of ['bright', 'dim'] as const)
     test.setTimeout(180_000)
     await page.addInitScript((b) => localStorage.setItem('hc.bay', b), bay)
     await page.emulateMedia({ reducedMotion: 'reduce' })
-    for (const path of ['/', '/machines', '/machines/CP-11']) {
+    for (const path of ['/', '/machines', '/machines/CP-11', '/machines/GL-07', '/limits/sections']) {
       await page.goto(path)
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
       await expect(page.getByText('Fetching')).toBeHidden()
@@ -81,6 +81,13 @@ test('a belt job: axe finds nothing serious, and each stage fits laptop, tablet 
     await job.stage(stage).click()
     await expect(job.meaning).toBeVisible()
     expect(await seriousFaults(page), stage).toEqual([])
+    // The stage opens at the setting of its sheave; behind it stand the places of the drive.
+    if (stage === 'Inspect') {
+      await expect(page.getByRole('img', { name: 'Variable sheave, upper half cut open' })).toBeVisible()
+      await page.getByText('The drive', { exact: true }).click()
+      expect(await seriousFaults(page), 'the drive').toEqual([])
+      await page.getByText('Motor sheave’s setting', { exact: true }).click()
+    }
     for (const [width, height] of [
       [1280, 800],
       [820, 1180],

@@ -47,6 +47,8 @@ const VIEWS = [
   ['Today', '/'],
   ['Machines', '/machines'],
   ['A machine', '/machines/CP-11'],
+  ['A belt drive', '/machines/GL-07'],
+  ['Belt sections', '/limits/sections'],
   ['Calendar', '/calendar'],
   ['Stores', '/stores'],
   ['Limits', '/limits'],

@@ -4,8 +4,6 @@ import { historyWords } from '~~/shared/wording/viewWords'
 import type { LimitSetRecord } from '~~/shared/limits/limitSet'
 import dayjs from 'dayjs'
 import type { HistoryAnswer, MachineAnswer } from '~~/shared/api/answers'
-import { settingsOf, sheaveReset } from '~~/core/register/settings'
-import { resetWords } from '~~/shared/wording/sheaveSetting'
 import { urgencyWords } from '~~/shared/wording/due'
 import { tellingOf } from '~~/shared/wording/telling'
 import FeetNow from '~/components/history/FeetNow.vue'
@@ -16,7 +14,8 @@ import StandsAsLeft from '~/components/history/StandsAsLeft.vue'
 
 /** The chart is as large as all else of the page and below its first screen. */
 const FoundAndLeft = defineAsyncComponent(() => import('~/components/history/FoundAndLeft.vue'))
-const BeltCourse = defineAsyncComponent(() => import('~/components/history/BeltCourse.vue'))
+/** What only a drive by belts shows comes with the first of them. */
+const BeltDrive = defineAsyncComponent(() => import('~/components/history/BeltDrive.vue'))
 const behind = useBehind()
 
 const route = useRoute()
@@ -99,14 +98,6 @@ const due = computed(() => {
   const on = lastSummary.value?.nextDue?.slice(0, 10)
   return on ? urgencyWords(on, dayjs().format('YYYY-MM-DD'), tellingOf(session.units, null)) : null
 })
-/** A sheave that the register has otherwise than the last close left it. */
-const reset = computed(() => {
-  const machine = data.value?.machine
-  const summary = lastSummary.value?.summary
-  if (machine?.drive !== 'belt' || summary?.kind !== 'belt' || !summary.settings) return null
-  const otherwise = sheaveReset(summary.settings, settingsOf(machine))
-  return otherwise && resetWords(otherwise, lastSummary.value?.closedAt ?? null, { words })
-})
 const saved = (now: string) =>
   now === tag.value ? Promise.all([load(), loadPast()]) : navigateTo(`/machines/${now}`)
 </script>
@@ -129,10 +120,6 @@ const saved = (now: string) =>
               >
               <span v-else>{{ historyWords.stands.unmeasured }}</span>
               <span v-if="due">{{ due }}</span>
-            </p>
-            <p v-if="reset" class="stands">
-              <VerdictMark mark="stale" silent /> <strong>{{ reset.what }}</strong>
-              <span class="muted">{{ reset.stale }}</span>
             </p>
             <p v-if="data.machine.retired">{{ w.retired }}</p>
             <p v-if="notRetired" class="fault" role="alert">{{ notRetired }}</p>
@@ -173,18 +160,13 @@ const saved = (now: string) =>
           </div>
           <FeetNow :machine="data.machine" :pack-limit="session.works?.packLimit ?? 4" />
         </div>
-        <div v-else class="two">
-          <div class="drive">
-            <div class="drawings">
-              <BeltDrawing :machine="data.machine" :units="session.units" />
-              <DriveAlong :machine="data.machine" :units="session.units" />
-            </div>
-            <BeltCourse v-if="behind && past" :jobs="closedJobs" :belts="data.machine.belts" />
-          </div>
-          <BeltFacts :machine="data.machine">
-            <SheaveSet :machine="data.machine" @saved="load" />
-          </BeltFacts>
-        </div>
+        <BeltDrive
+          v-else
+          :machine="data.machine"
+          :jobs="past ? closedJobs : null"
+          :left="lastSummary"
+          @saved="load"
+        />
         <div class="below">
           <FoundAndLeft v-if="behind" :jobs="closedJobs" />
           <div v-else class="panel to-come" />
@@ -285,12 +267,6 @@ const saved = (now: string) =>
 .pick {
   float: right;
 }
-.drive {
-  display: grid;
-  gap: 14px;
-  align-content: start;
-  min-width: 0;
-}
 .below {
   display: grid;
   grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr) minmax(0, 0.85fr);
@@ -312,20 +288,7 @@ const saved = (now: string) =>
 .to-come {
   min-height: 380px;
 }
-.drawings {
-  display: grid;
-  gap: 2px;
-  align-content: start;
-  background: var(--dye);
-  border-radius: 4px;
-}
-.two {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 380px;
-  gap: 18px;
-}
 @media (max-width: 1000px) {
-  .two,
   .stand,
   .below {
     grid-template-columns: minmax(0, 1fr);
