@@ -2,11 +2,11 @@
 import { migrateDown, migrateUp } from '../server/database/migrate'
 import { insertMachine } from '../server/machines/machines.repository'
 import { writeHistory } from './demo/history'
-import { insertLimitSet } from '../server/limits/limits.repository'
+import { limitSets } from '../server/limits/limits'
 import { insertStandstill } from '../server/comeBack/standstills.repository'
 import { LIMIT_SETS } from './demo/limits'
 import { SECTIONS } from './demo/sections'
-import { insertSection } from '../server/sections/sections.repository'
+import { beltSections } from '../server/sections/sections'
 import { standstillsFrom } from './demo/standstills'
 import { demoId, INSTRUMENTS, LOTS, MACHINES, PEOPLE, WORKS } from './demo/works'
 import { insertLot } from '../server/stores/lots.repository'
@@ -44,8 +44,8 @@ await withDatabase(async (knex) => {
         due: dueIn === null ? null : new Date(Date.now() + dueIn * 86_400_000).toISOString().slice(0, 10),
       })),
     )
-    for (const { id, ...set } of LIMIT_SETS) await insertLimitSet(trx, id, set)
-    for (const { id, ...section } of SECTIONS) await insertSection(trx, id, section)
+    for (const { id, ...set } of LIMIT_SETS) await limitSets.insert(trx, id, set)
+    for (const { id, ...section } of SECTIONS) await beltSections.insert(trx, id, section)
     for (const machine of MACHINES) await insertMachine(trx, demoId(`machine/${machine.tag}`), machine)
     for (const { id, ...stop } of standstillsFrom(new Date())) await insertStandstill(trx, id, stop)
     await writeHistory(trx, new Date())

@@ -16,8 +16,8 @@ import { database } from '../database/connection'
 import { notFound, Refused } from '../http/refusal'
 import { findMachine } from '../machines/machines.repository'
 import { askForPhotographs } from '../photographs/askForPhotographs'
-import { limitSetsInForce } from '../limits/limits.repository'
-import { sectionsInUse } from '../sections/sections.repository'
+import { limitSets as keptLimits } from '../limits/limits'
+import { beltSections } from '../sections/sections'
 import { asKept as asKeptSection } from '../../shared/sections/section'
 import { sectionOf } from '../../core/belt/sections'
 import { findWorks } from '../works/works.repository'
@@ -129,8 +129,8 @@ const snapshotOf = async (trx: Knex, tag: string): Promise<MachineSnapshot> => {
   if (machine.retired) throw new Refused(409, 'retired', answerWords.retired(machine.tag))
   const works = await findWorks(trx)
   const limitSets =
-    machine.drive === 'coupled' ? setsFor(machine.couplingKind, await limitSetsInForce(trx)) : []
-  const section = machine.drive === 'belt' ? sectionOf(await sectionsInUse(trx), machine.belts) : null
+    machine.drive === 'coupled' ? setsFor(machine.couplingKind, await keptLimits.holding(trx)) : []
+  const section = machine.drive === 'belt' ? sectionOf(await beltSections.holding(trx), machine.belts) : null
   return {
     ...machine,
     ...(section ? { section: asKeptSection(section) } : {}),

@@ -1,38 +1,25 @@
-import type { Knex } from 'knex'
-import type { LimitSetFields, LimitSetRecord } from '../../shared/limits/limitSet'
+import { limitSetFields, type LimitSetFields } from '../../shared/limits/limitSet'
 import { answerWords } from '../../shared/wording/viewWords'
-import { notFound, Refused } from '../http/refusal'
-import { findLimitSet, insertLimitSet, takeOutOfForce, updateLimitSet } from './limits.repository'
+import { keptTables } from '../tables/keptTables'
 
-/** Adds a table of limits; in force it takes the place of the one before it. 409 when the id is taken. */
-export const addLimitSet = async (
-  knex: Knex,
-  given: LimitSetFields & { readonly id: string },
-): Promise<LimitSetRecord> => {
-  const { id, ...set } = given
-  return knex.transaction(async (trx) => {
-    if (set.inForce) await takeOutOfForce(trx, set, id)
-    if (!(await insertLimitSet(trx, id, set)))
-      throw new Refused(409, 'id-taken', answerWords.limitsIdTaken, {
-        issues: [{ path: 'id', message: answerWords.limitsIdTaken }],
-      })
-    return { ...set, id, version: 1 }
-  })
-}
-
-/** Changes a table of limits; 409 with the current one when the version is stale. Jobs already open keep theirs. */
-export const changeLimitSet = async (
-  knex: Knex,
-  id: string,
-  change: LimitSetFields & { readonly version: number },
-): Promise<LimitSetRecord> => {
-  const { version, ...set } = change
-  return knex.transaction(async (trx) => {
-    const current = await findLimitSet(trx, id)
-    if (!current) throw notFound(answerWords.noLimits)
-    if (current.version !== version) throw new Refused(409, 'stale', answerWords.limitsChanged, { current })
-    if (set.inForce) await takeOutOfForce(trx, set, id)
-    await updateLimitSet(trx, id, version, set)
-    return { ...set, id, version: version + 1 }
-  })
-}
+/** Tables of limits by speed: one in force for the works, and one for each kind of coupling. Jobs already open keep theirs. */
+export const limitSets = keptTables<LimitSetFields>({
+  table: 'limit_sets',
+  flag: 'in_force',
+  holds: (set) => set.inForce,
+  fieldsOf: (record, inForce) => limitSetFields.parse({ ...record, inForce }),
+  columnsOf: ({ inForce: _, ...record }) => ({
+    record,
+    names: { level: record.level, coupling: record.coupling.trim() },
+  }),
+  order: [
+    { column: 'level', order: 'desc' },
+    { column: 'coupling' },
+    { column: 'updated_at', order: 'desc' },
+  ],
+  words: {
+    idTaken: answerWords.limitsIdTaken,
+    changed: answerWords.limitsChanged,
+    unknown: answerWords.noLimits,
+  },
+})

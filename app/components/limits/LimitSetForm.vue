@@ -7,7 +7,6 @@ import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { blankRow, boxOf, convertLimits, MEASURE, ROW_BOXES, type LimitTexts } from '~~/shared/limits/form'
 import { readLimits } from '~~/shared/limits/readForm'
 import type { LimitSetRecord } from '~~/shared/limits/limitSet'
-import { newId } from '~/device/newId'
 
 /** One table of limits, written or changed: what it holds for, where it comes from, its rows by speed. */
 const props = defineProps<{
@@ -24,23 +23,14 @@ const emit = defineEmits<{ saved: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const words = useWords()
 const w = limitSetWords
-const texts = ref<LimitTexts>(structuredClone(toRaw(props.begin)))
-const tried = ref(false)
-const refused = ref<Readonly<Record<string, string>>>({})
-const message = ref('')
-const working = ref(false)
-const id = ref(newId())
-useOnShown(shown, () => {
-  texts.value = structuredClone(toRaw(props.begin))
-  id.value = props.known?.id ?? newId()
-  tried.value = false
-  refused.value = {}
-  message.value = ''
+const { texts, fault, working, message, save } = useTableForm({
+  shown,
+  begin: () => props.begin,
+  known: () => props.known,
+  read: (typed: LimitTexts) => readLimits(typed, words),
+  address: '/api/limits',
+  saved: () => emit('saved'),
 })
-const read = computed(() => readLimits(texts.value, words))
-/** What can't be read is said at once; what is missing only once it was tried. */
-const fault = (path: string) =>
-  refused.value[path] ?? (tried.value ? read.value.faults : read.value.unread)[path] ?? ''
 const named = ['name', 'source', 'revision'] as const
 const replaced = computed(() => {
   const { level, coupling, inForce } = texts.value
@@ -59,29 +49,6 @@ const toUnits = (units: UnitSystem) => {
 }
 const addRow = () => texts.value.rows.push(blankRow())
 const removeRow = (i: number) => texts.value.rows.splice(i, 1)
-const save = async () => {
-  tried.value = true
-  const { fields } = read.value
-  if (!fields) return
-  working.value = true
-  refused.value = {}
-  message.value = ''
-  try {
-    if (props.known)
-      await askServer(`/api/limits/${props.known.id}`, {
-        method: 'PUT',
-        body: { ...fields, version: props.known.version },
-      })
-    else await askServer('/api/limits', { method: 'POST', body: { ...fields, id: id.value } })
-    shown.value = false
-    emit('saved')
-  } catch (error) {
-    if (!(error instanceof ApiFailure)) throw error
-    message.value = error.message
-    refused.value = Object.fromEntries((error.answer.issues ?? []).map((i) => [i.path, i.message]))
-  }
-  working.value = false
-}
 </script>
 
 <template>

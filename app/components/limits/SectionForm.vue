@@ -17,7 +17,6 @@ import {
 import { shellWords } from '~~/shared/wording/en'
 import { recordWords, sectionWords } from '~~/shared/wording/viewWords'
 import IconRemove from '~icons/lucide/x'
-import { newId } from '~/device/newId'
 
 /** One belt section, written or changed: its figures, where they come from, the chart of forces by small sheave. */
 const props = defineProps<{
@@ -32,23 +31,14 @@ const emit = defineEmits<{ saved: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const words = useWords()
 const w = sectionWords
-const texts = ref<SectionTexts>(structuredClone(toRaw(props.begin)))
-const tried = ref(false)
-const refused = ref<Readonly<Record<string, string>>>({})
-const message = ref('')
-const working = ref(false)
-const id = ref(newId())
-useOnShown(shown, () => {
-  texts.value = structuredClone(toRaw(props.begin))
-  id.value = props.known?.id ?? newId()
-  tried.value = false
-  refused.value = {}
-  message.value = ''
+const { texts, fault, working, message, save } = useTableForm({
+  shown,
+  begin: () => props.begin,
+  known: () => props.known,
+  read: (typed: SectionTexts) => readSection(typed, words),
+  address: '/api/sections',
+  saved: () => emit('saved'),
 })
-const read = computed(() => readSection(texts.value, words))
-/** What can't be read is said at once; what is missing only once it was tried. */
-const fault = (path: string) =>
-  refused.value[path] ?? (tried.value ? read.value.faults : read.value.unread)[path] ?? ''
 const rowFault = (i: number) => {
   const box = ROW_BOX_NAMES.find((n) => fault(`rows.${String(i)}.${n}`))
   return box ? `${w.form.row[box]}: ${fault(`rows.${String(i)}.${box}`)}` : ''
@@ -72,29 +62,6 @@ const unitOfBox = (measure: 'distance' | 'massPerLength' | 'force' | null) =>
   measure === null ? '' : CONVERSIONS[texts.value.units][measure].unit
 const unitOfRow = (box: RowBox) =>
   box === 'speedFrom' || box === 'speedTo' ? w.form.speedUnit[texts.value.units] : unitOfBox(ROW_BOXES[box])
-const save = async () => {
-  tried.value = true
-  const { fields } = read.value
-  if (!fields) return
-  working.value = true
-  refused.value = {}
-  message.value = ''
-  try {
-    if (props.known)
-      await askServer(`/api/sections/${props.known.id}`, {
-        method: 'PUT',
-        body: { ...fields, version: props.known.version },
-      })
-    else await askServer('/api/sections', { method: 'POST', body: { ...fields, id: id.value } })
-    shown.value = false
-    emit('saved')
-  } catch (error) {
-    if (!(error instanceof ApiFailure)) throw error
-    message.value = error.message
-    refused.value = Object.fromEntries((error.answer.issues ?? []).map((i) => [i.path, i.message]))
-  }
-  working.value = false
-}
 </script>
 
 <template>

@@ -7,6 +7,8 @@ import { clockName, hourOf } from '~~/shared/wording/directions'
 import { figure } from '~~/shared/wording/figures'
 import { capital, pairName } from '~~/shared/wording/telling'
 import ClockFace from './ClockFace.vue'
+import MateAnswer from './MateAnswer.vue'
+import MateButton from './MateButton.vue'
 import MatePress from './MatePress.vue'
 
 /** One command, one count, one button. */
@@ -148,22 +150,16 @@ const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.val
     <span v-if="command.does !== 'press'" class="gap" />
     <p v-if="note" role="status" class="small">{{ note }}</p>
     <p v-if="store.refusal" role="alert" class="small">{{ store.refusal }}</p>
-    <template v-if="reading || typing">
-      <NumberBox
-        v-model="value"
-        class="value"
-        :label="w.shows(turn ? turn.dial : where)"
-        measure="displacement"
-        :units="session.units"
-        signed
-        on-dye
-        :note="fault"
-        :note-is-fault="fault !== ''"
-        @enter="send"
-      />
-      <el-button class="big" @click="send">{{ w.send }}</el-button>
-    </template>
-    <el-button v-else-if="tap" class="big" @click="there">{{ tap }}</el-button>
+    <MateAnswer
+      v-if="reading || typing"
+      v-model="value"
+      :label="w.shows(turn ? turn.dial : where)"
+      measure="displacement"
+      :fault="fault"
+      signed
+      @send="send"
+    />
+    <MateButton v-else-if="tap" @hit="there">{{ tap }}</MateButton>
     <div class="links">
       <el-button v-if="push && !typing" link class="text-button on-dye" @click="typing = true">{{
         w.typeIt
@@ -234,30 +230,6 @@ svg {
   flex: 1;
   min-height: 10px;
 }
-.big.el-button {
-  width: 100%;
-  min-height: 110px;
-  margin: 8px 0 0;
-  font-size: 44px;
-  font-weight: 700;
-  background: var(--brass-on-dye);
-  border: 0;
-  border-radius: 6px;
-  color: #15183f;
-}
-.value :deep(.el-input__inner.el-input__inner) {
-  height: 76px;
-  font-size: 48px;
-}
-.value :deep(.el-input__wrapper) {
-  background: #15183f;
-}
-.value :deep(.el-input__inner) {
-  color: #fff;
-}
-.value :deep(label) {
-  font-size: 20px;
-}
 /* A phone laid on its side: what is said in words stands beside the count. */
 @media (orientation: landscape) and (max-height: 500px) {
   h1 {
@@ -269,10 +241,6 @@ svg {
   .hour,
   svg {
     display: none;
-  }
-  .big.el-button {
-    min-height: 64px;
-    font-size: 30px;
   }
 }
 .links {

@@ -3,6 +3,8 @@ import type { Press } from '~~/shared/secondScreen/call'
 import { beltSays } from '~~/shared/secondScreen/command'
 import { BELT_BOX } from '~~/shared/stages/tension/boxes'
 import { secondScreenWords } from '~~/shared/wording/en'
+import MateAnswer from './MateAnswer.vue'
+import MateButton from './MateButton.vue'
 
 /** One belt at a time: press, hold while it counts, type what the gauge shows. */
 const props = defineProps<{ press: Press; own: string }>()
@@ -30,14 +32,14 @@ const { pause, resume } = useIntervalFn(
   1000,
   { immediate: false },
 )
-const box = useTemplateRef<{ focus: () => void }>('box')
+const answer = useTemplateRef<{ focus: () => void }>('answer')
 /** A tap reads at once; a gauge is held until it has settled. */
 const steady = computed(() => props.press.by !== 'frequency' && props.press.by !== 'marks')
 const holding = () => {
   hold.value = steady.value ? HOLD_SECONDS : 0
   resume()
 }
-watch(hold, (left) => left === 0 && void nextTick(() => box.value?.focus()))
+watch(hold, (left) => left === 0 && void nextTick(() => answer.value?.focus()))
 const said = computed(() => beltSays(value.value, props.press.by, session.units, telling.value.words))
 const name = computed(() => w.value.press.belt(props.press.belt, props.press.of))
 const send = async () => {
@@ -68,22 +70,16 @@ const send = async () => {
   <p v-if="hold === null" class="small">{{ w.press.caution }}</p>
   <span class="gap" />
   <p v-if="note" role="status" class="small">{{ note }}</p>
-  <template v-if="hold === 0">
-    <NumberBox
-      ref="box"
-      v-model="value"
-      class="value"
-      :label="w.press.shows[press.by]"
-      :measure="BELT_BOX[press.by]"
-      :units="session.units"
-      on-dye
-      :note="said.fault"
-      :note-is-fault="said.fault !== ''"
-      @enter="send"
-    />
-    <el-button class="big" @click="send">{{ w.send }}</el-button>
-  </template>
-  <el-button v-else-if="hold === null" class="big" @click="holding">{{ w.press.holding }}</el-button>
+  <MateAnswer
+    v-if="hold === 0"
+    ref="answer"
+    v-model="value"
+    :label="w.press.shows[press.by]"
+    :measure="BELT_BOX[press.by]"
+    :fault="said.fault"
+    @send="send"
+  />
+  <MateButton v-else-if="hold === null" @hit="holding">{{ w.press.holding }}</MateButton>
   <p v-else class="to">{{ w.press.hold }}</p>
 </template>
 
@@ -112,27 +108,5 @@ const send = async () => {
 .gap {
   flex: 1;
   min-height: 10px;
-}
-.big.el-button {
-  width: 100%;
-  min-height: 110px;
-  margin: 8px 0 0;
-  font-size: 44px;
-  font-weight: 700;
-  background: var(--brass-on-dye);
-  border: 0;
-  border-radius: 6px;
-  color: #15183f;
-}
-.value :deep(.el-input__inner.el-input__inner) {
-  height: 76px;
-  font-size: 48px;
-  color: #fff;
-}
-.value :deep(.el-input__wrapper) {
-  background: #15183f;
-}
-.value :deep(label) {
-  font-size: 20px;
 }
 </style>

@@ -1,6 +1,6 @@
 import { ROUTES } from '../../../shared/api/routes'
 import { database } from '../../database/connection'
 import { route } from '../../http/route'
-import { listLimitSets } from '../../limits/limits.repository'
+import { limitSets } from '../../limits/limits'
 
-export default route(ROUTES.limits, () => listLimitSets(database('read')))
+export default route(ROUTES.limits, () => limitSets.list(database('read')))

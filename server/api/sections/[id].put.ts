@@ -2,11 +2,11 @@ import { ROUTES } from '../../../shared/api/routes'
 import { database } from '../../database/connection'
 import { route } from '../../http/route'
 import { notFound } from '../../http/refusal'
-import { changeSection } from '../../sections/sections'
+import { beltSections } from '../../sections/sections'
 import { isUuid } from '../../../shared/text'
 import { answerWords } from '../../../shared/wording/viewWords'
 
 export default route(ROUTES.changeSection, ({ param, body }) => {
   if (!isUuid(param('id'))) throw notFound(answerWords.noSection)
-  return changeSection(database('write'), param('id').toLowerCase(), body)
+  return beltSections.change(database('write'), param('id').toLowerCase(), body)
 })

@@ -1,6 +1,6 @@
 import { ROUTES } from '../../../shared/api/routes'
 import { database } from '../../database/connection'
 import { route } from '../../http/route'
-import { listSections } from '../../sections/sections.repository'
+import { beltSections } from '../../sections/sections'
 
-export default route(ROUTES.sections, () => listSections(database('read')))
+export default route(ROUTES.sections, () => beltSections.list(database('read')))
