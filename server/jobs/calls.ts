@@ -14,7 +14,7 @@ const lines = new Map<string, Line>()
 export const tellCall = (jobId: string, said: Call): void => {
   const line = lines.get(jobId)
   if (!line) return
-  if (said.says === 'wants') line.wants = said
+  if (said.says === 'wants' || said.says === 'presses') line.wants = said
   for (const listener of line.listeners) listener(said)
 }
 
