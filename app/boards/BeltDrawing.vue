@@ -66,7 +66,7 @@ const drawings = drawingsWords(words)
     <g font-size="15" fill="#DCE3FF" text-anchor="middle">
       <text
         class="figure"
-        :x="(drive.motor.x + drive.driven.x) / 2 + (drive.upright ? 60 : 0)"
+        :x="(drive.motor.x + drive.driven.x) / 2 + (drive.upright ? Math.max(drive.r, drive.R) + 56 : 0)"
         :y="(drive.motor.y + drive.driven.y) / 2 - 8"
       >
         {{ label(machine.centreDistance) }}
