@@ -21,12 +21,13 @@ const w = beltsWords(words)
             <p>{{ s.what }}</p>
             <p v-if="s.figure" class="figure big">{{ s.figure }}</p>
             <p v-if="s.detail" class="quiet">{{ s.detail }}</p>
-            <details v-if="s.how">
-              <summary>{{ w.bushing.title }}</summary>
-              <ol class="how">
-                <li v-for="point in s.how" :key="point">{{ point }}</li>
-              </ol>
-            </details>
+            <el-collapse v-if="s.how" class="unfolds">
+              <el-collapse-item :title="w.bushing.title" name="how">
+                <ol class="how">
+                  <li v-for="point in s.how" :key="point">{{ point }}</li>
+                </ol>
+              </el-collapse-item>
+            </el-collapse>
           </div>
         </li>
       </ol>
@@ -92,11 +93,12 @@ li {
   display: list-item;
   padding: 2px 0;
 }
-summary {
-  min-height: 32px;
-  cursor: pointer;
-  color: var(--scribe);
-  text-decoration: underline;
+.unfolds {
+  --el-collapse-header-bg-color: transparent;
+  --el-collapse-content-bg-color: transparent;
+  --el-collapse-header-text-color: var(--scribe);
+  --el-collapse-content-text-color: var(--scribe);
+  --el-collapse-border-color: var(--dye-line);
 }
 .quiet {
   font-size: 14px;

@@ -9,8 +9,13 @@ const props = defineProps<{ register: readonly MachineRecord[] }>()
 const emit = defineEmits<{ taken: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const w = recordWords.csv
-const read = shallowRef<CsvRead | null>(null)
-const { said, working, takeAll } = useTakeOver<CsvRow>({
+const { read, look, wanted, take, said, working } = useFileTake<CsvRead, CsvRow>({
+  shown,
+  read: (text) => readMachinesCsv(text, props.register),
+  wanted: ({ rows: found }) => [
+    ...found.filter((r) => r.is === 'new'),
+    ...found.filter((r) => r.is === 'changed'),
+  ],
   send: (row) => {
     const known = props.register.find((m) => m.tag.toLowerCase() === row.tag.toLowerCase())
     return known
@@ -22,18 +27,10 @@ const { said, working, takeAll } = useTakeOver<CsvRow>({
   },
   name: (row) => row.tag,
   taken: w.taken,
+  done: () => emit('taken'),
 })
-useOnShown(shown, () => {
-  read.value = null
-  said.value = ''
-})
-const look = (text: string) => {
-  said.value = ''
-  read.value = readMachinesCsv(text, props.register)
-}
 const rows = computed(() => read.value?.rows ?? [])
 const of = (is: 'new' | 'changed' | 'same' | 'faulty') => rows.value.filter((r) => r.is === is)
-const wanted = computed(() => [...of('new'), ...of('changed')])
 const faults = computed(() =>
   read.value
     ? [...read.value.faults, ...rows.value.flatMap((r) => r.faults)].map((f) => ({
@@ -42,10 +39,6 @@ const faults = computed(() =>
       }))
     : null,
 )
-const take = async () => {
-  if (await takeAll(wanted.value)) read.value = null
-  emit('taken')
-}
 </script>
 
 <template>

@@ -68,27 +68,28 @@ const keep = async (place: SheavePlace) => {
       <p>
         {{ s.name }} <strong>{{ s.stands }}</strong> <span class="muted">{{ s.gives }}</span>
       </p>
-      <details v-if="!machine.retired">
-        <summary>{{ w.tell }}</summary>
-        <div class="line">
-          <NumberBox
-            v-model="typed[s.place]"
-            :label="w.box"
-            measure="plain"
-            :units="session.units"
-            :note="s.read.fault"
-            :note-is-fault="s.read.fault !== ''"
-            @enter="keep(s.place)"
-          />
-          <el-button
-            class="quiet-button"
-            :disabled="!s.read.payload || working"
-            :loading="working"
-            @click="keep(s.place)"
-            >{{ w.keep }}</el-button
-          >
-        </div>
-      </details>
+      <el-collapse v-if="!machine.retired">
+        <el-collapse-item :title="w.tell" name="tell">
+          <div class="line">
+            <NumberBox
+              v-model="typed[s.place]"
+              :label="w.box"
+              measure="plain"
+              :units="session.units"
+              :note="s.read.fault"
+              :note-is-fault="s.read.fault !== ''"
+              @enter="keep(s.place)"
+            />
+            <el-button
+              class="quiet-button"
+              :disabled="!s.read.payload || working"
+              :loading="working"
+              @click="keep(s.place)"
+              >{{ w.keep }}</el-button
+            >
+          </div>
+        </el-collapse-item>
+      </el-collapse>
     </div>
     <p v-if="said" :class="{ fault: failed }" role="status">{{ said }}</p>
   </div>
@@ -104,10 +105,6 @@ h2 {
   gap: 10px 14px;
   align-items: end;
   padding-top: 6px;
-}
-summary {
-  min-height: 32px;
-  cursor: pointer;
 }
 .fault {
   color: var(--out);

@@ -28,6 +28,7 @@ import { centreChange, learnTurns, toEighths } from './takeUp'
 import {
   deflectionForce,
   designTension,
+  inchesOfSpan,
   shaftLoad,
   spanFrequency,
   tensionFromForce,
@@ -67,6 +68,11 @@ describe('geometry', () => {
     expect(driveAtCentre(100, 300, 200)).toMatchObject({ ok: false, refusals: [{ path: ['C'] }] })
     expect(beltDrive({ d: 100, D: 300, L: 500 })).toMatchObject({ ok: false, refusals: [{ path: ['L'] }] })
   })
+})
+
+it('a gauge marked in inches of span goes down a sixty-fourth of its ring', () => {
+  expect(inchesOfSpan(25.4 / 2)).toBe(32)
+  expect(inchesOfSpan(12.5)).toBe(31.5)
 })
 
 describe('another belt on the same sheaves', () => {

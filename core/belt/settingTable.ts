@@ -1,5 +1,6 @@
 import { marginIn, verdictOfMargin, type Verdict } from '../judge/judge'
 import type { Interval } from './tensionBand'
+import { diameterChange } from './variableSheave'
 
 /** How the motor's current goes with the driven speed: between these powers of the ratio of speeds. */
 const POWERS = {
@@ -34,10 +35,10 @@ export interface SetSheave {
   readonly grooveAngle: number
 }
 
-/** Pitch diameter at so many turns open: `-s / tan(A/2)` for an opening of s. Null where no groove is left. */
+/** Pitch diameter at so many turns open. Null where no groove is left. */
 export const diameterAt = (sheave: SetSheave, turns: number): number | null => {
   const opening = (turns - sheave.turnsOpen) * sheave.threadPitch
-  const diameter = sheave.pitchDiameter - opening / Math.tan((sheave.grooveAngle * Math.PI) / 360)
+  const diameter = sheave.pitchDiameter + diameterChange(opening, sheave.grooveAngle)
   return diameter > 0 ? diameter : null
 }
 

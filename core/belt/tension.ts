@@ -11,6 +11,11 @@ export const BELT_AGES: readonly BeltAge[] = ['run-in', 'new']
 /** The gauge's usual deflection: a sixty-fourth of the span. */
 export const DEFLECTION_SHARE = 1 / 64
 
+const INCH: Millimetres = 25.4
+/** What the ring of a gauge marked in inches of span is set to for a deflection: it goes down a sixty-fourth of it. To a quarter. */
+export const inchesOfSpan = (deflection: Millimetres): number =>
+  Math.round((4 * deflection) / (INCH * DEFLECTION_SHARE)) / 4
+
 export interface BeltLoad {
   readonly power: Watts
   /** Of the small sheave. */

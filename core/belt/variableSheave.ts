@@ -29,6 +29,10 @@ export interface VariableSheaveResult {
   readonly centreChange: Millimetres | null
 }
 
+/** What an opening of the groove does to the pitch diameter, in the unit of the opening: `-s / tan(A/2)`. */
+export const diameterChange = (opening: number, grooveAngle: Degrees): number =>
+  -opening / Math.tan((grooveAngle * Math.PI) / 360)
+
 /**
  * What turning a variable-pitch sheave does: opening by s changes the pitch diameter by
  * `-s / tan(A/2)` and shifts the groove centre by s/2. The belt keeps its length, so the centre
@@ -36,8 +40,8 @@ export interface VariableSheaveResult {
  */
 export const variableSheave = (input: VariableSheaveInput): Outcome<VariableSheaveResult> => {
   const opening = input.turns * input.threadPitch
-  const diameterChange = -opening / Math.tan((input.grooveAngle / 2) * (Math.PI / 180))
-  const pitchDiameter = input.pitchDiameter + diameterChange
+  const change = diameterChange(opening, input.grooveAngle)
+  const pitchDiameter = input.pitchDiameter + change
   if (!(pitchDiameter > 0)) return refused('sheave-out-of-range', ['turns'])
   const before = (input.rpm * input.pitchDiameter) / input.otherDiameter
   const drivenRpm = (input.rpm * pitchDiameter) / input.otherDiameter
@@ -45,10 +49,10 @@ export const variableSheave = (input: VariableSheaveInput): Outcome<VariableShea
   const wrap = drive ? (input.isSmall === false ? drive.wrapLarge : drive.wrapSmall) : 0
   return done({
     pitchDiameter,
-    diameterChange,
+    diameterChange: change,
     centreShift: input.flanges === 'both' ? 0 : opening / 2,
     drivenRpm,
     powerRatio: (drivenRpm / before) ** 3,
-    centreChange: drive ? (-wrap * diameterChange) / (4 * Math.cos(drive.strandAngle)) : null,
+    centreChange: drive ? (-wrap * change) / (4 * Math.cos(drive.strandAngle)) : null,
   })
 }

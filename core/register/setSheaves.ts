@@ -1,21 +1,21 @@
+import { diameterAt } from '../belt/settingTable'
 import { remember } from '../logbook/remember'
 import type { BeltMachine, Sheave, SheavePlace } from './beltMachine'
 
-const HALF_TURN_OF_ANGLE = Math.PI / 360
-
 /**
- * A sheave set to so many turns open. Opened by `s`, a belt rides lower: the pitch diameter falls by
- * `s / tan(A/2)`; the groove's centre moves half of `s` away from either face (docs/methods/variable-sheave.md).
+ * A sheave set to so many turns open. Opened by `s`, a belt rides lower, and the groove's centre moves half of `s` away
+ * from either face (docs/methods/variable-sheave.md).
  */
 const setTo = (sheave: Sheave, turns: number): Sheave => {
   const { build } = sheave
   if (build?.kind !== 'variable' || turns === build.turnsOpen) return sheave
   const opening = (turns - build.turnsOpen) * build.threadPitch
-  const diameter = sheave.pitchDiameter - opening / Math.tan(build.grooveAngle * HALF_TURN_OF_ANGLE)
+  const { pitchDiameter } = sheave
+  const diameter = diameterAt({ ...build, pitchDiameter }, turns)
   return {
     ...sheave,
     // Opened further than its flanges reach there is no groove left: what the register has stays.
-    pitchDiameter: diameter > 0 ? diameter : sheave.pitchDiameter,
+    pitchDiameter: diameter ?? pitchDiameter,
     depthOuter: sheave.depthOuter + opening / 2,
     depthInner: sheave.depthInner + opening / 2,
     build: { ...build, turnsOpen: turns },

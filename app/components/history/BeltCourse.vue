@@ -2,12 +2,12 @@
 import type { ApexOptions } from 'apexcharts'
 import { scaleLinear } from 'd3-scale'
 import dayjs from 'dayjs'
-import { beltCourse, forecastAt, repeatOfMean } from '~~/core/history/beltCourse'
+import { beltCourse, repeatOfMean } from '~~/core/history/beltCourse'
 import { readingsOf } from '~~/core/register/readingsOf'
 import type { BeltFields } from '~~/shared/register/beltMachine'
-import type { VerdictOrUnknown } from '~~/core/judge/judge'
 import { CONVERSIONS, fromCore } from '~~/core/units/unitSystem'
 import type { PastJob } from '~~/shared/api/answers'
+import { drawCourse } from '~~/shared/drawing/beltCourse'
 import { courseWords } from '~~/shared/wording/beltCourse'
 import { beltCourseWords } from '~~/shared/wording/en'
 import { forceFigure } from '~~/shared/wording/forces'
@@ -21,63 +21,31 @@ const course = computed(() => beltCourse(props.jobs, repeatOfMean(readingsOf(pro
 const says = computed(() => (course.value ? courseWords(course.value, telling.value) : []))
 const unit = computed(() => CONVERSIONS[session.units].force.unit)
 const host = useTemplateRef<HTMLElement>('host')
-let chart: { updateOptions: (o: ApexOptions) => unknown; destroy: () => void } | null = null
-
-const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
-const toneOf = (verdict: VerdictOrUnknown) =>
-  token(verdict === 'in' ? '--in' : verdict === 'edge' ? '--edge' : verdict === 'out' ? '--out' : '--muted')
-const DAY = 86_400_000
-const STEPS = 40
 const TICKS = 5
+const LONG = 120 * 86_400_000
 
-const options = computed((): ApexOptions => {
-  // The tokens change with the light of the bay.
-  void session.bay
+const options = computed((): ApexOptions | null => {
+  if (!course.value) return null
   const shown = (newtons: number) => fromCore(newtons, 'force', session.units)
-  const points = course.value?.points ?? []
-  const forecast = course.value?.forecast ?? null
-  const first = points[0]?.at ?? Date.now()
-  const last = points[points.length - 1]?.at ?? first
-  const span = Math.max(DAY, last - first)
-  const ends = Math.max(Date.now(), last + span * 0.15, Math.min(forecast?.leavesAt ?? 0, last + span))
-  const curve =
-    forecast && (forecast.found.known || forecast.found.belowNow)
-      ? Array.from({ length: STEPS + 1 }, (_, i) => {
-          const x = forecast.from + ((ends - forecast.from) * i) / STEPS
-          return { x: Math.round(x), y: shown(forecastAt(forecast, x)) }
-        })
-      : []
-  const bands = points.flatMap((p, i) => {
-    if (p.low === null || p.high === null) return []
-    const y = [shown(p.low), shown(p.high)]
-    return [
-      { x: p.at, y },
-      { x: Math.max(p.at, (points[i + 1]?.at ?? ends) - 1), y },
-    ]
-  })
-  const all = [...points.flatMap((p) => [p.tension, p.low ?? p.tension, p.high ?? p.tension])].map(shown)
+  const { from, to, curve, bands, leaves, least: lowest, greatest } = drawCourse(course.value, Date.now())
+  const { points } = course.value
   const scale = scaleLinear()
-    .domain([Math.min(...all) * 0.9, Math.max(...all) * 1.05])
+    .domain([shown(lowest) * 0.9, shown(greatest) * 1.05])
     .nice(TICKS)
   const [least = 0, most = 1] = scale.domain()
-  const ink = token('--ink')
+  const ink = bayToken('--ink')
   return {
-    chart: {
-      type: 'line',
-      height: 250,
-      fontFamily: token('--figures'),
-      foreColor: token('--muted'),
-      background: 'transparent',
-      toolbar: { show: false },
-      zoom: { enabled: false },
-      animations: { enabled: false },
-    },
+    ...overTime(250, to - from > LONG ? 'MMM YY' : 'D MMM', from, to),
     series: [
-      { name: w.value.band, type: 'rangeArea', data: bands },
-      { name: w.value.forecast, type: 'line', data: curve },
+      {
+        name: w.value.band,
+        type: 'rangeArea',
+        data: bands.map((b) => ({ x: b.at, y: [shown(b.low), shown(b.high)] })),
+      },
+      { name: w.value.forecast, type: 'line', data: curve.map((p) => ({ x: p.at, y: shown(p.tension) })) },
       { name: w.value.read, type: 'line', data: points.map((p) => ({ x: p.at, y: shown(p.tension) })) },
     ],
-    colors: [token('--in'), ink, token('--muted')],
+    colors: [bayToken('--in'), ink, bayToken('--muted')],
     fill: { type: 'solid', opacity: [0.12, 1, 1] },
     stroke: { curve: 'straight', width: [0, 2, 1.5], dashArray: [0, 6, 2] },
     markers: {
@@ -86,43 +54,26 @@ const options = computed((): ApexOptions => {
       discrete: points.map((p, dataPointIndex) => ({
         seriesIndex: 2,
         dataPointIndex,
-        fillColor: p.verdict === 'out' ? token('--panel') : toneOf(p.verdict),
-        strokeColor: toneOf(p.verdict),
         size: 7,
-        shape: 'diamond' as const,
+        ...verdictMark(p.verdict),
       })),
     },
     annotations: {
       xaxis:
-        forecast?.leavesAt && forecast.found.known && forecast.leavesAt <= ends
+        leaves !== null
           ? [
               {
-                x: forecast.leavesAt,
-                borderColor: token('--out'),
+                x: leaves,
+                borderColor: bayToken('--out'),
                 strokeDashArray: 4,
                 label: {
                   text: w.value.leaves,
                   orientation: 'horizontal',
-                  style: { color: token('--out'), background: 'transparent', fontSize: '13px' },
+                  style: { color: bayToken('--out'), background: 'transparent', fontSize: '13px' },
                 },
               },
             ]
           : [],
-    },
-    legend: { show: false },
-    grid: { borderColor: token('--hairline'), padding: { left: 6, right: 14 } },
-    tooltip: { enabled: false },
-    xaxis: {
-      type: 'datetime',
-      min: first - span * 0.05,
-      max: ends + span * 0.03,
-      labels: {
-        formatter: (_, t) => dayjs(t ?? 0).format(span > 120 * DAY ? 'MMM YY' : 'D MMM'),
-        style: { fontSize: '13px' },
-        rotate: 0,
-      },
-      tickAmount: 4,
-      axisTicks: { show: false },
     },
     yaxis: {
       min: least,
@@ -132,17 +83,7 @@ const options = computed((): ApexOptions => {
     },
   }
 })
-const draw = async () => {
-  if (!course.value) return
-  const { default: Apex } = await import('apexcharts')
-  if (!host.value) return
-  const drawn = new Apex(host.value, options.value)
-  await drawn.render()
-  chart = drawn
-}
-onMounted(draw)
-watch(options, (now) => (chart ? chart.updateOptions(now) : void draw()))
-onBeforeUnmount(() => chart?.destroy())
+useChart(host, () => options.value)
 </script>
 
 <template>

@@ -3,7 +3,6 @@ import { historyWords } from '~~/shared/wording/viewWords'
 import type { ApexOptions } from 'apexcharts'
 import { scaleLinear } from 'd3-scale'
 import dayjs from 'dayjs'
-import type { VerdictOrUnknown } from '~~/core/judge/judge'
 import { bandSteps, rangeOf, type TrendJob, type TrendPoint } from '~~/shared/drawing/trend'
 
 /** One quantity over the jobs of a machine: as found, as left, band and target of each day. */
@@ -17,19 +16,10 @@ const props = defineProps<{
   figure: (value: number) => string
 }>()
 const w = historyWords
-const session = useSession()
 const host = useTemplateRef<HTMLElement>('host')
-let chart: { updateOptions: (o: ApexOptions) => unknown; destroy: () => void } | null = null
-
-const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
-const toneOf = (verdict: VerdictOrUnknown) =>
-  token(verdict === 'in' ? '--in' : verdict === 'edge' ? '--edge' : verdict === 'out' ? '--out' : '--muted')
 const TICKS = 6
-const day = (at: number) => dayjs(at).format('MMM YY')
 
 const options = computed((): ApexOptions => {
-  // The tokens change with the light of the bay.
-  void session.bay
   const { trend, shown } = props
   const [low, high] = rangeOf(trend)
   const scale = scaleLinear()
@@ -43,10 +33,7 @@ const options = computed((): ApexOptions => {
     trend.flatMap((t, dataPointIndex) => {
       const point = p(t)
       if (!point) return []
-      const tone = toneOf(point.verdict)
-      // Out is hollow, as everywhere.
-      const fillColor = point.verdict === 'out' ? token('--panel') : tone
-      return [{ seriesIndex, dataPointIndex, fillColor, strokeColor: tone, size, shape: 'diamond' as const }]
+      return [{ seriesIndex, dataPointIndex, size, ...verdictMark(point.verdict) }]
     })
   const stems = trend.flatMap((t) =>
     t.found && t.left
@@ -57,19 +44,10 @@ const options = computed((): ApexOptions => {
         ]
       : [],
   )
-  const ink = token('--ink')
+  const ink = bayToken('--ink')
   const span = trend.length > 0 ? Date.now() - (trend[0]?.at ?? 0) : 1
   return {
-    chart: {
-      type: 'line',
-      height: 270,
-      fontFamily: token('--figures'),
-      foreColor: token('--muted'),
-      background: 'transparent',
-      toolbar: { show: false },
-      zoom: { enabled: false },
-      animations: { enabled: false },
-    },
+    ...overTime(270, 'MMM YY', (trend[0]?.at ?? Date.now()) - span * 0.06, Date.now() + span * 0.03),
     series: [
       {
         name: w.trend.band,
@@ -85,7 +63,7 @@ const options = computed((): ApexOptions => {
       { name: w.trend.left, type: 'line', data: at((t) => t.left) },
       { name: w.trend.found, type: 'line', data: at((t) => t.found) },
     ],
-    colors: [token('--in'), token('--in'), ink, token('--muted'), 'transparent'],
+    colors: [bayToken('--in'), bayToken('--in'), ink, bayToken('--muted'), 'transparent'],
     fill: { type: 'solid', opacity: [0.12, 1, 1, 1, 1] },
     stroke: { curve: 'straight', width: [0, 2, 1.5, 1.5, 0], dashArray: [0, 6, 0, 2, 0] },
     markers: {
@@ -93,17 +71,6 @@ const options = computed((): ApexOptions => {
       strokeWidth: 2,
       hover: { sizeOffset: 1 },
       discrete: [...marks(3, 8, (t) => t.left), ...marks(4, 5, (t) => t.found)],
-    },
-    legend: { show: false },
-    grid: { borderColor: token('--hairline'), padding: { left: 6, right: 14 } },
-    tooltip: { enabled: false },
-    xaxis: {
-      type: 'datetime',
-      min: (trend[0]?.at ?? Date.now()) - span * 0.06,
-      max: Date.now() + span * 0.03,
-      labels: { formatter: (_, t) => day(t ?? 0), style: { fontSize: '13px' }, rotate: 0 },
-      tickAmount: 4,
-      axisTicks: { show: false },
     },
     yaxis: {
       min: least,
@@ -117,16 +84,7 @@ const options = computed((): ApexOptions => {
   }
 })
 
-const draw = async () => {
-  const { default: Apex } = await import('apexcharts')
-  if (!host.value) return
-  const drawn = new Apex(host.value, options.value)
-  await drawn.render()
-  chart = drawn
-}
-onMounted(draw)
-watch(options, (now) => chart?.updateOptions(now))
-onBeforeUnmount(() => chart?.destroy())
+useChart(host, () => options.value)
 </script>
 
 <template>

@@ -9,8 +9,10 @@ const props = defineProps<{ known: readonly LimitSetRecord[] }>()
 const emit = defineEmits<{ taken: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const w = limitSetWords.files
-const read = shallowRef<LimitsRead | null>(null)
-const { said, working, takeAll } = useTakeOver<ReadLimitSet>({
+const { read, look, wanted, take, said, working } = useFileTake<LimitsRead, ReadLimitSet>({
+  shown,
+  read: (text) => readLimitsFile(text, props.known),
+  wanted: ({ sets }) => sets.filter((s) => s.is !== 'same'),
   send: ({ fields, known }) =>
     known
       ? askServer(`/api/limits/${known.id}`, {
@@ -20,20 +22,8 @@ const { said, working, takeAll } = useTakeOver<ReadLimitSet>({
       : askServer('/api/limits', { method: 'POST', body: { ...fields, id: newId() } }),
   name: ({ fields }) => fields.name,
   taken: w.taken,
+  done: () => emit('taken'),
 })
-useOnShown(shown, () => {
-  read.value = null
-  said.value = ''
-})
-const look = (text: string) => {
-  said.value = ''
-  read.value = readLimitsFile(text, props.known)
-}
-const wanted = computed(() => (read.value?.sets ?? []).filter((s) => s.is !== 'same'))
-const take = async () => {
-  if (await takeAll(wanted.value)) read.value = null
-  emit('taken')
-}
 </script>
 
 <template>

@@ -9,30 +9,23 @@ const props = defineProps<{ known: readonly SectionRecord[] }>()
 const emit = defineEmits<{ taken: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const w = sectionWords.files
-const read = shallowRef<SectionsRead | null>(null)
 const nameOf = ({ fields: { section, construction } }: ReadSection) =>
   `${section} ${construction ? recordWords.constructions[construction].toLowerCase() : ''}`.trim()
-const { said, working, takeAll } = useTakeOver<ReadSection>({
+const { read, look, wanted, take, said, working } = useFileTake<SectionsRead, ReadSection>({
+  shown,
+  read: (text) => readSectionsFile(text, props.known),
+  wanted: ({ sections }) => sections.filter((s) => s.is !== 'same'),
   send: ({ fields, known }) =>
     known
-      ? askServer(`/api/sections/${known.id}`, { method: 'PUT', body: { ...fields, version: known.version } })
+      ? askServer(`/api/sections/${known.id}`, {
+          method: 'PUT',
+          body: { ...fields, version: known.version },
+        })
       : askServer('/api/sections', { method: 'POST', body: { ...fields, id: newId() } }),
   name: nameOf,
   taken: w.taken,
+  done: () => emit('taken'),
 })
-useOnShown(shown, () => {
-  read.value = null
-  said.value = ''
-})
-const look = (text: string) => {
-  said.value = ''
-  read.value = readSectionsFile(text, props.known)
-}
-const wanted = computed(() => (read.value?.sections ?? []).filter((s) => s.is !== 'same'))
-const take = async () => {
-  if (await takeAll(wanted.value)) read.value = null
-  emit('taken')
-}
 </script>
 
 <template>

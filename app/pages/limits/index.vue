@@ -12,11 +12,28 @@ const words = useWords()
 const session = useSession()
 const w = limitSetWords
 useHead({ title: shellWords(words).pageTitle(w.title) })
-const { data, failure, load } = useAnswer<readonly LimitSetRecord[]>(() => '/api/limits')
+const {
+  data,
+  failure,
+  load,
+  tables: sets,
+  holding: inForce,
+  editing,
+  importing,
+  later,
+  known,
+  begin,
+  edit,
+  refused,
+  hold: force,
+} = useKeptTables<LimitSetRecord, LimitTexts>({
+  address: '/api/limits',
+  holds: (set) => set.inForce,
+  held: (set, inForce) => ({ ...set, inForce }),
+  blank: () => blankLimits(session.units),
+})
 const { data: register } = useAnswer<readonly MachineSummary[]>(() => '/api/machines')
 
-const sets = computed(() => data.value ?? [])
-const inForce = computed(() => sets.value.filter((s) => s.inForce))
 const machines = computed(() =>
   (register.value ?? []).filter(
     (m): m is MachineSummary & CoupledFields => m.drive === 'coupled' && !m.retired,
@@ -32,9 +49,6 @@ const machine = computed(
     machines.value[0] ??
     null,
 )
-const editing = ref(false)
-const importing = ref(false)
-const later = useLater(editing, importing)
 const files = () => import('~~/shared/limits/files')
 const csv = useFileLink(later, 'text/csv', async () => {
   const all = sets.value
@@ -44,30 +58,11 @@ const json = useFileLink(later, 'application/json', async () => {
   const all = sets.value
   return (await files()).limitsToJson(all)
 })
-const known = shallowRef<LimitSetRecord | null>(null)
-const begin = shallowRef<LimitTexts>(blankLimits(session.units))
-const edit = (texts: LimitTexts, set: LimitSetRecord | null = null) => {
-  begin.value = texts
-  known.value = set
-  editing.value = true
-}
 const copied = (set: LimitSetRecord): LimitTexts => ({
   ...textsOfLimits(set),
   name: w.copyOf(set.name),
   inForce: false,
 })
-const refused = ref('')
-const force = async (set: LimitSetRecord, on: boolean) => {
-  refused.value = ''
-  const { id, ...body } = set
-  try {
-    await askServer(`/api/limits/${id}`, { method: 'PUT', body: { ...body, inForce: on } })
-  } catch (error) {
-    if (!(error instanceof ApiFailure)) throw error
-    refused.value = error.message
-  }
-  await load()
-}
 const speeds = (set: LimitSetRecord) => {
   const last = set.rows[set.rows.length - 1]
   return `${w.rowsOf(set.rows.length)}, ${last?.upTo == null ? w.everySpeed : w.row(String(last.upTo))}`

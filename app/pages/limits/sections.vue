@@ -11,12 +11,26 @@ const words = useWords()
 const session = useSession()
 const w = sectionWords
 useHead({ title: shellWords(words).pageTitle(w.title) })
-const { data, failure, load } = useAnswer<readonly SectionRecord[]>(() => '/api/sections')
-const own = computed(() => data.value ?? [])
-const inUse = computed(() => own.value.filter((s) => s.inUse))
-const editing = ref(false)
-const importing = ref(false)
-const later = useLater(editing, importing)
+const {
+  data,
+  failure,
+  load,
+  tables: own,
+  holding: inUse,
+  editing,
+  importing,
+  later,
+  known,
+  begin,
+  edit,
+  refused,
+  hold: use,
+} = useKeptTables<SectionRecord, SectionTexts>({
+  address: '/api/sections',
+  holds: (section) => section.inUse,
+  held: (section, inUse) => ({ ...section, inUse }),
+  blank: () => blankSection(session.units),
+})
 const csv = useFileLink(later, 'text/csv', async () => {
   const all =
     own.value.length > 0
@@ -24,26 +38,7 @@ const csv = useFileLink(later, 'text/csv', async () => {
       : STARTER_SECTIONS.map((s) => ({ ...s, inUse: false, source: w.startingSays }))
   return (await import('~~/shared/sections/files')).sectionsToCsv(all)
 })
-const known = shallowRef<SectionRecord | null>(null)
-const begin = shallowRef<SectionTexts>(blankSection(session.units))
-const edit = (texts: SectionTexts, section: SectionRecord | null = null) => {
-  begin.value = texts
-  known.value = section
-  editing.value = true
-}
 const copied = (section: BeltSection) => ({ ...textsOfSection(section), source: '' })
-const refused = ref('')
-const use = async (section: SectionRecord, on: boolean) => {
-  refused.value = ''
-  const { id, ...body } = section
-  try {
-    await askServer(`/api/sections/${id}`, { method: 'PUT', body: { ...body, inUse: on } })
-  } catch (error) {
-    if (!(error instanceof ApiFailure)) throw error
-    refused.value = error.message
-  }
-  await load()
-}
 const unit = computed(() => CONVERSIONS[session.units])
 const shown = (x: number | null, measure: 'distance' | 'massPerLength', { units }: BeltSection) =>
   x === null

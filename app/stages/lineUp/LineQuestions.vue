@@ -7,6 +7,7 @@ import {
   choosesGrooves,
   gapBoxes,
   halfBoxes,
+  HALF_BOXES,
   TILT_BOXES,
   type HalfBox,
   type LineBox,
@@ -31,6 +32,23 @@ const w = computed(() => beltsWords(telling.value.words).view)
 const level = { pull: 'level' as const }
 const boxName = (box: LineBox | HalfBox) => lineBoxWords(box, props.machine?.base ?? level, telling.value)
 
+/** The edge may have to come nearer than it lay: these two may be below zero. */
+const SIGNED: readonly (LineBox | HalfBox)[] = ['g12', 'g6', 'g12h', 'g6h']
+/** Boxes in the order of the work: the gaps, the tilt, and both once more after half a turn. */
+const groups = computed(() =>
+  [
+    { name: 'gaps', said: '', boxes: gapBoxes(form.value) as readonly (LineBox | HalfBox)[] },
+    { name: 'tilt', said: '', boxes: TILT_BOXES },
+    { name: 'half', said: w.value.halfTurned, boxes: halfBoxes(form.value) },
+  ].filter((g) => g.boxes.length > 0),
+)
+const isHalf = (box: LineBox | HalfBox): box is HalfBox => (HALF_BOXES as readonly string[]).includes(box)
+const textOf = (box: LineBox | HalfBox) =>
+  isHalf(box) ? (form.value.more?.half[box] ?? '') : form.value.boxes[box]
+const write = (box: LineBox | HalfBox, text: string) => {
+  if (!isHalf(box)) form.value.boxes[box] = text
+  else if (form.value.more) form.value.more.half[box] = text
+}
 const boxes = new Map<LineBox | HalfBox, { focus: () => void }>()
 const keep = (box: LineBox | HalfBox) => (el: unknown) => {
   if (el) boxes.set(box, el as { focus: () => void })
@@ -69,44 +87,33 @@ defineExpose({ focus })
 <template>
   <div class="ask">
     <template v-if="boardBegun(form)">
-      <div v-for="(group, i) in [gapBoxes(form), TILT_BOXES]" :key="i" class="boxes">
-        <NumberBox
-          v-for="box in group"
-          :key="box"
-          :ref="keep(box)"
-          v-model="form.boxes[box]"
-          :label="boxName(box)"
-          measure="distance"
-          :units="session.units"
-          :signed="box === 'g12' || box === 'g6'"
-          on-dye
-          :note="read.remarks[box]?.text ?? ''"
-          :note-is-fault="read.remarks[box]?.fault ?? false"
-          @enter="enter(box)"
-        />
-      </div>
-      <template v-if="form.more">
-        <div v-if="form.more.halfTurned">
-          <p class="quiet">{{ w.halfTurned }}</p>
-          <div class="boxes">
-            <NumberBox
-              v-for="box in halfBoxes(form)"
-              :key="box"
-              :ref="keep(box)"
-              v-model="form.more.half[box]"
-              :label="boxName(box)"
-              measure="distance"
-              :units="session.units"
-              :signed="box === 'g12h' || box === 'g6h'"
-              on-dye
-              :note="read.remarks[box]?.text ?? ''"
-              :note-is-fault="read.remarks[box]?.fault ?? false"
-              @enter="enter(box)"
-            />
-          </div>
+      <div v-for="group in groups" :key="group.name">
+        <p v-if="group.said" class="quiet">{{ group.said }}</p>
+        <div class="boxes">
+          <NumberBox
+            v-for="box in group.boxes"
+            :key="box"
+            :ref="keep(box)"
+            :model-value="textOf(box)"
+            :label="boxName(box)"
+            measure="distance"
+            :units="session.units"
+            :signed="SIGNED.includes(box)"
+            on-dye
+            :note="read.remarks[box]?.text ?? ''"
+            :note-is-fault="read.remarks[box]?.fault ?? false"
+            @update:model-value="write(box, $event)"
+            @enter="enter(box)"
+          />
         </div>
-        <el-button v-else link class="text-button on-dye" @click="turnHalf">{{ w.halfTurn }}</el-button>
-      </template>
+      </div>
+      <el-button
+        v-if="form.more && !form.more.halfTurned"
+        link
+        class="text-button on-dye"
+        @click="turnHalf"
+        >{{ w.halfTurn }}</el-button
+      >
     </template>
     <div class="choices">
       <ChoiceRow

@@ -2,7 +2,7 @@
 import { turnsGiven, turnsToGive } from '~~/core/stages/tension/turns'
 import { TENSION_SCHOOLS } from '~~/core/stages/tension/entries'
 import { driveOf } from '~~/core/stages/lineUp/line'
-import { DEFLECTION_SHARE } from '~~/core/belt/tension'
+import { DEFLECTION_SHARE, inchesOfSpan } from '~~/core/belt/tension'
 import { toCore } from '~~/core/units/unitSystem'
 import { drawBars } from '~~/shared/stages/tension/drawing'
 import {
@@ -74,8 +74,6 @@ const give = computed(() => turnsToGive(live.value.rounds, live.value.tensions, 
 const giving = computed(() => (give.value ? giveWords(give.value, state.value, telling.value) : null))
 const given = computed(() => turnsGiven(state.value.rounds))
 
-/** A gauge marked in inches of span goes down a sixty-fourth of what its ring says. */
-const inchesOfSpan = (mm: number) => String(Math.round((mm / 25.4 / DEFLECTION_SHARE) * 4) / 4)
 /** How the chosen school goes, and what the gauge on the drawing shows. */
 const deflection = computed(
   () =>
@@ -92,7 +90,7 @@ const how = computed(() => {
       return {
         figure: d,
         what: v.value.pushHere,
-        words: v.value.rings(d, share, inchesOfSpan(deflection.value)),
+        words: v.value.rings(d, share, String(inchesOfSpan(deflection.value))),
       }
     case 'deflection':
       return {

@@ -69,8 +69,6 @@ export const inspect = {
     title: 'The drive, belts loose',
     note: 'power locked out, fingers out of the pinch',
     place: 'Place',
-    setting: (sheave: string) => `${sheave}: turns open from closed`,
-    logSetting: 'Log the setting',
     tooFar: (most: string) => `It opens ${most} turns at most. Count again from closed.`,
     unseen: 'not looked at',
     foundHere: 'What is it',
@@ -79,7 +77,6 @@ export const inspect = {
     before: (was: string) => `Logged: ${was}`,
     logPlace: (place: string) => `Log ${place}`,
     allElseFine: (n: number) => (n === 1 ? 'The last one is fine' : `All ${String(n)} others are fine`),
-    settings: 'Sheaves that can be set',
     passOver: 'Pass over inspecting',
   },
 }
