@@ -5,11 +5,14 @@ import { writeHistory } from './demo/history'
 import { limitSets } from '../server/limits/limits'
 import { insertStandstill } from '../server/comeBack/standstills.repository'
 import { LIMIT_SETS } from './demo/limits'
+import { BELT_LIMITS } from './demo/beltLimits'
 import { SECTIONS } from './demo/sections'
+import { beltLimits } from '../server/beltLimits/beltLimits'
 import { beltSections } from '../server/sections/sections'
 import { standstillsFrom } from './demo/standstills'
-import { demoId, INSTRUMENTS, LOTS, MACHINES, PEOPLE, WORKS } from './demo/works'
-import { insertLot } from '../server/stores/lots.repository'
+import { demoId, INSTRUMENTS, LOTS, MACHINES, PEOPLE, SPARE_BELTS, WORKS } from './demo/works'
+import { spareBelts } from '../server/stores/spareBelts.repository'
+import { shimLots } from '../server/stores/lots.repository'
 import { withDatabase } from './withDatabase'
 
 /** The last time the demo works counted its shims. */
@@ -37,7 +40,8 @@ await withDatabase(async (knex) => {
     })
     await trx('people').insert([...PEOPLE])
     const countedAt = new Date(Date.now() - COUNTED_DAYS_AGO * 86_400_000)
-    for (const lot of LOTS) await insertLot(trx, lot, countedAt)
+    for (const lot of LOTS) await shimLots.insert(trx, lot, countedAt)
+    for (const belts of SPARE_BELTS) await spareBelts.insert(trx, belts, countedAt)
     await trx('instruments').insert(
       INSTRUMENTS.map(({ dueIn, ...i }) => ({
         ...i,
@@ -46,6 +50,7 @@ await withDatabase(async (knex) => {
     )
     for (const { id, ...set } of LIMIT_SETS) await limitSets.insert(trx, id, set)
     for (const { id, ...section } of SECTIONS) await beltSections.insert(trx, id, section)
+    for (const { id, ...limits } of BELT_LIMITS) await beltLimits.insert(trx, id, limits)
     for (const machine of MACHINES) await insertMachine(trx, demoId(`machine/${machine.tag}`), machine)
     for (const { id, ...stop } of standstillsFrom(new Date())) await insertStandstill(trx, id, stop)
     await writeHistory(trx, new Date())

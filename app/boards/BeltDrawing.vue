@@ -7,7 +7,7 @@ import { figure } from '~~/shared/wording/figures'
 /** A belt drive from the side, to scale from its own numbers: sheaves, strands, base and the way of the pull. */
 const props = defineProps<{ machine: BeltFields; units: 'inch' | 'metric' }>()
 const W = 720
-const H = 320
+const H = 330
 const mm = (x: number) => toCore(x, 'distance', props.machine.units)
 const drive = computed(() => {
   const { sheaves, centreDistance, base } = props.machine
@@ -98,7 +98,7 @@ const drawings = drawingsWords(words)
         )
       }}
     </text>
-    <text :x="W - 18" y="28" font-size="15" fill="#A3AEE0" text-anchor="end">
+    <text x="18" :y="H - 10" font-size="15" fill="#A3AEE0">
       {{
         drawings.base(
           w.bases[machine.base.kind],

@@ -7,7 +7,13 @@ import { ampsFigure } from '~~/shared/wording/sheaveSetting'
 import type { Words } from '~~/shared/wording/words'
 
 /** Every half turn of a sheave that can be set: driven speed, and what the motor may draw against its plate. */
-const props = defineProps<{ follows: SettingFollows; rows: readonly SettingRow[]; words: Words }>()
+const props = defineProps<{
+  follows: SettingFollows
+  rows: readonly SettingRow[]
+  words: Words
+  /** What it stands at now and before is called, where that isn't found and last close. */
+  names?: { readonly now: string; readonly left: string }
+}>()
 const w = computed(() => sheaveSettingWords(props.words).table)
 const currents = computed(() => drawCurrents(props.follows, props.rows))
 const isNow = (r: SettingRow) => r.turns === props.follows.now
@@ -17,7 +23,7 @@ const bar = (i: number) => {
   return at ? { bottom: `${at[0] * 100}%`, height: `max(6px, ${(at[1] - at[0]) * 100}%)` } : null
 }
 /** Halves as one sign: columns are narrow. */
-const halves = (turns: number) => eighths(turns).replace(/ ?1\/2$/, '½')
+const halves = (turns: number) => `${turns < 0 ? '−' : ''}${eighths(turns).replace(/ ?1\/2$/, '½')}`
 const range = (r: SettingRow) =>
   r.current ? w.value.range(ampsFigure(r.current[0]), ampsFigure(r.current[1])) : ''
 </script>
@@ -31,7 +37,9 @@ const range = (r: SettingRow) =>
           <tr>
             <th scope="row">{{ w.turns }}</th>
             <th v-for="r in rows" :key="r.turns" scope="col" :class="{ now: isNow(r), left: wasLeft(r) }">
-              <small>{{ isNow(r) ? w.now : wasLeft(r) ? w.left : '' }}</small>
+              <small>{{
+                isNow(r) ? (names?.now ?? w.now) : wasLeft(r) ? (names?.left ?? w.left) : ''
+              }}</small>
               <span class="turns figure">{{ halves(r.turns) }}</span>
             </th>
           </tr>

@@ -11,6 +11,8 @@ const props = defineProps<{
   moved: string
   /** As it was left, for the key; empty where nothing changed. */
   leftAt: string
+  /** What it is as it stands now, for the key, where it wasn't found so. */
+  nowAt?: string
   words: Words
   sheet: { readonly width: number; readonly height: number }
 }>()
@@ -24,7 +26,7 @@ const points = (list: readonly (readonly [number, number])[]) => list.map((p) =>
       <path class="dashed" d="M0 -44H28" />
       <text x="38" y="-39">{{ leftAt }}</text>
       <path class="solid" d="M0 -20H28" />
-      <text x="38" y="-15" class="bright">{{ w.found }}</text>
+      <text x="38" y="-15" class="bright">{{ nowAt ?? w.found }}</text>
     </g>
     <polygon :points="points(drawn.hub)" class="hub" />
     <text :x="(drawn.hub[0]?.[0] ?? 0) + 8" :y="drawn.axis - 10" class="quiet">{{ w.toMotor }}</text>

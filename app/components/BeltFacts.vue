@@ -1,11 +1,17 @@
 <script setup lang="ts">
+import { beltLimitsFor, lineLimitsOf } from '~~/core/belt/beltLimits'
 import { smallestSheave, tableOf } from '~~/core/belt/sections'
+import { driveOf } from '~~/core/stages/lineUp/line'
+import { sparesFor } from '~~/core/stores/spareBelts'
 import { massFrom, massOf } from '~~/core/stages/tension/band'
 import { CONVERSIONS, fromCore, toCore } from '~~/core/units/unitSystem'
 import type { BeltFields } from '~~/shared/register/beltMachine'
-import { beltFactsWords, beltsWords, drivesWords, pagesWords, tablesWords } from '~~/shared/wording/en'
-import { figure, gapFigure, UNIT_NAMES } from '~~/shared/wording/figures'
+import type { BeltLimitsRecord } from '~~/shared/beltLimits/beltLimits'
+import { beltFactsWords, beltsWords, pagesWords, tablesWords } from '~~/shared/wording/en'
+import { degrees, figure, gapFigure, UNIT_NAMES } from '~~/shared/wording/figures'
 import { forceFigure } from '~~/shared/wording/forces'
+import { spareName, spareSays } from '~~/shared/wording/spareBelts'
+import { lineLimitSources } from '~~/shared/wording/lines'
 
 /** What the register has of a belt drive, and what its line and tension are judged by. */
 const props = defineProps<{ machine: BeltFields }>()
@@ -35,6 +41,32 @@ const rows = computed(() => {
 })
 /** What calculates reads of a machine; stock and pack rule play no part here. */
 const asMachine = computed(() => ({ ...props.machine, stock: [], packLimit: 1 }))
+/** What the line of a job begun today would be judged by. */
+const { data: worksLimits } = useAnswer<readonly BeltLimitsRecord[]>(() => '/api/belt-limits')
+const limits = computed(() => {
+  const { kind } = props.machine.belts
+  const inForce = (worksLimits.value ?? []).filter((l) => l.inForce)
+  const machine = { ...asMachine.value, beltLimits: beltLimitsFor(kind, inForce) }
+  const { offset, angle } = lineLimitsOf(machine, driveOf(machine)?.span ?? 0)
+  const b = beltsWords(words)
+  return {
+    each: [
+      ...(offset.value === null
+        ? []
+        : [
+            {
+              name: b.quantities.offset,
+              what: gapFigure(offset.value, { units: session.units }, true),
+            },
+          ]),
+      {
+        name: offset.value === null ? b.limits.angle : b.limits.angle.toLowerCase(),
+        what: degrees(angle.value),
+      },
+    ],
+    from: lineLimitSources(machine, { words }),
+  }
+})
 const mass = computed(() => {
   const kilograms = massOf(asMachine.value)
   const from = massFrom(asMachine.value)
@@ -51,6 +83,7 @@ const belts = computed(() => {
     },
     ...(b.length === undefined ? [] : [{ name: f.length, what: tape(b.length) }]),
     ...(mass.value === null ? [] : [{ name: f.mass, what: mass.value }]),
+    ...(b.set === undefined ? [] : [{ name: f.set, what: f.sets[b.set] }]),
     ...(b.fittedOn === undefined ? [] : [{ name: f.fittedOn, what: b.fittedOn }]),
     ...(base.travelLeft === undefined ? [] : [{ name: f.travelLeft, what: tape(base.travelLeft) }]),
     ...(plateCurrent === undefined ? [] : [{ name: f.plate, what: `${String(plateCurrent)} A` }]),
@@ -69,6 +102,12 @@ const belts = computed(() => {
         ]),
   ]
 })
+/** Spares that lie in the stores for it. */
+const spares = computed(() =>
+  sparesFor(asMachine.value, session.works?.spareBelts ?? [])
+    .slice(0, 3)
+    .map((s) => `${spareName(s.lot, { words, units: session.units })}: ${spareSays(s, { words })}`),
+)
 /** A sheave smaller than its section may run on shortens its belts' life. */
 const small = computed(() => {
   const table = tableOf(props.machine)
@@ -108,19 +147,18 @@ const small = computed(() => {
         <dd>{{ b.what }}</dd>
       </div>
     </dl>
+    <p v-if="spares.length > 0" class="spares">
+      {{ f.spares }}
+      <span v-for="s in spares" :key="s">{{ s }}</span>
+    </p>
     <p v-if="small" class="caution">{{ small }}</p>
     <h2>{{ w.limits }}</h2>
-    <p v-if="machine.limits.offset !== null">
-      {{ w.offset }} <span class="figure">{{ d(machine.limits.offset) }}</span>
-      {{ unit }}
+    <p>
+      <template v-for="(l, i) in limits.each" :key="l.name">
+        <template v-if="i > 0">, </template>{{ l.name }} <span class="figure">{{ l.what }}</span>
+      </template>
     </p>
-    <p class="muted">
-      {{
-        machine.limits.offset !== null || machine.limits.angle !== null
-          ? beltsWords(words).limits.own(machine.limits.source)
-          : beltsWords(words).limits.starter(drivesWords(words).beltKinds[machine.belts.kind])
-      }}
-    </p>
+    <p class="muted">{{ limits.from }}</p>
   </div>
 </template>
 
@@ -140,6 +178,13 @@ dt {
 }
 dd {
   margin: 0;
+}
+dl + .spares {
+  margin-top: 6px;
+  font-size: 14px;
+}
+.spares span {
+  display: block;
 }
 .facts {
   padding: 4px 18px 16px;

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { pagesWords, reasonsWords } from '~~/shared/wording/en'
 import { JOB_REASONS, REASONS_OF, type JobReason } from '~~/core/stages/open/entries'
-import type { MachineRecord, MachineSnapshot } from '~~/shared/register/machine'
-import { stockFor } from '~~/shared/register/stockFor'
+import { keptWithJob } from '~~/shared/register/keptWithJob'
+import type { MachineRecord } from '~~/shared/register/machine'
 import { MACHINE_SCHEMA } from '~~/shared/register/lifts'
 import { readSpeed } from '~~/shared/stages/open/form'
 import { deviceStore } from '~/device/database'
@@ -60,11 +60,7 @@ const start = async () => {
     session.authorId,
   )
   // Until the server has answered, the job stands on what this device knows of the machine.
-  const machine: MachineSnapshot = {
-    ...props.machine,
-    stock: stockFor(props.machine, session.works?.stock ?? []),
-    packLimit: session.works?.packLimit ?? 4,
-  }
+  const machine = keptWithJob(props.machine, session.works)
   await deviceStore()
     .then((db) =>
       db.put(

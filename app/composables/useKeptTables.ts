@@ -3,7 +3,7 @@ export const useKeptTables = <
   Table extends { readonly id: string; readonly version: number },
   Texts extends object,
 >(of: {
-  readonly address: '/api/limits' | '/api/sections'
+  readonly address: '/api/limits' | '/api/sections' | '/api/belt-limits'
   readonly holds: (table: Table) => boolean
   /** The same table, holding or not. */
   readonly held: (table: Table, on: boolean) => object

@@ -15,7 +15,7 @@ export const useTableForm = <Texts extends object, Fields extends object>(of: {
     readonly unread: Readonly<Record<string, string>>
     readonly faults: Readonly<Record<string, string>>
   }
-  readonly address: '/api/limits' | '/api/sections'
+  readonly address: '/api/limits' | '/api/sections' | '/api/belt-limits'
   readonly saved: () => void
 }) => {
   const begun = () => structuredClone(toRaw(of.begin()))

@@ -76,6 +76,7 @@ const further = computed(() => {
           </div>
           <el-button class="next-button" @click="navigateTo(`/jobs/${mine.id}`)">{{ c.goOn }}</el-button>
         </section>
+        <LazyBeltsLeaving v-if="data.leaving.length > 0" :machines="data.leaving" />
         <SheavesReset v-if="data.reset.length > 0" :machines="data.reset" />
         <template v-if="overdue.length > 0">
           <h2>{{ c.overdue }}</h2>

@@ -39,6 +39,8 @@ export const useJob = defineStore('job', () => {
   /** The last word between the board and the second screen. */
   const called = shallowRef<Call | null>(null)
   let stop: (() => void) | null = null
+  /** The machine in view is the device's own copy. */
+  let standsIn = false
 
   /** The very objects that were read once, so that the fold remembers them. */
   const readRows = new Map<string, LogEntry>()
@@ -82,7 +84,7 @@ export const useJob = defineStore('job', () => {
     { flush: 'sync' },
   )
 
-  const show = (opened: OpenedJob, own: LoadedKind) => {
+  const show = (opened: OpenedJob, own: LoadedKind, recalled: boolean) => {
     // Entries already known keep their objects: what was worked out about them holds.
     const known = new Map(received.value.map((e) => [e.id, e]))
     const answered = new Set(opened.entries.map((e) => e.id))
@@ -92,7 +94,9 @@ export const useJob = defineStore('job', () => {
       ...received.value.filter((e) => !answered.has(e.id)),
     ]
     kind.value = own
-    machine.value ??= opened.machine
+    // A job that was opened out of reach stands on this device's own copy until the server's has come.
+    if (!machine.value || (standsIn && !recalled)) machine.value = opened.machine
+    standsIn = recalled
     previous.value = opened.previous
     left.value = opened.left
     drive.value = opened.drive
@@ -107,7 +111,7 @@ export const useJob = defineStore('job', () => {
     try {
       const opened = await door.load(wanted)
       const own = await loadKind(opened.machine)
-      if (wanted === id.value) show(opened, own)
+      if (wanted === id.value) show(opened, own, false)
     } catch (error) {
       if (!(error instanceof ApiFailure)) throw error
       // Opened on this device and not sent yet, or the server is away: the device's copy serves.
@@ -115,7 +119,7 @@ export const useJob = defineStore('job', () => {
       const kept = machine.value || !(error.passing || unsent) ? null : await door.recall(wanted)
       const own = kept && (await loadKind(kept.machine).catch(() => null))
       if (wanted !== id.value) return
-      if (kept && own) show(kept, own)
+      if (kept && own) show(kept, own, true)
       else if (!machine.value) failure.value = error
       if (error.passing || unsent) setTimeout(() => wanted === id.value && void load(), 2000)
     }

@@ -6,8 +6,11 @@ import { centreForLength, type BeltDrive } from './geometry'
  * What a base is asked to give, as shares of the belt's length: slack for laying it on without prying, and stretch to
  * be taken up over its life. Starting values; the maker's sheet rules (docs/methods/belt-geometry.md).
  */
-export const FITTING_SHARE = 0.015
-export const TAKE_UP_SHARE = 0.03
+export interface Allowances {
+  readonly fitting: number
+  readonly takeUp: number
+}
+export const STARTING_ALLOWANCES: Allowances = { fitting: 0.015, takeUp: 0.03 }
 
 /** fits: with room to lay it on and to take it up; little-room: it runs, but the base ends before its life does. */
 export type Fits = 'fits' | 'little-room' | 'runs-out' | 'unknown'
@@ -33,9 +36,10 @@ export const judgeReplacement = (
   { small, large, centre: now }: Pick<BeltDrive, 'small' | 'large' | 'centre'>,
   length: Millimetres,
   travelOut: Millimetres | null,
+  { fitting: toFit, takeUp }: Allowances = STARTING_ALLOWANCES,
 ): Outcome<Replacement> => {
   const at = (share: number) => centreForLength(small, large, length * (1 + share))
-  const [fitting, running, stretched] = [at(-FITTING_SHARE), at(0), at(TAKE_UP_SHARE)]
+  const [fitting, running, stretched] = [at(-toFit), at(0), at(takeUp)]
   if (!running.ok) return running
   if (!stretched.ok) return stretched
   const change = running.value - now

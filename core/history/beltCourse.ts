@@ -112,6 +112,16 @@ const forecastOf = (since: readonly CoursePoint[], repeat: number): BeltForecast
   }
 }
 
+/** When the set leaves its band, the likeliest moment and the earliest; null where that is not yet known, or it never does. */
+export const leavingOf = (
+  course: BeltCourse | null,
+): { readonly earliest: number; readonly likely: number } | null => {
+  const forecast = course?.forecast
+  if (!forecast || !forecast.found.known || forecast.leavesAt === null) return null
+  const { leavesAt, between } = forecast
+  return { likely: leavesAt, earliest: Math.min(leavesAt, between?.[0] ?? leavesAt) }
+}
+
 /** Tension by a forecast's model at a moment. */
 export const forecastAt = ({ from, found: { model } }: BeltForecast, at: number): Newtons => {
   const days = (at - from) / DAY

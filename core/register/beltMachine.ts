@@ -1,5 +1,6 @@
 import type { StockLeaf } from './shelf'
 import type { ComeBackRules } from '../comeBack/rules'
+import type { BeltLimits } from '../belt/beltLimits'
 import type { BeltSection } from '../belt/sections'
 import type { BeltKind } from '../belt/sheaveLine'
 import type { UnitSystem } from '../units/unitSystem'
@@ -21,6 +22,10 @@ export const otherSheave = (place: SheavePlace): SheavePlace => (place === 'moto
 /** How a belt is made; what its section's charts are asked by. */
 export const BELT_CONSTRUCTIONS = ['plain', 'notched', 'banded', 'other'] as const
 export type BeltConstruction = (typeof BELT_CONSTRUCTIONS)[number]
+
+/** Whether the belts of a set were sold as one that belongs together. */
+export const BELT_SETS = ['matched', 'not-matched'] as const
+export type BeltSetKind = (typeof BELT_SETS)[number]
 
 /** What the driven machine asks of the motor: a fan’s power goes with the cube of its speed. */
 export const LOADS = ['fan-or-pump', 'steady', 'other'] as const
@@ -73,6 +78,8 @@ export interface BeltMachine {
   readonly centreDistance: number
   /** The site's table of its belts' section, as it was at the opening of a job; missing where it has none. */
   readonly section?: BeltSection
+  /** What the works judges drives of its kind of belt by, nearest first, as it was at the opening of a job. */
+  readonly beltLimits?: readonly BeltLimits[]
   readonly belts: {
     readonly kind: BeltKind
     readonly section: string
@@ -84,6 +91,7 @@ export interface BeltMachine {
     readonly mass?: number
     /** Axial stiffness EA of one belt, N or lbf. */
     readonly stiffness?: number
+    readonly set?: BeltSetKind
     /** Day they were fitted, `2026-01-31`. */
     readonly fittedOn?: string
   }

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import type { MachineFields } from '../../shared/register/machine'
 import type { Instrument, Person, Works } from '../../shared/register/works'
+import type { NewSpareBelts } from '../../shared/stores/spareBelts'
 import type { NewLot } from '../../shared/stores/lot'
 
 /** The same name gives the same UUID on every machine and every day. */
@@ -78,6 +79,36 @@ export const LOTS: readonly NewLot[] = (
     ...rest,
   }
 })
+
+/** Spare belts that lie in the stores. */
+export const SPARE_BELTS: readonly NewSpareBelts[] = (
+  [
+    { section: 'B', construction: 'plain', length: 2478, together: 5, counted: 1, place: 'Stores', low: 0 },
+    { section: 'B', construction: 'plain', length: 2500, together: 1, counted: 7, place: 'Stores', low: 4 },
+    {
+      section: 'B',
+      construction: 'notched',
+      length: 1760,
+      together: 1,
+      counted: 2,
+      place: 'Glaze house',
+      low: 2,
+    },
+    {
+      section: '8 mm pitch, 85 wide',
+      construction: null,
+      length: 1768,
+      together: 1,
+      counted: 1,
+      place: 'Stores',
+      low: 0,
+    },
+  ] as const
+).map((b) => ({
+  id: demoId(`spare belts/${b.section}/${String(b.length)}/${String(b.together)}`),
+  units: 'metric',
+  ...b,
+}))
 
 /** Instruments; their calibration holds for so many days from the seed on, or has run out. */
 export const INSTRUMENTS: readonly (Omit<Instrument, 'due'> & { readonly dueIn: number | null })[] = [
@@ -475,7 +506,7 @@ export const MACHINES: readonly MachineFields[] = [
       lineAngle: 0,
       travelLeft: 26,
     },
-    limits: { angle: null, tilt: null, offset: 1.5, source: 'Site rule for V-belts, Orrin Vale file 12' },
+    limits: { angle: null, tilt: null, offset: null, source: '' },
   },
   {
     drive: 'belt',
@@ -530,7 +561,7 @@ export const MACHINES: readonly MachineFields[] = [
       travelLeft: 38,
     },
     tension: { stickerLow: 27, stickerHigh: 33, stickerDeflection: 8.5 },
-    limits: { angle: null, tilt: null, offset: 1.5, source: 'Site rule for V-belts, Orrin Vale file 12' },
+    limits: { angle: null, tilt: null, offset: null, source: '' },
   },
   {
     drive: 'belt',

@@ -8,6 +8,9 @@ import * as limits from './migrations/0006-limits'
 import * as narrowJobs from './migrations/0005-narrow-jobs'
 import * as stores from './migrations/0009-stores'
 import * as sections from './migrations/0010-sections'
+import * as beltLimits from './migrations/0011-belt-limits'
+import * as spareBelts from './migrations/0012-spare-belts'
+import * as beltForecasts from './migrations/0013-belt-forecasts'
 import * as photographs from './migrations/0003-photographs'
 
 /** Every migration in order; an explicit list, so that the built server carries them. */
@@ -22,6 +25,9 @@ const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Mig
   { name: '0008-come-back', migration: comeBack },
   { name: '0009-stores', migration: stores },
   { name: '0010-sections', migration: sections },
+  { name: '0011-belt-limits', migration: beltLimits },
+  { name: '0012-spare-belts', migration: spareBelts },
+  { name: '0013-belt-forecasts', migration: beltForecasts },
 ]
 
 const source: Knex.MigrationSource<(typeof MIGRATIONS)[number]> = {

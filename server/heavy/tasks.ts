@@ -11,6 +11,7 @@ import { tellingOf, type FootWords } from '../../shared/wording/telling'
 import { reportDocument } from '../report/document'
 import type { SheetShim } from '../../core/shims/sheetShim'
 import { outlineDocument } from '../report/outlineDocument'
+import { beltSheetDocument } from '../report/beltSheet'
 import { sheetDocument } from '../report/sheet'
 import { printPdf, type ReportFonts } from '../report/printer'
 
@@ -74,9 +75,17 @@ export const report = async ({
     paper: task.paper,
     photographs: task.photographs,
   }
-  if (task.sheet && job.kind === 'coupled') {
-    const method = task.sheet.method ?? job.state.setUp?.how.method ?? job.state.machine.usual.method
-    const sheet = sheetDocument(job.state, reported, method, task.sheet.filled)
+  if (task.sheet) {
+    const { method, filled } = task.sheet
+    const sheet =
+      job.kind === 'belt'
+        ? beltSheetDocument(job.state, reported, filled)
+        : sheetDocument(
+            job.state,
+            reported,
+            method ?? job.state.setUp?.how.method ?? job.state.machine.usual.method,
+            filled,
+          )
     return {
       pdf: await printPdf(sheet, task.fonts),
       name: `${machine.tag}-${words.sheet.fileName}.pdf`,

@@ -18,6 +18,7 @@ import { answerWords } from '../../shared/wording/viewWords'
 import { pack, UNIT_NAMES } from '../../shared/wording/figures'
 import { busy } from '../http/databaseFailure'
 import { notFound, Refused } from '../http/refusal'
+import { forecastBelts } from '../comeBack/beltForecasts'
 import { findMachine, updateMachine } from '../machines/machines.repository'
 import type { Settled } from './batches'
 import { columnsOf, findJob } from './jobs.repository'
@@ -115,9 +116,17 @@ const rememberBelts = async (
         }
         break
       }
-      case 'belts':
-        belts = { ...belts, fittedOn: c.on, ...(c.length === null ? {} : { length: inOwn(c.length) }) }
+      case 'belts': {
+        // Whether the set before them was matched says nothing of these.
+        const { set: _, ...kept } = belts
+        belts = {
+          ...kept,
+          fittedOn: c.on,
+          ...(c.length === null ? {} : { length: inOwn(c.length) }),
+          ...(c.set === null ? {} : { set: c.set }),
+        }
         break
+      }
       case 'travel':
         base = { ...base, travelLeft: inOwn(c.now) }
     }
@@ -297,8 +306,10 @@ export const appendAll = async (
       }
       return { results: judged.results, settle }
     }
-    if (await writeEntries(knex, asWritten(jobId, judged, people, judged.after)))
+    if (await writeEntries(knex, asWritten(jobId, judged, people, judged.after))) {
+      if (judged.news.some((e) => e.kind === 'job-closed')) await forecastBelts(knex, judged.after.machine)
       return { results: judged.results, settle }
+    }
     forgetLogbook(jobId)
     forgetPeople()
   }

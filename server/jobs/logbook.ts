@@ -1,25 +1,19 @@
 import type { Knex } from 'knex'
 import { foldJob } from '../../core/jobs/jobs'
 import type { EntryAnswer, JobAnswer, JobSummary, Page, WireDriveLeft } from '../../shared/api/answers'
-import { asKept } from '../../shared/limits/limitSet'
 import type { Settings } from '../../core/register/setSheaves'
 import { driveLeft, LEFT_BY } from '../../core/stages/inspect/driveLeft'
-import { setsFor } from '../../core/judge/limitSets'
 import { isUuid } from '../../shared/text'
 import type { EntryDraft } from '../../shared/logbook/entry'
 import { toWire } from '../../shared/logbook/lifts'
 import { MACHINE_SCHEMA } from '../../shared/register/lifts'
 import type { MachineSnapshot } from '../../shared/register/machine'
-import { stockFor } from '../../shared/register/stockFor'
+import { keptWithJob } from '../../shared/register/keptWithJob'
 import { answerWords } from '../../shared/wording/viewWords'
 import { database } from '../database/connection'
 import { notFound, Refused } from '../http/refusal'
 import { findMachine } from '../machines/machines.repository'
 import { askForPhotographs } from '../photographs/askForPhotographs'
-import { limitSets as keptLimits } from '../limits/limits'
-import { beltSections } from '../sections/sections'
-import { asKept as asKeptSection } from '../../shared/sections/section'
-import { sectionOf } from '../../core/belt/sections'
 import { findWorks } from '../works/works.repository'
 import { appendAll, appendBatch, idTaken, isTaken, personOf, type Offered } from './append'
 import { Batches, type Settled } from './batches'
@@ -127,17 +121,7 @@ const snapshotOf = async (trx: Knex, tag: string): Promise<MachineSnapshot> => {
   const machine = await findMachine(trx, tag)
   if (!machine) throw notFound(answerWords.noTag(tag))
   if (machine.retired) throw new Refused(409, 'retired', answerWords.retired(machine.tag))
-  const works = await findWorks(trx)
-  const limitSets =
-    machine.drive === 'coupled' ? setsFor(machine.couplingKind, await keptLimits.holding(trx)) : []
-  const section = machine.drive === 'belt' ? sectionOf(await beltSections.holding(trx), machine.belts) : null
-  return {
-    ...machine,
-    ...(section ? { section: asKeptSection(section) } : {}),
-    ...(limitSets.length > 0 ? { limitSets: limitSets.map(asKept) } : {}),
-    stock: stockFor(machine, works.stock),
-    packLimit: works.packLimit,
-  }
+  return keptWithJob(machine, await findWorks(trx))
 }
 
 /** Opens a job on a machine with its first entry, both or neither. */

@@ -5,12 +5,15 @@ import { settingsOf, sheaveReset } from '../../core/register/settings'
 import { urgencyOf } from '../../core/stages/close/due'
 import type { DueVisit, JobSummary, ResetAnswer, TodayAnswer } from '../../shared/api/answers'
 import { standstillsFrom } from '../comeBack/standstills.repository'
+import { beltsLeaving } from '../comeBack/beltForecasts'
 import { dueVisits } from '../comeBack/visits'
 import { hallsInService, variableSheaves } from '../machines/machines.repository'
 import { lastClosedByMachine, listJobs, openJobByMachine, openResets } from './jobs.repository'
 
 const MOST_OPEN = 50
 const MOST_STOPS = 200
+/** Belts that leave their band within so many days are said. */
+const SOON_DAYS = 30
 
 const lateness = ({ job, due }: DueVisit, today: string): number =>
   latenessOf(dayOf(new Date(job.closedAt ?? job.openedAt)), due, today)
@@ -48,16 +51,22 @@ const resetSheaves = async (
 export const today = async (knex: Knex, now = new Date()): Promise<TodayAnswer> => {
   const day = dayOf(now)
   const standstills = await standstillsFrom(knex, now, MOST_STOPS)
-  const [open, closed, last, halls, visits, openJobs] = await Promise.all([
+  const [open, closed, last, halls, visits, openJobs, leaving] = await Promise.all([
     listJobs(knex, { open: true, most: MOST_OPEN }),
     listJobs(knex, { open: false, most: 6 }),
     lastClosedByMachine(knex),
     hallsInService(knex),
     dueVisits(knex, now, standstills),
     openJobByMachine(knex),
+    beltsLeaving(knex, new Date(now.getTime() + SOON_DAYS * 86_400_000)),
   ])
   const inService = [...last].flatMap(([machine, job]) => (halls.has(machine) ? [job] : []))
+  const dueBy = new Map(visits.map((v) => [v.job.tag, v]))
   return {
+    leaving: leaving.map((l) => {
+      const visit = dueBy.get(l.tag)
+      return { ...l, due: visit?.due ?? null, openJob: visit?.openJob ?? null }
+    }),
     reset: await resetSheaves(knex, last, openJobs),
     open,
     outOfBand: inService.filter((j) => j.verdict !== 'in').sort((a, b) => a.tag.localeCompare(b.tag)),

@@ -409,7 +409,7 @@ describe('the report of a belt job', () => {
       'far rim 0.63 mm',
       'Corrected',
       'motor turned, sheave slid on its shaft. screw eased',
-      'Limits: Site rule',
+      'Limits: Offset: Site rule. Fleet, tilt: Starting point',
     ])
       expect(text).toContain(part)
   })

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { BELT_MACHINE, TestBelt } from '../../core/jobs/testBelt'
+import { BELT_MACHINE, TestBelt, VARIABLE_MACHINE } from '../../core/jobs/testBelt'
 import { tellingOf } from '../../shared/wording/telling'
 import type { Reported } from './section'
 import { driveWork } from './sections/drive'
+import { lineRounds } from './sections/lineResult'
+import { settingTables } from './sections/setting'
 import { tensionResult, tensionRounds } from './sections/tension'
 import { textsOf } from './testReport'
 
@@ -23,12 +25,20 @@ const printed = (belt: TestBelt) => {
     work: textsOf(driveWork(state, report)).join(' '),
     result: textsOf(tensionResult(state, report)).join(' '),
     rounds: textsOf(tensionRounds(state, report)).join(' '),
+    lines: textsOf(lineRounds(state, report)).join(' '),
+    setting: textsOf(settingTables(state, report)).join(' | '),
   }
 }
 
 describe('a belt job in the report', () => {
   it('prints nothing of what was not done', () => {
-    expect(printed(new TestBelt().ready())).toEqual({ work: '', result: '', rounds: '' })
+    expect(printed(new TestBelt().ready())).toEqual({
+      work: '',
+      result: '',
+      rounds: '',
+      lines: '',
+      setting: '',
+    })
   })
 
   it('prints the work on the drive in order, with what was not fine and its photographs', () => {
@@ -58,5 +68,52 @@ describe('a belt job in the report', () => {
     expect(result).toMatch(/Belt 1 \d+ N \d+ N \d+–\d+/)
     expect(rounds).toContain('18.0, 18.0, 18.0, 18.0, 18.0')
     expect(rounds).toContain('turned 1.25 at the sheave end')
+  })
+
+  it('prints a gap in full: by what, in which grooves, under the edge, half a turn on', () => {
+    const belt = new TestBelt().ready().opened()
+    belt.add({
+      kind: 'sheaves-read',
+      payload: {
+        edgeOn: 'driven',
+        edgeSide: 'outer',
+        units: 'metric',
+        p1: 0.4,
+        p2: 0.8,
+        w: 172,
+        reference: { r1: 0.1, r2: 0, wR: 300 },
+        tilt: null,
+        by: 'string',
+        grooves: { motor: 2, driven: 2 },
+        halfTurn: { p1: 0.5, p2: 0.7, tilt: null },
+      },
+    })
+    const { lines } = printed(belt)
+    expect(lines).toContain('near rim 0.40 mm, far rim 0.80 mm')
+    expect(lines).toContain('Under the edge: far rim 0.10 mm, near rim 0.00 mm.')
+    expect(lines).toContain('Half a turn on: near rim 0.50 mm, far rim 0.70 mm.')
+    expect(lines).toContain('Grooves: motor 2, driven 2.')
+    expect(lines).toContain('By string.')
+  })
+
+  it('prints which belts went on, and the table of a sheave that can be set as it was left', () => {
+    const belt = new TestBelt(VARIABLE_MACHINE).ready().opened()
+    belt.add({ kind: 'setting-read', payload: { place: 'motor', turns: 2.5, words: '' } })
+    belt.add({
+      kind: 'belts-fitted',
+      payload: {
+        belts: 'new',
+        units: 'metric',
+        length: 2478,
+        matched: true,
+        spares: { lot: 'a', pieces: 1 },
+        words: '',
+      },
+    })
+    const { work, setting } = printed(belt)
+    expect(work).toContain('2478.0 mm long, a matched set, from the stores.')
+    expect(setting).toContain('Motor sheave, every half turn')
+    expect(setting).toContain('2 1/2, as left')
+    expect(setting.match(/mm/g)?.length).toBeGreaterThan(6)
   })
 })

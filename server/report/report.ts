@@ -2,9 +2,7 @@ import type { Knex } from 'knex'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { inThread } from '../heavy/pool'
 import type { MethodId } from '../../core/methods/methods'
-import { answerWords } from '../../shared/wording/viewWords'
 import type { ViewFrom } from '../../shared/wording/otherEnd'
-import { Refused } from '../http/refusal'
 import { readJob } from '../jobs/logbook'
 import { findWorks, listPeople } from '../works/works.repository'
 import { printedPhotographs } from '../photographs/photographs'
@@ -32,7 +30,6 @@ export const reportFor = async (
   const { id, machine, entries } = await readJob(knex, jobId)
   const units = wanted.units ?? machine.units
   const { sheet } = wanted
-  if (sheet && machine.drive !== 'coupled') throw new Refused(404, 'no-sheet', answerWords.noSheet)
   const key = [id, entries.length, wanted.paper, units, wanted.view, sheet?.method, sheet?.filled].join()
   const known = making.get(key)
   if (known) return known

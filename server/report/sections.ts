@@ -17,6 +17,7 @@ import { readings } from './sections/readings'
 import { registerTaken } from './sections/register'
 import { record } from './sections/record'
 import { roughInLooks } from './sections/roughIn'
+import { settingTables } from './sections/setting'
 import { setUps } from './sections/setUps'
 import { signature } from './sections/signature'
 import { tensionResult, tensionRounds } from './sections/tension'
@@ -43,6 +44,7 @@ const BELT: readonly Section<BeltState>[] = [
   lineResult,
   tensionResult,
   driveWork,
+  settingTables,
   lineRounds,
   tensionRounds,
   record,

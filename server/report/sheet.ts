@@ -12,23 +12,12 @@ import { figure, UNIT_NAMES } from '../../shared/wording/figures'
 import { circleName } from '../../shared/wording/readings'
 import { block, figures, QUIET, when } from './blocks'
 import type { Reported } from './section'
+import { ruled, sheetPage } from './sheetPage'
 
 /** Sets that a sheet has rows for: a second one is always wanted. */
 const SETS = 3
-/** Room to write a figure by hand: at the machine, and at the desk. */
-const ROW = 22
+/** Room to write a figure at the desk. */
 const TAPED_ROW = 16.5
-
-const ruled = (widths: (string | number)[], body: TableCell[][], row = ROW): Content => ({
-  table: { headerRows: 1, widths, body, heights: (n) => (n === 0 ? 13 : row) },
-  layout: {
-    hLineWidth: () => 0.5,
-    vLineWidth: () => 0.5,
-    hLineColor: () => '#777777',
-    vLineColor: () => '#777777',
-  },
-  margin: [0, 2, 0, 8],
-})
 
 /**
  * A data sheet of one method to write on at the machine: what is taped, then the figures of three sets in the order
@@ -40,7 +29,7 @@ export const sheetDocument = (
   method: OfferedMethod,
   filled: boolean,
 ): TDocumentDefinitions => {
-  const { machine, works, telling, jobId, personName } = report
+  const { telling, personName } = report
   const { words, units } = telling
   const w = reportWords(words).sheet
   const form = METHOD_FORMS[method]
@@ -109,42 +98,27 @@ export const sheetDocument = (
     }
   }
   const title = w.title(setsWords(words).methods[method])
-  return {
-    pageSize: report.paper,
-    pageMargins: [42, 40, 42, 44],
-    defaultStyle: { font: 'Text', fontSize: 10, lineHeight: 1.15 },
-    info: { title: `${machine.tag} ${title.toLowerCase()}`, author: works },
-    footer: {
-      margin: [42, 10, 42, 0],
-      fontSize: 8,
-      color: QUIET,
-      text: w.foot(works, machine.tag, jobId, unit.displacement),
-    },
-    content: [
-      { text: works, color: QUIET },
-      { text: `${title}, ${machine.tag} ${machine.name}`, bold: true, fontSize: 16 },
-      { text: w.lines, margin: [0, 10, 0, 6] },
-      block(
-        w.taped,
-        ruled(
-          ['*', 110],
+  return sheetPage(report, title, unit.displacement, [
+    block(
+      w.taped,
+      ruled(
+        ['*', 110],
+        [
           [
-            [
-              { text: w.what, color: QUIET },
-              { text: w.figure, color: QUIET },
-            ],
-            ...taped,
+            { text: w.what, color: QUIET },
+            { text: w.figure, color: QUIET },
           ],
-          TAPED_ROW,
-        ),
+          ...taped,
+        ],
+        TAPED_ROW,
       ),
-      {
-        text: w.order(circles.map((c) => circleName(c, telling).toLowerCase())),
-        color: QUIET,
-        margin: [0, 4, 0, 4],
-      },
-      ...Array.from({ length: SETS }, (_, n) => setTable(n)),
-      { text: safetyWords(words).turning, margin: [0, 6, 0, 0], color: QUIET },
-    ],
-  }
+    ),
+    {
+      text: w.order(circles.map((c) => circleName(c, telling).toLowerCase())),
+      color: QUIET,
+      margin: [0, 4, 0, 4],
+    },
+    ...Array.from({ length: SETS }, (_, n) => setTable(n)),
+    { text: safetyWords(words).turning, margin: [0, 6, 0, 0], color: QUIET },
+  ])
 }

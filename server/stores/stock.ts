@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { stockNow, type LotStock } from '../../core/stores/stock'
 import type { ShimStock } from '../../shared/register/works'
 import type { LotRecord } from '../../shared/stores/lot'
-import { listLots, plansWant, usesSince, type PlanWants } from './lots.repository'
+import { plansWant, shimLots, usesSince, type PlanWants } from './lots.repository'
 
 /** The stores as they stand: every lot with what is left and what is free, and which plans want what. */
 export const storesNow = async (
@@ -11,7 +11,7 @@ export const storesNow = async (
   readonly stock: readonly (LotStock & { readonly lot: LotRecord })[]
   readonly wants: readonly PlanWants[]
 }> => {
-  const lots = await listLots(knex)
+  const lots = await shimLots.list(knex)
   const oldest = lots.reduce((t, l) => Math.min(t, Date.parse(l.countedAt)), Date.now())
   const [uses, wants] = await Promise.all([usesSince(knex, new Date(oldest)), plansWant(knex)])
   const byId = new Map(lots.map((l) => [l.id, l]))

@@ -3,6 +3,13 @@ import type { ComeBackRules } from '../../core/comeBack/rules'
 import { paceOf } from '../../core/history/pace'
 import { comeBackFields } from '../../shared/comeBack/rules'
 import { timesOfLastMoves } from '../jobs/jobs.repository'
+import { spareBeltsNow } from '../stores/spareBelts.repository'
+import { asKept as asKeptBeltLimits } from '../../shared/beltLimits/beltLimits'
+import { asKept } from '../../shared/limits/limitSet'
+import { asKept as asKeptSection } from '../../shared/sections/section'
+import { beltLimits } from '../beltLimits/beltLimits'
+import { limitSets } from '../limits/limits'
+import { beltSections } from '../sections/sections'
 import { freeStock } from '../stores/stock'
 import type { Instrument, Person, Works } from '../../shared/register/works'
 
@@ -17,7 +24,14 @@ export const findWorks = async (knex: Knex): Promise<Works> => {
         version: number
       }
     | undefined
-  const [stock, times] = await Promise.all([freeStock(knex), timesOfLastMoves(knex)])
+  const [stock, times, belts, sets, sections, limits] = await Promise.all([
+    freeStock(knex),
+    timesOfLastMoves(knex),
+    spareBeltsNow(knex),
+    limitSets.holding(knex),
+    beltSections.holding(knex),
+    beltLimits.holding(knex),
+  ])
   const instruments = (await knex('instruments')
     .where({ retired: false })
     .select('id', 'name', 'kind', 'due')
@@ -30,7 +44,13 @@ export const findWorks = async (knex: Knex): Promise<Works> => {
     version: row?.version ?? 1,
     pace: paceOf(times),
     stock,
+    tables: {
+      limitSets: sets.map(asKept),
+      sections: sections.map(asKeptSection),
+      beltLimits: limits.map(asKeptBeltLimits),
+    },
     instruments,
+    spareBelts: belts.map(({ lot, now }) => ({ lot, now })),
   }
 }
 

@@ -14,6 +14,7 @@ import type { UnitSystem } from '../../core/units/unitSystem'
 import type { MachineRecord, MachineSnapshot } from '../register/machine'
 import type { InstrumentRecord } from '../stores/instrument'
 import type { LotRecord } from '../stores/lot'
+import type { SpareBeltsRecord } from '../stores/spareBelts'
 
 /** A job as lists show it: columns the server derived from its logbook. */
 export interface JobSummary {
@@ -115,7 +116,11 @@ export type LotAnswer = LotRecord & {
   } | null
 }
 
+/** Spare belts of one lot as the stores stand. */
+export type SpareBeltsAnswer = SpareBeltsRecord & Pick<LotAnswer, 'now' | 'isLow' | 'lastCount'>
+
 export interface StoresAnswer {
+  readonly belts: readonly SpareBeltsAnswer[]
   readonly lots: readonly LotAnswer[]
   /** Plans that wait, with the leaves they want. */
   readonly wants: readonly {
@@ -139,7 +144,21 @@ export interface ResetAnswer {
   readonly openJob: string | null
 }
 
+/** A machine whose belts will have left their band before long, by what was read since they were tensioned. */
+export interface LeavingAnswer {
+  readonly tag: string
+  readonly machineName: string
+  readonly earliest: string
+  readonly leavesAt: string
+}
+
 export interface TodayAnswer {
+  /** Belts that leave their band within the next weeks, the soonest first. */
+  readonly leaving: readonly (LeavingAnswer & {
+    /** The day that is signed for, where one is. */
+    readonly due: string | null
+    readonly openJob: string | null
+  })[]
   /** Machines whose sheave was set otherwise since they were lined up. */
   readonly reset: readonly ResetAnswer[]
   readonly open: Page<JobSummary>

@@ -14,7 +14,9 @@ import { refuseCutThrough } from '../stages/look/entries'
 import { VIEWS_FROM } from '../wording/otherEnd'
 import { newSection, sectionChange } from '../sections/section'
 import { instrumentChange, newInstrument } from '../stores/instrument'
+import { beltLimitsChange, newBeltLimits } from '../beltLimits/beltLimits'
 import { lotChange, newCount, newLot } from '../stores/lot'
+import { newSpareBelts, spareBeltsChange } from '../stores/spareBelts'
 import { text, uuid, words } from '../text'
 
 export interface RouteContract {
@@ -65,7 +67,7 @@ const reportQuery = z.object({
   view: z.enum(VIEWS_FROM, { error: issue('one-of', 'view-from', VIEWS_FROM.join(', ')) }).default('movable'),
 })
 
-/** A data sheet: of which method, filled with what the job knows or blank. */
+/** A data sheet: of which method where it is of a coupling, filled with what the job knows or blank. */
 const sheetQuery = reportQuery.extend({
   method: z
     .enum(Object.keys(METHOD_FORMS) as [OfferedMethod, ...OfferedMethod[]], {
@@ -147,7 +149,8 @@ export const ROUTES = {
   stores: {
     method: 'get',
     path: '/api/stores',
-    summary: 'Shims with what is left, reserved and free, and instruments with their calibration.',
+    summary:
+      'Shims with what is left, reserved and free, spare belts, and instruments with their calibration.',
   },
   addLot: {
     method: 'post',
@@ -165,6 +168,24 @@ export const ROUTES = {
     method: 'post',
     path: '/api/stores/lots/{id}/counts',
     summary: 'A count of shims, which rules from now on. Posting the same one twice is harmless.',
+    body: newCount,
+  },
+  addSpareBelts: {
+    method: 'post',
+    path: '/api/stores/belts',
+    summary: 'Puts spare belts of one section and length into the stores, loose or in sets.',
+    body: newSpareBelts,
+  },
+  changeSpareBelts: {
+    method: 'put',
+    path: '/api/stores/belts/{id}',
+    summary: 'Changes where spare belts lie, when to order, or takes them out of use.',
+    body: spareBeltsChange,
+  },
+  countSpareBelts: {
+    method: 'post',
+    path: '/api/stores/belts/{id}/counts',
+    summary: 'A count of spare belts, which rules from now on. Posting the same one twice is harmless.',
     body: newCount,
   },
   addInstrument: {
@@ -241,6 +262,24 @@ export const ROUTES = {
     summary:
       'Changes a belt section; a stale version is answered 409 with the current one. Jobs that are open keep theirs.',
     body: sectionChange,
+  },
+  beltLimits: {
+    method: 'get',
+    path: '/api/belt-limits',
+    summary: 'What belt drives are judged by in this works; those in force first.',
+  },
+  addBeltLimits: {
+    method: 'post',
+    path: '/api/belt-limits',
+    summary: 'Adds limits of belt drives; in force they take the place of those before them.',
+    body: newBeltLimits,
+  },
+  changeBeltLimits: {
+    method: 'put',
+    path: '/api/belt-limits/{id}',
+    summary:
+      'Changes limits of belt drives; a stale version is answered 409 with the current ones. Jobs that are open keep theirs.',
+    body: beltLimitsChange,
   },
   jobs: {
     method: 'get',

@@ -3,6 +3,7 @@ import { CONVERSIONS } from '../../core/units/unitSystem'
 import {
   BASE_KINDS,
   BELT_CONSTRUCTIONS,
+  BELT_SETS,
   LOADS,
   MOTOR_PLACES,
   PULLS,
@@ -89,6 +90,7 @@ export const beltBoxes = (record: BeltFields, words: Words): readonly RecordBox[
     drive.number('belts.length', w.beltLength, 'distance', ABSENT),
     drive.number('belts.mass', w.beltMass(CONVERSIONS[record.units].massPerLength.unit), 'plain', ABSENT),
     drive.number('belts.stiffness', w.beltStiffness, 'force', ABSENT),
+    drive.choice('belts.set', w.beltSet, BELT_SETS, (k) => w.beltSets[k]),
     drive.text('belts.fittedOn', w.fittedOn, { absent: true }),
     drive.number('centreDistance', w.centreDistance, 'distance'),
     drive.number('plateCurrent', w.plateCurrent, 'plain', ABSENT),

@@ -1,6 +1,13 @@
 import { z } from 'zod'
 import { BELT_KINDS } from '../../core/belt/sheaveLine'
-import { BASE_KINDS, BELT_CONSTRUCTIONS, LOADS, MOTOR_PLACES, PULLS } from '../../core/register/beltMachine'
+import {
+  BASE_KINDS,
+  BELT_CONSTRUCTIONS,
+  BELT_SETS,
+  LOADS,
+  MOTOR_PLACES,
+  PULLS,
+} from '../../core/register/beltMachine'
 import { figure, notNegative, oneOf, positive, whole } from '../calculation/fields'
 import { issue } from '../issue'
 import { text, words } from '../text'
@@ -54,6 +61,7 @@ export const beltFields = z
       length: positive('belt-length').optional(),
       mass: positive('belt-mass').optional(),
       stiffness: positive('belt-stiffness').optional(),
+      set: oneOf('matched-set', BELT_SETS).optional(),
       fittedOn: z.iso.date({ error: issue('day', 'day-belts-were-fitted') }).optional(),
     }),
     base: z.object({

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Machine } from '../../core/register/machine'
 import { issue } from '../issue'
 import { keptLimitSet } from '../limits/limitSet'
+import { keptBeltLimits } from '../beltLimits/beltLimits'
 import { keptSection } from '../sections/section'
 import { uuid } from '../text'
 import { beltFields } from './beltMachine'
@@ -46,6 +47,7 @@ const works = z.object({
   packLimit: z.number(),
   limitSets: z.array(keptLimitSet).optional(),
   section: keptSection.optional(),
+  beltLimits: z.array(keptBeltLimits).optional(),
 })
 const row = z.object({ id: z.string(), version: z.number() })
 

@@ -1,7 +1,9 @@
 import type { ComeBackRules } from '../../core/comeBack/rules'
 import type { Pace } from '../../core/history/pace'
 import type { Role } from '../../core/logbook/may'
+import type { SpareBelts } from '../../core/stores/spareBelts'
 import type { UnitSystem } from '../../core/units/unitSystem'
+import type { WorksTables } from './keptWithJob'
 import type { FootWords } from '../wording/telling'
 
 export type { Role }
@@ -46,5 +48,9 @@ export interface Works {
   /** How its moves go against the starting values; null until enough were made. */
   readonly pace: Pace | null
   readonly stock: readonly ShimStock[]
+  /** What it judges by; missing in a works kept on a device before it was told. */
+  readonly tables?: WorksTables
   readonly instruments: readonly Instrument[]
+  /** Spare belts with what lies there; missing in a works kept on a device before there were any. */
+  readonly spareBelts?: readonly { readonly lot: SpareBelts; readonly now: number }[]
 }

@@ -41,7 +41,7 @@ export type LotChange = z.infer<typeof lotChange>
 /** A count that rules from now on. */
 export const newCount = z.object({
   id: uuid('counts-id'),
-  counted: whole('how-many-shims', 0, MOST_SHIMS),
+  counted: whole('how-many-lie-there', 0, MOST_SHIMS),
   author: uuid('who-counted'),
   version: z.int({ error: issue('give-the-version-you-changed') }).min(1),
 })

@@ -1,6 +1,6 @@
 import dayjs from 'dayjs'
 import type { BeltRegisterChange } from '../../core/stages/close/beltRegister'
-import { beltsWords, closingWords } from './en'
+import { beltFactsWords, beltsWords, closingWords } from './en'
 import { figure } from './figures'
 import { eighths } from './lines'
 import type { Telling } from './telling'
@@ -17,7 +17,11 @@ export const beltRegisterWords = (
       case 'setting':
         return w.setting(beltsWords(words).sheaves[c.place], eighths(c.was), eighths(c.now))
       case 'belts':
-        return w.belts(dayjs(c.on).format('D MMM YYYY'), c.length === null ? '' : d(c.length))
+        return w.belts(
+          dayjs(c.on).format('D MMM YYYY'),
+          c.length === null ? '' : d(c.length),
+          c.set === null ? '' : beltFactsWords(words).sets[c.set],
+        )
       case 'travel':
         return w.travel(d(c.was), d(c.now))
     }

@@ -55,9 +55,10 @@ export const meaningOfSquare = (square: SquareRead | null, half: boolean, tellin
   if (half) return plainMeaning('todo', w.one)
   if (!square) return plainMeaning('todo', w.asked, w.askedDetail)
   const by = gapFigure(Math.abs(square.difference), telling, true)
-  const limit = w.limit[square.source === 'own' ? 'own' : 'starting'](
+  const limit = w.limit[square.by.by](
     gapFigure(square.limit, telling, true),
     degrees(square.limitAngle),
+    square.by.source,
   )
   if (square.verdict === 'in') return plainMeaning('in', w.even(by), limit)
   if (square.verdict === 'edge') return plainMeaning('edge', w.edge(by), limit)

@@ -1,5 +1,7 @@
 import { plainMeaning, type Meaning } from './meaning'
-import { type belts, beltsWords } from './en'
+import { lineLimitsOf, type LimitBy } from '../../core/belt/beltLimits'
+import { driveOf } from '../../core/stages/lineUp/line'
+import { type belts, beltsWords, drivesWords } from './en'
 import { endWords, turnsWords, whereWords } from './baseMoves'
 import type { BeltMachine } from '../../core/register/beltMachine'
 import { toCore } from '../../core/units/unitSystem'
@@ -26,6 +28,48 @@ export const lineFigure = (q: JudgedLine, telling: Telling): string =>
 /** Its limit; a dash where none is known. */
 export const lineLimit = (q: JudgedLine, telling: Telling): string =>
   q.limit === null ? '–' : q.kind === 'angle' ? degrees(q.limit) : gapFigure(q.limit, telling)
+
+/** Whose limit it is: the machine's own, the works', or a starting value. */
+export const limitByWords = (
+  { by, source }: { readonly by: LimitBy; readonly source: string },
+  { belts: { kind } }: Pick<BeltMachine, 'belts'>,
+  { words }: Pick<Telling, 'words'>,
+): string => {
+  const w = beltsWords(words).limits
+  switch (by) {
+    case 'machine':
+      return w.own(source)
+    case 'works':
+      return w.works(source)
+    case 'starting':
+      return w.starter(drivesWords(words).beltKinds[kind])
+  }
+}
+
+/** Whose limits a line is judged by: one sentence where all come from one place, else each by its quantity. */
+export const lineLimitSources = (machine: BeltMachine, telling: Pick<Telling, 'words'>): string => {
+  const w = beltsWords(telling.words)
+  const { offset, angle, tilt } = lineLimitsOf(machine, driveOf(machine)?.span ?? 0)
+  const each = [
+    ...(offset.value === null ? [] : [{ name: w.quantities.offset, from: offset }]),
+    { name: w.limits.angle, from: angle },
+    { name: w.quantities.tilt, from: tilt },
+  ].map(({ name, from }) => ({ name, says: limitByWords(from, machine, telling) }))
+  const all = [...new Set(each.map((e) => e.says))]
+  return all.length === 1
+    ? (all[0] as string)
+    : all
+        .map((says) =>
+          w.limits.of(
+            each
+              .filter((e) => e.says === says)
+              .map((e, i) => (i === 0 ? e.name : e.name.toLowerCase()))
+              .join(', '),
+            says.replace(/\.?$/, '.'),
+          ),
+        )
+        .join(' ')
+}
 
 const listed = (names: readonly string[], { words }: Telling): string =>
   names.length < 2

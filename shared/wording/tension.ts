@@ -1,5 +1,6 @@
 import type { BeltState } from '../../core/jobs/belt'
-import { massFrom, STARTING_SERVICE_FACTOR } from '../../core/stages/tension/band'
+import { factorsOf, serviceFactorOf } from '../../core/belt/beltLimits'
+import { massFrom } from '../../core/stages/tension/band'
 import type { TensionRead } from '../../core/stages/tension/tension'
 import type { TurnsToGive } from '../../core/stages/tension/turns'
 import { moveWords } from './baseMoves'
@@ -51,12 +52,15 @@ export const bandSourceWords = (
     const { section, source: from } = machine.section
     return w.chartOf(section, from)
   }
-  const factor = source === 'power' && machine.tension?.serviceFactor === undefined
-  const mass = source === 'power' && massFrom(machine) === 'starting'
+  if (source !== 'power') return w.sources[source]
+  const service = serviceFactorOf(machine)
+  const ages = factorsOf(machine, read.entry.payload.age)
   return [
-    w.sources[source],
-    ...(factor ? [`${w.startingFactor} (${String(STARTING_SERVICE_FACTOR)})`] : []),
-    ...(mass ? [w.startingMass(machine.belts.section)] : []),
+    w.sources.power,
+    ...(service.by === 'starting' ? [`${w.startingFactor} (${String(service.value)})`] : []),
+    ...(service.by === 'works' ? [w.worksFactor(String(service.value), service.source)] : []),
+    ...(ages.by === 'works' ? [w.worksFactors(ages.value.join(' – '), ages.source)] : []),
+    ...(massFrom(machine) === 'starting' ? [w.startingMass(machine.belts.section)] : []),
   ].join(' ')
 }
 

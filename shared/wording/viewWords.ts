@@ -3,6 +3,7 @@
  * them. Another language gives the same names.
  */
 export { answers as answerWords } from './en/answers'
+export { beltLimits as beltLimitWords } from './en/beltLimits'
 export { history as historyWords } from './en/history'
 export { limitSets as limitSetWords } from './en/limitSets'
 export { quick as quickWords } from './en/quick'

@@ -5,6 +5,7 @@ import { demoId } from '../../scripts/demo/works'
 import type { CalendarAnswer, FeedAnswer, NewFeedAnswer, TodayAnswer } from '../../shared/api/answers'
 import type { StandstillRecord } from '../../shared/comeBack/standstill'
 import type { Works } from '../../shared/register/works'
+import { lockOut } from '../support/entries'
 import { expectRefusal, issuePaths, useProgram } from './client'
 
 const api = useProgram('come_back')
@@ -63,6 +64,19 @@ describe('today', () => {
     expect(first).toMatchObject({ job: { tag: 'CP-40M', summary: { due: { what: 'hot-check' } } } })
     expect(first?.openJob).toMatch(/-/)
     expect(due.find((v) => v.job.tag === 'KY-05')).toMatchObject({ openJob: null, area: 'Kiln yard' })
+  })
+})
+
+describe('belts on today', () => {
+  it('are listed where their band is left before long, by what was read since they were tensioned', async () => {
+    const { leaving } = (await api.ask('/api/today')).body as unknown as TodayAnswer
+    expect(leaving.map((l) => l.tag)).toEqual(['KY-05'])
+    const [kilnBelt] = leaving
+    expect(kilnBelt?.due).toMatch(/^\d{4}-\d{2}-\d{2}$/)
+    const at = Date.parse(kilnBelt?.leavesAt ?? '')
+    expect(at).toBeGreaterThan(Date.now())
+    expect(at).toBeLessThan(Date.now() + 30 * 86_400_000)
+    expect(Date.parse(kilnBelt?.earliest ?? '')).toBeLessThanOrEqual(at)
   })
 })
 
@@ -155,5 +169,26 @@ describe('calendars to subscribe to', () => {
     const twice = { id: randomUUID(), person: null }
     expect((await api.post('/api/feeds', twice)).status).toBe(201)
     expectRefusal(await api.post('/api/feeds', twice), 409, 'id-taken')
+  })
+})
+
+describe('belts that were changed', () => {
+  it('a close with new belts begins their course anew: nothing is known of them yet', async () => {
+    const job = await api.openJob('KY-05')
+    for (const body of lockOut) expect((await api.log(job, body)).status).toBe(201)
+    const fresh = { belts: 'new', units: 'metric', length: null, matched: null, words: '' } as const
+    const read = {
+      units: 'metric',
+      age: 'new',
+      sheaves: 'free',
+      read: { by: 'force', deflection: 10, forces: [47] },
+      words: '',
+    } as const
+    const close = { signedBy: 'x', remarks: '', exception: 'belt only', due: null, signed: null }
+    expect((await api.log(job, { kind: 'belts-fitted', payload: fresh })).status).toBe(201)
+    expect((await api.log(job, { kind: 'tension-read', payload: read })).status).toBe(201)
+    expect((await api.log(job, { kind: 'job-closed', payload: close })).status).toBe(201)
+    const { leaving } = (await api.ask('/api/today')).body as unknown as TodayAnswer
+    expect(leaving).toEqual([])
   })
 })

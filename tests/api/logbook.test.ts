@@ -396,7 +396,10 @@ describe('the report', () => {
     expectRefusal(await api.ask(`/api/jobs/${job}/sheet.pdf?method=guess`), 422)
     expectRefusal(await api.ask(`/api/jobs/${job}/sheet.pdf?filled=maybe`), 422)
     const belt = await api.openJob('GL-03')
-    expectRefusal(await api.ask(`/api/jobs/${belt}/sheet.pdf`), 404, 'no-sheet')
+    for (const query of ['', 'filled=yes&units=inch']) {
+      const sheet = await fetch(`${api.program().url}/api/jobs/${belt}/sheet.pdf?${query}`)
+      expect([sheet.status, sheet.headers.get('content-type')], query).toEqual([200, 'application/pdf'])
+    }
   })
 
   it('prints long remarks over as many pages as they need', async () => {

@@ -77,6 +77,9 @@ describe('the database itself', () => {
       '0008-come-back',
       '0009-stores',
       '0010-sections',
+      '0011-belt-limits',
+      '0012-spare-belts',
+      '0013-belt-forecasts',
     ]
     expect(await migrateUp(knex)).toEqual(all)
     expect(await migrateUp(knex)).toEqual([])

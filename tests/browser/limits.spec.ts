@@ -90,3 +90,37 @@ test('a table for a kind of coupling is written, rules a new job in its row, and
   })
   await expect(page.getByRole('dialog').getByText(`Sheet of ${tag} stays as it is`)).toBeVisible()
 })
+
+test('the works’ limits for belt drives are written, rule where nothing nearer does, and are said on a machine’s page', async ({
+  page,
+}) => {
+  await page.goto('/limits')
+  await page.getByRole('link', { name: 'Belt drives' }).click()
+  const nearest = page.getByRole('region', { name: 'Nearest wins' })
+  const offset = nearest.getByRole('row').filter({ hasText: 'Offset at the groove' })
+  await expect(offset.getByRole('cell').nth(1)).toContainText('rules')
+  await page.getByRole('button', { name: 'New limits' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'Save the limits' }).click()
+  await expect(dialog.getByText('Give one limit at least.')).toBeVisible()
+  await dialog.getByText('every kind of belt').click()
+  await page.getByRole('option', { name: 'V-belts', exact: true }).click()
+  await dialog.getByLabel('Where they come from').fill('Sheet of this test')
+  await dialog.getByLabel('Offset, in').fill('1/32')
+  await dialog.getByLabel('New belts: factor, least').fill('1.5')
+  await dialog.getByLabel('New belts: factor, most').fill('1.4')
+  await expect(dialog.getByText('The upper end must be above the lower one.')).toBeVisible()
+  await dialog.getByLabel('New belts: factor, most').fill('1.6')
+  await expect(dialog.getByText('They take the place of those from Orrin Vale file 12')).toBeVisible()
+  await dialog.getByRole('button', { name: 'Save the limits' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(offset.getByRole('cell').nth(1)).toContainText('0.031 in')
+
+  await page.goto('/machines/GL-03')
+  await expect(page.getByText('The works’ limits for belt drives: Sheet of this test')).toBeVisible()
+
+  await page.goto('/limits/belts')
+  const row = page.getByRole('row').filter({ hasText: 'file 12' })
+  await row.getByRole('button', { name: 'Put in force' }).click()
+  await expect(offset.getByRole('cell').nth(1)).toContainText('0.063 in')
+})

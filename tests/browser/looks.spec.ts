@@ -52,7 +52,15 @@ for (const bay of ['bright', 'dim'] as const)
     test.setTimeout(180_000)
     await page.addInitScript((b) => localStorage.setItem('hc.bay', b), bay)
     await page.emulateMedia({ reducedMotion: 'reduce' })
-    for (const path of ['/', '/machines', '/machines/CP-11', '/machines/GL-07', '/limits/sections']) {
+    for (const path of [
+      '/',
+      '/machines',
+      '/machines/CP-11',
+      '/machines/GL-07',
+      '/limits/sections',
+      '/limits/belts',
+      '/stores',
+    ]) {
       await page.goto(path)
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
       await expect(page.getByText('Fetching')).toBeHidden()

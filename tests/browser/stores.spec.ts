@@ -36,6 +36,44 @@ test('shims are put in, counted with what is missing said, and taken out again',
   await expect(row).toHaveCount(0)
 })
 
+test('spare belts are put in, counted, offered to the drive they fit, and taken out again', async ({
+  page,
+}) => {
+  await page.goto('/stores')
+  const belts = page.getByRole('region', { name: 'Spare belts' })
+  await belts.getByRole('button', { name: 'Put belts in' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(dialog.getByText('Give the pitch length.')).toBeVisible()
+  await dialog.getByLabel('Section').fill('B')
+  await dialog.getByLabel('Pitch length of a belt').fill('2484 mm')
+  await dialog.getByText('In matched sets or bands').click()
+  await dialog.getByLabel('Belts in a set or band').fill('5')
+  await dialog.getByLabel('How many pieces there are').fill('2')
+  await dialog.getByLabel('Where they lie').fill('Shelf of this test')
+  await dialog.getByLabel('Order at').fill('2')
+  await dialog.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(dialog).toBeHidden()
+  const row = belts.getByRole('row').filter({ hasText: 'Shelf of this test' })
+  await expect(row).toContainText('matched set of 5')
+  await expect(row).toContainText('order')
+
+  await page.goto('/')
+  await expect(page.getByRole('region', { name: 'Belts running low' })).toContainText('Shelf of this test')
+  await page.goto('/machines/GL-03')
+  await expect(page.getByText('Shelf of this test · 2 there · 0.2 % longer')).toBeVisible()
+
+  await page.goto('/stores')
+  await row.getByRole('button', { name: 'Count' }).click()
+  await dialog.getByLabel('How many there are').fill('1')
+  await page.keyboard.press('Enter')
+  await expect(dialog).toBeHidden()
+  await expect(row).toContainText('1 fewer than expected')
+  await row.getByRole('button', { name: 'Change' }).click()
+  await dialog.getByRole('button', { name: 'Take them out of the stores' }).click()
+  await expect(row).toHaveCount(0)
+})
+
 test('an instrument past its calibration is said on Today, until its day is changed', async ({ page }) => {
   await page.goto('/')
   const past = page.getByRole('region', { name: 'Past calibration' })

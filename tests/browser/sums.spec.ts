@@ -178,3 +178,37 @@ test('feelers, rims and feet are handled on the drawings of their sums', async (
   await expect(foot).not.toHaveAttribute('aria-valuenow', before ?? '')
   await expect(page.getByText('Your own')).toBeVisible()
 })
+
+test('a drive, its belts and a sheave are handled on the drawings of their sums', async ({ page }) => {
+  const said = page.getByRole('complementary', { name: 'What this means' }).getByRole('heading').first()
+  const example = () => page.getByRole('button', { name: 'Fill in the example' }).click()
+  const side = page.getByRole('img', { name: /from the side/i })
+
+  await page.goto('/sums/belt-tension')
+  await expect(side).toBeVisible()
+  await example()
+  await expect(side).toContainText('28.6 N')
+  await page.getByLabel('Centre distance').fill('900')
+  await expect(side).not.toContainText('28.6 N')
+
+  // A belt more, read slack: its bar says so, and the set is no set any more.
+  await page.goto('/sums/belt-set')
+  await example()
+  await expect(said).toContainText('Slacken')
+  await page.getByRole('button', { name: 'Another belt' }).click()
+  await page.getByLabel('Belt 6', { exact: true }).fill('12')
+  await expect(said).toContainText('Change the whole set')
+  await page.getByRole('button', { name: 'One belt fewer' }).click()
+  await expect(said).toContainText('Slacken')
+  await page.getByLabel('Belt 1', { exact: true }).fill('lots')
+  await expect(page.getByText('That is not a number', { exact: false }).first()).toBeVisible()
+
+  await page.goto('/sums/variable-sheave')
+  await example()
+  await expect(page.getByRole('region', { name: 'Every half turn' })).toContainText('−1')
+  await expect(page.getByText('1 1/2 turns opened')).toBeVisible()
+
+  await page.goto('/sums/belt-takeup')
+  await example()
+  await expect(page.getByText('The motor goes 2.19 mm away from the other shaft.')).toBeVisible()
+})

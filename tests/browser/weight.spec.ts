@@ -49,6 +49,7 @@ const VIEWS = [
   ['A machine', '/machines/CP-11'],
   ['A belt drive', '/machines/GL-07'],
   ['Belt sections', '/limits/sections'],
+  ['Limits of belt drives', '/limits/belts'],
   ['Calendar', '/calendar'],
   ['Stores', '/stores'],
   ['Limits', '/limits'],

@@ -59,7 +59,7 @@ describe('the job command', () => {
   it('tells where a belt job stands', () => {
     const belt = new TestBelt().ready().opened()
     belt.contacts(true, false)
-    belt.gaps(0, 0.63)
+    belt.gaps(0, 6.3)
     const { status, stdout, stderr } = job(['fold'], answered('GL-03', belt.entries))
     expect(status, stderr).toBe(0)
     expect(JSON.parse(stdout)).toMatchObject({ kind: 'belt', current: 'line-up' })

@@ -69,6 +69,7 @@ const options = computed((): ApexOptions | null => {
                 label: {
                   text: w.value.leaves,
                   orientation: 'horizontal',
+                  textAnchor: 'end',
                   style: { color: bayToken('--out'), background: 'transparent', fontSize: '13px' },
                 },
               },

@@ -1,5 +1,6 @@
 import type { Component } from 'vue'
 import { fitsHubs } from '~~/shared/quick/feelers'
+import { fitsForces } from '~~/shared/quick/beltDrive'
 import { fitsGrowth } from '~~/shared/quick/growing'
 import { LINE_BOXES } from '~~/shared/stages/lineUp/form'
 import type { SumTakes } from '~/composables/useSum'
@@ -18,6 +19,8 @@ const of = (load: () => Promise<{ default: Component }>, ...takes: readonly stri
 const readings = (...takes: readonly string[]) => of(() => import('./boards/ReadingsSum.vue'), ...takes)
 const lineFound = of(() => import('./boards/LineFound.vue'))
 const FEELERS = ['gaps/readings', 'rises/readings'] as const
+const DRIVE_SIZES = ['d', 'D', 'C', 'L'] as const
+const drive = of(() => import('./boards/DriveSum.vue'), ...DRIVE_SIZES)
 const leaves = of(() => import('./boards/LeavesSum.vue'))
 
 /** Sums that have a drawing; the form of any other is built from its schema alone. */
@@ -40,6 +43,15 @@ export const SUM_BOARDS: Readonly<Record<string, SumBoard>> = {
   'move-plan': of(() => import('./boards/PlanSum.vue'), 'coupling'),
   'four-contact': of(() => import('./boards/FourRims.vue'), 'reference', 'other'),
   'sheave-line': of(() => import('./boards/SheavesSum.vue'), ...LINE_BOXES, 'otherOn', 'edgeSide'),
+  'belt-geometry': drive,
+  'belt-tension': drive,
+  'belt-reading': drive,
+  'belt-takeup': drive,
+  'belt-set': {
+    takes: (at) => (fitsForces(at('readings')) ? [...DRIVE_SIZES, 'readings'] : DRIVE_SIZES),
+    board: defineAsyncComponent(() => import('./boards/BeltSetSum.vue')),
+  },
+  'variable-sheave': of(() => import('./boards/SettingSum.vue')),
   'compare-sets': lineFound,
   growth: {
     takes: (at) => (fitsGrowth(at('machines')) ? ['machines'] : []),

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { storeWords } from '~~/shared/wording/viewWords'
-import type { LotAnswer } from '~~/shared/api/answers'
 import { readCount } from '~~/shared/stores/form'
 import { newId } from '~/device/newId'
 
 /** Somebody counts what lies there: from now on that rules. */
-const props = defineProps<{ lot: LotAnswer | null; named: string }>()
+const props = defineProps<{
+  lot: { readonly id: string; readonly now: number; readonly version: number } | null
+  title: string
+  address: '/api/stores/lots' | '/api/stores/belts'
+}>()
 const emit = defineEmits<{ saved: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
@@ -33,20 +36,14 @@ const save = async () => {
   }
   const { id: lot, version } = props.lot
   const body = { id: id.value, counted: counted.value, author: session.authorId, version }
-  if (!(await send(() => askServer(`/api/stores/lots/${lot}/counts`, { method: 'POST', body })))) return
+  if (!(await send(() => askServer(`${props.address}/${lot}/counts`, { method: 'POST', body })))) return
   shown.value = false
   emit('saved')
 }
 </script>
 
 <template>
-  <el-dialog
-    v-model="shown"
-    :title="lot ? w.countTitle(named, lot.place || storeWords.noPlace) : ''"
-    width="min(440px, 94vw)"
-    append-to-body
-    destroy-on-close
-  >
+  <el-dialog v-model="shown" :title="title" width="min(440px, 94vw)" append-to-body destroy-on-close>
     <form v-if="lot" class="count" @submit.prevent="save">
       <p>{{ w.expected(lot.now) }}</p>
       <label>

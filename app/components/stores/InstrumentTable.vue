@@ -26,20 +26,14 @@ const rows = computed(() =>
   }),
 )
 const editing = ref(false)
-const later = useLater(editing)
-const picked = shallowRef<Instrument | null>(null)
-const edit = (instrument: Instrument | null) => {
-  picked.value = instrument
-  editing.value = true
-}
+const { picked, later, open } = usePicked<Instrument, 'editing'>({ editing })
 </script>
 
 <template>
   <section :aria-label="w.title">
-    <div class="head">
-      <h2>{{ w.title }}</h2>
-      <el-button class="quiet-button" @click="edit(null)">{{ w.add }}</el-button>
-    </div>
+    <StoresHead :title="w.title">
+      <el-button class="quiet-button" @click="open('editing', null)">{{ w.add }}</el-button>
+    </StoresHead>
     <el-empty v-if="rows.length === 0" class="panel" :image-size="1" :description="w.none" />
     <el-table v-else :data="rows" row-key="id" class="panel">
       <el-table-column :label="w.name" min-width="220">
@@ -65,7 +59,7 @@ const edit = (instrument: Instrument | null) => {
             link
             class="text-button"
             :aria-label="w.change(row.instrument.name)"
-            @click="edit(row.instrument as Instrument)"
+            @click="open('editing', row.instrument as Instrument)"
             >{{ storeWords.change }}</el-button
           >
         </template>
@@ -76,17 +70,6 @@ const edit = (instrument: Instrument | null) => {
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 10px 14px;
-  margin: 26px 0 10px;
-}
-.head h2 {
-  flex: 1;
-  margin: 0;
-}
 .over {
   text-decoration: line-through;
 }

@@ -5,9 +5,11 @@ import { toCore } from '~~/core/units/unitSystem'
 import { dayOf, daysBetween } from '~~/core/comeBack/days'
 import type { StoresAnswer } from '~~/shared/api/answers'
 import { thickness } from '~~/shared/wording/figures'
+import { spareName } from '~~/shared/wording/spareBelts'
 
-/** Shims that are to be ordered, and instruments whose calibration has run out. */
+/** Shims and belts that are to be ordered, and instruments whose calibration has run out. */
 const { data } = useAnswer<StoresAnswer>(() => '/api/stores')
+const session = useSession()
 const words = useWords()
 const w = storeWords
 const low = computed(() =>
@@ -20,6 +22,16 @@ const low = computed(() =>
         .filter((s) => s !== '')
         .join(', '),
       left: w.today.of(l.free, l.low),
+    })),
+)
+const belts = computed(() =>
+  (data.value?.belts ?? [])
+    .filter((b) => b.isLow)
+    .map((b) => ({
+      id: b.id,
+      name: spareName(b, { words, units: session.units }),
+      what: b.place,
+      left: w.belts.of(b.now, b.low),
     })),
 )
 const today = dayOf(new Date())
@@ -41,6 +53,15 @@ const past = computed(() =>
       <p v-for="l in low" :key="l.id">
         <strong class="figure">{{ l.name }}</strong> <span class="muted">{{ l.what }}</span>
         <span class="left">{{ l.left }}</span>
+      </p>
+    </section>
+    <section v-if="belts.length > 0" class="panel" :aria-label="w.belts.low">
+      <h2 class="title">
+        <NuxtLink to="/stores">{{ w.belts.low }}</NuxtLink>
+      </h2>
+      <p v-for="b in belts" :key="b.id">
+        <strong>{{ b.name }}</strong> <span class="muted">{{ b.what }}</span>
+        <span class="left">{{ b.left }}</span>
       </p>
     </section>
     <section v-if="past.length > 0" class="panel" :aria-label="w.today.past">

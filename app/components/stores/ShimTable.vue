@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { shellWords } from '~~/shared/wording/en'
 import { storeWords } from '~~/shared/wording/viewWords'
-import dayjs from 'dayjs'
 import { toCore } from '~~/core/units/unitSystem'
 import type { LotAnswer, StoresAnswer } from '~~/shared/api/answers'
 import { thickness } from '~~/shared/wording/figures'
@@ -15,6 +14,8 @@ const w = storeWords
 const units = ref(session.units)
 /** A phone has room for the leaf and what is free. */
 const narrow = useMediaQuery('(max-width: 760px)')
+/** On a tablet size and place stand under the leaf. */
+const under = useMediaQuery('(max-width: 1000px)')
 const leaf = (t: number, of: LotAnswer['units']) => thickness(toCore(t, 'displacement', of), of)
 const named = (l: LotAnswer) => `${leaf(l.thickness, l.units)} ${shellWords(words).unitNames[l.units]}`
 const tagsOf = (l: LotAnswer) =>
@@ -40,10 +41,6 @@ const rows = computed(() =>
       size: lot.size || w.anySize,
       place: lot.place || w.noPlace,
       tags: tagsOf(lot),
-      counted: lot.lastCount
-        ? w.counted(lot.lastCount.counted, lot.lastCount.by, dayjs(lot.lastCount.at).format('D MMM'))
-        : w.neverCounted(lot.counted),
-      off: lot.lastCount ? lot.lastCount.counted - lot.lastCount.expected : 0,
     })),
 )
 const places = computed(() =>
@@ -54,22 +51,12 @@ const sizes = computed(() =>
 )
 const counting = ref(false)
 const editing = ref(false)
-const later = useLater(counting, editing)
-const picked = shallowRef<LotAnswer | null>(null)
-const count = (lot: LotAnswer) => {
-  picked.value = lot
-  counting.value = true
-}
-const edit = (lot: LotAnswer | null) => {
-  picked.value = lot
-  editing.value = true
-}
+const { picked, later, open } = usePicked<LotAnswer, 'counting' | 'editing'>({ counting, editing })
 </script>
 
 <template>
   <section :aria-label="w.shims">
-    <div class="head">
-      <h2>{{ w.shims }}</h2>
+    <StoresHead :title="w.shims">
       <ChoiceRow
         v-model="units"
         :label="w.units"
@@ -78,19 +65,19 @@ const edit = (lot: LotAnswer | null) => {
           { value: 'metric', name: shellWords(words).unitNames.metric },
         ]"
       />
-      <el-button class="quiet-button" @click="edit(null)">{{ w.add }}</el-button>
-    </div>
+      <el-button class="quiet-button" @click="open('editing', null)">{{ w.add }}</el-button>
+    </StoresHead>
     <el-empty v-if="rows.length === 0" class="panel" :image-size="1" :description="w.none" />
     <el-table v-else :data="rows" row-key="id" class="panel lots">
       <el-table-column :label="w.columns.thickness" min-width="150">
         <template #default="{ row }">
           <strong class="figure leaf">{{ row.leaf }}</strong>
           <span class="muted kind">{{ shellWords(words).unitNames[units] }}, {{ row.kind }}</span>
-          <span v-if="narrow" class="muted small">{{ row.size }}, {{ row.place }}</span>
+          <span v-if="under" class="muted small"><br />{{ row.size }}, {{ row.place }}</span>
         </template>
       </el-table-column>
-      <el-table-column v-if="!narrow" :label="w.columns.size" prop="size" width="70" />
-      <el-table-column v-if="!narrow" :label="w.columns.place" prop="place" min-width="130" />
+      <el-table-column v-if="!under" :label="w.columns.size" prop="size" width="70" />
+      <el-table-column v-if="!under" :label="w.columns.place" prop="place" min-width="130" />
       <el-table-column v-if="!narrow" :label="w.columns.now" width="96" align="right">
         <template #default="{ row }"
           ><span class="figure" :title="row.lot.now < 0 ? w.less : undefined">{{
@@ -104,7 +91,7 @@ const edit = (lot: LotAnswer | null) => {
           <span v-if="row.tags" class="muted small">{{ row.tags }}</span></template
         >
       </el-table-column>
-      <el-table-column :label="w.columns.free" :min-width="narrow ? 110 : 170">
+      <el-table-column :label="w.columns.free" :min-width="narrow ? 110 : 140">
         <template #default="{ row }">
           <span class="free" :title="row.lot.low ? w.lowTold(row.lot.low) : undefined">
             <strong class="figure">{{ row.lot.free }}</strong>
@@ -121,17 +108,19 @@ const edit = (lot: LotAnswer | null) => {
           </span>
         </template>
       </el-table-column>
-      <el-table-column v-if="!narrow" :label="w.columns.counted" min-width="180">
+      <el-table-column v-if="!narrow" :label="w.columns.counted" min-width="140">
         <template #default="{ row }">
-          <span class="small">{{ row.counted }}</span>
-          <span v-if="row.off" class="muted small"><br />{{ w.missing(row.off) }}</span>
-          <span v-if="row.lot.now < 0" class="small"><br />{{ w.less }}</span>
+          <LotCounted :lot="row.lot" />
         </template>
       </el-table-column>
-      <el-table-column :width="narrow ? 92 : 150" align="right">
+      <el-table-column :width="narrow ? 92 : 140" align="right">
         <template #default="{ row }">
-          <el-button link class="text-button" @click="count(row.lot as LotAnswer)">{{ w.count }}</el-button>
-          <el-button link class="text-button" @click="edit(row.lot as LotAnswer)">{{ w.change }}</el-button>
+          <el-button link class="text-button" @click="open('counting', row.lot as LotAnswer)">{{
+            w.count
+          }}</el-button>
+          <el-button link class="text-button" @click="open('editing', row.lot as LotAnswer)">{{
+            w.change
+          }}</el-button>
         </template>
       </el-table-column>
     </el-table>
@@ -140,7 +129,8 @@ const edit = (lot: LotAnswer | null) => {
       v-if="later"
       v-model="counting"
       :lot="picked"
-      :named="picked ? named(picked) : ''"
+      :title="picked ? w.form.countTitle(named(picked), picked.place || w.noPlace) : ''"
+      address="/api/stores/lots"
       @saved="emit('changed')"
     />
     <LazyLotForm
@@ -155,17 +145,6 @@ const edit = (lot: LotAnswer | null) => {
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 10px 14px;
-  margin-bottom: 10px;
-}
-.head h2 {
-  flex: 1;
-  margin: 0;
-}
 .lots :deep(.cell) {
   line-height: 1.35;
 }

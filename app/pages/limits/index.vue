@@ -73,6 +73,7 @@ const speeds = (set: LimitSetRecord) => {
   <div class="page">
     <div class="head">
       <h1>{{ w.title }}</h1>
+      <NuxtLink to="/limits/belts">{{ w.beltLimits }}</NuxtLink>
       <NuxtLink to="/limits/sections">{{ w.sections }}</NuxtLink>
       <el-button tag="a" class="quiet-button" :href="csv" download="limits.csv">{{
         w.files.csvOut

@@ -18,6 +18,7 @@ import { ahead, loadedAhead } from '../ahead'
 
 const loadWorking = ahead(() => import('~~/shared/stages/measure/working'))
 const loadLineWorking = ahead(() => import('~~/shared/stages/lineUp/working'))
+const BeltsAhead = defineAsyncComponent(() => import('./BeltsAhead.vue'))
 const CouplingClosing = loadedAhead(() => import('./CouplingClosing.vue'))
 const CustomerHand = loadedAhead(() => import('./CustomerHand.vue'))
 const LineClosing = loadedAhead(() => import('./LineClosing.vue'))
@@ -238,6 +239,7 @@ onMounted(() => {
       </label>
       <p v-if="duePassed" class="caution" role="alert">{{ w.due.past }}</p>
       <p v-else-if="byRule && !form.dueOn" class="muted">{{ ruleWords(byRule, telling) }}</p>
+      <BeltsAhead v-if="job.belt" :state="job.belt" :due="due?.on ?? null" />
       <CustomerSigns
         v-model="form.customer"
         :over="customerReads"

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { blankFit, nameFitUnits, readFit, type FitTexts } from '~~/shared/stages/fit/form'
+import { sparesFor } from '~~/core/stores/spareBelts'
+import { blankFit, nameFitUnits, readFit, takeSpares, type FitTexts } from '~~/shared/stages/fit/form'
 import { toCore } from '~~/core/units/unitSystem'
 import { meaningOfFit } from '~~/shared/wording/drive'
 import { actionsWords, beltsWords, drivesWords, fitWords } from '~~/shared/wording/en'
 import { figure } from '~~/shared/wording/figures'
+import SparesPicker from './SparesPicker.vue'
 
 /** Belts laid on by hand, the same or a new set. */
 const job = useJob()
@@ -17,7 +19,12 @@ const closed = computed(() => state.value.closing !== null)
 const meaning = computed(() => meaningOfFit(state.value, telling.value))
 const { draft: form, clear } = useDraft<FitTexts>('fit', () => blankFit(session.units))
 useUnitsOfDraft(form, nameFitUnits)
-const read = computed(() => readFit(form.value, machine.value, telling.value))
+const offers = computed(() => sparesFor(machine.value, session.works?.spareBelts ?? []))
+const took = computed({
+  get: () => form.value.spares,
+  set: (lot) => takeSpares(form.value, offers.value.find((o) => o.lot.id === lot) ?? null, session.units),
+})
+const read = computed(() => readFit(form.value, machine.value, telling.value, offers.value))
 const wanted = computed(() => {
   const { belts, units } = machine.value
   const length =
@@ -32,6 +39,8 @@ const log = () => {
   if (!payload || !job.log({ kind: 'belts-fitted', payload })) return
   clear()
   goOn()
+  // What the stores have left follows.
+  if (payload.spares) void session.meetWorks().catch(() => null)
 }
 </script>
 
@@ -47,6 +56,7 @@ const log = () => {
         :options="(['same', 'new'] as const).map((value) => ({ value, name: w.view.belts[value] }))"
       />
       <template v-if="form.belts === 'new'">
+        <SparesPicker v-if="session.works?.spareBelts?.length" v-model="took" :offers="offers" />
         <NumberBox
           v-model="form.length"
           class="length"

@@ -1,14 +1,16 @@
 <script setup lang="ts">
+import { lineLimitsOf } from '~~/core/belt/beltLimits'
 import { sectionOf, STARTER_SECTIONS } from '~~/core/belt/sections'
 import type { BeltMachine, SheavePlace } from '~~/core/register/beltMachine'
 import { settingFollows } from '~~/core/stages/inspect/setting'
+import { driveOf } from '~~/core/stages/lineUp/line'
 import { CONVERSIONS, toCore } from '~~/core/units/unitSystem'
 import { readSetting } from '~~/shared/stages/inspect/form'
-import { drawSheave, rowsShown } from '~~/shared/stages/inspect/settingDrawing'
-import { actionsWords, beltsWords, drivesWords, sheaveSettingWords } from '~~/shared/wording/en'
+import { drawSheave, rowsShown, usualBelt } from '~~/shared/stages/inspect/settingDrawing'
+import { actionsWords, beltsWords, sheaveSettingWords } from '~~/shared/wording/en'
 import { gapFigure, UNIT_NAMES } from '~~/shared/wording/figures'
 import { forceFigure } from '~~/shared/wording/forces'
-import { eighths } from '~~/shared/wording/lines'
+import { eighths, limitByWords } from '~~/shared/wording/lines'
 import { ampsFigure, meaningOfSetting, openWords, settingConsequences } from '~~/shared/wording/sheaveSetting'
 import { bandSourceWords } from '~~/shared/wording/tension'
 import { ahead } from '../ahead'
@@ -44,11 +46,10 @@ const meaning = computed(() =>
 const own = (x: number) => toCore(x, 'distance', registered.value.units)
 const g = (x: number, unit = true) => gapFigure(x, telling.value, unit)
 const SHEET = { width: 440, height: 262 }
-/** A belt whose section nobody knows is drawn in about the size its groove has. */
 const belt = computed(() => {
   const table = sectionOf(STARTER_SECTIONS, registered.value.belts)
-  const usual = own(sheave.value.pitchDiameter) * 0.12
-  return { topWidth: table?.topWidth ?? usual, height: table?.height ?? usual * 0.65 }
+  const usual = usualBelt(own(sheave.value.pitchDiameter))
+  return { topWidth: table?.topWidth ?? usual.topWidth, height: table?.height ?? usual.height }
 })
 const drawn = computed(
   () =>
@@ -141,14 +142,15 @@ const follow = computed(() =>
   follows.value ? settingConsequences(follows.value, registered.value, telling.value) : [],
 )
 const sources = computed(() => {
-  const { limits, belts, plateCurrent } = registered.value
-  const l = beltsWords(telling.value.words).limits
+  const { plateCurrent } = registered.value
   const read = follows.value?.tension.left
   return w.value.source(
     w.value.offsetFrom(
-      limits.offset === null
-        ? l.starter(drivesWords(telling.value.words).beltKinds[belts.kind])
-        : l.own(limits.source),
+      limitByWords(
+        lineLimitsOf(registered.value, driveOf(registered.value)?.span ?? 0).offset,
+        registered.value,
+        telling.value,
+      ),
     ),
     read?.band
       ? w.value.tensionFrom(bandSourceWords(read, { machine: registered.value }, telling.value))

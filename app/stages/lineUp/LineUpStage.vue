@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { actionsWords, beltsWords, drawingsWords, tablesWords, drivesWords } from '~~/shared/wording/en'
+import { actionsWords, beltsWords, drawingsWords, tablesWords } from '~~/shared/wording/en'
 import type { LogEntry } from '~~/core/logbook/entry'
 import { LINE_STEPS, type LineStep } from '~~/core/stages/lineUp/entries'
 import { toCore } from '~~/core/units/unitSystem'
@@ -17,7 +17,14 @@ import {
 } from '~~/shared/stages/lineUp/form'
 import { lineWorking } from '~~/shared/stages/lineUp/working'
 import { gapFigure } from '~~/shared/wording/figures'
-import { cureSteps, lineBoxWords, lineFigure, lineLimit, meaningOfAlignment } from '~~/shared/wording/lines'
+import {
+  cureSteps,
+  lineBoxWords,
+  lineFigure,
+  lineLimit,
+  lineLimitSources,
+  meaningOfAlignment,
+} from '~~/shared/wording/lines'
 import LineQuestions from './LineQuestions.vue'
 
 const job = useJob()
@@ -105,12 +112,7 @@ const working = () =>
   line.value
     ? lineWorking(line.value, round.value.reading as LogEntry<'sheaves-read'> | null, telling.value)
     : []
-const limits = computed(() => {
-  const l = machine.value.limits
-  return l.offset !== null || l.angle !== null
-    ? w.value.limits.own(l.source)
-    : w.value.limits.starter(drivesWords(telling.value.words).beltKinds[machine.value.belts.kind])
-})
+const limits = computed(() => lineLimitSources(machine.value, telling.value))
 const nextWords = computed(() => {
   if (!read.value.contacts) return w.value.view.tapFour
   if (!read.value.reading)

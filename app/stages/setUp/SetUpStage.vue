@@ -18,7 +18,6 @@ import {
 import { clockFace } from '~~/shared/wording/clockFace'
 import { capital } from '~~/shared/wording/telling'
 import { circleName } from '~~/shared/wording/readings'
-import SheetLinks from '../measure/SheetLinks.vue'
 import type { WorkingStep } from '~~/shared/working/step'
 import { ahead, loadedAhead } from '../ahead'
 

@@ -30,6 +30,7 @@ const log = (belts: 'loose' | 'off') => {
   <BoardFrame :title="w.view.title" :note="beltsWords(telling.words).bases[base.kind]">
     <BaseBoard :base="base" way="toward" :words="telling.words" />
     <StepList :name="w.view.steps" :steps="steps" />
+    <SheetLinks on-dye />
   </BoardFrame>
   <LedgerFrame :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
     <p v-if="weight && state.slack" class="muted">{{ weight }}</p>

@@ -2,13 +2,14 @@
 import { turnsGiven, turnsToGive } from '~~/core/stages/tension/turns'
 import { TENSION_SCHOOLS } from '~~/core/stages/tension/entries'
 import { driveOf } from '~~/core/stages/lineUp/line'
-import { DEFLECTION_SHARE, inchesOfSpan } from '~~/core/belt/tension'
+import { inchesOfSpan } from '~~/core/belt/tension'
 import { toCore } from '~~/core/units/unitSystem'
 import { drawBars } from '~~/shared/stages/tension/drawing'
 import {
   askedTurns,
   SCHOOL_BOXES,
   blankTension,
+  gaugeDeflection,
   nameTensionUnits,
   readTensionTexts,
   readTurns,
@@ -77,8 +78,7 @@ const given = computed(() => turnsGiven(state.value.rounds))
 /** How the chosen school goes, and what the gauge on the drawing shows. */
 const deflection = computed(
   () =>
-    typedMillimetres(form.value.deflection, 'distance', session.units) ??
-    (drive.value?.span ?? 0) * DEFLECTION_SHARE,
+    typedMillimetres(form.value.deflection, 'distance', session.units) ?? gaugeDeflection(machine.value) ?? 0,
 )
 const how = computed(() => {
   const d = gapFigure(deflection.value, telling.value, true)
@@ -288,6 +288,7 @@ const box = (i: number) => `belt.${String(i)}`
         </p>
       </template>
     </BeltBars>
+    <SheetLinks v-if="!closed" on-dye />
   </BoardFrame>
   <LedgerFrame :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
     <TensionFigures v-if="now" :read="now" :state="state" />

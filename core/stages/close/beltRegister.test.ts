@@ -42,7 +42,7 @@ describe('what the register takes over from a belt job', () => {
     belt.turn(1.5)
     const [setting, belts, travel] = beltRegisterChanges(belt.fold().state)
     expect(setting).toEqual({ what: 'setting', place: 'motor', was: 1, now: 2.5 })
-    expect(belts).toMatchObject({ what: 'belts', on: '2026-01-01' })
+    expect(belts).toMatchObject({ what: 'belts', on: '2026-01-01', set: 'matched' })
     expect(belts?.what === 'belts' && belts.length).toBeCloseTo(97.5 * 25.4, 9)
     expect(travel?.what === 'travel' && travel.now).toBeCloseTo(20 - 1.5 * 2.5, 9)
     belt.turn(20)

@@ -1,5 +1,5 @@
 import { dayOf, type Day } from '../../comeBack/days'
-import type { BeltMachine, SheavePlace } from '../../register/beltMachine'
+import type { BeltMachine, BeltSetKind, SheavePlace } from '../../register/beltMachine'
 import { toCore, type Millimetres } from '../../units/unitSystem'
 import type { Fitted } from '../fit/stage'
 import type { Inspection } from '../inspect/inspection'
@@ -15,8 +15,13 @@ export type BeltRegisterChange =
       readonly was: number
       readonly now: number
     }
-  /** A new set: the day it went on, and its length where it was read. */
-  | { readonly what: 'belts'; readonly on: Day; readonly length: Millimetres | null }
+  /** A new set: the day it went on, its length where it was read, and whether it is matched where that was said. */
+  | {
+      readonly what: 'belts'
+      readonly on: Day
+      readonly length: Millimetres | null
+      readonly set: BeltSetKind | null
+    }
   | { readonly what: 'travel'; readonly was: Millimetres; readonly now: Millimetres }
 
 interface Sees {
@@ -46,6 +51,7 @@ export const beltRegisterChanges = ({
           {
             what: 'belts',
             on: dayOf(new Date(entry.madeAt)),
+            set: entry.payload.matched === null ? null : entry.payload.matched ? 'matched' : 'not-matched',
             length:
               entry.payload.length === null
                 ? null

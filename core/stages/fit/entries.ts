@@ -9,6 +9,8 @@ export interface FitEntries {
     readonly length: number | null
     /** Whether the maker calls them a matched set; null where it isn't said. */
     readonly matched: boolean | null
+    /** The lot of the stores they came from, and how many pieces of it. */
+    readonly spares?: { readonly lot: string; readonly pieces: number }
     readonly words: string
   }
 }

@@ -5,12 +5,12 @@ import {
   judgeSheaves,
   sheaveCorrections,
   sheaveErrors,
-  sheaveLimits,
   type FleetAngles,
   type SheaveCorrections,
   type SheaveErrors,
   type SheaveLimits,
 } from '../../belt/sheaveLine'
+import { lineLimitsOf, type Ruled, type RuledLine } from '../../belt/beltLimits'
 import type { Verdict } from '../../judge/judge'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
@@ -27,6 +27,8 @@ export interface JudgedLine {
   readonly value: number
   /** Null where no limit is known. */
   readonly limit: number | null
+  /** Who says the limit; null where there is none. */
+  readonly by: Pick<Ruled<number>, 'by' | 'source'> | null
   readonly verdict: Verdict | null
 }
 
@@ -53,15 +55,11 @@ export const driveOf = remember((machine: BeltMachine): BeltDrive | null => {
   return drive.ok ? drive.value : null
 })
 
-/** The machine's own limits, or the starter limits of its belt kind. */
-export const lineLimits = (machine: BeltMachine, drive: BeltDrive): SheaveLimits => {
-  const { angle, tilt, offset } = machine.limits
-  return sheaveLimits(machine.belts.kind, drive.span, {
-    angle: angle === null ? undefined : angle * DEGREE,
-    tilt: tilt === null ? undefined : tilt * DEGREE,
-    offset: offset === null ? undefined : toCore(offset, 'distance', machine.units),
-  })
-}
+const limitsIn = ({ angle, tilt, offset }: RuledLine): SheaveLimits => ({
+  angle: angle.value,
+  tilt: tilt.value,
+  offset: offset.value,
+})
 
 /** Gaps at the edge in core units; what a straight contact check says when all four rims touch. */
 interface Gaps {
@@ -110,7 +108,8 @@ const readGaps = (machine: BeltMachine, drive: BeltDrive, gaps: Gaps): LineReadi
     drive.centre,
   )
   const fleet = fleetAngles(errors, drive.span)
-  const limits = lineLimits(machine, drive)
+  const ruled = lineLimitsOf(machine, drive.span)
+  const limits = limitsIn(ruled)
   const judged = judgeSheaves(errors, fleet, limits)
   const verdictOf = (name: 'fleet' | 'tilt' | 'offset') =>
     judged.quantities.find((q) => q.name === name)?.verdict ?? null
@@ -123,6 +122,7 @@ const readGaps = (machine: BeltMachine, drive: BeltDrive, gaps: Gaps): LineReadi
       kind: 'angle',
       value,
       limit: limits.angle,
+      by: ruled.angle,
       verdict: worst ? verdictOf('fleet') : Math.abs(value) <= 0.8 * limits.angle ? 'in' : 'edge',
     }
   }
@@ -138,9 +138,10 @@ const readGaps = (machine: BeltMachine, drive: BeltDrive, gaps: Gaps): LineReadi
         kind: 'distance',
         value: errors.offset,
         limit: limits.offset,
+        by: limits.offset === null ? null : ruled.offset,
         verdict: verdictOf('offset'),
       },
-      { name: 'turn', kind: 'angle', value: errors.turn, limit: null, verdict: null },
+      { name: 'turn', kind: 'angle', value: errors.turn, limit: null, by: null, verdict: null },
       ...(errors.tilt === null
         ? []
         : ([
@@ -149,6 +150,7 @@ const readGaps = (machine: BeltMachine, drive: BeltDrive, gaps: Gaps): LineReadi
               kind: 'angle',
               value: errors.tilt,
               limit: limits.tilt,
+              by: ruled.tilt,
               verdict: verdictOf('tilt'),
             },
           ] as const)),

@@ -10,7 +10,7 @@ const squareOn = (sheaveEnd: number, farEnd: number, edge: 'driven-side' | 'far-
 describe('the motor on its base', () => {
   it('is judged by what its belts may run at, at its own feet', () => {
     const s = squareOn(100, 100)
-    expect(s).toMatchObject({ verdict: 'in', source: 'starting' })
+    expect(s).toMatchObject({ verdict: 'in', by: { by: 'starting' } })
     expect(s.difference).toBeCloseTo(0, 12)
     expect(s.limit).toBeCloseTo(254 * Math.tan((0.5 * Math.PI) / 180), 9)
   })

@@ -1,5 +1,5 @@
 import { squareness } from '../../belt/squareness'
-import { ANGLE_LIMITS } from '../../belt/sheaveLine'
+import { angleLimitOf, type Ruled } from '../../belt/beltLimits'
 import { marginIn, verdictOfMargin, type Verdict } from '../../judge/judge'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
@@ -25,14 +25,14 @@ export interface SquareRead {
   /** Difference at the limit angle. */
   readonly limit: Millimetres
   readonly limitAngle: number
-  readonly source: 'own' | 'starting'
+  readonly by: Pick<Ruled<number>, 'by' | 'source'>
   readonly verdict: Verdict
 }
 
 /** Whether the motor stands square, judged by what the belts may run at: the machine's own angle, or that of its kind of belt. */
 export const squareOf = remember((entry: LogEntry<'motor-squared'>, machine: BeltMachine): SquareRead => {
   const { units, edge, ...ends } = entry.payload
-  const { base, limits } = machine
+  const { base } = machine
   const own = (x: number) => toCore(x, 'distance', machine.units)
   const spacing = own(base.footSpacing)
   // From the far side an end further off stands nearer the driven shaft.
@@ -44,7 +44,8 @@ export const squareOf = remember((entry: LogEntry<'motor-squared'>, machine: Bel
     spacing,
     base.screwPitch === null ? null : own(base.screwPitch),
   )
-  const limitAngle = limits.angle === null ? ANGLE_LIMITS[machine.belts.kind] : (limits.angle * Math.PI) / 180
+  const ruled = angleLimitOf(machine)
+  const limitAngle = ruled.value
   return {
     entry,
     turn: read.turn,
@@ -53,7 +54,7 @@ export const squareOf = remember((entry: LogEntry<'motor-squared'>, machine: Bel
     turns: read.screwTurns,
     limit: spacing * Math.tan(limitAngle),
     limitAngle,
-    source: limits.angle === null ? 'starting' : 'own',
+    by: ruled,
     verdict: verdictOfMargin(marginIn(read.turn, [-limitAngle, limitAngle])),
   }
 })

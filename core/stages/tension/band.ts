@@ -1,12 +1,11 @@
 import { tensionBand, type Interval, type TensionBand } from '../../belt/tensionBand'
-import { RATIO_AT_180, type BeltAge, type BeltLoad, type BeltSpring } from '../../belt/tension'
+import { bothFactorsOf, ratioAt180Of, serviceFactorOf } from '../../belt/beltLimits'
+import type { BeltAge, BeltLoad, BeltSpring } from '../../belt/tension'
 import { beltSpeed, type BeltDrive } from '../../belt/geometry'
 import { chartOf, sectionMass, tableOf } from '../../belt/sections'
 import type { BeltMachine } from '../../register/beltMachine'
 import { toCore, type KilogramsPerMetre, type Newtons } from '../../units/unitSystem'
 
-/** Used where the register says no service factor (docs/methods/belt-tension.md); the maker's sheet rules. */
-export const STARTING_SERVICE_FACTOR = 1.3
 const KILOWATT = 1000
 
 /** Axial stiffness EA of one belt: as registered, else by its section's table; 0 where neither says it. */
@@ -44,10 +43,10 @@ export const loadOf = (machine: BeltMachine, drive: BeltDrive): BeltLoad | null 
     power: machine.powerKw * KILOWATT,
     // The small sheave turns faster by the ratio of the diameters where it isn't the motor's.
     rpm: (machine.rpm * motor) / drive.small,
-    serviceFactor: machine.tension?.serviceFactor ?? STARTING_SERVICE_FACTOR,
+    serviceFactor: serviceFactorOf(machine).value,
     belts: count,
     mass,
-    ratioAt180: RATIO_AT_180,
+    ratioAt180: ratioAt180Of(machine).value,
   }
 }
 
@@ -81,7 +80,7 @@ export const bandOf = (
   const band = tensionBand(drive, spring, age, {
     ...(sticker ? { sticker } : {}),
     ...(chart ? { chart } : {}),
-    ...(load ? { load } : {}),
+    ...(load ? { load, factors: bothFactorsOf(machine) } : {}),
   })
   return band.ok ? band.value : null
 }

@@ -1,8 +1,8 @@
-import { judgeBeltSet, SPREAD_LIMIT, type BeltSetAdvice } from '../../belt/beltSet'
+import { gaugeDeflectionOf, spreadLimitOf } from '../../belt/beltLimits'
+import { judgeBeltSet, type BeltSetAdvice } from '../../belt/beltSet'
 import type { BeltDrive } from '../../belt/geometry'
 import {
   deflectionForce,
-  DEFLECTION_SHARE,
   designTension,
   shaftLoad,
   spanFrequency,
@@ -161,10 +161,11 @@ export const readTension = remember(
     const mean = whole ? whole.reduce((s, t) => s + t, 0) / whole.length : null
     // A screening by hand still shows a set that doesn't belong together.
     const compared = whole ?? values
+    const spreadLimit = spreadLimitOf(machine).value
     const set = judgeBeltSet(
       compared.map((tension, i) => ({ id: String(i), tension })),
       band?.tension ?? [0, Infinity],
-      SPREAD_LIMIT,
+      spreadLimit,
     )
     const middle = values.reduce((s, v) => s + v, 0) / values.length
     const leans = window
@@ -188,7 +189,7 @@ export const readTension = remember(
       atRest === null
         ? null
         : { atRest, limit, verdict: limit === null ? null : verdictOfMargin(marginIn(atRest, [null, limit])) }
-    const deflection = drive.span * DEFLECTION_SHARE
+    const deflection = gaugeDeflectionOf(machine, drive).value
     const judged = belts.map((b): VerdictOrUnknown => b.verdict ?? 'unknown')
     return {
       entry,
@@ -197,7 +198,7 @@ export const readTension = remember(
       why,
       mean,
       spread: set.spread,
-      spreadLimit: SPREAD_LIMIT,
+      spreadLimit,
       unmatched: set.unmatched,
       band,
       window,

@@ -9,8 +9,27 @@ import {
   settingWords,
 } from '../../../shared/wording/drive'
 import { inspectWords, reportWords, runWords, slackOffWords } from '../../../shared/wording/en'
+import { toCore } from '../../../core/units/unitSystem'
+import { figure } from '../../../shared/wording/figures'
+import { capital, type Telling } from '../../../shared/wording/telling'
 import { block, when } from '../blocks'
 import type { Section } from '../section'
+
+/** Which belts went on: how long, matched or not, and out of the stores. */
+const fittedWords = (
+  { length, units, matched, spares }: LogEntry<'belts-fitted'>['payload'],
+  telling: Telling,
+): string => {
+  const w = reportWords(telling.words).driveWork.fitted
+  const said = [
+    ...(length === null
+      ? []
+      : [w.long(figure(toCore(length, 'distance', units), 'distance', telling.units, { unit: true }))]),
+    ...(matched === null ? [] : [matched ? w.matched : w.notMatched]),
+    ...(spares ? [w.stores] : []),
+  ]
+  return said.length === 0 ? '' : `${capital(said.join(', '))}.`
+}
 
 /** What was done about the drive besides its line and tension, in the order of the work. */
 export const driveWork: Section<BeltState> = (state, { telling, personName, photographs }) => {
@@ -43,7 +62,15 @@ export const driveWork: Section<BeltState> = (state, { telling, personName, phot
         ]
       : []),
     ...(fitted.entry
-      ? [w.line(by(fitted.entry), meaningOfFit(state, telling).headline, fitted.entry.payload.words)]
+      ? [
+          w.line(
+            by(fitted.entry),
+            [meaningOfFit(state, telling).headline, fittedWords(fitted.entry.payload, telling)]
+              .filter(Boolean)
+              .join(' '),
+            fitted.entry.payload.words,
+          ),
+        ]
       : []),
     ...(recheck.facts.entry
       ? [

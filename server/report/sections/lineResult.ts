@@ -1,9 +1,9 @@
 import { degrees, gapFigure } from '../../../shared/wording/figures'
-import { beltsWords, reportWords, tablesWords, verdictsWords, drivesWords } from '../../../shared/wording/en'
+import { beltsWords, reportWords, tablesWords, verdictsWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import type { BeltState } from '../../../core/jobs/belt'
 import { diagnosisOf } from '../../../core/stages/lineUp/line'
-import { lineFigure, lineLimit } from '../../../shared/wording/lines'
+import { lineFigure, lineLimit, lineLimitSources } from '../../../shared/wording/lines'
 import { toCore } from '../../../core/units/unitSystem'
 import { block, figures, grid, QUIET, verdictCell, when } from '../blocks'
 import type { Section } from '../section'
@@ -28,13 +28,9 @@ export const lineResult: Section<Pick<BeltState, 'asFound' | 'asLeft' | 'machine
       q.verdict ? verdictCell(q.verdict, verdictsWords(telling.words)[q.verdict]) : '',
     ]
   })
-  const own = machine.limits.offset !== null || machine.limits.angle !== null
-  const limits = own
-    ? w.limits.own(machine.limits.source)
-    : w.limits.starter(drivesWords(telling.words).beltKinds[machine.belts.kind])
   return [
     block(result.grooves, grid(['*', 70, 70, 70, 70], ['', t.asFound, t.asLeft, t.limit, ''], rows), {
-      text: result.limits(limits),
+      text: result.limits(lineLimitSources(machine, telling)),
       color: QUIET,
     }),
   ]
@@ -61,7 +57,11 @@ export const lineRounds: Section<Pick<BeltState, 'alignment' | 'lines'>> = (
       const g = (x: number) => gapFigure(toCore(x, 'distance', p.units), telling, true)
       parts.push(
         w.gaps(by(round.reading), w.faces[p.edgeSide], w.sheaves[p.edgeOn], g(p.p1), g(p.p2), g(p.w)) +
-          (p.tilt ? w.shifted(g(p.tilt.g12), g(p.tilt.g6)) : w.tiltNotRead),
+          (p.reference ? w.rims(g(p.reference.r1), g(p.reference.r2)) : '') +
+          (p.tilt ? w.shifted(g(p.tilt.g12), g(p.tilt.g6)) : w.tiltNotRead) +
+          (p.halfTurn ? w.halfTurn(g(p.halfTurn.p1), g(p.halfTurn.p2)) : '') +
+          (p.grooves ? w.grooves(p.grooves.motor, p.grooves.driven) : '') +
+          w.by[p.by ?? 'edge'],
       )
     }
     if (line)

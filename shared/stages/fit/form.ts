@@ -1,8 +1,10 @@
+import { allowancesOf } from '../../../core/belt/beltLimits'
 import { judgeReplacement } from '../../../core/belt/replacement'
 import type { BeltMachine } from '../../../core/register/beltMachine'
 import type { FitEntries } from '../../../core/stages/fit/entries'
 import { driveOf } from '../../../core/stages/lineUp/line'
-import { toCore, type Millimetres, type UnitSystem } from '../../../core/units/unitSystem'
+import type { SparesFor } from '../../../core/stores/spareBelts'
+import { fromCore, toCore, type Millimetres, type UnitSystem } from '../../../core/units/unitSystem'
 import { boxReader } from '../../forms/boxes'
 import { unitOf, withUnit } from '../../forms/typed'
 import { fitWords } from '../../wording/en'
@@ -15,6 +17,8 @@ export interface FitTexts {
   belts: 'same' | 'new'
   length: string
   matched: 'yes' | 'no' | 'unknown'
+  /** The lot of the stores they came from; empty for none. */
+  spares: string
   words: string
 }
 
@@ -23,6 +27,7 @@ export const blankFit = (units: UnitSystem): FitTexts => ({
   belts: 'same',
   length: '',
   matched: 'unknown',
+  spares: '',
   words: '',
 })
 
@@ -44,7 +49,7 @@ export const nearWords = (length: Millimetres, machine: BeltMachine, telling: Te
   if (!drive) return ''
   const own = (x: number) => toCore(x, 'distance', machine.units)
   const left = machine.base.travelLeft === undefined ? null : own(machine.base.travelLeft)
-  const judged = judgeReplacement(drive, length, left)
+  const judged = judgeReplacement(drive, length, left, allowancesOf(machine))
   if (!judged.ok) return w.tooShort
   const { change, inward, fits } = judged.value
   if (Math.abs(change) < SAME_PLACE) return ''
@@ -56,11 +61,23 @@ export const nearWords = (length: Millimetres, machine: BeltMachine, telling: Te
   ].join(' ')
 }
 
+/** What a lot of the stores fills in: its length, and a set of as many belts as the drive has is a matched one. */
+export const takeSpares = (texts: FitTexts, offer: SparesFor | null, units: UnitSystem): void => {
+  texts.spares = offer?.lot.id ?? ''
+  if (!offer) return
+  const { lot } = offer
+  texts.length = String(
+    Number(fromCore(toCore(lot.length, 'distance', lot.units), 'distance', units).toPrecision(6)),
+  )
+  texts.matched = lot.together === 1 ? 'unknown' : offer.pieces === 1 ? 'yes' : 'no'
+}
+
 /** Reads it; asks where the length is not that of the register. Only new belts are described. */
 export const readFit = (
   texts: FitTexts,
   machine: BeltMachine,
   telling: Telling,
+  offers: readonly SparesFor[] = [],
 ): {
   readonly fault: string
   readonly asks: string
@@ -83,6 +100,7 @@ export const readFit = (
   const known = machine.belts.length
   const registered = known === undefined ? null : toCore(known, 'distance', machine.units)
   const typed = length === null ? null : toCore(length, 'distance', units)
+  const spares = offers.find((o) => o.lot.id === texts.spares)
   const odd = registered !== null && typed !== null && Math.abs(typed / registered - 1) > SAME_BELT
   return {
     fault,
@@ -95,6 +113,7 @@ export const readFit = (
           units,
           length,
           matched: texts.matched === 'unknown' ? null : texts.matched === 'yes',
+          ...(spares ? { spares: { lot: spares.lot.id, pieces: spares.pieces } } : {}),
           words,
         },
   }

@@ -36,6 +36,12 @@ const PITCH_DOWN = 0.3
 /** Least room of a flange beside its flank, millimetres. */
 const LEAST_FLANGE = 3
 
+/** A belt whose section nobody knows, in about the size that its groove has. */
+export const usualBelt = (pitchDiameter: number): SheaveForm['belt'] => {
+  const topWidth = 0.12 * pitchDiameter
+  return { topWidth, height: 0.65 * topWidth }
+}
+
 /** Draws the sheave as it stands and as it was left, to one scale both ways. */
 export const drawSheave = (
   s: SettingFollows,

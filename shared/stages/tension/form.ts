@@ -1,11 +1,11 @@
 import type { BeltAge } from '../../../core/belt/tension'
-import { DEFLECTION_SHARE } from '../../../core/belt/tension'
+import { gaugeDeflectionOf } from '../../../core/belt/beltLimits'
 import type { BeltMachine } from '../../../core/register/beltMachine'
 import { driveOf } from '../../../core/stages/lineUp/line'
 import type { TensionEntries, TensionReadBy, TensionSchool } from '../../../core/stages/tension/entries'
 import { readingsOf } from '../../../core/register/readingsOf'
 import { readTypedNumber, type TypedMeasure } from '../../../core/units/typedNumber'
-import { fromCore, toCore, type UnitSystem } from '../../../core/units/unitSystem'
+import { fromCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { unitOf, withUnit } from '../../forms/typed'
 import { tensionWords, typingWords } from '../../wording/en'
 import type { Telling } from '../../wording/telling'
@@ -48,12 +48,10 @@ const settable = (mm: number, units: UnitSystem): string => {
   )
 }
 
-/** Where the gauge goes for this span: the sticker's deflection, else a sixty-fourth. Millimetres; null without a drive. */
+/** Where the gauge goes on this drive, millimetres; null where its sheaves would touch. */
 export const gaugeDeflection = (machine: BeltMachine): number | null => {
-  const sticker = machine.tension?.stickerDeflection
-  if (sticker !== undefined) return toCore(sticker, 'distance', machine.units)
   const drive = driveOf(machine)
-  return drive && drive.span * DEFLECTION_SHARE
+  return drive && gaugeDeflectionOf(machine, drive).value
 }
 
 /** An empty board: the gauge set for this span, belts of the age they went on with. */

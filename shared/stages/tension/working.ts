@@ -1,5 +1,6 @@
 import { beltSpeed } from '../../../core/belt/geometry'
-import { designTension, BAND_FACTORS } from '../../../core/belt/tension'
+import { factorsOf } from '../../../core/belt/beltLimits'
+import { designTension, type BeltAge } from '../../../core/belt/tension'
 import type { BeltMachine } from '../../../core/register/beltMachine'
 import { loadOf, massOf, pushedTogether, stiffnessOf } from '../../../core/stages/tension/band'
 import type { TensionRead } from '../../../core/stages/tension/tension'
@@ -99,7 +100,7 @@ export const tensionWorking = (
 const bandSteps = (
   read: TensionRead,
   machine: BeltMachine,
-  age: keyof typeof BAND_FACTORS,
+  age: BeltAge,
   telling: Telling,
 ): readonly WorkingStep[] => {
   const w = tensionWords(telling.words).working
@@ -125,7 +126,7 @@ const bandSteps = (
   if (!load) return []
   const design = designTension(drive, load)
   const v = beltSpeed(drive.small, load.rpm)
-  const [from, to] = BAND_FACTORS[age]
+  const [from, to] = factorsOf(machine, age).value
   const kg = load.mass.toPrecision(3)
   return [
     {
@@ -137,7 +138,7 @@ const bandSteps = (
     {
       name: w.ratio,
       formula: w.ratioFormula,
-      substituted: `5 ^ (${((drive.wrapSmall * 180) / Math.PI).toFixed(1)}° / 180°)`,
+      substituted: `${String(load.ratioAt180)} ^ (${((drive.wrapSmall * 180) / Math.PI).toFixed(1)}° / 180°)`,
       result: design.ratio.toFixed(3),
     },
     {

@@ -4,7 +4,6 @@ export const answers = {
   retireJobOpen: 'A job is open on this machine. Close it, then retire the machine.',
   noPhotograph: 'This entry shows a photograph that the job doesn’t have. Send the photograph first.',
   photographId: 'Give the photograph’s id as a UUID.',
-  noSheet: 'Data sheets are for couplings. This job is on belts.',
   entryIdTaken: 'Another entry already has this id. Send it again under a new one.',
   nobody: 'Nobody by that id works here. Choose who is writing.',
   beginsWithOpening: 'A job begins with its opening entry.',
@@ -13,6 +12,10 @@ export const answers = {
   tagTaken: 'This tag is taken.',
   tagTakenChoose: (tag: string) => `There is already a machine ${tag}. Choose another tag.`,
   noLot: 'There are no such shims in the stores. Look them up under Stores.',
+  noBelts: 'There are no such belts in the stores. Look them up under Stores.',
+  beltsIdTaken: 'Other belts already have this id.',
+  beltsChanged: 'Someone counted or changed these belts meanwhile. Look at theirs, then make yours again.',
+  beltsAreThere: 'These belts lie there already. Count them instead.',
   lotIdTaken: 'Other shims already have this id.',
   lotChanged:
     'Someone changed or counted these shims meanwhile. Look at their change, then make yours again.',

@@ -10,6 +10,23 @@ export const beltCourse = {
   forecast: 'forecast',
   day: 'Read',
   leaves: 'leaves its band',
+  /** On Today: belts that leave their band before long. */
+  today: {
+    title: 'Belts leaving their band',
+    left: 'by its readings it has left its band',
+    about: (day: string) => `leaves its band about ${day}`,
+    between: (day: string, earliest: string) => `leaves its band about ${day}, ${earliest} at the earliest`,
+    due: (day: string) => `due ${day}`,
+    late: (day: string) => `due only ${day}: come before that`,
+    notDue: 'nobody is due there',
+    look: 'Look',
+    goOn: 'Go on',
+  },
+  /** In the close, beside the day to come back. */
+  close: {
+    title: 'Belts from here on',
+    late: 'The band is left before the day that is chosen. Come back sooner.',
+  },
   says: {
     /** Fewer than two readings since the tension was changed. */
     one: (day: string) =>

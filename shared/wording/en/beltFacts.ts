@@ -1,4 +1,4 @@
-import type { BeltConstruction, Load } from '../../../core/register/beltMachine'
+import type { BeltConstruction, BeltSetKind, Load } from '../../../core/register/beltMachine'
 import { said } from '../words'
 
 /** What the register has of a belt drive, on its page. */
@@ -17,6 +17,12 @@ export const beltFacts = {
   mass: 'Mass',
   startingMass: ' (starting value)',
   fittedOn: 'Fitted on',
+  set: 'Set',
+  sets: { matched: 'a matched set', 'not-matched': 'not a matched set' } satisfies Record<
+    BeltSetKind,
+    string
+  >,
+  spares: 'In the stores:',
   travelLeft: 'Travel left',
   plate: 'Motor plate',
   drives: 'Drives',

@@ -110,6 +110,9 @@ export const belts = {
   },
   limits: {
     own: (source: string) => source || 'This machine’s own limit',
+    works: (source: string) => `The works’ limits for belt drives: ${source}.`,
+    of: (what: string, source: string) => `${what}: ${source}`,
+    angle: 'Fleet',
     starter: (kind: string) => `Starting point for ${kind}; the maker’s or the site’s value overrides it.`,
   },
   fingers:

@@ -59,8 +59,8 @@ export const closing = {
     bolts: (bolts: string) => `Hold-down bolts: ${bolts}`,
     setting: (sheave: string, was: string, now: string) =>
       `${sheave}: ${was} turns open becomes ${now}, with its diameter and groove depths`,
-    belts: (day: string, length: string) =>
-      length === '' ? `New belts, fitted ${day}` : `New belts, fitted ${day}, ${length} long`,
+    belts: (day: string, length: string, set: string) =>
+      [`New belts, fitted ${day}`, length === '' ? '' : `${length} long`, set].filter(Boolean).join(', '),
     travel: (was: string, now: string) => `Travel left: ${was} becomes ${now}`,
   },
   /** The customer signs on the glass of the tablet. */

@@ -28,6 +28,20 @@ export const fit = {
     } satisfies Record<Fits, (left: string) => string>,
     tooShort: 'Too short: it does not go round both sheaves.',
   },
+  /** Spare belts that lie in the stores. */
+  spares: {
+    title: 'From the stores',
+    none: 'Not from the stores',
+    loose: 'single',
+    set: (n: number) => `matched set of ${String(n)}`,
+    band: (n: number) => `band of ${String(n)}`,
+    there: (n: number) => `${String(n)} there`,
+    tooFew: (n: number, wanted: number) => `${String(n)} there, it takes ${String(wanted)}`,
+    sameLength: 'the registered length',
+    longer: (by: string) => `${by} longer`,
+    shorter: (by: string) => `${by} shorter`,
+    empty: 'The stores have none of this section near this length.',
+  },
   log: { same: 'Log: the same belts', new: 'Log: new belts' },
   view: {
     title: 'Fit belts',

@@ -32,6 +32,7 @@ export const issues = {
   'sticker-upside-down': () => 'The most must be above the least.',
   'instruments-as-a-list': () => 'Give the instruments as a list.',
   'range-upside-down': () => 'The upper end must be above the lower one.',
+  'give-both-factors': () => 'Give both factors, the least and the most, or none.',
   'give-two-forces': () => 'Give two forces, the least and the most, or none.',
   'no-force-in-the-row': () => 'Give the forces for new belts, for run-in belts, or both.',
   'rows-as-a-list': () => 'Give the rows as a list of 1 to 20.',

@@ -5,6 +5,7 @@ import type { Limited } from '../../../core/judge/limitSets'
 export const limitSets = {
   title: 'Limits',
   sections: 'Belt sections',
+  beltLimits: 'Belt drives',
   nearest: 'Nearest wins',
   nearestDetail:
     'A machine’s own limit goes before its coupling’s, that before the works’, and the starting values fill what none of them says. Each quantity by itself, in the row that the nameplate speed selects.',

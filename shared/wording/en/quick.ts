@@ -49,6 +49,22 @@ export const quick = {
     doneAsRemark: 'Kept as a remark: this machine has other feet, or the dials’ return was not given.',
     goThere: 'Go to the job',
   },
+  /** The drive, its belts and a sheave that can be set. */
+  drive: {
+    pushTo: (deflection: string) => `push to ${deflection}, run-in belts`,
+    pushedTo: (deflection: string) => `pushed to ${deflection}`,
+    span: (span: string) => `Span ${span}.`,
+    motor: (by: string, away: boolean) =>
+      `The motor goes ${by} ${away ? 'away from' : 'toward'} the other shaft.`,
+    bars: 'Force read at each belt; the bars are its tension',
+    another: 'Another belt',
+    fewer: 'One belt fewer',
+    stands: 'as it stands',
+    now: 'now',
+    asked: 'asked',
+    turned: (turns: string, opens: boolean) => `${turns} turns ${opens ? 'opened' : 'closed'}`,
+    fromNow: 'Turns are counted from how it stands now; opening is positive.',
+  },
   level: {
     feeler: 'Feeler under the low end',
     supported: 'Supported length',
@@ -221,6 +237,7 @@ export const quick = {
     x: 'Distance from the coupling',
     id: 'Name',
     d: 'Smaller pitch diameter',
+    ratioAt180: 'Strand ratio at half a turn',
     D: 'Larger pitch diameter',
     C: 'Centre distance',
     L: 'Belt length',

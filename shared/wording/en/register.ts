@@ -1,4 +1,4 @@
-import type { BeltConstruction, Load } from '../../../core/register/beltMachine'
+import type { BeltConstruction, BeltSetKind, Load } from '../../../core/register/beltMachine'
 
 /** Headings and labels of the register form. */
 export const register = {
@@ -116,6 +116,8 @@ export const register = {
   beltLength: 'Pitch length of a belt',
   beltMass: (unit: string) => `Mass of a belt, ${unit}`,
   beltStiffness: 'Stiffness of a belt (EA)',
+  beltSet: 'Set of belts',
+  beltSets: { matched: 'A matched set', 'not-matched': 'Not matched' } satisfies Record<BeltSetKind, string>,
   fittedOn: 'Belts fitted on, like 2026-01-31',
   plateCurrent: 'Current on the motor’s plate, A',
   load: 'What it drives',

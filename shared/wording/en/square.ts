@@ -11,7 +11,9 @@ export const square = {
   out: (by: string, far: string) => `The far end stands ${by} too ${far}.`,
   far: { far: 'far from the driven shaft', near: 'near the driven shaft' },
   limit: {
-    own: (limit: string, angle: string) => `${limit} at its feet, this machine’s own limit of ${angle}.`,
+    machine: (limit: string, angle: string) => `${limit} at its feet, this machine’s own limit of ${angle}.`,
+    works: (limit: string, angle: string, source: string) =>
+      `${limit} at its feet: ${angle}, as for the belts’ run by the works’ limits for belt drives: ${source}.`,
     starting: (limit: string, angle: string) =>
       `${limit} at its feet: ${angle}, as for the belts’ run. Starting value; the maker’s or the site’s overrides it.`,
   },

@@ -64,6 +64,10 @@ export const tension = {
   startingMass: (section: string) =>
     `Belt mass of section ${section}: a starting value, the maker’s sheet rules.`,
   startingFactor: 'Service factor: a starting value, the maker’s sheet rules.',
+  worksFactor: (factor: string, source: string) =>
+    `Service factor ${factor}: the works’ limits for belt drives, ${source}.`,
+  worksFactors: (factors: string, source: string) =>
+    `Factors for the belts’ age ${factors}: the works’ limits for belt drives, ${source}.`,
   from: {
     learned: (perTurn: string) => `Each turn added about ${perTurn}.`,
     stiffness: 'From the belts’ registered stiffness; read again after it.',
@@ -87,6 +91,8 @@ export const tension = {
     title: (age: string) => `Tension, ${age.toLowerCase()} belts`,
     toScale: (span: string) => `drawn to scale · span ${span}`,
     pushHere: 'push to here, read the force',
+    /** The parts of the gauge as it is drawn. */
+    gauge: { spanRing: 'lower ring, level with the line', forceRing: 'upper ring, force', mid: 'mid-span' },
     pushWith: (force: string) => `push with ${force}, read how far`,
     tap: 'tap the span, read the hertz',
     marks: 'a mark near each end of the span',
@@ -150,7 +156,7 @@ export const tension = {
     effective: 'Pull that turns the sheave, all belts',
     effectiveFormula: 'power × service factor / belt speed',
     ratio: 'Tight to slack strand',
-    ratioFormula: '5 ^ (wrap / 180°)',
+    ratioFormula: 'ratio at half a turn ^ (wrap / 180°)',
     design: 'Static tension a belt',
     designFormula: '(pull / belts)(R + 1) / 2(R − 1) + m v²',
     band: 'Band',

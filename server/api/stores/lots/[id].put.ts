@@ -4,10 +4,10 @@ import { answerWords } from '../../../../shared/wording/viewWords'
 import { database } from '../../../database/connection'
 import { notFound } from '../../../http/refusal'
 import { route } from '../../../http/route'
-import { changeLot } from '../../../stores/stores'
+import { shimLots } from '../../../stores/lots.repository'
 
 export default route(ROUTES.changeLot, ({ param, body }) => {
   const id = param('id').toLowerCase()
   if (!isUuid(id)) throw notFound(answerWords.noLot)
-  return changeLot(database('write'), id, body)
+  return shimLots.change(database('write'), id, body)
 })

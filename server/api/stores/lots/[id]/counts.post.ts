@@ -4,10 +4,10 @@ import { answerWords } from '../../../../../shared/wording/viewWords'
 import { database } from '../../../../database/connection'
 import { notFound } from '../../../../http/refusal'
 import { route } from '../../../../http/route'
-import { countLot } from '../../../../stores/stores'
+import { countShims } from '../../../../stores/stores'
 
 export default route(ROUTES.countLot, ({ param, body }) => {
   const id = param('id').toLowerCase()
   if (!isUuid(id)) throw notFound(answerWords.noLot)
-  return countLot(database('write'), id, body)
+  return countShims(database('write'), id, body)
 })

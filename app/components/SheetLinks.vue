@@ -2,19 +2,18 @@
 import { measuringWords } from '~~/shared/wording/en'
 import type { OfferedMethod } from '~~/shared/methods/forms'
 
-/** Data sheets to print, blank or with what is known, for those who write on paper first. */
-const props = defineProps<{ method: OfferedMethod }>()
+/** Data sheets to print, blank or with what is known, for those who write on paper first; of a method, or of a belt drive. */
+const props = defineProps<{ method?: OfferedMethod; onDye?: boolean }>()
 const job = useJob()
 const session = useSession()
 const words = useWords()
-const measuring = measuringWords(words)
-const w = measuring.view.sheets
+const w = measuringWords(words).view.sheets
 const sheet = (paper: 'a4' | 'letter', filled: 'yes' | 'no') =>
-  `/api/jobs/${job.id}/sheet.pdf?paper=${paper}&units=${session.units}&view=${job.viewFrom}&method=${props.method}&filled=${filled}`
+  `/api/jobs/${job.id}/sheet.pdf?paper=${paper}&units=${session.units}&view=${job.viewFrom}&filled=${filled}${props.method ? `&method=${props.method}` : ''}`
 </script>
 
 <template>
-  <p class="sheets">
+  <p class="sheets" :class="{ dye: onDye }">
     <span>{{ w.title }}</span>
     <a :href="sheet('a4', 'no')" target="_blank" rel="noopener">{{ w.blankA4 }}</a>
     <a :href="sheet('letter', 'no')" target="_blank" rel="noopener">{{ w.blankLetter }}</a>
@@ -36,5 +35,12 @@ const sheet = (paper: 'a4' | 'letter', filled: 'yes' | 'no') =>
   min-height: 44px;
   color: var(--ink);
   text-decoration: underline;
+}
+.dye {
+  margin-top: 14px;
+  color: var(--scribe-dim);
+}
+.dye a {
+  color: var(--scribe);
 }
 </style>
