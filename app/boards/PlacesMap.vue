@@ -28,26 +28,50 @@ const WHERE: Partial<Record<Place, { readonly x: number; readonly y: number }>> 
   base: { x: 150, y: 300 },
   pipe: { x: 258, y: 34 },
 }
+/** A motor upright on its flange, from the side. */
+const UPRIGHT: typeof WHERE = {
+  'flange-bolts': { x: 66, y: 168 },
+  'flange-faces': { x: 234, y: 168 },
+  spigot: { x: 150, y: 192 },
+  pins: { x: 44, y: 216 },
+  support: { x: 256, y: 262 },
+}
+const upright = computed(() => props.places.some((p) => p.place === 'flange-faces'))
+const where = computed(() => (upright.value ? UPRIGHT : WHERE))
+const coupling = computed(() => (upright.value ? { x: 150, y: 244 } : COUPLING))
 /** The parts of the coupling share one mark: what is worst of them, or still unseen. */
 const RANK = [null, 'to-report', 'put-right', 'fine'] as const
 const marks = computed(() => {
-  const parts = props.places.filter((p) => !WHERE[p.place])
+  const parts = props.places.filter((p) => !where.value[p.place])
   const worst = RANK.find((r) => parts.some((p) => p.found === r)) ?? null
   const first =
     parts.find((p) => p.place === props.chosen) ?? parts.find((p) => p.found === worst) ?? parts[0]
   return [
     ...props.places.flatMap((p) => {
-      const at = WHERE[p.place]
+      const at = where.value[p.place]
       return at ? [{ ...p, ...seen(at), chosen: p.place === props.chosen }] : []
     }),
-    ...(first ? [{ place: first.place, found: worst, ...seen(COUPLING), chosen: !WHERE[props.chosen] }] : []),
+    ...(first
+      ? [{ place: first.place, found: worst, ...seen(coupling.value), chosen: !where.value[props.chosen] }]
+      : []),
   ]
 })
 </script>
 
 <template>
   <svg viewBox="0 0 300 322" aria-hidden="true">
-    <g :transform="otherEnd ? HALF : undefined">
+    <g v-if="upright">
+      <rect class="body" x="102" y="12" width="96" height="140" rx="5" />
+      <rect class="foot" x="54" y="152" width="192" height="16" />
+      <rect class="ground" x="54" y="170" width="192" height="14" />
+      <rect class="ground" x="62" y="184" width="18" height="96" />
+      <rect class="ground" x="220" y="184" width="18" height="96" />
+      <rect class="hub" x="124" y="218" width="52" height="20" />
+      <rect class="hub" x="124" y="248" width="52" height="20" />
+      <path class="shaft" d="M150 184V218M150 268V290" />
+      <rect class="body" x="54" y="282" width="192" height="34" rx="3" />
+    </g>
+    <g v-else :transform="otherEnd ? HALF : undefined">
       <path class="pipe" d="M196 26H300M196 42H300M262 20v28" />
       <rect class="body" x="96" y="4" width="108" height="46" rx="3" />
       <path class="shaft" d="M150 50V66M150 92V116" />
@@ -60,8 +84,8 @@ const marks = computed(() => {
       <rect class="body" x="92" y="116" width="116" height="168" rx="4" />
       <path class="screw" d="M14 250H50" />
     </g>
-    <text x="150" :y="otherEnd ? 300 : 32">{{ stationaryName }}</text>
-    <text x="150" :y="otherEnd ? 128 : 204">{{ movableName }}</text>
+    <text x="150" :y="upright || otherEnd ? 304 : 32">{{ stationaryName }}</text>
+    <text x="150" :y="upright ? 84 : otherEnd ? 128 : 204">{{ movableName }}</text>
     <g
       v-for="m in marks"
       :key="m.place"

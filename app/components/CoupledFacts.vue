@@ -5,13 +5,14 @@ import { judgedQuantities } from '~~/core/judge/quantities'
 import { settleTolerance } from '~~/core/judge/tolerance'
 import { toleranceToCore } from '~~/core/judge/toleranceUnits'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
+import type { FlangeFields } from '~~/shared/register/flangeMachine'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { limitWords, quantityName } from '~~/shared/wording/quantities'
 import { tellingOf } from '~~/shared/wording/telling'
 import { toleranceSource } from '~~/shared/wording/tolerances'
 
-/** What a coupled machine is judged by. */
-const props = defineProps<{ machine: CoupledFields; limitSets: readonly LimitSet[] }>()
+/** What a machine that is measured at its coupling is judged by. */
+const props = defineProps<{ machine: CoupledFields | FlangeFields; limitSets: readonly LimitSet[] }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
 /** Tables that it would be judged by today, nearest first. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { shellWords, drivesWords } from '~~/shared/wording/en'
+import { joinedWords } from '~~/shared/wording/joined'
 import ScreenTag from '~/components/secondScreen/ScreenTag.vue'
 
 const job = useJob()
@@ -13,16 +14,13 @@ const connection = computed(() => {
   if (waiting > 0) return outbox.reachable ? w.sending : w.waiting(waiting)
   return outbox.reachable ? w.saved : w.outOfReach
 })
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 const what = computed(() => {
   const m = job.machine
   if (!m) return ''
-  const joined =
-    m.drive === 'coupled'
-      ? m.couplingKind.toLowerCase()
-      : drivesWords(words).belts(m.belts.count, drivesWords(words).beltKinds[m.belts.kind])
   const { between: drive, inJob } = drivesWords(words)
   const between = drive(m.movableName.toLowerCase(), m.stationaryName.toLowerCase())
-  return inJob(m.powerKw, between, joined, job.folded?.state.rpm ?? m.rpm)
+  return inJob(m.powerKw, between, lower(joinedWords(m, words)), job.folded?.state.rpm ?? m.rpm)
 })
 </script>
 

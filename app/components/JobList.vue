@@ -17,10 +17,13 @@ const props = defineProps<{
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, null, session.works?.footWords))
 const day = (iso: string) => dayjs(iso).format('D MMM YYYY')
+/** A motor on a flange is looked at from above. */
+const tellingFor = (kind: 'coupled' | 'flange') =>
+  kind === 'flange' ? tellingOf(session.units, { drive: kind }) : telling.value
 const found = ({ summary }: JobSummary): string => {
   if (!summary.asLeft) return ''
-  return summary.kind === 'coupled'
-    ? misalignmentWords(summary.asLeft.coupling, false, telling.value)
+  return summary.kind !== 'belt'
+    ? misalignmentWords(summary.asLeft.coupling, false, tellingFor(summary.kind))
     : findingsWords(telling.value.words)
         .line.found(
           gapFigure(Math.abs(summary.asLeft.offset), telling.value, true),

@@ -12,6 +12,8 @@ import {
   recordTexts,
 } from '~~/shared/register/form'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
+import { withBolts } from '~~/shared/register/flangeBoxes'
+import { FEWEST_BOLTS, MOST_BOLTS } from '~~/core/register/flangeMachine'
 import type { RecordBox } from '~~/shared/register/boxes'
 import type { MachineFields, MachineRecord } from '~~/shared/register/machine'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
@@ -87,6 +89,11 @@ const pairs = (role: 'movable' | 'stationary', by: 1 | -1) => {
 }
 const feetOf = (role: 'movable' | 'stationary') =>
   base.value.drive === 'coupled' ? base.value.feet[role].length : 0
+/** Another number of bolts: what is typed in the rest stays. */
+const bolts = (count: number | undefined) => {
+  base.value = withBolts(base.value, count ?? 0)
+  for (const f of boxes.value) texts.value[f.path] ??= ''
+}
 const another = () => begin(blankRecord(drive.value, units.value), true)
 
 /** The machine as typed so far, drawn as soon as its feet have a place; what can't be read yet stays as it was. */
@@ -141,6 +148,7 @@ const save = async () => {
         show-label
         :options="[
           { value: 'coupled', name: w.drives.coupled },
+          { value: 'flange', name: w.drives.flange },
           { value: 'belt', name: w.drives.belt },
         ]"
         @update:model-value="another"
@@ -197,6 +205,15 @@ const save = async () => {
           </el-form-item>
         </template>
       </template>
+      <el-form-item v-if="base.drive === 'flange'" :label="recordWords.boltCount">
+        <el-input-number
+          :model-value="base.flange.bolts"
+          :min="FEWEST_BOLTS"
+          :max="MOST_BOLTS"
+          :aria-label="recordWords.boltCount"
+          @update:model-value="bolts($event)"
+        />
+      </el-form-item>
       <div v-if="base.drive === 'coupled'" class="wide pairs">
         <template v-for="role in ['movable', 'stationary'] as const" :key="role">
           <el-button v-if="feetOf(role) < MOST_PAIRS" class="quiet-button" @click="pairs(role, 1)">{{

@@ -7,7 +7,9 @@ import IconTurn from '~icons/lucide/arrow-left-right'
 const job = useJob()
 const w = shellWords(useWords()).seenFrom
 const names = computed(() => (job.coupled ? machineNames(job.coupled) : null))
-const told = computed(() => (names.value ? w.from(names.value[job.viewFrom]) : ''))
+const told = computed(() =>
+  names.value ? w.from(names.value[job.viewFrom === 'stationary' ? 'stationary' : 'movable']) : '',
+)
 </script>
 
 <template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { pagesWords, reasonsWords } from '~~/shared/wording/en'
-import { JOB_REASONS, REASONS_OF, type JobReason } from '~~/core/stages/open/entries'
+import { namesFor } from '~~/core/register/drive'
+import { JOB_REASONS, REASONS_ONLY_FOR, type JobReason } from '~~/core/stages/open/entries'
 import { keptWithJob } from '~~/shared/register/keptWithJob'
 import type { MachineRecord } from '~~/shared/register/machine'
 import { MACHINE_SCHEMA } from '~~/shared/register/lifts'
@@ -25,11 +26,7 @@ const w = pagesWords(words).startJob
 const outbox = useOutbox()
 
 const reason = ref<JobReason>(props.because ?? 'planned')
-const reasons = computed(() =>
-  JOB_REASONS.filter(
-    (r) => !REASONS_OF[props.machine.drive === 'belt' ? 'coupled' : 'belt'].some((x) => x === r),
-  ),
-)
+const reasons = computed(() => namesFor(JOB_REASONS, REASONS_ONLY_FOR, props.machine.drive))
 const speed = ref('')
 const customer = ref('')
 const site = ref('')

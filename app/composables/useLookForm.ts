@@ -15,12 +15,12 @@ export const useLookForm = () => {
   const session = useSession()
   const { draft: form } = useDraft<LookTexts>('look', () => blankLook(session.units))
   useUnitsOfDraft(form, nameLookUnits)
-  const state = computed(() => job.coupled!)
+  const state = computed(() => job.measured!)
   const closed = computed(() => state.value.closing !== null)
   const places = computed(() => placesOf(state.value.machine))
   // A place of another coupling may be left over from before the register was changed.
   watchEffect(() => {
-    if (!places.value.includes(form.value.place)) form.value.place = 'feet'
+    if (!places.value.includes(form.value.place)) form.value.place = places.value[0] ?? 'pins'
   })
   const place = computed((): PlaceTexts => form.value.places[form.value.place] ?? blankPlace())
   const write = (change: Partial<PlaceTexts>) => {
@@ -31,7 +31,9 @@ export const useLookForm = () => {
     body
       ? checkLooks(state.value.machine, keepLooks(state.value.looks.facts, job.compose(body)))
       : state.value.looks
-  return { form, state, closed, places, place, write, looksWith }
+  /** The fold of a machine on feet; its panels are shown for no other. */
+  const onFeet = computed(() => job.coupled!)
+  return { form, state, onFeet, closed, places, place, write, looksWith }
 }
 
 export type LookForm = UnwrapNestedRefs<ReturnType<typeof useLookForm>>

@@ -17,13 +17,13 @@ import { newId } from '~/device/newId'
 export const useReadingForm = () => {
   const job = useJob()
   const session = useSession()
-  const circles = computed(() => job.coupled?.setUp?.circles ?? [])
+  const circles = computed(() => job.measured?.setUp?.circles ?? [])
   const reads = computed(() => {
-    const how = job.coupled?.setUp?.how
+    const how = job.measured?.setUp?.how
     return how ? METHOD_FORMS[how.method].reads : 'dials'
   })
   /** Each instrument can tell where it stands. */
-  const tellsAngles = computed(() => job.coupled?.setUp?.how.method === 'heads')
+  const tellsAngles = computed(() => job.measured?.setUp?.how.method === 'heads')
   const { draft: form } = useDraft<ReadingTexts>('readings', () =>
     blankReadings(circles.value, session.units, undefined, reads.value),
   )
@@ -62,7 +62,7 @@ export const useReadingForm = () => {
   })
   const graduation = computed(() =>
     Object.fromEntries(
-      Object.entries(job.coupled?.setUp?.graduation ?? {}).map(([c, mm]) => [
+      Object.entries(job.measured?.setUp?.graduation ?? {}).map(([c, mm]) => [
         c,
         fromCore(mm, 'displacement', session.units),
       ]),

@@ -16,8 +16,8 @@ export const useSetUpForm = () => {
   const job = useJob()
   const session = useSession()
   const telling = useTelling()
-  const machine = computed(() => job.coupled!.machine)
-  const ofThisJob = computed(() => job.coupled?.setUp?.entry.payload ?? null)
+  const machine = computed(() => job.measured!.machine)
+  const ofThisJob = computed(() => job.measured?.setUp?.entry.payload ?? null)
   const context = computed((): SetUpContext => ({
     machine: machine.value,
     last: ofThisJob.value ?? job.previous?.setUp ?? null,

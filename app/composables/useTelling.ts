@@ -1,5 +1,5 @@
 import { wordsFrom, type Words } from '~~/shared/wording/words'
-import { tellingOf, type Telling } from '~~/shared/wording/telling'
+import { seenOf, tellingOf, type Telling } from '~~/shared/wording/telling'
 
 /** How this person is told: words, units, and the works' own names for the feet of the machine in view. */
 export const useTelling = (): ComputedRef<Telling> => {
@@ -9,7 +9,10 @@ export const useTelling = (): ComputedRef<Telling> => {
 }
 
 /** The words of the program where neither units nor feet matter, as they are said to whoever stands where this person does. */
-export const useWords = (): Words => wordsFrom(useInView().viewFrom)
+export const useWords = (): Words => {
+  const { machine, viewFrom } = useInView()
+  return wordsFrom(seenOf(machine, viewFrom))
+}
 
 /** Whether this person looks from behind the stationary machine; a view is set up anew when they go round. */
 export const useOtherEnd = (): boolean => useInView().viewFrom === 'stationary'

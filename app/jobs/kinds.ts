@@ -17,6 +17,7 @@ export interface LoadedKind extends KindOfJob {
 /** The arithmetic of each kind of job comes with the first job of that kind; the others' while the network is there. */
 const LOADS: Readonly<Record<Machine['drive'], () => Promise<{ readonly kind: LoadedKind }>>> = {
   coupled: ahead(() => import('./coupled')),
+  flange: ahead(() => import('./flange')),
   belt: ahead(() => import('./belt')),
 }
 

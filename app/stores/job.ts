@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import type { Job } from '~~/core/jobs/jobs'
+import type { MeasuredState } from '~~/core/jobs/measured'
 import type { EntryBody, LogEntry } from '~~/core/logbook/entry'
 import { extended } from '~~/core/logbook/forward'
 import { fromWire } from '~~/shared/logbook/lifts'
@@ -68,6 +69,11 @@ export const useJob = defineStore('job', () => {
   /** The fold of each kind, null for jobs of another kind; as logged, and with the draft. */
   const coupled = computed(() => (folded.value?.kind === 'coupled' ? folded.value.state : null))
   const liveCoupled = computed(() => (live.value?.kind === 'coupled' ? live.value.state : null))
+  const flange = computed(() => (folded.value?.kind === 'flange' ? folded.value.state : null))
+  const liveFlange = computed(() => (live.value?.kind === 'flange' ? live.value.state : null))
+  /** Whatever is measured at a coupling, on feet or on a flange. */
+  const measured = computed((): MeasuredState | null => coupled.value ?? flange.value)
+  const liveMeasured = computed((): MeasuredState | null => liveCoupled.value ?? liveFlange.value)
   const belt = computed(() => (folded.value?.kind === 'belt' ? folded.value.state : null))
   const liveBelt = computed(() => (live.value?.kind === 'belt' ? live.value.state : null))
   const saved = computed(() => onTheWay.value.length === 0)
@@ -216,6 +222,10 @@ export const useJob = defineStore('job', () => {
     live,
     coupled,
     liveCoupled,
+    flange,
+    liveFlange,
+    measured,
+    liveMeasured,
     belt,
     liveBelt,
     logbook,

@@ -1,3 +1,4 @@
+import type { OnlyFor } from '../register/drive'
 import type { DueFor } from '../stages/close/due'
 import { addDays, addMonths, type Day } from './days'
 
@@ -32,9 +33,11 @@ export const NO_RULES: ComeBackRules = {
 /** What is said, in the order it is asked. */
 export const RULE_NAMES = Object.keys(NO_RULES) as readonly (keyof ComeBackRules)[]
 /** What a machine of one kind of drive has nothing to say of. */
-export const RULES_OF_OTHERS: Readonly<Record<'coupled' | 'belt', readonly (keyof ComeBackRules)[]>> = {
-  coupled: ['beltsHours', 'beltsDays', 'beltsWeekDays'],
-  belt: ['hotCheckDays'],
+export const RULES_ONLY_FOR: OnlyFor<keyof ComeBackRules> = {
+  hotCheckDays: ['coupled'],
+  beltsHours: ['belt'],
+  beltsDays: ['belt'],
+  beltsWeekDays: ['belt'],
 }
 
 /** Used where neither machine nor works says anything (docs/come-back.md). */

@@ -37,7 +37,7 @@ const opposite = (a: FlangeBolt, b: FlangeBolt) =>
   Math.abs(clockDistance(a.clock, b.clock) - 180) <= 1 && Math.abs(a.radius - b.radius) < 1e-6
 
 /** Partner of each bolt across the circle, -1 where there is none. */
-const partners = (bolts: readonly FlangeBolt[]): readonly number[] =>
+export const partners = (bolts: readonly FlangeBolt[]): readonly number[] =>
   bolts.map((bolt) => bolts.findIndex((other) => other !== bolt && opposite(bolt, other)))
 
 /** True when the bolts stand round the circle, not in a row. */
@@ -58,6 +58,29 @@ const surround = (bolts: readonly FlangeBolt[]): boolean => {
 }
 
 /**
+ * What would take the tilt out exactly, above what lies there: the smallest 0, over all bolts or in each opposite pair. The
+ * pairwise school wants every bolt to have its partner. Millimetres.
+ */
+export const exactShims = (
+  bolts: readonly FlangeBolt[],
+  slope: FlangeShimsInput['slope'],
+  school: FlangeSchool,
+): readonly Millimetres[] => {
+  const partner = partners(bolts)
+  const raw = bolts.map((b) => {
+    const [c, s] = clockVector(b.clock)
+    return b.radius * (slope.v * c + slope.h * s)
+  })
+  const lowest = Math.min(...raw)
+  return raw.map((h, i) =>
+    school === 'coplanar' ? h - lowest : h - Math.min(h, raw[partner[i] as number] as number),
+  )
+}
+
+/** Whether every bolt has one opposite it at the same distance: what the pairwise school goes by. */
+export const allPaired = (bolts: readonly FlangeBolt[]): boolean => partners(bolts).every((p) => p >= 0)
+
+/**
  * Axial shims under the flange bolts that take the tilt out: `h_i = R_i * slope . u(theta_i) + h0`,
  * h0 so that the smallest is 0. Millimetres. Refuses bolts in a row, and the pairwise school
  * without equal opposite pairs. Source: docs/methods/vertical-flange.md.
@@ -67,14 +90,7 @@ export const flangeShims = (input: FlangeShimsInput): Outcome<FlangeShimsResult>
   if (!surround(bolts)) return refused('bolts-on-a-line', ['bolts'])
   const partner = partners(bolts)
   if (school === 'pairwise' && partner.some((p) => p < 0)) return refused('bolts-not-paired', ['bolts'])
-  const raw = bolts.map((b) => {
-    const [c, s] = clockVector(b.clock)
-    return b.radius * (slope.v * c + slope.h * s)
-  })
-  const lowest = Math.min(...raw)
-  const exact = raw.map((h, i) =>
-    school === 'coplanar' ? h - lowest : h - Math.min(h, raw[partner[i] as number] as number),
-  )
+  const exact = exactShims(bolts, slope, school)
   const thickness = exact.map((t) => (step > 0 ? Math.round(t / step) * step : t))
   const sums = bolts.flatMap((_, i) => {
     const p = partner[i] as number

@@ -6,13 +6,8 @@ import { takenForward } from '../logbook/forward'
 import { remember } from '../logbook/remember'
 import { keepSkips, NO_SKIPS } from '../logbook/skips'
 import { sheetOf, type Skips } from '../logbook/stage'
-import {
-  limitsOf,
-  movableFeet,
-  registeredLimits,
-  stationaryFeet,
-  type CoupledMachine,
-} from '../register/coupledMachine'
+import { movableFeet, stationaryFeet, type CoupledMachine } from '../register/coupledMachine'
+import { limitsOf, registeredLimits } from '../register/measuredMachine'
 import type { PairPacks } from '../register/pair'
 import {
   checkFeet,
@@ -303,7 +298,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
     latest,
     plan,
     push: watchPush(plan && !plan.stale ? plan.footwork : null, feet, current.counts),
-    bolts: boltsOf(machine, facts.bolts),
+    bolts: boltsOf(machine, 2 * machine.feet.movable.length, facts.bolts),
     moves,
     packs,
     packsBefore,

@@ -5,14 +5,20 @@ import type { beltJob, BeltStageId } from './belt'
 import { BELT } from './belt'
 import type { coupledJob, CoupledStageId } from './coupled'
 import { COUPLED } from './coupled'
+import type { flangeJob, FlangeStageId } from './flange'
+import { FLANGE } from './flange'
 import type { KindOfJob } from './kindOfJob'
 
-export type StageId = CoupledStageId | BeltStageId
-export type Job = ReturnType<typeof coupledJob> | ReturnType<typeof beltJob>
+export type StageId = CoupledStageId | FlangeStageId | BeltStageId
+export type Job = ReturnType<typeof coupledJob> | ReturnType<typeof flangeJob> | ReturnType<typeof beltJob>
 export type JobKind = Job['kind']
 
 /** Every kind of job, by what drives its machine. One row a kind. */
-const KINDS: Readonly<Record<Machine['drive'], KindOfJob>> = { coupled: COUPLED, belt: BELT }
+const KINDS: Readonly<Record<Machine['drive'], KindOfJob>> = {
+  coupled: COUPLED,
+  flange: FLANGE,
+  belt: BELT,
+}
 
 /**
  * Derives the whole state of a job from its machine and its logbook. Pure: the browser folds with an

@@ -11,6 +11,7 @@ import { settingsOf, type SheaveReset } from '../register/settings'
 import type { TensionRead } from '../stages/tension/tension'
 import type { BeltState } from './belt'
 import type { CoupledState } from './coupled'
+import type { FlangeState } from './flange'
 import type { Job } from './jobs'
 
 /** Offset and slope in core units with their verdict. */
@@ -52,6 +53,15 @@ export type JobSummaryFigures =
       readonly moveTimes?: readonly MoveTime[]
       /** How it is expected to go as it warms, where no hot check has borne the target out. Missing in jobs folded before that was known. */
       readonly expected?: Misalignment | null
+    }
+  | {
+      readonly due?: DueReason | null
+      readonly kind: 'flange'
+      readonly rounds: number
+      readonly asFound: CouplingSummary | null
+      readonly asLeft: CouplingSummary | null
+      /** Leaves that its plan waits to take from the stores, in its own units; missing where there are none. */
+      readonly reserves?: readonly number[]
     }
   | {
       readonly due?: DueReason | null
@@ -112,7 +122,10 @@ const dueOf = (job: Job): DueReason | null => {
 }
 
 /** What the plan that waits wants of the stores; nothing once it is stale or the job is closed. */
-const reservesOf = ({ plan, closing }: CoupledState): { readonly reserves?: readonly number[] } => {
+const reservesOf = ({
+  plan,
+  closing,
+}: Pick<CoupledState | FlangeState, 'plan' | 'closing'>): { readonly reserves?: readonly number[] } => {
   if (!plan || plan.stale || closing) return {}
   const { taken } = netLeaves(plan.entry.payload.changes)
   return taken.length > 0 ? { reserves: taken } : {}
@@ -129,9 +142,10 @@ const timesOf = ({
 }
 
 /** What lists show of a folded job. */
-export const summaryOf = (job: Job): JobSummaryFigures =>
-  job.kind === 'coupled'
-    ? {
+export const summaryOf = (job: Job): JobSummaryFigures => {
+  switch (job.kind) {
+    case 'coupled':
+      return {
         due: dueOf(job),
         kind: 'coupled',
         rounds: job.state.moves.length,
@@ -141,7 +155,17 @@ export const summaryOf = (job: Job): JobSummaryFigures =>
         ...reservesOf(job.state),
         ...timesOf(job.state),
       }
-    : {
+    case 'flange':
+      return {
+        due: dueOf(job),
+        kind: 'flange',
+        rounds: job.state.moves.length,
+        asFound: couplingSummary(job.state.asFound),
+        asLeft: couplingSummary(job.state.asLeft),
+        ...reservesOf(job.state),
+      }
+    case 'belt':
+      return {
         due: dueOf(job),
         kind: 'belt',
         rounds: job.state.lines.length - 1,
@@ -154,6 +178,8 @@ export const summaryOf = (job: Job): JobSummaryFigures =>
         settings: settingsOf(job.state.machine),
         ...resetOf(job.state),
       }
+  }
+}
 
 /** Names of quantities of one plane. */
 const PLANED = /\.[vh]$/
@@ -193,11 +219,11 @@ const ofTension = (moment: JobFigure['moment'], t: TensionRead | null): readonly
 
 /** The judged figures of a folded job, as found and as left. */
 export const figuresOf = (job: Job): readonly JobFigure[] =>
-  job.kind === 'coupled'
-    ? [...ofMeasurement('as-found', job.state.asFound), ...ofMeasurement('as-left', job.state.asLeft)]
-    : [
+  job.kind === 'belt'
+    ? [
         ...ofLine('as-found', job.state.asFound),
         ...ofTension('as-found', job.state.tensionFound),
         ...ofLine('as-left', job.state.asLeft),
         ...ofTension('as-left', job.state.tensionLeft),
       ]
+    : [...ofMeasurement('as-found', job.state.asFound), ...ofMeasurement('as-left', job.state.asLeft)]

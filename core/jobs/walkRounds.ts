@@ -19,8 +19,8 @@ export const takenNote = remember((taken: TakenSet, tolerance: SettledTolerance)
 }))
 
 /** What the sets of one round say together. */
-const measureTaken = remember(
-  (round: Round, tolerance: SettledTolerance, target: Misalignment): Measurement =>
+export const measureTaken = remember(
+  (round: Pick<Round, 'sets'>, tolerance: SettledTolerance, target: Misalignment): Measurement =>
     measureRound(tolerance, target, ...round.sets.map((s) => takenNote(s, tolerance))),
 )
 

@@ -1,4 +1,5 @@
 import type { EntryKind, LogEntry } from './entry'
+import { isMove } from './moves'
 import { conflict, invalid, type Objection, type Stage } from './stage'
 
 /** Kinds that may be corrected by a later entry of the same kind. */
@@ -7,20 +8,22 @@ const CORRECTABLE: readonly EntryKind[] = [
   'readings-taken',
   'plan-chosen',
   'move-made',
+  'flange-plan-chosen',
+  'flange-moved',
   'sheaves-read',
   'contacts-checked',
   'remark',
 ]
 
 /** Kinds that mean the machine as it stood when they were written: a move in between changes that. */
-const OF_A_ROUND: readonly EntryKind[] = ['readings-taken', 'plan-chosen']
+const OF_A_ROUND: readonly EntryKind[] = ['readings-taken', 'plan-chosen', 'flange-plan-chosen']
 
 /** The first move in the logbook that came after what the writer had seen; null when there is none. */
 export const moveSince = (logbook: readonly LogEntry[], after: string | null): LogEntry | null => {
   // From the end: what the writer had seen is seldom far back.
   let seen = after === null ? -1 : logbook.length - 1
   while (seen >= 0 && logbook[seen]?.id !== after) seen--
-  return logbook.slice(seen + 1).find((e) => e.kind === 'move-made' && e.supersedes === null) ?? null
+  return logbook.slice(seen + 1).find((e) => isMove(e) && e.supersedes === null) ?? null
 }
 
 const lastButRemarks = (logbook: readonly LogEntry[]): LogEntry | null => {
@@ -57,8 +60,7 @@ export const logbookObjection = (
     return null
   }
   if (entry.before !== null) {
-    if (!logbook.some((e) => e.id === entry.before && e.kind === 'move-made'))
-      return invalid('no-such-move', 'before')
+    if (!logbook.some((e) => e.id === entry.before && isMove(e))) return invalid('no-such-move', 'before')
   } else if (OF_A_ROUND.includes(entry.kind) && moveSince(logbook, entry.after))
     return conflict('moved-meanwhile')
 

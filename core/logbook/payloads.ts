@@ -1,6 +1,9 @@
 import type { BeltEntries } from '../stages/lineUp/entries'
 import type { ClosingEntries } from '../stages/close/entries'
 import type { FeetEntries } from '../stages/feet/entries'
+import type { FlangeLookEntries } from '../stages/flangeLook/entries'
+import type { FlangeMoveEntries } from '../stages/flangeMove/entries'
+import type { FlangePlanEntries } from '../stages/flangePlan/entries'
 import type { HotCheckEntries } from '../stages/hotCheck/entries'
 import type { LevelEntries } from '../stages/level/entries'
 import type { SafetyEntries } from '../stages/makeSafe/entries'
@@ -44,6 +47,9 @@ export interface EntryPayloads
     MoveEntries,
     ProveEntries,
     HotCheckEntries,
+    FlangeLookEntries,
+    FlangePlanEntries,
+    FlangeMoveEntries,
     SlackOffEntries,
     InspectEntries,
     SquareEntries,

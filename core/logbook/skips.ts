@@ -14,6 +14,7 @@ export const keepSkips = (now: Skips, e: LogEntry): Skips => {
       }
     }
     case 'move-made':
+    case 'flange-moved':
       return now.thisRound.size === 0 ? now : { ...now, thisRound: new Map() }
     default:
       return now

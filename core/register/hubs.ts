@@ -1,6 +1,6 @@
 import { remember } from '../logbook/remember'
 import { toCore, type Millimetres } from '../units/unitSystem'
-import type { CoupledMachine } from './coupledMachine'
+import type { MeasuredMachine } from './measuredMachine'
 
 /** What the register says of the hubs and of feelers between them; null where nothing is known. In or mm, limits mil or mm. */
 export interface RegisteredHubs {
@@ -38,7 +38,7 @@ export interface FeelerLimits {
 }
 
 /** What the register asks of straightedge and feelers. */
-export const feelerLimits = remember((machine: CoupledMachine): FeelerLimits => {
+export const feelerLimits = remember((machine: MeasuredMachine): FeelerLimits => {
   const { hubs, units } = machine
   const shift = (t: number | null | undefined) => (t == null ? null : toCore(t, 'displacement', units))
   const far = (t: number | null | undefined) => (t == null ? null : toCore(t, 'distance', units))

@@ -1,6 +1,6 @@
 import type { MethodId } from '../methods/methods'
 import { feelerLimits } from '../register/hubs'
-import type { CoupledMachine } from '../register/coupledMachine'
+import type { MeasuredMachine } from '../register/measuredMachine'
 import { partsOfCoupling, type CouplingPart } from '../register/couplingParts'
 import { toCore, type Millimetres } from '../units/unitSystem'
 
@@ -65,7 +65,7 @@ const MOST_LEAVES = 6
 const SPARES: readonly CouplingPart[] = ['spider', 'insert', 'bushes', 'tyre', 'grease', 'gasket']
 
 /** From hub to hub a straightedge must lie on both rims, each hub about half as wide as it is across. */
-const straightedge = (machine: CoupledMachine): Millimetres | undefined => {
+const straightedge = (machine: MeasuredMachine): Millimetres | undefined => {
   const { diameter, gap } = feelerLimits(machine)
   if (diameter === null) return undefined
   const { usual, units } = machine
@@ -74,7 +74,7 @@ const straightedge = (machine: CoupledMachine): Millimetres | undefined => {
 }
 
 /** From where a bracket is clamped to where its dial stands. */
-const reach = ({ usual, units }: CoupledMachine): Millimetres | undefined => {
+const reach = ({ usual, units }: MeasuredMachine): Millimetres | undefined => {
   const far = (t: number) => toCore(Math.abs(t), 'distance', units)
   switch (usual.method) {
     case 'rim-face':
@@ -95,7 +95,7 @@ const maybe = <T>(key: string, value: T | undefined) => (value === undefined ? {
  * the leaves that its jobs before took. Source: docs/stages/open.md.
  */
 export const toolsToTake = (
-  machine: CoupledMachine,
+  machine: MeasuredMachine,
   method: MethodId,
   before: readonly LeafUse[],
 ): readonly Tool[] => {

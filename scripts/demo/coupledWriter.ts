@@ -2,76 +2,34 @@ import type { Knex } from 'knex'
 import { ALIGNED, lineSum, type Misalignment } from '../../core/frame/planes'
 import { FOOT_NAMES, type FootName } from '../../core/feet/softFoot'
 import type { CoupledState } from '../../core/jobs/coupled'
-import { METHODS, type MethodGiven, type UsualPlaces } from '../../core/methods/methods'
-import { normalFrom, seededRandom, type Random } from '../../core/random/random'
-import { EXACT_DIAL } from '../../core/simulate/dialGauge'
-import { readByMethod } from '../../core/simulate/methodReadings'
 import { movableFeet } from '../../core/register/coupledMachine'
 import { handlingOf, startingMinutes } from '../../core/plan/usualTime'
-import type { Found, Place } from '../../core/stages/look/entries'
 import { doFootwork } from '../../core/stages/move/footwork'
 import { roughCure, roughedBy } from '../../core/stages/roughIn/cure'
 import { planChanges, plansFor } from '../../core/stages/plan/planning'
-import type { ProofStep } from '../../core/stages/prove/checkProof'
-import { HANDS_IN, type ProofPoint } from '../../core/stages/prove/entries'
 import { fromCore, toCore } from '../../core/units/unitSystem'
 import { couplingLine } from '../../shared/calculation/fields'
 import { inputToCore } from '../../shared/calculation/unitConversion'
 import { newTarget } from '../../shared/stages/hotCheck/answer'
 import type { CoupledFields } from '../../shared/register/coupledMachine'
-import type { DemoPicture } from './pictures'
-import { JobWriter } from './jobWriter'
-
-const CLOCKS = [0, 90, 180, 270]
+import { MeasuredWriter } from './measuredWriter'
 
 /** The moves of the demo works take longer than the starting values, its readings these minutes. */
 const SLOWER = 1.2
 const MEASURING = 8
 
-/** A misread digit in a simulated set: which circle, where, by how much (contract units). */
-interface Misread {
-  readonly circle: string
-  readonly clock: number
-  readonly by: number
-}
-
-/** The method a machine is usually measured by, with this bar sag. */
-const usualSetUp = (usual: UsualPlaces, sag: number): MethodGiven => {
-  const rim = { sag, turning: 'both', readingSign: 1 } as const
-  if (usual.method === 'reverse-rim')
-    return {
-      method: 'reverse-rim',
-      given: {
-        onStationary: { ...rim, carriedBy: 'movable', plane: usual.onStationary },
-        onMovable: { ...rim, carriedBy: 'stationary', plane: usual.onMovable },
-      },
-    }
-  if (usual.method === 'heads') {
-    const { stationaryPlane, movablePlane } = usual
-    return { method: 'heads', given: { stationaryPlane: -stationaryPlane, movablePlane } }
-  }
-  if (usual.method !== 'rim-face') throw new Error(`The demo sets no machine up by ${usual.method}.`)
-  const { carriedBy, rimPlane: plane, plunger, faceDiameter: diameter } = usual
-  return {
-    method: 'rim-face',
-    given: { rim: { ...rim, carriedBy, plane }, faces: [{ plunger, diameter, sag: 0, readingSign: 1 }] },
-  }
-}
+const CLOCKS = [0, 90, 180, 270]
 
 /**
  * A demo job on a coupling: readings come from a simulated machine, plans from the planner, moves
  * change the simulated machine. Deterministic for a job name.
  */
-export class CoupledWriter extends JobWriter {
-  private readonly random: Random
-  private readonly normal: Random
+export class CoupledWriter extends MeasuredWriter {
   private truth: Misalignment
-  /** What a coupling that grips adds to it. */
-  private bent: Misalignment = ALIGNED
 
   constructor(
     knex: Knex,
-    private readonly machine: CoupledFields,
+    protected override readonly machine: CoupledFields,
     name: string,
     author: string,
     start: Date,
@@ -79,33 +37,16 @@ export class CoupledWriter extends JobWriter {
   ) {
     super(knex, machine, name, author, start)
     this.truth = inputToCore(couplingLine, truth, machine.units)
-    this.random = seededRandom([...name].reduce((s, c) => (Math.imul(s, 31) + c.charCodeAt(0)) | 0, 7))
-    this.normal = normalFrom(this.random)
   }
 
-  private async state(): Promise<CoupledState> {
+  protected line(): Misalignment {
+    return this.truth
+  }
+
+  protected async state(): Promise<CoupledState> {
     const job = await this.folded()
     if (job.kind !== 'coupled') throw new Error('The demo job is no coupled job.')
     return job.state
-  }
-
-  /** Places looked at, with a picture where there is one. */
-  async look(
-    places: readonly Place[],
-    found: Found,
-    words = '',
-    pictures: readonly DemoPicture[] = [],
-  ): Promise<this> {
-    const photographs: string[] = []
-    for (const picture of pictures) photographs.push(await this.keepPicture(picture))
-    await this.write({ kind: 'place-looked', payload: { places, found, words, photographs } }, 5)
-    return this
-  }
-
-  /** Every place that nobody has looked at yet is fine. */
-  async restIsFine(): Promise<this> {
-    const { looks } = await this.state()
-    return this.look(looks.unseen, 'fine')
   }
 
   /** The registered leaves under each foot of the movable machine, marked A to D, as they were found. */
@@ -284,58 +225,6 @@ export class CoupledWriter extends JobWriter {
     }
   }
 
-  /** Sets up as registered, with this bar sag and these graduations (contract units). */
-  async setUp(sag: number, graduation: number): Promise<this> {
-    const { usual, feet, units } = this.machine
-    const how = usualSetUp(usual, sag)
-    const circles = METHODS[how.method].circles(how.given as never)
-    const each = (x: number) => Object.fromEntries(circles.map((c) => [c, x]))
-    await this.write(
-      {
-        kind: 'set-up',
-        payload: {
-          units,
-          how,
-          told: { sag: 'hang', circle: 'diameter' },
-          feet: feet.movable.map(({ id, x }) => ({ machine: 'movable', pair: id, x })),
-          graduation: each(graduation),
-          returned: each(0),
-          why: '',
-        },
-      },
-      15,
-    )
-    return this
-  }
-
-  /** Reads one set off the simulated machine. */
-  async read(misread?: Misread): Promise<this> {
-    const { units } = this.machine
-    const { setUp } = await this.state()
-    if (!setUp) throw new Error('The demo job reads before it sets up.')
-    const dial = { ...EXACT_DIAL, graduation: setUp.coarsest, noise: setUp.coarsest * 0.35 }
-    const read = readByMethod(setUp.how, lineSum(this.truth, this.bent), CLOCKS, dial, this.normal)
-    const circles = Object.fromEntries(
-      Object.entries(read).map(([circle, list]) => [
-        circle,
-        list.map(({ clock, value }) => ({
-          clock,
-          value:
-            Number(fromCore(value, 'displacement', units).toFixed(4)) +
-            (misread?.circle === circle && misread.clock === clock ? misread.by : 0),
-        })),
-      ]),
-    )
-    await this.write(
-      {
-        kind: 'readings-taken',
-        payload: { units, circles, returned: Object.fromEntries(setUp.circles.map((c) => [c, 0])) },
-      },
-      9,
-    )
-    return this
-  }
-
   /** Takes the closest plan, and makes it unless only planning is wanted. */
   async move(made = true): Promise<this> {
     const { units } = this.machine
@@ -392,46 +281,6 @@ export class CoupledWriter extends JobWriter {
     return this
   }
 
-  private async confirm(point: ProofPoint, how: 'done' | 'not-here' = 'done'): Promise<void> {
-    await this.write({ kind: 'proof-confirmed', payload: { point, how, words: '' } }, 3)
-  }
-
-  /** Bumped uncoupled where it was wired, greased, without heaters. */
-  async bump(permit: string): Promise<this> {
-    await this.write({ kind: 'bump-begun', payload: { by: 'Shift electrician' } }, 10)
-    await this.write({ kind: 'rotation-seen', payload: { seen: 'right', words: '' } }, 2)
-    await this.makeSafe(permit)
-    return this
-  }
-
-  /** Makes the coupling up with this gap (in or mm); `bends` is what it does to the shafts until it is opened again (contract units). */
-  async makeUp(gap: number, bends: Misalignment = ALIGNED): Promise<this> {
-    const { units } = this.machine
-    this.bent = inputToCore(couplingLine, bends, units)
-    await this.write({ kind: 'coupling-made-up', payload: { units, gap } }, 20)
-    return this
-  }
-
-  async openCoupling(why: string): Promise<this> {
-    this.bent = ALIGNED
-    await this.write({ kind: 'coupling-opened', payload: { why } }, 15)
-    return this
-  }
-
-  /** Everything that is still to prove; what was not read made up stays unread. */
-  async prove(gap: number): Promise<this> {
-    const { proof } = await this.state()
-    const todo = (step: ProofStep) => proof.rows.some((r) => r.step === step && r.stands === 'todo')
-    if (todo('rotation'))
-      await this.write({ kind: 'rotation-seen', payload: { seen: 'not-needed', words: '' } }, 2)
-    if (todo('greased')) await this.confirm('greased')
-    if (todo('heaters')) await this.confirm('heaters', 'not-here')
-    if (todo('made-up')) await this.makeUp(gap)
-    if (todo('read-coupled')) await this.confirm('read-coupled', 'not-here')
-    for (const point of HANDS_IN) if (todo(point)) await this.confirm(point)
-    return this
-  }
-
   /** Takes the target that the hot check asks for. */
   async takeNewTarget(): Promise<this> {
     const { hot, coldTarget } = await this.state()
@@ -439,10 +288,5 @@ export class CoupledWriter extends JobWriter {
     if (!target) throw new Error('The demo job has no hot reading.')
     await this.write({ kind: 'hot-answered', payload: { take: 'new', target, why: '' } }, 6)
     return this
-  }
-
-  /** Set up and read twice. */
-  async measure(sag: number, graduation: number): Promise<this> {
-    return (await (await this.setUp(sag, graduation)).read()).read()
   }
 }

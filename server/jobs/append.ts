@@ -1,31 +1,25 @@
 import { randomUUID } from 'node:crypto'
-import { beltRegisterChanges } from '../../core/stages/close/beltRegister'
-import type { BeltState } from '../../core/jobs/belt'
 import type { Knex } from 'knex'
-import { foldJob, objectionTo, type Job } from '../../core/jobs/jobs'
+import { foldJob, objectionTo } from '../../core/jobs/jobs'
 import type { LogEntry } from '../../core/logbook/entry'
 import { extended } from '../../core/logbook/forward'
-import { tapedDistances } from '../../core/stages/close/registerChanges'
 import { MAY } from '../../core/logbook/may'
-import { fromCore } from '../../core/units/unitSystem'
 import type { EntryAnswer } from '../../shared/api/answers'
 import type { EntryDraft } from '../../shared/logbook/entry'
 import { toWire } from '../../shared/logbook/lifts'
-import { machineFields, type MachineSnapshot } from '../../shared/register/machine'
 import type { Person } from '../../shared/register/works'
 import { door, kinds, objections } from '../../shared/wording/en'
 import { answerWords } from '../../shared/wording/viewWords'
-import { pack, UNIT_NAMES } from '../../shared/wording/figures'
 import { busy } from '../http/databaseFailure'
 import { notFound, Refused } from '../http/refusal'
 import { forecastBelts } from '../comeBack/beltForecasts'
-import { findMachine, updateMachine } from '../machines/machines.repository'
 import type { Settled } from './batches'
 import { columnsOf, findJob } from './jobs.repository'
 import { entryIn, forgetLogbook, keepLogbook, keptLogbook, logbookOf, type Logbook } from './logbooks'
 import { tellNews } from './news'
 import { forgetPeople, peopleById } from './people'
 import { writeEntries, type Written } from './append.repository'
+import { rememberInRegister } from './remember'
 
 /** An entry offered to a logbook, and when it came. */
 export interface Offered {
@@ -90,96 +84,6 @@ const refusalOf = (
   return new Refused(objection.sort === 'conflict' ? 409 : 422, objection.code, message, {
     issues: [{ path: objection.path.join('.'), message }],
   })
-}
-
-/** How the sheaves were set, which belts went on and what travel is left become the register's. */
-const rememberBelts = async (
-  knex: Knex,
-  machine: MachineSnapshot,
-  state: BeltState,
-): Promise<string | null> => {
-  const changes = beltRegisterChanges(state)
-  if (changes.length === 0) return null
-  const current = await findMachine(knex, machine.tag, true)
-  if (!current || current.id !== machine.id || current.drive !== 'belt')
-    return answerWords.machineGone(machine.tag)
-  const { id, version, ...record } = current
-  const inOwn = (mm: number) => Number(fromCore(mm, 'distance', record.units).toPrecision(8))
-  let { sheaves, belts, base } = record
-  for (const c of changes)
-    switch (c.what) {
-      case 'setting': {
-        const { pitchDiameter, depthOuter, depthInner, build } = state.machine.sheaves[c.place]
-        sheaves = {
-          ...sheaves,
-          [c.place]: { ...sheaves[c.place], pitchDiameter, depthOuter, depthInner, build },
-        }
-        break
-      }
-      case 'belts': {
-        // Whether the set before them was matched says nothing of these.
-        const { set: _, ...kept } = belts
-        belts = {
-          ...kept,
-          fittedOn: c.on,
-          ...(c.length === null ? {} : { length: inOwn(c.length) }),
-          ...(c.set === null ? {} : { set: c.set }),
-        }
-        break
-      }
-      case 'travel':
-        base = { ...base, travelLeft: inOwn(c.now) }
-    }
-  const changed = machineFields.safeParse({ ...record, sheaves, belts, base })
-  if (!changed.success) return answerWords.beltsNotWritten
-  await updateMachine(knex, id, version, changed.data)
-  return null
-}
-
-/**
- * The shims a closed job left under the feet become the register's, and the cold target it was set to. Answers what could not be
- * written, in words, when the register has changed under the job; null when all was.
- */
-const rememberInRegister = async (knex: Knex, machine: MachineSnapshot, job: Job): Promise<string | null> => {
-  if (job.kind === 'belt') return rememberBelts(knex, machine, job.state)
-  const current = await findMachine(knex, machine.tag, true)
-  if (!current || current.id !== machine.id || current.drive !== 'coupled')
-    return answerWords.machineGone(machine.tag)
-  const { id, version, ...record } = current
-  const inOwn = (t: number) => Number(fromCore(t, 'displacement', record.units).toPrecision(12))
-  const lost = job.state.packs.filter(
-    (p) =>
-      !record.feet[p.machine].some((f) => f.id === p.id) && p.packs.left.length + p.packs.right.length > 0,
-  )
-  const taped = tapedDistances(job.state)
-  const footing = (role: 'movable' | 'stationary', byTape: boolean) =>
-    record.feet[role].map((foot) => {
-      const left = job.state.packs.find((p) => p.machine === role && p.id === foot.id)?.packs
-      const x = taped.find((d) => byTape && d.machine === role && d.pair === foot.id)?.now
-      return {
-        ...foot,
-        ...(x === undefined ? {} : { x: Number(fromCore(x, 'distance', record.units).toPrecision(8)) }),
-        ...(left ? { existing: { left: left.left.map(inOwn), right: left.right.map(inOwn) } } : {}),
-      }
-    })
-  const { coldTarget, bolts } = job.state
-  const changedBy = (byTape: boolean) => ({
-    ...record,
-    ...(bolts?.from === 'job' ? { bolts: bolts.payload } : {}),
-    ...(coldTarget.from === 'job' && coldTarget.payload ? { target: coldTarget.payload } : {}),
-    feet: { movable: footing('movable', byTape), stationary: footing('stationary', byTape) },
-  })
-  // Feet that stand otherwise by the tape than the register can have them keep their place; the rest is written.
-  const whole = machineFields.safeParse(changedBy(true))
-  const changed = whole.success ? whole : machineFields.safeParse(changedBy(false))
-  if (changed.success) await updateMachine(knex, id, version, changed.data)
-  const untold = changed.success ? lost : job.state.packs
-  if (untold.length === 0) return null
-  const units = machine.units
-  const list = untold.map((p) =>
-    answerWords.packsLeft(p.id, pack(p.packs.left, units), pack(p.packs.right, units)),
-  )
-  return answerWords.packsNotWritten(UNIT_NAMES[units].displacement, list.join('; '))
 }
 
 /** A closing writes into the register as well: what that could not take is said in a remark behind it. */

@@ -24,7 +24,7 @@ export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions
   const w = reportWords(telling.words)
   const names = UNIT_NAMES[telling.units]
   const units =
-    job.kind === 'coupled' ? `${names.displacement}, ${names.slope}` : `${names.distance}, ${w.degrees}`
+    job.kind !== 'belt' ? `${names.displacement}, ${names.slope}` : `${names.distance}, ${w.degrees}`
   const title = w.titles[job.kind]
   return {
     pageSize: report.paper,

@@ -1,6 +1,7 @@
 import type { Content } from 'pdfmake/interfaces'
 import type { BeltState } from '../../core/jobs/belt'
 import type { CoupledState } from '../../core/jobs/coupled'
+import type { FlangeState } from '../../core/jobs/flange'
 import type { Job } from '../../core/jobs/jobs'
 import type { Reported, Section } from './section'
 import { couplingResult } from './sections/couplingResult'
@@ -8,13 +9,14 @@ import { driveWork } from './sections/drive'
 import { facts } from './sections/facts'
 import { hotCheck } from './sections/hotCheck'
 import { feetRounds } from './sections/feet'
+import { flangeFound, flangeMoves, flangeResult } from './sections/flange'
 import { levelAndRunout } from './sections/level'
 import { lineResult, lineRounds } from './sections/lineResult'
 import { lookedAt } from './sections/look'
 import { movesMade } from './sections/moves'
 import { proved } from './sections/prove'
 import { readings } from './sections/readings'
-import { registerTaken } from './sections/register'
+import { flangeTaken, registerTaken } from './sections/register'
 import { record } from './sections/record'
 import { roughInLooks } from './sections/roughIn'
 import { settingTables } from './sections/setting'
@@ -39,6 +41,19 @@ const COUPLED: readonly Section<CoupledState>[] = [
   record,
   signature,
 ]
+const FLANGE: readonly Section<FlangeState>[] = [
+  facts,
+  flangeResult,
+  flangeMoves,
+  proved,
+  lookedAt,
+  flangeFound,
+  setUps,
+  readings,
+  flangeTaken,
+  record,
+  signature,
+]
 const BELT: readonly Section<BeltState>[] = [
   facts,
   lineResult,
@@ -52,7 +67,13 @@ const BELT: readonly Section<BeltState>[] = [
 ]
 
 /** All sections of a job's report. */
-export const sectionsOf = (job: Job, report: Reported): readonly Content[] =>
-  job.kind === 'coupled'
-    ? COUPLED.flatMap((section) => section(job.state, report))
-    : BELT.flatMap((section) => section(job.state, report))
+export const sectionsOf = (job: Job, report: Reported): readonly Content[] => {
+  switch (job.kind) {
+    case 'coupled':
+      return COUPLED.flatMap((section) => section(job.state, report))
+    case 'flange':
+      return FLANGE.flatMap((section) => section(job.state, report))
+    case 'belt':
+      return BELT.flatMap((section) => section(job.state, report))
+  }
+}

@@ -1,14 +1,24 @@
-import { directionsWords, reportWords, safetyWords, setUpWords, setsWords } from '../../shared/wording/en'
+import {
+  directionsWords,
+  flangeWords,
+  reportWords,
+  safetyWords,
+  setUpWords,
+  setsWords,
+} from '../../shared/wording/en'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
-import type { CoupledState } from '../../core/jobs/coupled'
+import type { FlangeState } from '../../core/jobs/flange'
+import type { MeasuredState } from '../../core/jobs/measured'
 import type { ReadingSet } from '../../core/stages/measure/readingSet'
 import { METHOD_FORMS, type OfferedMethod } from '../../shared/methods/forms'
-import { editSetUp, startSetUp } from '../../shared/stages/setUp/form'
+import { flangeBoxes, flangeLabel } from '../../shared/stages/setUp/flangeTape'
+import { editSetUp, numbersOf, startSetUp } from '../../shared/stages/setUp/form'
 import { footLabel, numberLabel } from '../../shared/stages/setUp/words'
 import { placeName } from '../../shared/stages/measure/drawing'
 import { sheetOrder, sheetPositions } from '../../shared/stages/measure/sheetOrder'
 import { hourName } from '../../shared/wording/directions'
-import { figure, UNIT_NAMES } from '../../shared/wording/figures'
+import { clockFace } from '../../shared/wording/clockFace'
+import { figure, pack, UNIT_NAMES } from '../../shared/wording/figures'
 import { circleName } from '../../shared/wording/readings'
 import { block, figures, QUIET, when } from './blocks'
 import type { Reported } from './section'
@@ -24,7 +34,7 @@ const TAPED_ROW = 16.5
  * that quick entry takes them. Filled with what the job knows already, or blank.
  */
 export const sheetDocument = (
-  state: CoupledState,
+  state: MeasuredState,
   report: Reported,
   method: OfferedMethod,
   filled: boolean,
@@ -41,13 +51,17 @@ export const sheetDocument = (
   const known = (text: string | undefined, unit: string) => (filled && text ? `${text} ${unit}` : '')
   const unit = UNIT_NAMES[units]
   const taped: TableCell[][] = [
-    ...form.numbers.map((f): TableCell[] => [
+    ...numbersOf(method, state.machine).map((f): TableCell[] => [
       numberLabel(f, texts, telling),
       figures(known(texts.numbers[f.id], unit[f.measure])),
     ]),
     ...texts.feet.map((t, i): TableCell[] => [
       footLabel(i, state.machine, telling),
       figures(known(t, unit.distance)),
+    ]),
+    ...(texts.flange ? flangeBoxes(texts.flange) : []).map((box): TableCell[] => [
+      flangeLabel(box, texts.flange?.told ?? 'circle', telling),
+      figures(known(texts.flange?.[box], unit.distance)),
     ]),
     [setUpWords(words).view.graduation, figures(known(texts.graduation, unit.displacement))],
     ...(form.reads === 'dials'
@@ -119,6 +133,33 @@ export const sheetDocument = (
       margin: [0, 4, 0, 4],
     },
     ...Array.from({ length: SETS }, (_, n) => setTable(n)),
+    ...('shape' in state ? [boltTable(state, report, filled)] : []),
     { text: safetyWords(words).turning, margin: [0, 6, 0, 0], color: QUIET },
   ])
+}
+
+/** The bolts of a flange, clockwise from the marked one: what lies there, and room for what goes in. */
+const boltTable = (state: FlangeState, { telling }: Reported, filled: boolean): Content => {
+  const f = flangeWords(telling.words)
+  return {
+    stack: [
+      { text: `${f.found.title}, ${f.view.fromAbove}`, bold: true, margin: [0, 6, 0, 2] },
+      ruled(
+        ['*', 150, 150],
+        [
+          [f.report.bolt, f.report.wasThere, f.report.added].map((h): TableCell => ({
+            text: h,
+            color: QUIET,
+          })),
+          ...state.shape.bolts.map((b, i): TableCell[] => [
+            clockFace(b.clock),
+            filled ? figures(pack(state.leaves[i] ?? [], telling.units)) : '',
+            '',
+          ]),
+        ],
+        TAPED_ROW,
+      ),
+    ],
+    unbreakable: true,
+  }
 }

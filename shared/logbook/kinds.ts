@@ -1,6 +1,9 @@
 import { z } from 'zod'
 import type { EntryBody, EntryKind } from '../../core/logbook/entry'
 import { closingKinds } from '../stages/close/entries'
+import { flangeLookKinds } from '../stages/flangeLook/entries'
+import { flangeMoveKinds } from '../stages/flangeMove/entries'
+import { flangePlanKinds } from '../stages/flangePlan/entries'
 import { feetKinds } from '../stages/feet/entries'
 import { hotCheckKinds } from '../stages/hotCheck/entries'
 import { levelKinds } from '../stages/level/entries'
@@ -46,6 +49,9 @@ export const KINDS = {
   ...moveKinds,
   ...proveKinds,
   ...hotCheckKinds,
+  ...flangeLookKinds,
+  ...flangePlanKinds,
+  ...flangeMoveKinds,
   ...slackOffKinds,
   ...inspectKinds,
   ...squareKinds,

@@ -14,6 +14,8 @@ export interface NumberField {
   readonly signed?: boolean
   /** How far the dial end of a bar hangs: told either way, asked when it differs from the last job. */
   readonly sag?: boolean
+  /** What gravity does besides to a bar: none on an upright shaft. */
+  readonly hangs?: boolean
   /** Which choice says how its dial counts. */
   readonly counts?: string
   /** A swing circle: told as diameter or radius. */

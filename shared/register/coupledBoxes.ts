@@ -21,18 +21,17 @@ const BLANK_USUAL = {
   'foot-values': { method: 'foot-values' },
 } as const satisfies { readonly [M in UsualPlaces['method']]: Extract<UsualPlaces, { method: M }> }
 
-const usualBoxes = ({ usual }: CoupledFields, words: Words): readonly RecordBox[] => {
+/** How it is usually measured; `offered` of the methods. */
+export const usualBoxes = (
+  { usual }: Pick<CoupledFields, 'usual'>,
+  words: Words,
+  offered: readonly UsualPlaces['method'][] = Object.keys(BLANK_USUAL) as UsualPlaces['method'][],
+): readonly RecordBox[] => {
   const w = recordWords
   const methods = methodsWords(words)
   const { number, choice } = boxesOf(w.groups.usual, 'usual.')
   const labels = methods.labels
-  const method = choice(
-    'method',
-    w.usualMethod,
-    Object.keys(BLANK_USUAL) as UsualPlaces['method'][],
-    (m) => setsWords(words).methods[m],
-    BLANK_USUAL,
-  )
+  const method = choice('method', w.usualMethod, offered, (m) => setsWords(words).methods[m], BLANK_USUAL)
   switch (usual.method) {
     case 'rim-face':
       return [
@@ -77,7 +76,8 @@ const usualBoxes = ({ usual }: CoupledFields, words: Words): readonly RecordBox[
 
 const MAYBE = { optional: true } as const
 
-const hubBoxes = (words: Words): readonly RecordBox[] => {
+/** The coupling and its hubs. */
+export const hubBoxes = (words: Words): readonly RecordBox[] => {
   const look = lookWords(words)
   const w = recordWords
   const { number } = boxesOf(w.groups.hubs, 'hubs.')
@@ -128,14 +128,19 @@ const BLANK_LIMITS = {
   window: { form: 'window', offset: OPEN, slope: OPEN },
 } as const
 
-const limitBoxes = ({ tolerance }: CoupledFields, words: Words): readonly RecordBox[] => {
+/** What it is judged by; `spool` where its coupling may have one. */
+export const limitBoxes = (
+  { tolerance }: Pick<CoupledFields, 'tolerance'>,
+  words: Words,
+  spool = true,
+): readonly RecordBox[] => {
   const w = recordWords
   const directions = directionsWords(words)
   const { number, choice, text } = boxesOf(w.groups.limits, 'tolerance.')
   const form = choice(
     'form',
     w.limitForm,
-    Object.keys(BLANK_LIMITS) as (keyof typeof BLANK_LIMITS)[],
+    (Object.keys(BLANK_LIMITS) as (keyof typeof BLANK_LIMITS)[]).filter((f) => spool || f !== 'flex-plane'),
     (f) => w.limitForms[f],
     BLANK_LIMITS,
   )
@@ -163,7 +168,9 @@ const limitBoxes = ({ tolerance }: CoupledFields, words: Words): readonly Record
         form,
         mode,
         choice('grade', w.speedRule, ['standard', 'fine'] as const, (g) => w.grades[g]),
-        number('spoolLength', w.spoolLength, 'distance', { optional: true, absent: true }),
+        ...(spool
+          ? [number('spoolLength', w.spoolLength, 'distance', { optional: true, absent: true })]
+          : []),
       ]
     case 'window':
       return [

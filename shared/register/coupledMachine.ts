@@ -33,7 +33,7 @@ const outward = (sign: 1 | -1) => (pairs: Pairs, context: z.RefinementCtx) =>
 const maybe = (field: z.ZodNumber) => field.nullable()
 
 /** The hubs, and what feelers between them are held against; all of it may be unknown. */
-const hubs = z
+export const hubs = z
   .object({
     stationaryDiameter: maybe(positive('stationary-hubs-diameter')),
     movableDiameter: maybe(positive('movable-hubs-diameter')),

@@ -1,7 +1,10 @@
 import { recordWords } from '../wording/viewWords'
 import Papa from 'papaparse'
 import { issuesOf } from '../calculation/issues'
+import { FEWEST_BOLTS, MOST_BOLTS } from '../../core/register/flangeMachine'
+import { DRIVES } from '../../core/register/drive'
 import type { CoupledFields } from './coupledMachine'
+import { withBolts } from './flangeBoxes'
 import { blankRecord, openedBy, readRecord, recordBoxes, recordTexts } from './form'
 import { machineFields, type MachineFields, type MachineRecord } from './machine'
 
@@ -9,6 +12,8 @@ import { machineFields, type MachineFields, type MachineRecord } from './machine
 const DRIVE = 'drive'
 const UNITS = 'units'
 const RETIRED = 'retired'
+/** How many bolts a flange has: so many columns say what lies under them. */
+const BOLTS = 'flange.bolts'
 
 /** A pair of feet nobody has written anything of. */
 const BLANK_PAIR = {
@@ -28,6 +33,7 @@ const textsOf = (m: MachineFields): Readonly<Record<string, string>> => ({
   [UNITS]: m.units,
   [RETIRED]: String(m.retired ?? false),
   ...feetNames(m),
+  ...(m.drive === 'flange' ? { [BOLTS]: String(m.flange.bolts) } : {}),
   ...recordTexts(m, recordBoxes(m)),
 })
 
@@ -88,7 +94,7 @@ const pairsIn = (texts: Texts, role: string): readonly number[] => [
 
 /** An empty record of the shape that a row asks for: its pairs of feet, its method and form of limit. */
 const shapeFor = (texts: Texts, known: MachineRecord | undefined): MachineFields => {
-  const drive = texts[DRIVE] === 'belt' ? 'belt' : 'coupled'
+  const drive = DRIVES.find((d) => d === texts[DRIVE]) ?? 'coupled'
   const units = texts[UNITS] === 'metric' ? 'metric' : 'inch'
   let record: MachineFields
   if (known && known.drive === drive && known.units === units) {
@@ -110,9 +116,15 @@ const shapeFor = (texts: Texts, known: MachineRecord | undefined): MachineFields
       feet: { movable: feet('movable'), stationary: feet('stationary') },
     } as CoupledFields
   }
+  if (texts[BOLTS]) record = withBolts(record, Number(texts[BOLTS]))
   for (const box of recordBoxes(record))
     if (box.kind === 'choice' && box.opens) record = openedBy(record, box, texts[box.path]?.trim() ?? '')
   return record
+}
+
+const isBoltCount = (text: string): boolean => {
+  const n = Number(text)
+  return Number.isInteger(n) && n >= FEWEST_BOLTS && n <= MOST_BOLTS
 }
 
 const readRow = (line: number, texts: Texts, register: readonly MachineRecord[]): CsvRow => {
@@ -121,8 +133,9 @@ const readRow = (line: number, texts: Texts, register: readonly MachineRecord[])
   const known = register.find((m) => m.tag.toLowerCase() === tag.toLowerCase())
   const faults: CsvFault[] = []
   const fault = (column: string, message: string) => faults.push({ line, column, message })
-  if (!['coupled', 'belt'].includes(texts[DRIVE] ?? '')) fault(DRIVE, w.drive)
+  if (!DRIVES.some((d) => d === texts[DRIVE])) fault(DRIVE, w.drive)
   if (!['inch', 'metric'].includes(texts[UNITS] ?? '')) fault(UNITS, w.units)
+  if (texts[DRIVE] === 'flange' && texts[BOLTS] && !isBoltCount(texts[BOLTS])) fault(BOLTS, w.bolts)
   const shape = shapeFor(texts, known)
   const boxes = recordBoxes(shape)
   // A column the file doesn't have leaves what the register has.

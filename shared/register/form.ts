@@ -1,5 +1,6 @@
 import { readTypedNumber } from '../../core/units/typedNumber'
-import { RULE_NAMES, RULES_OF_OTHERS } from '../../core/comeBack/rules'
+import { RULE_NAMES, RULES_ONLY_FOR } from '../../core/comeBack/rules'
+import { namesFor } from '../../core/register/drive'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { comeBackWords, setUp, typingWords } from '../wording/en'
 import { OWN_END, type Words } from '../wording/words'
@@ -8,6 +9,7 @@ import { recordWords } from '../wording/viewWords'
 import { beltBoxes, blankBelt } from './beltBoxes'
 import { boxesOf, type RecordBox } from './boxes'
 import { blankCoupled, coupledBoxes } from './coupledBoxes'
+import { blankFlange, flangeBoxes } from './flangeBoxes'
 import type { MachineFields, MachineRecord } from './machine'
 
 type Plain = Record<string, unknown>
@@ -32,7 +34,7 @@ const commonBoxes = (record: MachineFields): readonly RecordBox[] => {
     text('area', w.area),
     text('movableName', w.movableName),
     text('stationaryName', w.stationaryName),
-    ...(record.drive === 'coupled' ? [text('couplingKind', w.couplingKind)] : []),
+    ...(record.drive !== 'belt' ? [text('couplingKind', w.couplingKind)] : []),
     number('powerKw', w.power, 'plain'),
     number('rpm', w.rpm, 'plain'),
   ]
@@ -41,19 +43,31 @@ const commonBoxes = (record: MachineFields): readonly RecordBox[] => {
 const comeBackBoxes = ({ drive }: MachineFields, words: Words): readonly RecordBox[] => {
   const w = comeBackWords(words).rules
   const { number } = boxesOf(w.group, 'comeBack.')
-  return RULE_NAMES.filter((id) => !RULES_OF_OTHERS[drive].includes(id)).map((id) =>
+  return namesFor(RULE_NAMES, RULES_ONLY_FOR, drive).map((id) =>
     number(id, w[id], 'plain', { optional: true, absent: true }),
   )
 }
 
-/** The boxes of a machine's form, in the order they are read off the machine. One case a kind of drive. */
+/** What is asked of a machine by its drive. One case a kind. */
+const ownBoxes = (record: MachineFields, chosen: FootWords, words: Words): readonly RecordBox[] => {
+  switch (record.drive) {
+    case 'coupled':
+      return coupledBoxes(record, words, chosen)
+    case 'flange':
+      return flangeBoxes(record, words)
+    case 'belt':
+      return beltBoxes(record, words)
+  }
+}
+
+/** The boxes of a machine's form, in the order they are read off the machine. */
 export const recordBoxes = (
   record: MachineFields,
   chosen: FootWords = 'inboard-outboard',
   words: Words = OWN_END,
 ): readonly RecordBox[] => [
   ...commonBoxes(record),
-  ...(record.drive === 'coupled' ? coupledBoxes(record, words, chosen) : beltBoxes(record, words)),
+  ...ownBoxes(record, chosen, words),
   ...comeBackBoxes(record, words),
 ]
 
@@ -132,6 +146,9 @@ export const readRecord = (
   return { record, faults }
 }
 
+/** What each kind of drive has, empty. */
+const BLANK = { coupled: blankCoupled, flange: blankFlange, belt: blankBelt } as const
+
 /** An empty record of a kind of drive, to be filled by the form; zeros are not yet valid and must be typed. */
 export const blankRecord = (drive: MachineFields['drive'], units: UnitSystem): MachineFields => ({
   tag: '',
@@ -142,7 +159,7 @@ export const blankRecord = (drive: MachineFields['drive'], units: UnitSystem): M
   powerKw: 0,
   units,
   rpm: 0,
-  ...(drive === 'coupled' ? blankCoupled() : blankBelt()),
+  ...BLANK[drive](),
 })
 
 /**

@@ -7,10 +7,11 @@ import { keptSection } from '../sections/section'
 import { uuid } from '../text'
 import { beltFields } from './beltMachine'
 import { coupledFields } from './coupledMachine'
+import { flangeFields } from './flangeMachine'
 import { liftMachine } from './lifts'
 
 /** What a person writes about a machine. One row a kind of drive. */
-export const machineFields = z.discriminatedUnion('drive', [coupledFields, beltFields], {
+export const machineFields = z.discriminatedUnion('drive', [coupledFields, flangeFields, beltFields], {
   error: issue('unknown-drive'),
 })
 

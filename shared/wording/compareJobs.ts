@@ -1,7 +1,10 @@
 import { targetSource } from './aims'
-import { feetWords, reasonsWords, verdictsWords } from './en'
+import { clockFace } from './clockFace'
+import { feetWords, flangeWords, reasonsWords, verdictsWords } from './en'
+import type { FlangeState } from '../../core/jobs/flange'
 import { historyWords } from './viewWords'
 import type { CoupledState } from '../../core/jobs/coupled'
+import type { MeasuredState } from '../../core/jobs/measured'
 import type { Job } from '../../core/jobs/jobs'
 import { SIDES } from '../../core/plan/movePlan'
 import { figure, pack } from './figures'
@@ -20,7 +23,7 @@ export interface ComparedRow {
 
 type Told = readonly (readonly [name: string, text: string])[]
 
-const judged = (state: CoupledState, moment: 'found' | 'left', telling: Telling): Told => {
+const judged = (state: MeasuredState, moment: 'found' | 'left', telling: Telling): Told => {
   const w = historyWords.compare
   const m = moment === 'found' ? state.asFound : state.asLeft
   return (m?.judgement?.quantities ?? []).map((q) => {
@@ -30,7 +33,7 @@ const judged = (state: CoupledState, moment: 'found' | 'left', telling: Telling)
   })
 }
 
-const limits = (state: CoupledState, telling: Telling): Told => [
+const limits = (state: MeasuredState, telling: Telling): Told => [
   [historyWords.compare.limits, limitSource(state, telling)],
   ...(state.asLeft?.judgement?.quantities ?? []).map((q): Told[number] => [
     `${historyWords.compare.limits}: ${quantityName(q.name, telling).toLowerCase()}`,
@@ -47,6 +50,12 @@ const packs = (state: CoupledState, telling: Telling): Told =>
         pack(p.packs[side], telling.units),
       ]),
     )
+
+const leaves = (state: FlangeState, telling: Telling): Told =>
+  state.shape.bolts.map((b, i) => [
+    historyWords.compare.pack(flangeWords(telling.words).bolt(clockFace(b.clock))),
+    pack(state.leaves[i] ?? [], telling.units),
+  ])
 
 /** Everything of one job that is worth holding against another, in the order it is read. */
 const told = (job: Job, telling: Telling): Told => {
@@ -71,11 +80,11 @@ const told = (job: Job, telling: Telling): Told => {
   return [
     ...head,
     [w.rounds, String(state.moves.length)],
-    [w.target, targetSource(state.coldTarget, telling)],
+    ...('coldTarget' in state ? [[w.target, targetSource(state.coldTarget, telling)] as const] : []),
     ...judged(state, 'found', telling),
     ...judged(state, 'left', telling),
     ...limits(state, telling),
-    ...packs(state, telling),
+    ...('packs' in state ? packs(state, telling) : leaves(state, telling)),
   ]
 }
 

@@ -9,23 +9,14 @@ import {
   findingOfTarget,
   findingOfRoughIn,
 } from './stageFindings'
-import { feetWords, verdictsWords, setsWords, findingsWords } from './en'
+import { feetWords, findingsWords } from './en'
 import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
 import type { Job } from '../../core/jobs/jobs'
 import type { MachineRole } from '../../core/plan/movePlan'
-import type { Measurement } from '../../core/stages/measure/measurement'
-import { firstSag, hasSag } from '../methods/forms'
 import { figure } from './figures'
 import { type Telling, farEnd } from './telling'
+import { findingOfSetUp, measurementFinding } from './measuredFindings'
 import { closingFinding, findingsOfRows, safetyFinding, type Findings } from './commonFindings'
-
-const measurementFinding = (m: Measurement | undefined, { words }: Telling): string => {
-  if (!m || m.sets.length === 0) return ''
-  const w = setsWords(words)
-  if (m.trust === 'agreed')
-    return `${w.agree(m.used.length)}: ${verdictsWords(words)[m.judgement?.verdict ?? 'unknown'].toLowerCase()}`
-  return `${w.count(m.sets.length)}. ${w.trust[m.trust]}`
-}
 
 /** What each stage of a coupled job found. A missing stage fails to compile. */
 const FOUND: {
@@ -37,16 +28,7 @@ const FOUND: {
   feet: (s, t) => findingOfFeet(s.feetCheck, s.machine, t),
   level: (s, t) => findingOfLevelStage(s.levels, s.runouts, t),
   'rough-in': (s, t) => findingOfRoughIn(s.roughIn, movableName(s), t),
-  'set-up': ({ setUp }, { words, units }) => {
-    if (!setUp) return ''
-    const w = findingsWords(words).setUp
-    const { why } = setUp.entry.payload
-    if (!setUp.holdsZero) return why === '' ? w.missesZero : w.missesZeroWhy(why)
-    return w.with(
-      setsWords(words).methods[setUp.how.method],
-      hasSag(setUp.how) ? figure(firstSag(setUp.how), 'displacement', units) : '',
-    )
-  },
+  'set-up': findingOfSetUp,
   'as-found': (s, t) => measurementFinding(s.measurements[0], t),
   target: (s, t) => findingOfTarget(s.coldTarget, s.tolerance, farEnd(s.feet.movable, t), t),
   plan: ({ plan }, { words, units }) => {

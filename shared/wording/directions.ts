@@ -1,5 +1,6 @@
 import { directionsWords } from './en'
 import type { Misalignment, Plane } from '../../core/frame/planes'
+import { clockFace } from './clockFace'
 import { figure } from './figures'
 import { seenClock, seenHour } from './otherEnd'
 import type { Telling } from './telling'
@@ -75,8 +76,42 @@ export const sideWords = (value: number | null, telling: Telling): string => {
   return zero(size) ? d.shim.leave : d.push(size, hourOf(value, telling))
 }
 
+/** `toward 3:45`: which way both planes of an upright shaft point; empty where they show as nothing. */
+export const towardWords = (
+  at: { readonly v: number | null; readonly h: number | null },
+  kind: 'displacement' | 'slope',
+  { words, units }: Telling,
+): string => {
+  if (at.v === null || at.h === null || zero(figure(Math.hypot(at.v, at.h), kind, units))) return ''
+  return directionsWords(words).towardClock(clockFace((Math.atan2(at.h, at.v) * 180) / Math.PI))
+}
+
+/** `3.9 mil toward 10:00`: both planes of an upright shaft as one way on the clock. Empty where it shows as nothing. */
+export const clockwardWords = (
+  at: { readonly v: number | null; readonly h: number | null },
+  kind: 'displacement' | 'slope',
+  { words, units }: Telling,
+): string => {
+  if (at.v === null || at.h === null) return directionsWords(words).unknown
+  const size = Math.hypot(at.v, at.h)
+  if (zero(figure(size, kind, units))) return ''
+  const clock = clockFace((Math.atan2(at.h, at.v) * 180) / Math.PI)
+  return directionsWords(words).clockward(figure(size, kind, units, { unit: true }), clock)
+}
+
+/** How an upright shaft stands: `leans 0.54 mil/in toward 3:45, stands 3.9 mil off toward 10`. */
+const uprightWords = (line: Misalignment, telling: Telling): string => {
+  const d = directionsWords(telling.words)
+  const lean = clockwardWords(line.slope, 'slope', telling)
+  const off = clockwardWords(line.offset, 'displacement', telling)
+  return [lean ? d.leans(lean) : d.upright, off ? d.off(off) : d.inLineWith].join(', ')
+}
+
 /** Where an axis stands, in one clause: both offsets, and `parallel` where the caller says it is. */
 export const misalignmentWords = (line: Misalignment, parallel: boolean, telling: Telling): string =>
+  telling.viewFrom === 'above' ? uprightWords(line, telling) : offsetsWords(line, parallel, telling)
+
+const offsetsWords = (line: Misalignment, parallel: boolean, telling: Telling): string =>
   [
     ...(['v', 'h'] as const).flatMap((p) =>
       line.offset[p] === null ? [] : [offsetWords(line.offset[p], p, telling)],

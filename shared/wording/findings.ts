@@ -2,8 +2,14 @@ import type { Job } from '../../core/jobs/jobs'
 import { beltFindings } from './beltFindings'
 import type { Findings } from './commonFindings'
 import { coupledFindings } from './coupledFindings'
+import { flangeFindings } from './flangeFindings'
 import type { Telling } from './telling'
 
+const FINDINGS: Readonly<Record<Job['kind'], (job: Job, telling: Telling) => Findings>> = {
+  coupled: coupledFindings,
+  flange: flangeFindings,
+  belt: beltFindings,
+}
+
 /** One line of what each stage found, for the run sheet of any kind of job. */
-export const findingsOf = (job: Job, telling: Telling): Findings =>
-  job.kind === 'coupled' ? coupledFindings(job, telling) : beltFindings(job, telling)
+export const findingsOf = (job: Job, telling: Telling): Findings => FINDINGS[job.kind](job, telling)

@@ -7,7 +7,9 @@ import { machineNames, movableName } from './machineNames'
 import { plansWords, setUpWords } from './en'
 import type { BeltStageId, BeltState } from '../../core/jobs/belt'
 import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
+import type { FlangeStageId, FlangeState } from '../../core/jobs/flange'
 import type { Job } from '../../core/jobs/jobs'
+import { meaningOfFlangeMove, meaningOfFlangePlan } from './flange'
 import {
   meaningOfFit,
   meaningOfInspection,
@@ -30,7 +32,7 @@ import { meaningOfTarget } from './targets'
 import { type Telling, farEnd } from './telling'
 
 /** What the set-up in force means. */
-export const meaningOfSetUp = (state: CoupledState, { words }: Telling): Meaning => {
+export const meaningOfSetUp = (state: Pick<CoupledState, 'setUp'>, { words }: Telling): Meaning => {
   const { setUp } = state
   if (!setUp) return plainMeaning('todo', setUpWords(words).tapeAsked)
   return setUp.holdsZero
@@ -72,6 +74,21 @@ const COUPLED: {
   close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
 }
 
+const FLANGE: {
+  readonly [S in FlangeStageId]: (state: FlangeState, telling: Telling) => Meaning
+} = {
+  open: meaningOfOpening,
+  'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
+  look: (s, t) => meaningOfLooks(s.looks, t),
+  'set-up': meaningOfSetUp,
+  'as-found': (s, t) => meaningOfMeasuring(s, 'as-found', t),
+  plan: (s, t) => meaningOfFlangePlan(s, s.plan?.entry.payload.changes.length ?? 0, t),
+  move: meaningOfFlangeMove,
+  're-measure': (s, t) => meaningOfMeasuring(s, 're-measure', t),
+  prove: meaningOfProof,
+  close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
+}
+
 const BELT: { readonly [S in BeltStageId]: (state: BeltState, telling: Telling) => Meaning } = {
   'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
   'slack-off': meaningOfSlack,
@@ -85,10 +102,17 @@ const BELT: { readonly [S in BeltStageId]: (state: BeltState, telling: Telling) 
   close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
 }
 
+const headlines = (job: Job, telling: Telling): readonly (readonly [string, string])[] => {
+  switch (job.kind) {
+    case 'coupled':
+      return job.sheet.rows.map((r) => [r.id, COUPLED[r.id](job.state, telling).headline])
+    case 'flange':
+      return job.sheet.rows.map((r) => [r.id, FLANGE[r.id](job.state, telling).headline])
+    case 'belt':
+      return job.sheet.rows.map((r) => [r.id, BELT[r.id](job.state, telling).headline])
+  }
+}
+
 /** The headline of each stage's ledger as the logbook stands. */
 export const headlinesOf = (job: Job, telling: Telling): Readonly<Record<string, string>> =>
-  Object.fromEntries(
-    job.kind === 'coupled'
-      ? job.sheet.rows.map((r) => [r.id, COUPLED[r.id](job.state, telling).headline])
-      : job.sheet.rows.map((r) => [r.id, BELT[r.id](job.state, telling).headline]),
-  ) as Record<string, string>
+  Object.fromEntries(headlines(job, telling))

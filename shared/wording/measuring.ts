@@ -1,5 +1,5 @@
 import { measuringWords } from './en'
-import type { CoupledState } from '../../core/jobs/coupled'
+import type { MeasuredState } from '../../core/jobs/measured'
 import type { Measurement } from '../../core/stages/measure/measurement'
 import { movableName } from './machineNames'
 import { plainMeaning, type Meaning } from './meaning'
@@ -10,7 +10,7 @@ import type { Telling } from './telling'
 export type MeasuringStage = 'as-found' | 're-measure' | 'prove' | 'hot-check'
 
 /** What was read at one of them; undefined after a move that was not made. */
-export const measurementAt = (state: CoupledState, stage: MeasuringStage): Measurement | undefined => {
+export const measurementAt = (state: MeasuredState, stage: MeasuringStage): Measurement | undefined => {
   switch (stage) {
     case 'as-found':
       return state.measurements[0]
@@ -19,12 +19,16 @@ export const measurementAt = (state: CoupledState, stage: MeasuringStage): Measu
     case 'prove':
       return state.proof.measurement
     case 'hot-check':
-      return state.hot.measurement
+      return 'hot' in state ? state.hot.measurement : undefined
   }
 }
 
 /** What a stage of measuring says once readings are wanted at it. */
-export const meaningOfMeasuring = (state: CoupledState, stage: MeasuringStage, telling: Telling): Meaning => {
+export const meaningOfMeasuring = (
+  state: MeasuredState,
+  stage: MeasuringStage,
+  telling: Telling,
+): Meaning => {
   const w = measuringWords(telling.words)
   const m = measurementAt(state, stage)
   if (!state.setUp) return plainMeaning('todo', w.setUpFirst, w.setUpFirstDetail)

@@ -2,7 +2,7 @@ import type { Meaning } from './meaning'
 import { openingWords, reasonsWords, placesWords } from './en'
 import dayjs from 'dayjs'
 import type { CoupledState } from '../../core/jobs/coupled'
-import type { CoupledMachine } from '../../core/register/coupledMachine'
+import type { MeasuredMachine } from '../../core/register/measuredMachine'
 import { overdueIn } from '../../core/stages/open/kit'
 import type { TakenInstrument } from '../../core/stages/open/entries'
 import type { Tool } from '../../core/tools/toolsToTake'
@@ -11,7 +11,7 @@ import type { Telling } from './telling'
 
 const day = (due: string) => dayjs(due).format('D MMM YYYY')
 
-type Seen = Pick<CoupledState, 'opening' | 'kit' | 'rpm'> & { readonly machine: CoupledMachine }
+type Seen = Pick<CoupledState, 'opening' | 'kit' | 'rpm'> & { readonly machine: MeasuredMachine }
 
 /** `Dial 3 (calibrated until 2026-10-12, run out)`. */
 export const instrumentWords = (

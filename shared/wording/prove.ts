@@ -25,14 +25,17 @@ export const gapWindow = (
   return least !== null ? w.least(d(least)) : most !== null ? w.most(d(most)) : ''
 }
 
-type Seen = Pick<CoupledState, 'proof' | 'closing' | 'feet' | 'tolerance'>
+type Seen = Pick<CoupledState, 'proof' | 'closing' | 'tolerance'> & {
+  /** None on a flange. */
+  readonly feet?: Pick<CoupledState['feet'], 'movable'>
+}
 
 /** How far the made-up reading lies from the open one, in one clause. */
 export const strainWords = (
   { difference }: ProvedStrain,
   { feet, tolerance }: Pick<Seen, 'feet' | 'tolerance'>,
   telling: Telling,
-): string => goWords(worthTelling(difference, tolerance), farEnd(feet.movable, telling), telling)
+): string => goWords(worthTelling(difference, tolerance), farEnd(feet?.movable ?? [], telling), telling)
 
 /** Each time the coupling was opened again, and what had been read by then. */
 export const openedWords = (state: Seen, telling: Telling): readonly string[] =>

@@ -82,6 +82,8 @@ export const meaningOfReadings = (
       ? w.usedAgainst(m.used.map((id) => setName(m, id, telling)).join(', '))
       : w.agreeAndCombined(m.used.length),
   )
+  // Both planes of an upright shaft are one way on the clock.
+  const upright = telling.viewFrom === 'above'
   const named = (verdict: 'out' | 'edge') =>
     m.judgement ? namedQuantities(m.judgement, verdict, far, telling) : ''
   const flexes = m.judgement?.quantities.every((q) => q.name.startsWith('flex.'))
@@ -90,9 +92,13 @@ export const meaningOfReadings = (
     case 'in':
       return { mark: 'in', headline: w.inBand(capital(where)), detail: because }
     case 'edge':
-      return { mark: 'edge', headline: w.onEdge(named('edge')), detail: because }
+      return { mark: 'edge', headline: w.onEdge(upright ? where : named('edge')), detail: because }
     case 'out':
-      return { mark: 'out', headline: w.outOfBand(ofMovable(named('out'))), detail: because }
+      return {
+        mark: 'out',
+        headline: upright ? w.outOfBand(where) : w.outOfBand(ofMovable(named('out'))),
+        detail: because,
+      }
     default:
       return { mark: 'out', headline: w.notJudged(capital(where)), detail: because }
   }

@@ -49,13 +49,15 @@ export const tellingOf = (
   units: UnitSystem,
   machine: Footed | null,
   feet: FootWords = 'inboard-outboard',
-  viewFrom: ViewFrom = 'movable',
-): Telling => ({
-  words: wordsFrom(viewFrom),
-  units,
-  footNames: nameFeet(OWN_END, feet, machine),
-  viewFrom,
-})
+  from: ViewFrom = 'movable',
+): Telling => {
+  const viewFrom = seenOf(machine, from)
+  return { words: wordsFrom(viewFrom), units, footNames: nameFeet(OWN_END, feet, machine), viewFrom }
+}
+
+/** An upright machine is looked at from above, wherever one stands. */
+export const seenOf = (machine: Pick<Footed, 'drive'> | null, from: ViewFrom): ViewFrom =>
+  machine?.drive === 'flange' ? 'above' : from
 
 export const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1)
 

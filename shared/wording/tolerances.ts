@@ -1,5 +1,5 @@
 import { nearestLimit, type FoundLimit, type Limited, type LimitSet } from '../../core/judge/limitSets'
-import type { CoupledMachine } from '../../core/register/coupledMachine'
+import type { MeasuredMachine } from '../../core/register/measuredMachine'
 import { limits, limitsWords } from './en'
 import type { Telling } from './telling'
 
@@ -56,6 +56,6 @@ export const toleranceSource = (
 
 /** Where the limits of a job come from, at the speed that was read off. */
 export const limitSource = (
-  { machine, rpm }: { readonly machine: CoupledMachine; readonly rpm: number },
+  { machine, rpm }: { readonly machine: MeasuredMachine; readonly rpm: number },
   { words }: Pick<Telling, 'words'>,
 ): string => toleranceSource(machine.tolerance, rpm, limitsWords(words), machine.limitSets)

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { targetSource, hasTarget } from '~~/shared/wording/aims'
 import { tablesWords, aimsWords } from '~~/shared/wording/en'
+import type { Misalignment } from '~~/core/frame/planes'
 import type { Judgement, JudgedValue } from '~~/core/judge/judge'
+import { towardWords } from '~~/shared/wording/directions'
 import type { ColdTarget } from '~~/core/stages/target/target'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { aimed, limitWords, quantityGroups, quantityName } from '~~/shared/wording/quantities'
@@ -16,6 +18,8 @@ const props = defineProps<{
   after?: Judgement | null
   source: string
   target?: ColdTarget
+  /** Of an upright shaft: which way each size points. */
+  line?: Misalignment | null
 }>()
 const session = useSession()
 const telling = useTelling()
@@ -39,6 +43,11 @@ const ruled = computed(() => {
   return t.value.ruled[q.margin < 0 ? 'out' : 'in'](quantityName(q.name, telling.value))
 })
 /** A size has no single place: only planes are told as they were found. */
+/** The hour that a size points to. */
+const towardOf = (q: JudgedValue) => {
+  const at = q.name === 'slope' ? props.line?.slope : q.name === 'offset' ? props.line?.offset : undefined
+  return at ? towardWords(at, q.kind, telling.value) : ''
+}
 const foundOf = (q: JudgedValue) =>
   q.value === null || q.aim === null || !/\.[vh]$/.test(q.name) ? null : q.value + q.aim
 </script>
@@ -56,7 +65,7 @@ const foundOf = (q: JudgedValue) =>
           </th>
         </tr>
         <tr v-for="{ plane, q } in g.rows" :key="q.name">
-          <td class="plane">{{ plane }}</td>
+          <td class="plane">{{ plane || towardOf(q) }}</td>
           <td v-if="!after"><SignedFigure :quantity="q" :value="foundOf(q)" /></td>
           <td><SignedFigure :quantity="q" :value="q.value" :verdict="q.verdict" /></td>
           <td v-if="after">
@@ -71,7 +80,10 @@ const foundOf = (q: JudgedValue) =>
     </FigureTable>
     <FigureTable v-else :head="[kinds, t.now, t.limit]">
       <tr v-for="q in judgement.quantities" :key="q.name">
-        <td>{{ quantityName(q.name, telling) }}</td>
+        <td>
+          {{ quantityName(q.name, telling) }}
+          <span v-if="towardOf(q)" class="toward">{{ towardOf(q) }}</span>
+        </td>
         <td><SignedFigure :quantity="q" :value="q.value" :verdict="q.verdict" /></td>
         <td class="figure">{{ limitWords(q, telling) }}</td>
       </tr>
@@ -102,6 +114,11 @@ const foundOf = (q: JudgedValue) =>
 .group + tr > td {
   border-top: 0;
   padding-top: 0;
+}
+.toward {
+  display: block;
+  font-size: 13px;
+  color: var(--muted);
 }
 .plane {
   color: var(--muted);

@@ -85,10 +85,11 @@ const lastSummary = computed(() => jobs.value.find((j) => j.id === last.value?.i
 /** The last one that measured it tells how it was left. */
 const measured = computed(() => closedJobs.value.find((j) => j.figures.length > 0) ?? null)
 const { jobOf } = usePastJobs(() => (measured.value ? [measured.value.id] : []))
-const leftAs = computed(() => {
-  const job = measured.value && jobOf(measured.value.id)
-  return job?.kind === 'coupled' && job.state.asLeft?.coupling ? job.state : null
-})
+const leftJob = computed(() => (measured.value ? jobOf(measured.value.id) : null))
+const leftAs = computed(() =>
+  leftJob.value?.kind === 'coupled' && leftJob.value.state.asLeft?.coupling ? leftJob.value.state : null,
+)
+const leftFlange = computed(() => (leftJob.value?.kind === 'flange' ? leftJob.value.state : null))
 const drawn = ref<'left' | 'dimensions'>('left')
 const draws = computed(() => (leftAs.value ? drawn.value : 'dimensions'))
 const comparing = ref(false)
@@ -160,6 +161,12 @@ const saved = (now: string) =>
           </div>
           <FeetNow :machine="data.machine" :pack-limit="session.works?.packLimit ?? 4" />
         </div>
+        <FlangeNow
+          v-else-if="data.machine.drive === 'flange'"
+          :machine="data.machine"
+          :left="leftFlange"
+          :closed-at="measured?.closedAt ?? null"
+        />
         <BeltDrive
           v-else
           :machine="data.machine"
@@ -173,7 +180,7 @@ const saved = (now: string) =>
           <PastJobs :open="openJobs" :jobs="closedJobs" @compare="comparing = true" />
           <div class="aside">
             <CoupledFacts
-              v-if="data.machine.drive === 'coupled'"
+              v-if="data.machine.drive !== 'belt'"
               :limit-sets="(limitSets ?? []).filter((s) => s.inForce)"
               :machine="data.machine"
             />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { joinedWords } from '~~/shared/wording/joined'
 import { pagesWords, shellWords, verdictsWords, drivesWords } from '~~/shared/wording/en'
 import { recordWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
@@ -23,10 +24,7 @@ const search = useTemplateRef<{ focus: () => void }>('search')
 watch(searchAsked, () => nextTick(() => search.value?.focus()))
 onMounted(() => searchAsked.value > 0 && search.value?.focus())
 
-const joined = (m: MachineSummary) =>
-  m.drive === 'coupled'
-    ? m.couplingKind
-    : drivesWords(words).belts(m.belts.count, drivesWords(words).beltKinds[m.belts.kind])
+const joined = (m: MachineSummary) => joinedWords(m, words)
 const shown = computed(() => {
   const parts = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
   return (data.value ?? [])

@@ -8,7 +8,15 @@ import { FOLD_VERSION, signedOtherwise } from '~~/core/stages/close/closing'
 import { dayOf } from '~~/core/comeBack/days'
 import { dueByRule } from '~~/core/comeBack/rules'
 import { beltsToday } from '~~/core/stages/close/beltsToday'
-import { DUE_FOR, DUE_OF, dueAdvised, dueOfBelts, urgencyOf, type DueFor } from '~~/core/stages/close/due'
+import { namesFor } from '~~/core/register/drive'
+import {
+  DUE_FOR,
+  DUE_ONLY_FOR,
+  dueAdvised,
+  dueOfBelts,
+  urgencyOf,
+  type DueFor,
+} from '~~/core/stages/close/due'
 import { ruleWords } from '~~/shared/wording/comeBack'
 import { customerSigned, customerStands, NOBODY_SIGNED } from '~~/shared/stages/close/customer'
 import { dueWords } from '~~/shared/wording/due'
@@ -20,6 +28,7 @@ const loadWorking = ahead(() => import('~~/shared/stages/measure/working'))
 const loadLineWorking = ahead(() => import('~~/shared/stages/lineUp/working'))
 const BeltsAhead = defineAsyncComponent(() => import('./BeltsAhead.vue'))
 const CouplingClosing = loadedAhead(() => import('./CouplingClosing.vue'))
+const FlangeClosing = loadedAhead(() => import('./FlangeClosing.vue'))
 const CustomerHand = loadedAhead(() => import('./CustomerHand.vue'))
 const LineClosing = loadedAhead(() => import('./LineClosing.vue'))
 
@@ -47,11 +56,11 @@ const meaning = computed(() => meaningOfClosing(closed.value, outcome.value, tel
 const differs = computed(() => signedOtherwise(closed.value, outcome.value))
 /** What was found on the way and is nobody's verdict: pins still out, places to report. */
 const stillOpen = computed(() =>
-  job.coupled && !closed.value
+  job.measured && !closed.value
     ? [
-        ...openAtClose(job.coupled.looks, telling.value),
-        ...unprovedAtClose(job.coupled, telling.value),
-        ...provisionalAtClose(job.coupled, telling.value),
+        ...openAtClose(job.measured.looks, telling.value),
+        ...unprovedAtClose(job.measured, telling.value),
+        ...(job.coupled ? provisionalAtClose(job.coupled, telling.value) : []),
       ]
     : [],
 )
@@ -82,14 +91,13 @@ const canSign = computed(
 )
 const advised = computed((): DueFor => {
   if (job.belt) return dueOfBelts(beltsToday(job.belt, dayOf(new Date())))
-  const { expected, moves } = job.coupled ?? { expected: null, moves: [] }
-  return dueAdvised({ provisional: expected !== null, moved: moves.length > 0 })
+  return dueAdvised({
+    provisional: job.coupled !== null && job.coupled.expected !== null,
+    moved: (job.measured?.moves.length ?? 0) > 0,
+  })
 })
 /** What this kind of drive is come back to for. */
-const dueChoices = computed(() => {
-  const others: readonly DueFor[] = DUE_OF[job.belt ? 'coupled' : 'belt']
-  return DUE_FOR.filter((what) => !others.includes(what))
-})
+const dueChoices = computed(() => namesFor(DUE_FOR, DUE_ONLY_FOR, state.value.machine.drive))
 const dueWhat = computed(() => form.value.dueFor || advised.value)
 /** The machine's own rule, the works', or a starting value. */
 const byRule = computed(() =>
@@ -131,10 +139,10 @@ const sign = () => {
 const report = (paper: 'a4' | 'letter') =>
   `/api/jobs/${job.id}/report.pdf?paper=${paper}&units=${session.units}&view=${job.viewFrom}`
 const working = async (): Promise<readonly WorkingStep[]> => {
-  const [coupled, belt, to] = [job.coupled, job.belt, telling.value]
-  if (coupled?.asLeft) {
-    const about = { rpm: coupled.rpm, source: limitSource(coupled, to) }
-    return (await loadWorking()).readingsWorking(coupled.asLeft, about, to)
+  const [measured, belt, to] = [job.measured, job.belt, telling.value]
+  if (measured?.asLeft) {
+    const about = { rpm: measured.rpm, source: limitSource(measured, to) }
+    return (await loadWorking()).readingsWorking(measured.asLeft, about, to)
   }
   if (!belt?.asLeft) return []
   const round = belt.alignment.findLast((r, i) => belt.lines[i])
@@ -152,6 +160,7 @@ onMounted(() => {
 
 <template>
   <CouplingClosing v-if="job.coupled" :state="job.coupled" />
+  <FlangeClosing v-else-if="job.flange" :state="job.flange" />
   <LineClosing v-else-if="job.belt" :state="job.belt" />
   <LedgerFrame
     ref="ledger"
@@ -168,7 +177,7 @@ onMounted(() => {
     "
   >
     <p v-for="line in stillOpen" :key="line" class="caution">{{ line }}</p>
-    <VibrationNote v-if="job.coupled" moment="after" />
+    <VibrationNote v-if="job.measured" moment="after" />
     <template v-if="closed">
       <p>
         {{
@@ -249,7 +258,7 @@ onMounted(() => {
       />
       <p class="muted">{{ w.view.before }}</p>
     </form>
-    <ShowWorking v-if="job.coupled?.asLeft || job.belt?.asLeft" :steps="working" />
+    <ShowWorking v-if="job.measured?.asLeft || job.belt?.asLeft" :steps="working" />
     <template #next>
       <template v-if="closed">
         <el-button tag="a" class="next-button" :href="report('a4')" target="_blank" rel="noopener">{{

@@ -13,10 +13,11 @@ provide(lookKey, look)
 const words = useWords()
 const w = lookWords(words)
 const PANELS = { places: PlacesPanel, shims: ShimsPanel, base: BasePanel, sheet: SheetPanel }
+const panel = computed(() => (look.form.panel === 'spigot' ? 'places' : look.form.panel))
 </script>
 
 <template>
-  <component :is="PANELS[look.form.panel]">
+  <component :is="PANELS[panel]">
     <template #tools>
       <ChoiceRow
         v-model="look.form.panel"

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { movableName } from '~~/shared/wording/machineNames'
-import { lookWords } from '~~/shared/wording/en'
-import { toCore } from '~~/core/units/unitSystem'
+import { flangeWords, lookWords } from '~~/shared/wording/en'
+import type { EntryBody } from '~~/core/logbook/entry'
+import { boltClock } from '~~/shared/wording/flange'
+import { clockFace } from '~~/shared/wording/clockFace'
+import { toCore, type UnitSystem } from '~~/core/units/unitSystem'
 import { feetToCutFor, readSheet, shimKey } from '~~/shared/stages/look/form'
 import { CHECK_BAR, outlineDrawing } from '~~/shared/stages/look/outline'
 import { figure } from '~~/shared/wording/figures'
@@ -16,35 +19,46 @@ const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
 const w = computed(() => lookWords(telling.value.words))
 const v = computed(() => w.value.view)
-const read = computed(() => readSheet(look.form, look.state.machine, telling.value))
+/** What a shim may be cut for: the feet, or the bolts of a flange. */
+const places = computed(() => {
+  const { state } = look
+  return 'shape' in state
+    ? state.shape.bolts.map((b) => ({
+        key: b.id,
+        name: capital(flangeWords(telling.value.words).bolt(clockFace(b.clock))),
+      }))
+    : feetToCutFor(state.machine).map((f) => ({
+        key: shimKey(f),
+        name: capital(footPlace(f, telling.value)),
+      }))
+})
+const read = computed(() =>
+  readSheet(
+    look.form,
+    places.value.map((p) => p.key),
+    telling.value,
+  ),
+)
 const meaning = computed(() =>
   read.value.shim
     ? { mark: 'todo' as const, headline: sizeWords.value, detail: v.value.printAt }
     : meaningOfLooks(look.state.looks, telling.value),
-)
-const feet = computed(() =>
-  feetToCutFor(look.state.machine).map((f) => ({
-    key: shimKey(f),
-    name: capital(footPlace(f, telling.value)),
-  })),
 )
 const far = (mm: number) => figure(mm, 'distance', session.units, { unit: true })
 const sizeWords = computed(() => {
   const { shim } = read.value
   return shim ? w.value.outline.size(far(shim.width), far(shim.length), far(shim.slot)) : ''
 })
+const sheetWords = (thickness: number, count: number, units: UnitSystem) =>
+  w.value.outline.sheet(
+    figure(toCore(thickness, 'displacement', units), 'displacement', session.units, { unit: true }),
+    count,
+  )
 const tag = computed(() => job.machine?.tag ?? '')
 const note = computed(() => {
-  const foot = feet.value.find((f) => f.key === look.form.sheet.foot)
-  const { payload } = read.value
-  const sheet = payload
-    ? w.value.outline.sheet(
-        figure(toCore(payload.thickness, 'displacement', payload.units), 'displacement', session.units, {
-          unit: true,
-        }),
-        payload.count,
-      )
-    : ''
+  const foot = places.value.find((f) => f.key === look.form.sheet.foot)
+  const { cut: told } = read.value
+  const sheet = told ? sheetWords(told.thickness, told.count, session.units) : ''
   return [tag.value, foot?.name ?? '', sheet].filter(Boolean).join(', ')
 })
 const svgFile = computed(() => {
@@ -85,23 +99,34 @@ const box = (which: 'length' | 'width' | 'bolt' | 'slot' | 'toBolt' | 'thickness
   },
   onEnter: logCut,
 })
-function logCut() {
-  const { payload } = read.value
-  if (look.closed || !payload) return
-  if (job.log({ kind: 'sheet-shims-cut', payload }))
-    look.form.sheet = { ...look.form.sheet, foot: '', thickness: '', count: '1' }
+/** The entry that says it: of a foot, or of a bolt. */
+const entryOf = (told: NonNullable<typeof read.value.cut>): EntryBody | null => {
+  const { at, ...rest } = told
+  const all = { units: session.units, ...rest, words: '' }
+  if ('shape' in look.state) return { kind: 'bolt-shims-cut', payload: { ...all, bolt: at } }
+  const foot = feetToCutFor(look.state.machine).find((f) => shimKey(f) === at)
+  return foot ? { kind: 'sheet-shims-cut', payload: { ...all, ...foot } } : null
 }
-const cut = computed(() =>
-  look.state.looks.facts.cut.map((e) => ({
-    id: e.id,
-    words: `${w.value.outline.sheet(
-      figure(toCore(e.payload.thickness, 'displacement', e.payload.units), 'displacement', session.units, {
-        unit: true,
-      }),
-      e.payload.count,
-    )}, ${footPlace(e.payload, telling.value)}`,
-  })),
-)
+function logCut() {
+  const { cut: told } = read.value
+  const entry = told && entryOf(told)
+  if (look.closed || !entry) return
+  if (job.log(entry)) look.form.sheet = { ...look.form.sheet, foot: '', thickness: '', count: '1' }
+}
+const cut = computed(() => {
+  const { state } = look
+  const told = (e: { readonly thickness: number; readonly count: number; readonly units: UnitSystem }) =>
+    sheetWords(e.thickness, e.count, e.units)
+  return 'shape' in state
+    ? state.found.cut.map((e) => ({
+        id: e.id,
+        words: `${told(e.payload)}, ${flangeWords(telling.value.words).bolt(boltClock(state.shape.bolts, e.payload.bolt))}`,
+      }))
+    : state.looks.facts.cut.map((e) => ({
+        id: e.id,
+        words: `${told(e.payload)}, ${footPlace(e.payload, telling.value)}`,
+      }))
+})
 </script>
 
 <template>
@@ -123,7 +148,7 @@ const cut = computed(() =>
             v-model="look.form.sheet.foot"
             on-dye
             :label="v.foot"
-            :options="feet.map((f) => ({ value: f.key, name: f.name }))"
+            :options="places.map((f) => ({ value: f.key, name: f.name }))"
             :disabled="look.closed"
           />
         </div>
@@ -154,7 +179,7 @@ const cut = computed(() =>
     </div>
     <p class="caution">{{ v.sharp }}</p>
     <template #next>
-      <el-button v-if="read.payload && !look.closed" class="next-button" @click="logCut">{{
+      <el-button v-if="read.cut && !look.closed" class="next-button" @click="logCut">{{
         v.logSheet
       }}</el-button>
       <el-button v-else class="next-button" @click="goOn()">{{ v.goOn }}</el-button>

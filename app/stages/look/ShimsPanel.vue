@@ -16,15 +16,15 @@ const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
 const w = computed(() => lookWords(telling.value.words))
 const v = computed(() => w.value.view)
-const read = computed(() => readFoundShims(look.form, look.state.looks.feet, telling.value))
+const read = computed(() => readFoundShims(look.form, look.onFeet.looks.feet, telling.value))
 const ask = useAskOnce(() => read.value.questions)
-const locked = computed(() => look.closed || look.state.shimmed)
+const locked = computed(() => look.closed || look.onFeet.shimmed)
 const looks = computed(() =>
   look.looksWith(read.value.payload ? { kind: 'shims-found', payload: read.value.payload } : null),
 )
 const meaning = computed(() => meaningOfLooks(looks.value, telling.value))
 const sentences = computed(() => shimsFoundWords(looks.value, telling.value))
-const names = computed(() => machineNames(look.state))
+const names = computed(() => machineNames(look.onFeet))
 const groups = computed(() =>
   (['movable', 'stationary'] as const)
     .map((machine) => ({
@@ -43,7 +43,7 @@ const tallest = computed(() =>
 const boxes = (f: FootFound) => {
   const typed = look.form.shims[shimKey(f)]
   if (typed) return typed
-  const logged = look.state.looks.feet.find((o) => shimKey(o) === shimKey(f))
+  const logged = look.onFeet.looks.feet.find((o) => shimKey(o) === shimKey(f))
   const leaves = logged?.found
   if (!leaves) return { leaves: '', marks: '' }
   const shown = (t: number) => String(Number(fromCore(t, 'displacement', session.units).toPrecision(6)))
@@ -127,7 +127,7 @@ const enter = (event: Event | undefined) => {
   <LedgerFrame :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
     <p v-for="q in ask.shown.value" :key="q" class="question" role="alert">{{ q }}</p>
     <p v-for="s in sentences" :key="s">{{ s }}</p>
-    <p v-if="look.state.shimmed && !look.closed" class="muted">{{ v.shimmedAlready }}</p>
+    <p v-if="look.onFeet.shimmed && !look.closed" class="muted">{{ v.shimmedAlready }}</p>
     <p class="caution">{{ v.lifting }}</p>
     <template #next>
       <el-button v-if="read.payload && !locked" class="next-button" @click="logShims">{{

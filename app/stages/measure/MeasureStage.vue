@@ -12,7 +12,7 @@ import {
   signsNote,
   usableAnyway,
 } from '~~/shared/stages/measure/drawing'
-import { besideTheRounds } from '~~/core/stages/measure/beside'
+import { besideOf } from '~~/core/jobs/measured'
 import { FOUR_QUARTERS, type ReadingBox } from '~~/shared/stages/measure/form'
 import { seenClock } from '~~/shared/wording/otherEnd'
 import { circleName, playWords, setName } from '~~/shared/wording/readings'
@@ -27,6 +27,8 @@ const loadWorking = ahead(() => import('~~/shared/stages/measure/working'))
 const AchievedNote = loadedAhead(() => import('~/components/ledger/AchievedNote.vue'))
 const ChaseNote = loadedAhead(() => import('~/components/ledger/ChaseNote.vue'))
 const OverlaidShafts = loadedAhead(() => import('~/boards/OverlaidShafts.vue'))
+const FlangeAchieved = loadedAhead(() => import('~/components/ledger/FlangeAchieved.vue'))
+const FlangeStands = loadedAhead(() => import('../flangePlan/FlangeStands.vue'))
 const RoundsNote = loadedAhead(() => import('~/components/ledger/RoundsNote.vue'))
 
 const props = defineProps<{
@@ -48,8 +50,8 @@ const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
 const w = computed(() => measuringWords(telling.value.words))
 const v = computed(() => w.value.view)
 const actions = computed(() => actionsWords(telling.value.words))
-const state = computed(() => job.coupled!)
-const live = computed(() => job.liveCoupled ?? state.value)
+const state = computed(() => job.measured!)
+const live = computed(() => job.liveMeasured ?? state.value)
 const moved = computed(() => state.value.moves.length)
 const warm = computed(() => props.stage === 'hot-check')
 const beside = computed(() => (warm.value || props.stage === 'prove' ? props.stage : null))
@@ -59,14 +61,14 @@ const taking = computed(
     state.value.closing === null &&
     state.value.setUp !== null &&
     (beside.value !== null || (props.stage === 'as-found' ? moved.value === 0 : moved.value > 0)) &&
-    beside.value === besideTheRounds(state.value.hot.run, state.value.proof.facts),
+    beside.value === besideOf(state.value),
 )
 /** Readings of the rounds wait while the coupling is made up. */
 const elsewhere = computed(
   () =>
     !state.value.closing &&
     (props.stage === 're-measure' ? moved.value > 0 : props.stage === 'as-found' && moved.value === 0) &&
-    besideTheRounds(state.value.hot.run, state.value.proof.facts) === 'prove',
+    besideOf(state.value) === 'prove',
 )
 const logged = computed(() => measurementAt(state.value, props.stage))
 const measurement = computed(() => (taking.value ? measurementAt(live.value, props.stage) : logged.value))
@@ -212,7 +214,15 @@ const gapWords = computed(() => {
     ? v.value.nextTurn
     : v.value.nextReading(name, placeName(state.value.setUp, gap.clock, telling.value))
 })
-const lastMove = computed(() => (props.stage === 're-measure' ? live.value.moves.at(-1) : undefined))
+/** What belongs to a machine on feet alone, and to one on a flange. */
+const onFeet = computed(() => ('feet' in state.value ? state.value : null))
+const onFlange = computed(() => ('shape' in state.value ? state.value : null))
+const lastMove = computed(() =>
+  props.stage === 're-measure' && 'feet' in live.value ? live.value.moves.at(-1) : undefined,
+)
+const lastFlangeMove = computed(() =>
+  props.stage === 're-measure' && 'shape' in live.value ? live.value.moves.at(-1) : undefined,
+)
 const turnNote = computed(() =>
   circles.value.length === 0
     ? ''
@@ -296,13 +306,18 @@ const turnNote = computed(() =>
       />
     </div>
     <OverlaidShafts
-      v-if="!taking && measurement?.coupling && state.setUp"
+      v-if="!taking && measurement?.coupling && state.setUp && onFeet"
       :feet="state.setUp.feet"
       :tolerance="state.tolerance"
       :target="state.target"
       :found="stage === 're-measure' ? (state.asFound?.coupling ?? null) : null"
       :left="measurement.coupling"
       :name="stage === 're-measure' ? drawingsWords(telling.words).now : drawingsWords(telling.words).asFound"
+    />
+    <FlangeStands
+      v-if="!taking && measurement?.coupling && onFlange"
+      :coupling="measurement.coupling"
+      :state="onFlange"
     />
     <SetList
       :sets="listed"
@@ -314,17 +329,19 @@ const turnNote = computed(() =>
   </BoardFrame>
 
   <LedgerFrame ref="ledger" :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
-    <ChaseNote v-if="stage === 're-measure'" :state="state" />
+    <ChaseNote v-if="stage === 're-measure' && onFeet" :state="onFeet" />
     <JudgementTable
       v-if="measurement?.judgement && measurement.trust !== 'doubtful'"
       :judgement="measurement.judgement"
       :source="source"
-      :target="warm ? undefined : state.coldTarget"
+      :target="warm ? undefined : onFeet?.coldTarget"
+      :line="onFlange ? measurement.coupling : null"
     />
     <TrustTable v-if="measurement" :measurement="measurement" />
     <p v-if="measurement?.play">{{ playWords(measurement, telling) }}</p>
     <AchievedNote v-if="lastMove" :move="lastMove" />
-    <RoundsNote v-if="stage === 're-measure' && state.moves.length > 0" :state="state" />
+    <FlangeAchieved v-if="lastFlangeMove" :move="lastFlangeMove" />
+    <RoundsNote v-if="stage === 're-measure' && onFeet && onFeet.moves.length > 0" :state="onFeet" />
     <p v-if="taking && reads === 'dials' && read.blank && !measurement?.sets.length" class="muted">
       {{ safetyWords(telling.words).turning }}
     </p>

@@ -34,7 +34,7 @@ const telling = useTelling()
 const { reading } = props
 const { form, circles, reads, read } = reading
 
-const setUp = computed(() => job.coupled?.setUp ?? null)
+const setUp = computed(() => job.measured?.setUp ?? null)
 const ghost = (circle: string) => ghostOf(props.before, circle, form.value.correcting, telling.value)
 const ringed = (circle: string) => ringedOf(props.measurement, circle, reading.draftId())
 const notes = (circle: string): Record<string, string> =>
@@ -125,7 +125,7 @@ const walk = (circle: string, clock: number, by: 1 | -1) => {
     :ghost="byCircle(ghost)"
     :notes="byCircle(notes)"
     :feet="setUp.feet"
-    :tolerance="job.coupled!.tolerance"
+    :tolerance="job.measured!.tolerance"
     :line="measurement?.coupling ?? null"
     :plane-name="(clock) => placeName(setUp, clock, telling)"
     @update:text="reading.setText"

@@ -11,7 +11,7 @@ const session = useSession()
 const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
 const w = computed(() => openingWords(telling.value.words))
-const state = computed(() => job.coupled!)
+const state = computed(() => job.measured!)
 const closed = computed(() => state.value.closing !== null)
 const kit = computed(() => state.value.kit)
 

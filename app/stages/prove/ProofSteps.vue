@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { proveWords, proofStepsWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
-import type { CoupledState } from '~~/core/jobs/coupled'
+import type { MeasuredState } from '~~/core/jobs/measured'
 import type { ProofStep } from '~~/core/stages/prove/checkProof'
 import { isPoint } from '~~/core/stages/prove/checkProof'
 import type { ProofPoint } from '~~/core/stages/prove/entries'
 import { hubGap } from '~~/shared/wording/prove'
 
 /** Each step of the proof in working order, with who confirmed it; those not yet are confirmed where they stand. */
-const props = defineProps<{ state: CoupledState; next: ProofStep | null; closed: boolean }>()
+const props = defineProps<{ state: MeasuredState; next: ProofStep | null; closed: boolean }>()
 const emit = defineEmits<{ confirm: [point: ProofPoint] }>()
 const session = useSession()
 const telling = useTelling()

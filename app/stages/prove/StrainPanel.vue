@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { directionsWords, proveWords } from '~~/shared/wording/en'
-import type { CoupledState } from '~~/core/jobs/coupled'
+import type { MeasuredState } from '~~/core/jobs/measured'
 import type { Plane, VH } from '~~/core/frame/planes'
 import type { ProvedStrain } from '~~/core/stages/prove/checkProof'
 import type { NamedLine } from '~~/shared/drawing/lineBundle'
@@ -10,7 +10,7 @@ import { quantityName } from '~~/shared/wording/quantities'
 import { capital } from '~~/shared/wording/telling'
 
 /** Both lines over one another, their difference against its limit, and what each plan would have been. */
-const props = defineProps<{ strain: ProvedStrain; state: CoupledState }>()
+const props = defineProps<{ strain: ProvedStrain; state: MeasuredState }>()
 const session = useSession()
 const telling = useTelling()
 const w = computed(() => proveWords(telling.value.words))
@@ -35,7 +35,12 @@ const feet = computed(() =>
 </script>
 
 <template>
-  <LineBundle class="lines" :lines="lines" :feet="state.feet.movable" :tolerance="state.tolerance" />
+  <LineBundle
+    class="lines"
+    :lines="lines"
+    :feet="'feet' in state ? state.feet.movable : [{ id: 'flange', x: state.shape.plane }]"
+    :tolerance="state.tolerance"
+  />
   <div class="tables">
     <FigureTable on-dye :head="[c.quantity, c.difference, c.limit, '']">
       <tr v-for="q in strain.quantities" :key="q.name">
@@ -48,7 +53,7 @@ const feet = computed(() =>
         </td>
       </tr>
     </FigureTable>
-    <FigureTable on-dye :head="[c.foot, c.byOpen, c.byMadeUp, c.wrongBy]">
+    <FigureTable v-if="feet.length > 0" on-dye :head="[c.foot, c.byOpen, c.byMadeUp, c.wrongBy]">
       <tr v-for="f in feet" :key="f.key">
         <td>{{ f.name }}</td>
         <td class="figure">{{ f.open }}</td>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { actionsWords, safetyWords, setUpWords, setsWords } from '~~/shared/wording/en'
+import { actionsWords, flangeWords, safetyWords, setUpWords, setsWords } from '~~/shared/wording/en'
+import { FLANGE_TAPES } from '~~/core/stages/setUp/entries'
 import type { LogEntry } from '~~/core/logbook/entry'
 import { settleSetUp } from '~~/core/stages/setUp/setUp'
-import { endOf, METHOD_FORMS, type OfferedMethod } from '~~/shared/methods/forms'
+import { endOf, METHOD_FORMS } from '~~/shared/methods/forms'
 import { marksOf, stillMachine } from '~~/core/stages/setUp/stillSurface'
 import { asSmall } from '~~/shared/forms/typed'
-import { checksOf, NO_PIPE, readPipe } from '~~/shared/stages/setUp/form'
+import { flangeBoxes, flangeLabel, toldFlange } from '~~/shared/stages/setUp/flangeTape'
+import { checksOf, methodsFor, NO_PIPE, numbersOf, readPipe } from '~~/shared/stages/setUp/form'
 import {
   boxName,
   choiceRows,
@@ -22,6 +24,8 @@ import type { WorkingStep } from '~~/shared/working/step'
 import { ahead, loadedAhead } from '../ahead'
 
 const loadWorking = ahead(() => import('~~/shared/stages/setUp/working'))
+const FlangeChain = loadedAhead(() => import('~/boards/FlangeChain.vue'))
+const SetUpChain = loadedAhead(() => import('~/boards/SetUpChain.vue'))
 const SagOnPipe = loadedAhead(() => import('./SagOnPipe.vue'))
 
 const job = useJob()
@@ -32,7 +36,7 @@ const { form, read, context, clear, chooseMethod, correct, pipeOf } = useSetUpFo
 
 const w = computed(() => setUpWords(telling.value.words))
 const actions = computed(() => actionsWords(telling.value.words))
-const closed = computed(() => job.coupled?.closing != null)
+const closed = computed(() => job.measured?.closing != null)
 const names = computed(() => ({
   movable: job.machine?.movableName ?? w.value.view.motor,
   stationary: job.machine?.stationaryName ?? w.value.view.driven,
@@ -40,7 +44,7 @@ const names = computed(() => ({
 const method = computed(() => METHOD_FORMS[form.value.method])
 const choices = computed(() => choiceRows(form.value.method, names.value, telling.value))
 const methods = computed(() =>
-  (Object.keys(METHOD_FORMS) as OfferedMethod[]).map((value) => ({
+  methodsFor(context.value.machine).map((value) => ({
     value,
     name: setsWords(telling.value.words).methods[value],
   })),
@@ -64,7 +68,9 @@ const dials = computed(() =>
   })),
 )
 // A bar on a pipe; the hub that stands still.
-const bars = computed(() => method.value.numbers.filter((n) => n.sag))
+const numbers = computed(() => numbersOf(form.value.method, context.value.machine))
+const bars = computed(() => numbers.value.filter((n) => n.sag))
+const f = computed(() => flangeWords(telling.value.words).setUp)
 const onPipe = ref('')
 const pipeShown = computed({
   get: () => onPipe.value !== '',
@@ -86,9 +92,9 @@ const stillHub = computed(() =>
 const headName = (circle: 'movable' | 'stationary') => circleName(circle, telling.value).toLowerCase()
 const sets = computed(
   () =>
-    job.coupled?.measurements
+    job.measured?.measurements
       .flatMap((m) => m.sets)
-      .filter((s) => s.set.setUp.entry.id === (form.value.correcting || job.coupled?.setUp?.entry.id))
+      .filter((s) => s.set.setUp.entry.id === (form.value.correcting || job.measured?.setUp?.entry.id))
       .length ?? 0,
 )
 
@@ -161,7 +167,9 @@ onMounted(() => {
         @update:model-value="chooseMethod"
       />
     </template>
-    <SetUpChain
+    <component
+      :is="form.flange ? FlangeChain : SetUpChain"
+      :flange="read.flange"
       :dials="dials"
       :feet="read.feet"
       :movable-name="names.movable"
@@ -169,7 +177,7 @@ onMounted(() => {
     >
       <template v-for="end in ['stationary', 'movable'] as const" #[end] :key="end">
         <NumberBox
-          v-for="field in method.numbers.filter((f) => endOf(f, form.method, form.choices) === end)"
+          v-for="field in numbers.filter((n) => endOf(n, form.method, form.choices) === end)"
           :key="field.id"
           :ref="keep(`numbers.${field.id}`)"
           v-model="form.numbers[field.id]!"
@@ -188,7 +196,30 @@ onMounted(() => {
           measure="distance"
         />
       </template>
-    </SetUpChain>
+      <template v-if="form.flange" #flange>
+        <NumberBox
+          v-for="box in flangeBoxes(form.flange)"
+          :key="box"
+          :ref="keep(`flange.${box}`)"
+          v-model="form.flange[box]"
+          v-bind="bind(`flange.${box}`)"
+          :label="flangeLabel(box, form.flange.told, telling)"
+          measure="distance"
+        />
+      </template>
+    </component>
+    <div v-if="form.flange" class="tape">
+      <ChoiceRow
+        :model-value="form.flange.told"
+        :label="f.tape"
+        show-label
+        on-dye
+        :disabled="closed"
+        :options="FLANGE_TAPES.map((value) => ({ value, name: f.tapes[value] }))"
+        @update:model-value="form.flange = toldFlange(form.flange, $event, session.units)"
+      />
+      <p>{{ f.noSag }}</p>
+    </div>
     <div class="fields">
       <div v-if="form.method === 'heads'" class="row">
         <NumberBox
@@ -232,7 +263,7 @@ onMounted(() => {
           ]"
         />
         <ChoiceRow
-          v-if="method.numbers.some((n) => n.circle)"
+          v-if="numbers.some((n) => n.circle)"
           v-model="form.toldCircle"
           :label="w.view.circleTapedAs"
           show-label
@@ -325,8 +356,9 @@ onMounted(() => {
       <el-input v-model="form.refit" :aria-label="w.refit" maxlength="300" :disabled="closed" />
     </label>
     <p v-if="stillHub">{{ stillHub }}</p>
+    <p v-if="form.flange" class="muted">{{ f.mark }}</p>
     <p v-if="method.reads === 'dials'" class="muted">{{ safetyWords(telling.words).turning }}</p>
-    <template v-if="job.coupled?.setUp && !closed">
+    <template v-if="job.measured?.setUp && !closed">
       <p v-if="form.correcting && sets" class="muted">
         {{ w.reapplies(setsWords(telling.words).count(sets)) }}
       </p>
@@ -335,7 +367,7 @@ onMounted(() => {
         v-if="!form.correcting"
         link
         class="text-button"
-        @click="correct(job.coupled.setUp.entry.payload, job.coupled.setUp.entry.id)"
+        @click="correct(job.measured.setUp.entry.payload, job.measured.setUp.entry.id)"
       >
         {{ w.view.correctInForce }}
       </el-button>
@@ -382,6 +414,18 @@ h3 {
 }
 .checks :deep(.el-checkbox__label) {
   line-height: 1.25;
+}
+.tape {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 8px 18px;
+}
+.tape p {
+  flex: 1 1 260px;
+  margin: 0;
+  font-size: 14px;
+  color: var(--scribe);
 }
 .method {
   flex: none;

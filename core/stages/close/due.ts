@@ -1,4 +1,5 @@
 import { daysBetween } from '../../comeBack/days'
+import type { OnlyFor } from '../../register/drive'
 
 /** What a machine is looked at again for. */
 export const DUE_FOR = [
@@ -10,11 +11,13 @@ export const DUE_FOR = [
   'regular',
   'other',
 ] as const
-/** What only one kind of drive is come back to for. */
-export const DUE_OF = {
-  coupled: ['hot-check'],
-  belt: ['belts-hour', 'belts-day', 'belts-week'],
-} as const
+/** What only some kinds of drive are come back to for. */
+export const DUE_ONLY_FOR: OnlyFor<DueFor> = {
+  'hot-check': ['coupled'],
+  'belts-hour': ['belt'],
+  'belts-day': ['belt'],
+  'belts-week': ['belt'],
+}
 export type DueFor = (typeof DUE_FOR)[number]
 
 /** When to come back, as it was signed. */

@@ -50,12 +50,12 @@ const samePack = (a: readonly Millimetres[], b: readonly Millimetres[]): boolean
       .join()
   return keys(a) === keys(b)
 }
-const sameBolts = (a: BoltsPayload | undefined, b: BoltsPayload): boolean =>
+export const sameBolts = (a: BoltsPayload | undefined, b: BoltsPayload): boolean =>
   a !== undefined &&
   (['units', 'size', 'boltClass', 'lubrication', 'makerTorque'] as const).every((k) => a[k] === b[k])
 
 /** A tape is read no finer: what differs by less was typed in another unit. */
-const SAME_PLACE: Millimetres = 0.1
+export const SAME_PLACE: Millimetres = 0.1
 
 /** Distances from the coupling that were taped in this job and stand otherwise in the register. */
 export const tapedDistances = ({

@@ -1,10 +1,11 @@
 import type { MachineRole, Side } from '../../plan/movePlan'
 import type { CouplingPart } from '../../register/couplingParts'
+import type { FlangePlace } from '../flangeLook/entries'
 import type { UnitSystem } from '../../units/unitSystem'
 
 /** Where one looks on any base. */
 export const BASE_PLACES = ['feet', 'pads', 'bolts', 'base', 'jacking', 'pins', 'pipe'] as const
-export type Place = (typeof BASE_PLACES)[number] | CouplingPart
+export type Place = (typeof BASE_PLACES)[number] | FlangePlace | CouplingPart
 
 export const FOUND = ['fine', 'put-right', 'to-report'] as const
 export type Found = (typeof FOUND)[number]

@@ -2,9 +2,11 @@ import { sizeVerdict } from '../../judge/sizeVerdict'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
 import type { CoupledMachine } from '../../register/coupledMachine'
+import type { FlangeMachine } from '../../register/flangeMachine'
 import { partsOfCoupling } from '../../register/couplingParts'
 import { toCore, type Millimetres } from '../../units/unitSystem'
 import { levelBase, type BaseFound } from './base'
+import { FLANGE_PLACES } from '../flangeLook/entries'
 import { BASE_PLACES, type Found, type Place } from './entries'
 import { shimsAgainstRegister, type FootFound } from './shimsFound'
 
@@ -54,9 +56,9 @@ export const keepLooks = (now: LookFacts, e: LogEntry): LookFacts => {
   }
 }
 
-/** Where one looks on this machine: its base, and its coupling by kind. */
-export const placesOf = remember((machine: CoupledMachine): readonly Place[] => [
-  ...BASE_PLACES,
+/** Where one looks on this machine: its base or its flange, and its coupling by kind. */
+export const placesOf = remember((machine: CoupledMachine | FlangeMachine): readonly Place[] => [
+  ...(machine.drive === 'flange' ? FLANGE_PLACES : BASE_PLACES),
   ...partsOfCoupling(machine.couplingType),
 ])
 
@@ -109,7 +111,7 @@ export interface Looks {
   readonly base: BaseFound | null
 }
 
-export const checkLooks = remember((machine: CoupledMachine, facts: LookFacts): Looks => {
+export const checkLooks = remember((machine: CoupledMachine | FlangeMachine, facts: LookFacts): Looks => {
   const places = placesOf(machine).map((place) => ({ place, entry: facts.looked.get(place) ?? null }))
   const counts = { fine: 0, 'put-right': 0, 'to-report': 0 }
   for (const { entry } of places) if (entry) counts[entry.payload.found]++
@@ -120,7 +122,7 @@ export const checkLooks = remember((machine: CoupledMachine, facts: LookFacts): 
     counts,
     pipe: facts.pipe && pipeOf(facts.pipe),
     pinsOut: facts.pins?.payload.did === 'pulled',
-    feet: shimsAgainstRegister(machine, facts.shims),
+    feet: machine.drive === 'flange' ? [] : shimsAgainstRegister(machine, facts.shims),
     base: facts.base && levelBase(facts.base),
   }
 })

@@ -9,16 +9,20 @@ import { isBelieved, type Measurement } from './measurement'
 interface Sees {
   readonly safety: Safety
   readonly setUp: SetUp | null
-  readonly roughIn: RoughIn
+  /** Only where hubs are felt before an instrument goes on. */
+  readonly roughIn?: Pick<RoughIn, 'proves'>
   /** Index 0 is as found; index n is after the n-th move. Never empty. */
   readonly measurements: readonly Measurement[]
   /** Sets that were read on the warm machine, and with the coupling made up, stand beside the rounds. */
-  readonly hot: { readonly measurement: Measurement }
+  readonly hot?: { readonly measurement: Measurement }
   readonly proof: { readonly measurement: Measurement }
 }
 
 const latest = (job: Sees): Measurement => job.measurements[job.measurements.length - 1] as Measurement
-const beside = (job: Sees): readonly Measurement[] => [job.hot.measurement, job.proof.measurement]
+const beside = (job: Sees): readonly Measurement[] => [
+  ...(job.hot ? [job.hot.measurement] : []),
+  job.proof.measurement,
+]
 const round = (job: Sees): number => job.measurements.length - 1
 
 const markOf = (m: Measurement | undefined): Mark => {
@@ -70,7 +74,7 @@ export const asFound = defineStage({
   mark: (job: Sees) => markOf(job.measurements[0]),
   // Where straightedge and feelers proved it, an instrument is for whoever asks for one.
   wants: (job) =>
-    round(job) === 0 && !isBelieved(latest(job)) && !(job.roughIn.proves && latest(job).sets.length === 0),
+    round(job) === 0 && !isBelieved(latest(job)) && !(job.roughIn?.proves && latest(job).sets.length === 0),
   objection,
 })
 

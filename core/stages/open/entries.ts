@@ -1,3 +1,4 @@
+import type { OnlyFor } from '../../register/drive'
 import type { UnitSystem } from '../../units/unitSystem'
 import type { ToolId } from '../../tools/toolsToTake'
 
@@ -11,8 +12,8 @@ export const JOB_REASONS = [
   'sheave-set',
   'other',
 ] as const
-/** Reasons that only one kind of drive gives. */
-export const REASONS_OF = { coupled: ['hot-check'], belt: ['sheave-set'] } as const
+/** Reasons that only some kinds of drive give. */
+export const REASONS_ONLY_FOR: OnlyFor<JobReason> = { 'hot-check': ['coupled'], 'sheave-set': ['belt'] }
 export type JobReason = (typeof JOB_REASONS)[number]
 
 export interface OpeningEntries {

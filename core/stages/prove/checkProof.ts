@@ -1,7 +1,7 @@
 import { feetFor, type FootPlane } from '../../coupling/feet'
 import { lineDifference, PLANES, type Misalignment, type VH } from '../../frame/planes'
 import type { SettledTolerance } from '../../judge/tolerance'
-import type { CoupledMachine } from '../../register/coupledMachine'
+import type { MeasuredMachine } from '../../register/measuredMachine'
 import { feelerLimits } from '../../register/hubs'
 import { couplingStrain, type StrainResult } from '../../strain/couplingStrain'
 import { toCore, type Millimetres } from '../../units/unitSystem'
@@ -102,7 +102,7 @@ const strainBetween = (
   }
 }
 
-const gapOf = (machine: CoupledMachine, { madeUp }: ProofFacts): Proof['gap'] => {
+const gapOf = (machine: MeasuredMachine, { madeUp }: ProofFacts): Proof['gap'] => {
   if (madeUp?.payload.gap == null) return null
   const { least, most } = feelerLimits(machine).gap
   const value = toCore(madeUp.payload.gap, 'distance', madeUp.payload.units)
@@ -113,7 +113,7 @@ const gapOf = (machine: CoupledMachine, { madeUp }: ProofFacts): Proof['gap'] =>
 
 /** What a proof is checked from. */
 export interface ToProve {
-  readonly machine: CoupledMachine
+  readonly machine: MeasuredMachine
   readonly facts: ProofFacts
   /** Sets taken together as one measurement. */
   readonly measure: (sets: ProofFacts['sets']) => Measurement

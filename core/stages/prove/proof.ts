@@ -62,6 +62,7 @@ export const keepProof = (
         confirmed: without(now.confirmed, UNDONE_BY_OPENING),
       }
     case 'move-made':
+    case 'flange-moved':
       return { ...now, madeUp: null, sets: [], confirmed: without(now.confirmed, UNDONE_BY_MOVING) }
     case 'readings-taken':
       return setUp && reads ? { ...now, sets: takenIn(now.sets, e, setUp) } : now

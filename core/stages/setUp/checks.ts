@@ -1,5 +1,5 @@
 import { feelerLimits } from '../../register/hubs'
-import type { CoupledMachine } from '../../register/coupledMachine'
+import type { MeasuredMachine } from '../../register/measuredMachine'
 import type { MethodGiven } from '../../methods/methods'
 
 /** What a careful hand does to the instrument before it reads. */
@@ -21,7 +21,7 @@ const DIALS: readonly SetUpCheck[] = ['tight', 'preload', 'push-test', 'clearanc
 
 /** The checks that belong to a method on this machine; a single face dial on a floating shaft wants it pushed each time. */
 export const checksFor = (
-  machine: CoupledMachine,
+  machine: MeasuredMachine,
   how: MethodGiven['method'],
   faces = 0,
 ): readonly SetUpCheck[] => {

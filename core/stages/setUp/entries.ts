@@ -4,6 +4,17 @@ import type { SetUpCheck } from './checks'
 import type { PipeTurn } from '../../setup/barOnPipe'
 import type { UnitSystem } from '../../units/unitSystem'
 
+/** How the bolts of a flange were taped: from the middle, across the circle, or from bolt to bolt in each plane. */
+export const FLANGE_TAPES = ['radius', 'circle', 'each-plane'] as const
+export type FlangeTape = (typeof FLANGE_TAPES)[number]
+
+/** A flange by tape, in contract units: across is the whole circle, however it was told. */
+export interface TapedFlange {
+  readonly told: FlangeTape
+  readonly across: { readonly v: number; readonly h: number }
+  readonly plane: number
+}
+
 /** How the instrument stands, in contract units of `units`. */
 export interface SetUpPayload {
   readonly units: UnitSystem
@@ -12,6 +23,8 @@ export interface SetUpPayload {
   readonly told: { readonly sag: 'hang' | 'pipe-at-6'; readonly circle: 'diameter' | 'radius' }
   /** Distance of each foot pair from the coupling centre. */
   readonly feet: readonly { readonly machine: MachineRole; readonly pair: string; readonly x: number }[]
+  /** A motor on a flange instead of feet: its bolt circle, and how far up from the coupling centre the flange lies (in or mm). */
+  readonly flange?: TapedFlange | undefined
   /** One graduation, by circle. */
   readonly graduation: Readonly<Record<string, number>>
   /** What each dial showed after one full turn back to the start, by circle. */

@@ -19,6 +19,11 @@ export interface SetUp {
   readonly feet: readonly FootPlane[]
   /** Foot pairs of the stationary machine whose distance was taped. */
   readonly stationaryFeet: readonly FootPlane[]
+  /** Its flange by tape, where it stands on one. */
+  readonly flange: {
+    readonly across: { readonly v: Millimetres; readonly h: Millimetres }
+    readonly plane: Millimetres
+  } | null
   readonly returned: Readonly<Record<string, Millimetres>>
   readonly returnLimits: Readonly<Record<string, Millimetres>>
   /** False when a dial missed zero after the full turn by more than a graduation. */
@@ -29,6 +34,7 @@ export interface SetUp {
 export const settleSetUp = remember((entry: LogEntry<'set-up'>): SetUp => {
   const { payload: p } = entry
   const length = (x: number) => toCore(x, 'displacement', p.units)
+  const far = (x: number) => toCore(x, 'distance', p.units)
   const circles = circlesOf(p.how)
   const byCircle = <T>(of: (circle: string) => T): Readonly<Record<string, T>> =>
     Object.fromEntries(circles.map((c) => [c, of(c)]))
@@ -38,7 +44,7 @@ export const settleSetUp = remember((entry: LogEntry<'set-up'>): SetUp => {
   const feetOf = (machine: 'movable' | 'stationary') =>
     p.feet
       .filter((f) => f.machine === machine)
-      .map((f) => ({ id: f.pair, x: toCore(f.x, 'distance', p.units) }))
+      .map((f) => ({ id: f.pair, x: far(f.x) }))
       .sort((a, b) => Math.abs(a.x) - Math.abs(b.x))
   return {
     entry,
@@ -50,6 +56,9 @@ export const settleSetUp = remember((entry: LogEntry<'set-up'>): SetUp => {
     coarsest: Math.max(...circles.map((c) => graduation[c] ?? 0)),
     feet: feetOf('movable'),
     stationaryFeet: feetOf('stationary'),
+    flange: p.flange
+      ? { across: { v: far(p.flange.across.v), h: far(p.flange.across.h) }, plane: far(p.flange.plane) }
+      : null,
     returned,
     returnLimits: byCircle((c) => returnLimit(p.units, limitOf(c))),
     holdsZero: circles.every((c) => !beyondReturnLimit(returned[c] ?? 0, p.units, limitOf(c))),

@@ -1,18 +1,38 @@
 import type { Reading } from '../../fit/harmonicFit'
 import { distinctClocks } from '../../frame/clock'
 import type { MethodGiven } from '../../methods/methods'
-import { defineStage, invalid } from '../../logbook/stage'
-import type { CoupledMachine } from '../../register/machine'
+import type { LogEntry } from '../../logbook/entry'
+import { defineStage, invalid, type Objection } from '../../logbook/stage'
+import type { CoupledMachine, FlangeMachine } from '../../register/machine'
 import { lockoutObjection } from '../makeSafe/stage'
 import type { RoughIn } from '../roughIn/roughIn'
 import type { Safety } from '../makeSafe/safety'
 import { settleSetUp, type SetUp } from './setUp'
 
 interface Sees {
-  readonly machine: CoupledMachine
+  readonly machine: CoupledMachine | FlangeMachine
   readonly safety: Safety
   readonly setUp: SetUp | null
-  readonly roughIn: RoughIn
+  /** Only where hubs are felt before an instrument goes on. */
+  readonly roughIn?: Pick<RoughIn, 'proves'>
+}
+
+/** What was taped must be this machine's own: its feet, or its flange. */
+const tapeObjection = (
+  machine: Sees['machine'],
+  { feet, flange }: LogEntry<'set-up'>['payload'],
+): Objection | null => {
+  if (machine.drive === 'flange') {
+    if (feet.length > 0) return invalid('no-such-feet', 'payload', 'feet', 0, 'pair')
+    return flange ? null : invalid('flange-missing', 'payload', 'flange')
+  }
+  if (flange) return invalid('no-such-flange', 'payload', 'flange')
+  for (const [i, f] of feet.entries())
+    if (!machine.feet[f.machine].some((own) => own.id === f.pair))
+      return invalid('no-such-feet', 'payload', 'feet', i, 'pair')
+  return machine.feet.movable.some((own) => !feet.some((f) => f.machine === 'movable' && f.pair === own.id))
+    ? invalid('feet-missing', 'payload', 'feet')
+    : null
 }
 
 const settled = (setUp: SetUp | null): boolean =>
@@ -35,16 +55,12 @@ export const setUpStage = defineStage({
   writes: ['set-up'],
   skip: 'never',
   mark: ({ setUp }: Sees) => (!setUp ? 'todo' : setUp.holdsZero ? 'done' : 'out'),
-  wants: ({ setUp, roughIn }) => !settled(setUp) && !roughIn.proves,
+  wants: ({ setUp, roughIn }) => !settled(setUp) && !roughIn?.proves,
   objection: ({ machine, safety }, entry) => {
     if (entry.kind !== 'set-up') return null
-    const { feet, why } = entry.payload
-    for (const [i, f] of feet.entries()) {
-      if (!machine.feet[f.machine].some((own) => own.id === f.pair))
-        return invalid('no-such-feet', 'payload', 'feet', i, 'pair')
-    }
-    if (machine.feet.movable.some((own) => !feet.some((f) => f.machine === 'movable' && f.pair === own.id)))
-      return invalid('feet-missing', 'payload', 'feet')
+    const wrong = tapeObjection(machine, entry.payload)
+    if (wrong) return wrong
+    const { why } = entry.payload
     const { given } = entry.payload.how
     if (runoutsOf(given).some((r) => distinctClocks(r.map((x) => x.clock)).length < 3))
       return invalid('runout-positions', 'payload', 'how')

@@ -5,23 +5,20 @@ import {
   reportWords,
   roughInWords,
   setsWords,
-  tablesWords,
   targetsWords,
-  verdictsWords,
   aimsWords,
 } from '../../../shared/wording/en'
-import type { Content, TableCell } from 'pdfmake/interfaces'
+import type { Content } from 'pdfmake/interfaces'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { Measurement } from '../../../core/stages/measure/measurement'
-import { offsetWords, signWord, slopeWords, lineWords } from '../../../shared/wording/directions'
-import { figure, UNIT_NAMES } from '../../../shared/wording/figures'
-import { limitWords, quantityName } from '../../../shared/wording/quantities'
+import { offsetWords, slopeWords, lineWords } from '../../../shared/wording/directions'
 import { targetAtFeet } from '../../../shared/wording/targets'
 import { capital, type Telling, farEnd } from '../../../shared/wording/telling'
 import { limitSource } from '../../../shared/wording/tolerances'
-import { block, figures, grid, QUIET, verdictCell, withWord } from '../blocks'
+import { block, QUIET } from '../blocks'
 import type { Section } from '../section'
 import { shaftSvg } from '../shaftSvg'
+import { judgedGrid } from './judged'
 
 type Sees = Pick<
   CoupledState,
@@ -57,22 +54,10 @@ const targetLines = ({ coldTarget, feet }: Sees, telling: Telling): readonly Con
 /** As found against as left, judged, with both drawn. */
 export const couplingResult: Section<Sees> = (state, { telling }) => {
   const { asFound, asLeft } = state
-  const { units, words } = telling
+  const { words } = telling
   const w = reportWords(words).result
   if (!asLeft?.judgement || !asLeft.coupling)
     return [block(w.name, { text: state.roughIn.proves ? roughInWords(words).report.proved : w.nothing })]
-  const rows = asLeft.judgement.quantities.map((q): TableCell[] => {
-    const before = asFound?.judgement?.quantities.find((b) => b.name === q.name)?.value ?? null
-    const f = (x: number | null) => figure(x, q.kind, units, { sign: q.low !== 0 })
-    return [
-      quantityName(q.name, telling),
-      withWord(figures(f(before)), signWord(q, before, telling)),
-      withWord(figures(f(q.value), true), signWord(q, q.value, telling)),
-      figures(limitWords(q, telling)),
-      { text: UNIT_NAMES[units][q.kind], alignment: 'right' },
-      verdictCell(q.verdict, verdictsWords(words)[q.verdict]),
-    ]
-  })
   const far = farEnd(state.setUp?.feet ?? [], telling)
   const inWords = (m: Measurement) =>
     m.coupling
@@ -102,18 +87,7 @@ export const couplingResult: Section<Sees> = (state, { telling }) => {
   return [
     block(
       w.name,
-      grid(
-        ['*', 66, 66, 58, 58, 62],
-        [
-          tablesWords(words).judgedAt(state.rpm),
-          tablesWords(words).asFound,
-          tablesWords(words).asLeft,
-          tablesWords(words).limit,
-          '',
-          '',
-        ],
-        rows,
-      ),
+      judgedGrid(asFound?.judgement ?? null, asLeft.judgement, state.rpm, telling),
       { text: w.limits(limitSource(state, telling)), color: QUIET },
       ...targetLines(state, telling),
       ...(asFound ? [{ text: w.asFound(inWords(asFound), setsWords(words).trust[asFound.trust]) }] : []),

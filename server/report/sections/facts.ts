@@ -5,6 +5,7 @@ import {
   vibrationWords,
   drivesWords,
 } from '../../../shared/wording/en'
+import { joinedWords } from '../../../shared/wording/joined'
 import { overdueIn, type Kit } from '../../../core/stages/open/kit'
 import type { Vibration } from '../../../core/stages/open/vibration'
 import { vibrationReadWords } from '../../../shared/wording/vibration'
@@ -19,13 +20,9 @@ export const facts: Section<Common & { readonly kit?: Kit; readonly vibration?: 
 ) => {
   const { words } = telling
   const w = reportWords(words).facts
+  const told = joinedWords(machine, words)
   const joined =
-    machine.drive === 'coupled'
-      ? machine.couplingKind.toLowerCase()
-      : drawingsWords(words).belts(
-          drivesWords(words).belts(machine.belts.count, drivesWords(words).beltKinds[machine.belts.kind]),
-          machine.belts.section,
-        )
+    machine.drive === 'belt' ? drawingsWords(words).belts(told, machine.belts.section) : told.toLowerCase()
   const rows: [string, string][] = [
     [w.machine, w.machineIs(machine.tag, machine.name, machine.area)],
     [

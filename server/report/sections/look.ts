@@ -1,6 +1,6 @@
 import { lookWords, placesWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
-import type { CoupledState } from '../../../core/jobs/coupled'
+import type { MeasuredState } from '../../../core/jobs/measured'
 import { checkLooks, NO_LOOKS, type LookEntry } from '../../../core/stages/look/looks'
 import { BASE_EDGES } from '../../../core/stages/look/entries'
 import { toCore, type UnitSystem } from '../../../core/units/unitSystem'
@@ -11,7 +11,7 @@ import { block, grid, heading, QUIET, when } from '../blocks'
 import type { Section } from '../section'
 
 /** What an entry besides the places says, in lines. */
-const linesOf = (entry: LookEntry, by: string, state: CoupledState, telling: Telling): readonly string[] => {
+const linesOf = (entry: LookEntry, by: string, state: MeasuredState, telling: Telling): readonly string[] => {
   const w = lookWords(telling.words)
   const { units } = telling
   const also = (line: string, words: string) => (words ? `${line}: ${words.replace(/\.$/, '')}.` : `${line}.`)
@@ -61,7 +61,7 @@ const linesOf = (entry: LookEntry, by: string, state: CoupledState, telling: Tel
 }
 
 /** The machine as it was opened: place by place, what was measured of it, and the photographs. */
-export const lookedAt: Section<CoupledState> = (state, { telling, personName, photographs }) => {
+export const lookedAt: Section<MeasuredState> = (state, { telling, personName, photographs }) => {
   const { looks } = state
   const w = lookWords(telling.words)
   const by = (e: { readonly madeAt: string; readonly author: string }) =>

@@ -6,7 +6,7 @@ import {
   proofStepsWords,
 } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
-import type { CoupledState } from '../../../core/jobs/coupled'
+import type { MeasuredState } from '../../../core/jobs/measured'
 import type { ProofRow } from '../../../core/stages/prove/checkProof'
 import { figure, UNIT_NAMES } from '../../../shared/wording/figures'
 import { gapWindow, hubGap, openedWords, strainWords } from '../../../shared/wording/prove'
@@ -16,7 +16,7 @@ import { block, figures, grid, QUIET, verdictCell, when } from '../blocks'
 import type { Section } from '../section'
 
 /** Rotation, gap, coupled against uncoupled, and what was confirmed before the guard went on; nothing where nobody began. */
-export const proved: Section<CoupledState> = (state, { telling, personName }) => {
+export const proved: Section<MeasuredState> = (state, { telling, personName }) => {
   const { proof, skips } = state
   const { facts, gap, strain, rows } = proof
   const { words, units, footNames } = telling
@@ -68,7 +68,7 @@ export const proved: Section<CoupledState> = (state, { telling, personName }) =>
           ]),
         ),
         { text: w.limit, color: QUIET },
-        ...(strain.strained
+        ...(strain.strained && strain.plans.length > 0
           ? [
               grid(
                 ['*', 90, 90, 66],

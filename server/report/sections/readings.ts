@@ -79,14 +79,13 @@ const round = (m: Measurement, title: string, { telling, personName }: Reported)
 }
 
 /** Every set of every round, made up and hot, how it stands, and the checks behind it. */
-export const readings: Section<Pick<CoupledState, 'measurements' | 'proof' | 'hot'>> = (
-  { measurements, proof, hot },
-  report,
-) => {
+export const readings: Section<
+  Pick<CoupledState, 'measurements' | 'proof'> & Partial<Pick<CoupledState, 'hot'>>
+> = ({ measurements, proof, hot }, report) => {
   const w = reportWords(report.telling.words).readings
   return [
     ...measurements.flatMap((m, i) => round(m, i === 0 ? w.asFound : w.after(i), report)),
     ...round(proof.measurement, w.madeUp, report),
-    ...round(hot.measurement, w.hot, report),
+    ...(hot ? round(hot.measurement, w.hot, report) : []),
   ]
 }

@@ -1,7 +1,9 @@
 import { closingWords } from '../../../shared/wording/en'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import { registerChanges } from '../../../core/stages/close/registerChanges'
-import { registerWords } from '../../../shared/wording/registerChanges'
+import type { FlangeState } from '../../../core/jobs/flange'
+import { flangeRegisterChanges } from '../../../core/stages/close/flangeRegister'
+import { flangeRegisterWords, registerWords } from '../../../shared/wording/registerChanges'
 import { block } from '../blocks'
 import type { Section } from '../section'
 
@@ -10,5 +12,13 @@ export const registerTaken: Section<
   Pick<CoupledState, 'machine' | 'packs' | 'setUp' | 'coldTarget' | 'bolts' | 'closing'>
 > = (state, { telling }) => {
   const lines = state.closing ? registerWords(registerChanges(state), telling) : []
+  return lines.length > 0 ? [block(closingWords(telling.words).register.name, { ul: [...lines] })] : []
+}
+
+/** What the register took over from a closed job on a flange; nothing while it is open. */
+export const flangeTaken: Section<FlangeState> = (state, { telling }) => {
+  const lines = state.closing
+    ? flangeRegisterWords(flangeRegisterChanges(state), state.shape.bolts, telling)
+    : []
   return lines.length > 0 ? [block(closingWords(telling.words).register.name, { ul: [...lines] })] : []
 }

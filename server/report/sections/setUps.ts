@@ -1,5 +1,5 @@
 import { methodsWords, reportWords, setUpWords, setsWords } from '../../../shared/wording/en'
-import type { CoupledState } from '../../../core/jobs/coupled'
+import type { MeasuredState } from '../../../core/jobs/measured'
 import type { FaceMount, RimMount } from '../../../core/methods/method'
 import type { SetUp } from '../../../core/stages/setUp/setUp'
 import { toCore } from '../../../core/units/unitSystem'
@@ -65,7 +65,7 @@ const provedWords = (setUp: SetUp, telling: Telling): readonly string[] => {
 }
 
 /** Every set-up that sets in use were read with, as it stands after corrections. */
-export const setUps: Section<Pick<CoupledState, 'setUp' | 'measurements'>> = (
+export const setUps: Section<Pick<MeasuredState, 'setUp' | 'measurements'>> = (
   state,
   { telling, personName },
 ) => {
@@ -92,7 +92,9 @@ export const setUps: Section<Pick<CoupledState, 'setUp' | 'measurements'>> = (
       {
         text: [
           ...mountWords(setUp, telling),
-          w.feet(setUp.feet.map((f) => w.footAt(l(f.x), footNames(f.id)))),
+          setUp.flange
+            ? w.flange(l(setUp.flange.across.v), l(setUp.flange.across.h), l(setUp.flange.plane))
+            : w.feet(setUp.feet.map((f) => w.footAt(l(f.x), footNames(f.id)))),
           ...(METHOD_FORMS[setUp.how.method].reads === 'dials' ? [w.turned(shown, setUp.holdsZero)] : []),
         ].join(' '),
       },

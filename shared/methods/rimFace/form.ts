@@ -9,7 +9,13 @@ export const rimFaceForm: MethodForm = {
     { id: 'rimPlane', measure: 'distance' },
     { id: 'faceCircle', measure: 'distance', circle: true },
     { id: 'sag', measure: 'displacement', sag: true, counts: 'rimRises' },
-    { id: 'faceSag', measure: 'displacement', signed: true, usually: { inch: '0', metric: '0' } },
+    {
+      id: 'faceSag',
+      measure: 'displacement',
+      signed: true,
+      hangs: true,
+      usually: { inch: '0', metric: '0' },
+    },
   ],
   choices: [
     { id: 'carriedBy', options: ['movable', 'stationary'] },

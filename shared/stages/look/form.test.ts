@@ -10,7 +10,9 @@ import {
   readFoundShims,
   readPipe,
   readPlace,
+  feetToCutFor,
   readSheet,
+  shimKey,
   type LookTexts,
 } from './form'
 import { outlineDrawing } from './outline'
@@ -154,9 +156,11 @@ describe('the pipe, the base and a sheet shim as typed', () => {
       }
     })
 
+  const FEET = feetToCutFor(TEST_MACHINE).map(shimKey)
+
   it('a slot is a sixteenth wider than its bolt unless another is given', () => {
-    expect(readSheet(sheet(), TEST_MACHINE, T).payload?.outline.slot).toBeCloseTo(0.8125, 9)
-    expect(readSheet(sheet({ slot: '1' }), TEST_MACHINE, T).payload?.outline.slot).toBe(1)
+    expect(readSheet(sheet(), FEET, T).cut?.outline.slot).toBeCloseTo(0.8125, 9)
+    expect(readSheet(sheet({ slot: '1' }), FEET, T).cut?.outline.slot).toBe(1)
   })
 
   it.each([
@@ -167,13 +171,13 @@ describe('the pipe, the base and a sheet shim as typed', () => {
     [{ count: '1.5' }, 'count', /whole number/],
     [{ length: 'long' }, 'length', /not a number/],
   ] as const)('%j is asked at its box', (change, box, words) => {
-    const read = readSheet(sheet(change), TEST_MACHINE, T)
-    expect(read.payload).toBeNull()
+    const read = readSheet(sheet(change), FEET, T)
+    expect(read.cut).toBeNull()
     expect(read.faults[box]).toMatch(words)
   })
 
   it('is drawn at its true size with a bar to check the print by, whatever its lines say', () => {
-    const { shim } = readSheet(sheet(), TEST_MACHINE, T)
+    const { shim } = readSheet(sheet(), FEET, T)
     const drawing = outlineDrawing(shim!, ['CP-11 <outboard> & "left"'], 'The bar is 50 mm long')
     expect(drawing?.svg).toMatch(/^<svg [^>]*width="84.2mm" height="130.6mm" viewBox="-4 -4 84.2 130.6"/)
     expect(drawing?.svg).toContain('M0 107.6V111.6M0 109.6H50M50 107.6V111.6')

@@ -1,6 +1,7 @@
 import { feetWords, levelWords, lookWords, objectionsWords } from '../../wording/en'
 import { SIDES, type MachineRole, type Side } from '../../../core/plan/movePlan'
 import type { CoupledMachine } from '../../../core/register/coupledMachine'
+import type { SpigotFit } from '../../../core/register/flangeMachine'
 import { sheetShimFault, SLOT_ROOM, type SheetShim } from '../../../core/shims/sheetShim'
 import {
   BASE_EDGES,
@@ -33,16 +34,25 @@ interface EdgeTexts {
   reversed: string
 }
 
+/** How a spigot was felt, as typed. */
+export interface SpigotTexts {
+  fit: SpigotFit | ''
+  play: string
+  words: string
+}
+
 /** What stands in the boxes of the stage, as typed. */
 export interface LookTexts {
   units: UnitSystem
-  panel: 'places' | 'shims' | 'base' | 'sheet'
+  panel: 'places' | 'shims' | 'base' | 'sheet' | 'spigot'
   place: Place
   places: Partial<Record<Place, PlaceTexts>>
   pins: PinsDone | ''
   pipe: { vertical: string; horizontal: string; limit: string }
   /** Leaves and their marks by `machine:pair:side`. */
   shims: Record<string, { leaves: string; marks: string }>
+  /** How a flange's spigot sits. */
+  spigot: SpigotTexts
   base: {
     by: 'feeler' | 'divisions'
     length: string
@@ -74,6 +84,7 @@ export const blankLook = (units: UnitSystem): LookTexts => ({
   pins: '',
   pipe: { vertical: '', horizontal: '', limit: '' },
   shims: {},
+  spigot: { fit: '', play: '', words: '' },
   base: {
     by: 'feeler',
     length: '',
@@ -90,6 +101,7 @@ export const nameLookUnits = (texts: LookTexts, was: UnitSystem): void => {
   const [small, long] = [unitOf('displacement', was), unitOf('distance', was)]
   const { pipe, base, sheet } = texts
   for (const key of ['vertical', 'horizontal', 'limit'] as const) pipe[key] = withUnit(pipe[key], small)
+  texts.spigot = { ...texts.spigot, play: withUnit(texts.spigot.play, small) }
   for (const foot of Object.values(texts.shims)) foot.leaves = namedParts(foot.leaves, small)
   for (const key of ['length', 'width', 'supported'] as const) base[key] = withUnit(base[key], long)
   for (const edge of BASE_EDGES) base.edges[edge].feeler = withUnit(base.edges[edge].feeler, small)
@@ -145,6 +157,21 @@ export interface ShimsRead {
   readonly payload: LookEntries['shims-found'] | null
 }
 
+/** Leaves as typed with their marks: null where nothing is typed, a sentence where they can't be read. */
+export const readLeaves = (
+  typed: { readonly leaves: string; readonly marks: string } | undefined,
+  telling: Telling,
+): { readonly list: readonly number[]; readonly named: readonly string[] } | string | null => {
+  const { leaves = '', marks = '' } = typed ?? {}
+  const w = lookWords(telling.words).form
+  if (leaves.trim() === '') return marks.trim() === '' ? null : w.leavesToo
+  const list = /^\s*(0|none|nil)\s*$/i.test(leaves) ? [] : readShims(leaves, telling)
+  if (typeof list === 'string') return list
+  if (list.length > 20) return objectionsWords(telling.words)['too-many-leaves']
+  const named = marks.trim() === '' ? [] : marks.split(/[,;]/).map((m) => m.trim())
+  return named.length > 0 && named.length !== list.length ? w.markEach(list.length) : { list, named }
+}
+
 /** The leaves found under the feet that have something in their boxes; `0` or `none` says there are none. */
 export const readFoundShims = (
   texts: LookTexts,
@@ -158,25 +185,13 @@ export const readFoundShims = (
   const feet: LookEntries['shims-found']['feet'][number][] = []
   for (const foot of registered) {
     const key = shimKey(foot)
-    const { leaves = '', marks = '' } = texts.shims[key] ?? {}
-    if (leaves.trim() === '') {
-      if (marks.trim() !== '') faults[key] = w.leavesToo
+    const read = readLeaves(texts.shims[key], telling)
+    if (read === null) continue
+    if (typeof read === 'string') {
+      faults[key] = read
       continue
     }
-    const list = /^\s*(0|none|nil)\s*$/i.test(leaves) ? [] : readShims(leaves, telling)
-    if (typeof list === 'string') {
-      faults[key] = list
-      continue
-    }
-    if (list.length > 20) {
-      faults[key] = objectionsWords(words)['too-many-leaves']
-      continue
-    }
-    const named = marks.split(/[,;]/).map((m) => m.trim())
-    if (marks.trim() !== '' && named.length !== list.length) {
-      faults[key] = w.markEach(list.length)
-      continue
-    }
+    const { list, named } = read
     const found = list.map((t) => toCore(t, 'displacement', units))
     if (!samePack(found, foot.registered)) {
       const shown = (leaves: readonly number[]) => `${pack(leaves, units)} ${UNIT_NAMES[units].displacement}`
@@ -194,7 +209,7 @@ export const readFoundShims = (
       machine: foot.machine,
       pair: foot.pair,
       side: foot.side,
-      leaves: list.map((thickness, i) => ({ thickness, mark: marks.trim() === '' ? '' : (named[i] ?? '') })),
+      leaves: list.map((thickness, i) => ({ thickness, mark: named[i] ?? '' })),
     })
   }
   return {
@@ -271,7 +286,14 @@ export interface SheetRead {
   readonly notes: Faults
   /** The outline in millimetres once its figures are there and metal is left. */
   readonly shim: SheetShim | null
-  readonly payload: LookEntries['sheet-shims-cut'] | null
+  /** What it is cut for, and all that is logged of it; null until everything is said. */
+  readonly cut: {
+    /** The key of the foot or bolt. */
+    readonly at: string
+    readonly thickness: number
+    readonly count: number
+    readonly outline: LookEntries['sheet-shims-cut']['outline']
+  } | null
 }
 
 /** The foot pairs a sheet shim can be cut for, as choices. */
@@ -280,8 +302,12 @@ export const feetToCutFor = (machine: CoupledMachine) =>
     machine.feet[role].flatMap((f) => SIDES.map((side) => ({ machine: role, pair: f.id, side }))),
   )
 
-/** A shim to be cut from sheet, from the foot's size and its bolt. */
-export const readSheet = ({ sheet }: LookTexts, machine: CoupledMachine, telling: Telling): SheetRead => {
+/** A shim to be cut from sheet for one of these feet or bolts, from its size and its bolt. */
+export const readSheet = (
+  { sheet }: Pick<LookTexts, 'sheet'>,
+  places: readonly string[],
+  telling: Telling,
+): SheetRead => {
   const { faults, number } = boxReader(telling)
   const { units } = telling
   const w = lookWords(telling.words).form
@@ -308,17 +334,17 @@ export const readSheet = ({ sheet }: LookTexts, machine: CoupledMachine, telling
   }
   const cut = shim && sheetShimFault(shim)
   if (cut) faults[cut === 'slot-too-wide' ? 'slot' : 'toBolt'] = w.cut[cut]
-  const foot = feetToCutFor(machine).find((f) => shimKey(f) === sheet.foot)
+  const at = places.find((p) => p === sheet.foot)
   if (outline && thickness === null && !('thickness' in faults)) notes.thickness = w.thicknessToo
-  if (outline && !foot) notes.foot = w.whichFoot
+  if (outline && at === undefined) notes.foot = w.whichFoot
   const clean = Object.keys(faults).length === 0
   return {
     faults,
     notes,
     shim: clean && shim ? shim : null,
-    payload:
-      clean && outline && foot && thickness !== null && count !== null
-        ? { units, ...foot, thickness, count, outline, words: '' }
+    cut:
+      clean && outline && at !== undefined && thickness !== null && count !== null
+        ? { at, thickness, count, outline }
         : null,
   }
 }

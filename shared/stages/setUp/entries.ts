@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { clock, figure, oneOf, positive, units } from '../../calculation/fields'
 import { SET_UP_CHECKS } from '../../../core/stages/setUp/checks'
+import { FLANGE_TAPES } from '../../../core/stages/setUp/entries'
 import { issue } from '../../issue'
 import { defineKind } from '../../logbook/kind'
 import { setUpSchemas } from '../../methods/setUps'
@@ -34,9 +35,15 @@ export const setUpKinds = {
           }),
           { error: issue('feet-as-a-list') },
         )
-        .min(2, { error: issue('both-foot-pairs') })
         .max(24, { error: issue('too-many-pairs') })
         .superRefine(refuseCrowdedPairs),
+      flange: z
+        .object({
+          told: oneOf('how-the-flange-was-taped', FLANGE_TAPES),
+          across: z.object({ v: positive('bolt-circle-12-to-6'), h: positive('bolt-circle-9-to-3') }),
+          plane: positive('distance-to-the-flange'),
+        })
+        .optional(),
       graduation: byCircle(positive('graduation')),
       returned: byCircle(figure('after-the-turn')),
       why: text('why', 500),

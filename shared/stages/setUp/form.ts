@@ -1,10 +1,10 @@
 import { setUpWords } from '../../wording/en'
 import { travels, type Turning } from '../../../core/coupling/dialSet'
 import { sagOnPipe, type PipeFault, type PipeTurn } from '../../../core/setup/barOnPipe'
-import { distanceSlip, sagDiffers } from '../../../core/setup/distanceSlip'
+import { sagDiffers } from '../../../core/setup/distanceSlip'
 import { readNudge, type NudgeSays } from '../../../core/setup/nudge'
 import { methodToCore, type MethodGiven } from '../../../core/methods/methods'
-import type { CoupledMachine } from '../../../core/register/machine'
+import type { CoupledMachine, FlangeMachine } from '../../../core/register/machine'
 import type { SurfaceRunout } from '../../../core/stages/level/runouts'
 import { checksFor, type SetUpCheck } from '../../../core/stages/setUp/checks'
 import type { SetUpPayload } from '../../../core/stages/setUp/entries'
@@ -25,7 +25,9 @@ import {
 import type { FormValues, MethodForm, NumberField } from '../../methods/form'
 import { METHOD_FORMS, usualValues, type OfferedMethod } from '../../methods/forms'
 import { figure } from '../../wording/figures'
-import { capital, type Telling } from '../../wording/telling'
+import type { Telling } from '../../wording/telling'
+import { flangeBoxes, nameFlangeUnits, readFlange, startFlange, type FlangeTexts } from './flangeTape'
+import { slipRemark } from './slip'
 
 /** What stands in the set-up boxes, as typed. */
 export interface SetUpTexts {
@@ -54,6 +56,8 @@ export interface SetUpTexts {
   markUp: string
   /** How the instrument is marked to be fitted again. */
   refit: string
+  /** The flange by tape; null where the machine stands on feet. */
+  flange: FlangeTexts | null
 }
 
 /** What a dial showed on a pipe, zeroed at 12. */
@@ -67,7 +71,7 @@ export const NO_PIPE: PipeTexts = { at3: '', at6: '', at9: '', back: '' }
 
 /** What a new set-up is held against: the register, and this machine's last set-up. */
 export interface SetUpContext {
-  readonly machine: CoupledMachine
+  readonly machine: CoupledMachine | FlangeMachine
   /** This job's last set-up, or the last job's; null for the first of all. */
   readonly last: SetUpPayload | null
   /** Set-up of the job before this one, for the questions. */
@@ -75,6 +79,19 @@ export interface SetUpContext {
   /** Hubs that were turned in this job. */
   readonly turned?: readonly SurfaceRunout[]
 }
+
+/** Foot pairs of the movable machine; none where it stands on a flange. */
+const pairsOf = (machine: SetUpContext['machine']) => (machine.drive === 'flange' ? [] : machine.feet.movable)
+
+/** Methods that make sense on this machine, in the order they are offered: a flange has neither feet nor a spool. */
+export const methodsFor = (machine: SetUpContext['machine']): readonly OfferedMethod[] =>
+  (Object.keys(METHOD_FORMS) as OfferedMethod[]).filter(
+    (m) => machine.drive !== 'flange' || (m !== 'foot-values' && m !== 'spacer-faces'),
+  )
+
+/** The numbers a method asks for on this machine: a bar on an upright shaft hangs the same at every hour. */
+export const numbersOf = (method: OfferedMethod, machine: SetUpContext['machine']): readonly NumberField[] =>
+  METHOD_FORMS[method].numbers.filter((f) => !((f.sag || f.hangs) && machine.drive === 'flange'))
 
 /** The first of each choice. */
 const startingChoices = (form: MethodForm): Readonly<Record<string, string>> =>
@@ -85,7 +102,7 @@ const coreHow = (setUp: SetUpPayload): MethodGiven =>
 
 /** Foot distances of a machine in millimetres: register, or what was taped last. */
 const knownFeet = ({ machine, last }: SetUpContext): readonly number[] =>
-  machine.feet.movable.map((pair) => {
+  pairsOf(machine).map((pair) => {
     const taped = last?.feet.find((f) => f.machine === 'movable' && f.pair === pair.id)
     return taped && last ? toCore(taped.x, 'distance', last.units) : toCore(pair.x, 'distance', machine.units)
   })
@@ -140,6 +157,7 @@ export const startSetUp = (context: SetUpContext, units: UnitSystem, method?: Of
     nudged: { own: '', other: '' },
     markUp: '',
     refit: how?.method === chosen ? (last?.refit ?? '') : '',
+    flange: machine.drive === 'flange' ? startFlange(machine, last, units) : null,
   }
 }
 
@@ -169,6 +187,7 @@ export const editSetUp = (setUp: SetUpPayload, context: SetUpContext, units: Uni
 export const nameSetUpUnits = (texts: SetUpTexts, was: UnitSystem): void => {
   for (const f of METHOD_FORMS[texts.method].numbers)
     texts.numbers[f.id] = withUnit(texts.numbers[f.id] ?? '', unitOf(f.measure, was))
+  if (texts.flange) texts.flange = nameFlangeUnits(texts.flange, was)
   texts.feet = texts.feet.map((t) => withUnit(t, unitOf('distance', was)))
   texts.graduation = withUnit(texts.graduation, unitOf('displacement', was))
   const small = (text: string) => withUnit(text, unitOf('displacement', was))
@@ -217,31 +236,16 @@ export interface SetUpRead {
   readonly numbers: Readonly<Record<string, number>>
   /** Distance of each pair from the centre, millimetres; null from the first that is missing on. */
   readonly feet: readonly (number | null)[]
+  /** The flange as far as it is taped, millimetres; null on feet. */
+  readonly flange: { readonly plane: number | null; readonly across: number | null } | null
   readonly payload: SetUpPayload | null
 }
 
 /** A sag that was rounded to be shown is still the one of the pipe; millimetres. */
 const SHOWN_ALIKE = 0.002
 
-const slipRemark = (mm: number, known: number, source: string, telling: Telling): Remark => {
-  const { words, units } = telling
-  const was = figure(known, 'distance', units, { unit: true })
-  switch (distanceSlip(mm, known)) {
-    case 'tenfold':
-      return asking(setUpWords(words).tenfold(was, source))
-    case 'feet-for-inches':
-      return asking(setUpWords(words).feetForInches(was, source))
-    case 'unit':
-      return asking(setUpWords(words).unitSlip(was, source))
-    case 'far-off':
-      return asking(setUpWords(words).farOff(was, capital(source)))
-    case null:
-      return NO_REMARK
-  }
-}
-
 /** What is to be checked for the set-up in the boxes. */
-export const checksOf = (texts: SetUpTexts, machine: CoupledMachine): readonly SetUpCheck[] =>
+export const checksOf = (texts: SetUpTexts, machine: SetUpContext['machine']): readonly SetUpCheck[] =>
   checksFor(
     machine,
     texts.method,
@@ -292,7 +296,7 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
   }
 
   const numbers: Record<string, number> = {}
-  for (const field of form.numbers) {
+  for (const field of numbersOf(texts.method, context.machine)) {
     const box = `numbers.${field.id}`
     boxes.push(box)
     const mm = readNumber(field)
@@ -307,7 +311,7 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
   }
 
   const registered = increments(
-    context.machine.feet.movable.map((p) => toCore(p.x, 'distance', context.machine.units)),
+    pairsOf(context.machine).map((p) => toCore(p.x, 'distance', context.machine.units)),
   )
   const lastFeet = context.lastJob ? increments(knownFeet({ ...context, last: context.lastJob })) : null
   const feet: (number | null)[] = []
@@ -326,6 +330,17 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
       remarks[box] = slip.text || !lastFeet ? slip : slipRemark(mm, lastFeet[i] ?? mm, w.lastJob, telling)
     }
   })
+
+  const { machine } = context
+  const flange =
+    machine.drive === 'flange' && texts.flange
+      ? readFlange(texts.flange, machine, context.lastJob, telling)
+      : null
+  if (flange && texts.flange) {
+    boxes.push(...flangeBoxes(texts.flange).map((b) => `flange.${b}`))
+    Object.assign(remarks, flange.remarks)
+    missing.push(...flange.missing)
+  }
 
   if (form.reads === 'dials') boxes.push('turning')
   if (!form.dials(texts.choices).every((d) => travels({ ...d, turning: texts.turning }))) {
@@ -382,7 +397,7 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
           value: inUnits(r.value, 'displacement'),
         })) ?? null)
       : null
-  const bars = form.numbers.flatMap((f) => {
+  const bars = numbersOf(texts.method, machine).flatMap((f) => {
     const pipe = f.sag ? readPipe(texts, f.id, units) : null
     // A sag typed over after the pipe is another sag.
     return pipe && Math.abs(pipe.hang - (numbers[f.id] ?? NaN)) < SHOWN_ALIKE
@@ -408,11 +423,23 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
       units,
       how: form.given(values),
       told: { sag: texts.toldSag, circle: texts.toldCircle },
-      feet: context.machine.feet.movable.map((p, i) => ({
+      feet: pairsOf(machine).map((p, i) => ({
         machine: 'movable',
         pair: p.id,
         x: inUnits(feet[i] ?? 0, 'distance'),
       })),
+      ...(flange?.taped
+        ? {
+            flange: {
+              told: flange.taped.told,
+              across: {
+                v: inUnits(flange.taped.across.v, 'distance'),
+                h: inUnits(flange.taped.across.h, 'distance'),
+              },
+              plane: inUnits(flange.taped.plane, 'distance'),
+            },
+          }
+        : {}),
       graduation: Object.fromEntries(circles.map((c) => [c, inUnits(graduation ?? 0, 'displacement')])),
       returned: Object.fromEntries(circles.map((c) => [c, inUnits(returned[c] ?? 0, 'displacement')])),
       why: missesZero ? texts.why.trim() : '',
@@ -431,6 +458,7 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
     nudge,
     numbers,
     feet,
+    flange: flange && { plane: flange.plane, across: flange.across },
     payload: missing.length === 0 ? payload() : null,
   }
 }

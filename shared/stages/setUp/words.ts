@@ -1,6 +1,5 @@
 import { feetWords, methodsWords, setUpWords } from '../../wording/en'
 import type { Mark } from '../../../core/logbook/stage'
-import type { CoupledMachine } from '../../../core/register/machine'
 import type { MachineRole } from '../../../core/plan/movePlan'
 import { METHOD_FORMS, type OfferedMethod } from '../../methods/forms'
 import type { NumberField } from '../../methods/form'
@@ -9,12 +8,14 @@ import { capital, type Telling } from '../../wording/telling'
 import type { SetUpPayload } from '../../../core/stages/setUp/entries'
 import type { SurfaceRunout } from '../../../core/stages/level/runouts'
 import { stillMachine } from '../../../core/stages/setUp/stillSurface'
-import type { SetUpBox, SetUpRead, SetUpTexts } from './form'
+import { flangeLabel } from './flangeTape'
+import type { SetUpBox, SetUpContext, SetUpRead, SetUpTexts } from './form'
 
 /** `Centre to inboard feet`, `Inboard to outboard feet`: a pair is taped from the one before it. */
-export const footLabel = (at: number, machine: CoupledMachine, telling: Telling): string => {
+export const footLabel = (at: number, machine: SetUpContext['machine'], telling: Telling): string => {
   const { words, footNames } = telling
-  const name = (i: number) => footNames(machine.feet.movable[i]?.id ?? '')
+  const pairs = machine.drive === 'flange' ? [] : machine.feet.movable
+  const name = (i: number) => footNames(pairs[i]?.id ?? '')
   const here = feetWords(words).feet(name(at))
   return at === 0 ? setUpWords(words).centreTo(here) : setUpWords(words).fromTo(capital(name(at - 1)), here)
 }
@@ -54,8 +55,8 @@ export const returnLabel = (circle: string, telling: Telling): string =>
 /** A box as it stands in a sentence: what the brass button asks for next. */
 export const boxName = (
   box: SetUpBox,
-  { method }: Pick<SetUpTexts, 'method'>,
-  machine: CoupledMachine,
+  { method, flange }: Pick<SetUpTexts, 'method'> & Partial<Pick<SetUpTexts, 'flange'>>,
+  machine: SetUpContext['machine'],
   telling: Telling,
 ): string => {
   const [group, id = ''] = box.split('.')
@@ -63,6 +64,8 @@ export const boxName = (
   switch (group) {
     case 'numbers':
       return fieldLabel(method, id, telling.words).toLowerCase()
+    case 'flange':
+      return flangeLabel(id, flange?.told ?? 'circle', telling).toLowerCase()
     case 'feet':
       return footLabel(Number(id), machine, telling).toLowerCase()
     case 'returned':

@@ -70,6 +70,7 @@ export const answers = {
     'The register could not take how this drive was left: its sheaves, belts or base were changed meanwhile. Write it there by hand.',
   machineGone: (tag: string) =>
     `The register no longer has ${tag} as it was: the shims left under its feet were not written there.`,
+  boltLeft: (clock: string, leaves: string) => `bolt at ${clock} ${leaves}`,
   packsLeft: (pair: string, left: string, right: string) => `${pair} left ${left}, right ${right}`,
   packsNotWritten: (unit: string, packs: string) =>
     `The register was changed while this job was open. These shims (${unit}) were left but not written there: ${packs}.`,

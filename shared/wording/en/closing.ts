@@ -57,6 +57,8 @@ export const closing = {
       `${foot}: coupling to feet ${was} becomes ${now}, as taped`,
     target: (source: string) => `Cold target: ${source}`,
     bolts: (bolts: string) => `Hold-down bolts: ${bolts}`,
+    flange: (across: string, plane: string) =>
+      `Flange as taped: bolts on ${across}, ${plane} above the coupling centre`,
     setting: (sheave: string, was: string, now: string) =>
       `${sheave}: ${was} turns open becomes ${now}, with its diameter and groove depths`,
     belts: (day: string, length: string, set: string) =>

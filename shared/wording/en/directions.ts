@@ -7,6 +7,12 @@ export const directions = {
   views: { v: 'Side view', h: 'Top view' } satisfies Record<Plane, string>,
   viewNotes: { v: '12 is up', h: '3 o’clock is up' } satisfies Record<Plane, string>,
   unknown: 'not known',
+  /** Of an upright shaft. */
+  clockward: (size: string, clock: string) => `${size} toward ${clock}`,
+  towardClock: (clock: string) => `toward ${clock}`,
+  leans: (by: string) => `leans ${by}`,
+  upright: 'stands square',
+  off: (by: string) => `stands off ${by}`,
   high: 'high',
   low: 'low',
   toward: (hour: '3' | '9') => `toward ${hour}`,
@@ -34,7 +40,22 @@ export const directions = {
   degrees: (clock: number) => `${clock}°`,
 }
 
-export const directionsWords = sided(directions, (d) => ({
-  ...d,
-  viewNotes: { ...d.viewNotes, h: '9 o’clock is up' },
-}))
+export const directionsWords = sided(
+  directions,
+  (d) => ({ ...d, viewNotes: { ...d.viewNotes, h: '9 o’clock is up' } }),
+  (d) => ({
+    ...d,
+    planes: { v: '12 to 6', h: '3 to 9' },
+    views: { v: 'Seen from 3', h: 'Seen from 12' },
+    viewNotes: { v: '12 is left', h: '3 is left' },
+    high: 'toward 12',
+    low: 'toward 6',
+    levelWith: 'in line with it',
+    noAngle: { v: 'no lean to 12 or 6', h: 'no lean to 3 or 9' },
+    end: (_, way) => `leans ${way}`,
+    top: '12',
+    bottom: '6',
+    go: { up: 'toward 12', down: 'toward 6', nowhere: 'nowhere' },
+    under: { ...d.under, endHigh: 'leans to 12', endLow: 'leans to 6', endTo: (hour) => `leans to ${hour}` },
+  }),
+)

@@ -116,6 +116,7 @@ export const look = {
   view: {
     title: 'Look and clean',
     note: 'seen from above, the coupling at the top',
+    noteUpright: 'seen from the side, the motor on top',
     noteOtherEnd: 'seen from above, the coupling at the bottom',
     panel: 'What is done',
     panels: { places: 'Places', shims: 'Shims found', base: 'Base level', sheet: 'Cut a shim' },
@@ -225,21 +226,25 @@ export const look = {
   },
 }
 
-export const lookWords = sided(look, (w) => ({
-  ...w,
-  edges: { ...w.edges, left: w.edges.right, right: w.edges.left },
-  corners: {
-    'coupling-left': w.corners['coupling-right'],
-    'coupling-right': w.corners['coupling-left'],
-    'far-left': w.corners['far-right'],
-    'far-right': w.corners['far-left'],
-  },
-  pipe: { ...w.pipe, nine: w.pipe.three, three: w.pipe.nine },
-  view: {
-    ...w.view,
-    note: w.view.noteOtherEnd,
-    pipeHorizontal: turned(w.view.pipeHorizontal),
-    lowsAcross: { near: w.view.lowsAcross.far, far: w.view.lowsAcross.near },
-    divisionsAcross: turning(w.view.divisionsAcross),
-  },
-}))
+export const lookWords = sided(
+  look,
+  (w) => ({
+    ...w,
+    edges: { ...w.edges, left: w.edges.right, right: w.edges.left },
+    corners: {
+      'coupling-left': w.corners['coupling-right'],
+      'coupling-right': w.corners['coupling-left'],
+      'far-left': w.corners['far-right'],
+      'far-right': w.corners['far-left'],
+    },
+    pipe: { ...w.pipe, nine: w.pipe.three, three: w.pipe.nine },
+    view: {
+      ...w.view,
+      note: w.view.noteOtherEnd,
+      pipeHorizontal: turned(w.view.pipeHorizontal),
+      lowsAcross: { near: w.view.lowsAcross.far, far: w.view.lowsAcross.near },
+      divisionsAcross: turning(w.view.divisionsAcross),
+    },
+  }),
+  (w) => ({ ...w, view: { ...w.view, note: w.view.noteUpright } }),
+)

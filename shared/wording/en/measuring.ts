@@ -114,6 +114,8 @@ export const measuring = {
   view: {
     table: 'Table',
     turn: 'Turn on until the full turn is done. Back at the start the dials show:',
+    noteAbove: 'from above · clockwise from the marked bolt · plunger in is plus',
+    noteFeltAbove: 'from above · clockwise from the marked bolt',
     noteOtherEnd: 'from behind the driven machine · plunger in is plus',
     noteFeltOtherEnd:
       'seen from behind the driven machine · a rim step is plus where the motor rim is higher',
@@ -212,22 +214,26 @@ export const measuring = {
   },
 }
 
-export const measuringWords = sided(measuring, (w) => ({
-  ...w,
-  view: {
-    ...w.view,
-    note: w.view.noteOtherEnd,
-    noteFelt: w.view.noteFeltOtherEnd,
-    ways: {
-      ...w.view.ways,
-      four: '12, 9, 6, 3',
-      'from-3': w.view.ways['from-9'],
-      'from-9': w.view.ways['from-3'],
-      twice: 'zeroed at 12, again at 9',
-      three: 'three points: 3, 12, 9',
-      arc: 'part arc: 2, 12, 10',
+export const measuringWords = sided(
+  measuring,
+  (w) => ({
+    ...w,
+    view: {
+      ...w.view,
+      note: w.view.noteOtherEnd,
+      noteFelt: w.view.noteFeltOtherEnd,
+      ways: {
+        ...w.view.ways,
+        four: '12, 9, 6, 3',
+        'from-3': w.view.ways['from-9'],
+        'from-9': w.view.ways['from-3'],
+        twice: 'zeroed at 12, again at 9',
+        three: 'three points: 3, 12, 9',
+        arc: 'part arc: 2, 12, 10',
+      },
+      waysFelt: { ...w.view.waysFelt, four: '12, 9, 6, 3' },
+      shownSigns: turning(w.view.shownSigns),
     },
-    waysFelt: { ...w.view.waysFelt, four: '12, 9, 6, 3' },
-    shownSigns: turning(w.view.shownSigns),
-  },
-}))
+  }),
+  (w) => ({ ...w, view: { ...w.view, note: w.view.noteAbove, noteFelt: w.view.noteFeltAbove } }),
+)

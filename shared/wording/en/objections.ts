@@ -17,6 +17,14 @@ export const objections = {
     'This machine has no such place to look at. Its coupling may be registered as another kind.',
   'shimmed-already':
     'Leaves were moved since the job was opened. What lay there before can’t be written any more; add a remark.',
+  'flange-missing': 'Give the bolt circle and how far up the flange lies.',
+  'no-such-flange': 'This machine stands on feet. It has no flange to tape.',
+  'no-such-bolt': 'This flange has no bolt of that number, or it is named twice.',
+  'not-paired': 'These bolts do not stand in opposite pairs. Shim them coplanar.',
+  'spigot-tight':
+    'The spigot is tight: the motor cannot be pushed. If it moves, say on Look and clean that it is loose.',
+  'rocks-needs-why':
+    'Those shims rock the flange by more than its limit. Say why they are used all the same.',
   'feet-missing': 'Give the distance to every foot pair of this machine.',
   'feet-unread': 'Read the rise of every foot of this machine.',
   'runout-positions': 'Read at three positions at least, spread over the turn.',

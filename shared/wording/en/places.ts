@@ -21,6 +21,22 @@ const named = {
     name: 'Pipes and ducts',
     look: 'A dial at the coupling, zeroed. Loosen the flange bolts and see whether the hub moves.',
   },
+  'flange-faces': {
+    name: 'Flange faces',
+    look: 'Both faces bare and flat: paint, rust and burrs off, a straightedge lies on them all round.',
+  },
+  spigot: {
+    name: 'Spigot',
+    look: 'Register clean, no fretting; the motor goes down into it by its own weight.',
+  },
+  'flange-bolts': {
+    name: 'Bolts and holes',
+    look: 'Threads run free, washers flat; the bolt at 12 is marked and stays marked.',
+  },
+  support: {
+    name: 'Frame under it',
+    look: 'No cracks at welds and feet; its own bolts tight; nothing rocks when the motor is leant on.',
+  },
   spider: { name: 'Spider', look: 'Not torn, hard or swollen; jaws not worn on one side.' },
   grid: { name: 'Grid', look: 'No broken or worn rungs; hub teeth not stepped.' },
   chain: { name: 'Chain', look: 'Rollers turn, no stretch, hub teeth not hooked.' },

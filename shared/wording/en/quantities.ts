@@ -1,4 +1,4 @@
-import { said } from '../words'
+import { said, sided } from '../words'
 import type { Plane } from '../../../core/frame/planes'
 
 const plane = { v: 'vertical', h: 'horizontal' } satisfies Record<Plane, string>
@@ -41,4 +41,16 @@ export const limits = {
 
 export const limitsWords = said(limits)
 
-export const quantitiesWords = said(quantities)
+export const quantitiesWords = sided(
+  quantities,
+  (q) => q,
+  (q) => ({
+    ...q,
+    'offset.v': 'Offset, 12 to 6',
+    'offset.h': 'Offset, 3 to 9',
+    'slope.v': 'Tilt, 12 to 6',
+    'slope.h': 'Tilt, 3 to 9',
+    offset: 'Offset at the coupling',
+    slope: 'Tilt',
+  }),
+)

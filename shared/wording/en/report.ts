@@ -49,10 +49,10 @@ export const report = {
     current: 'Current, A',
     done: 'in this order',
   },
-  titles: { coupled: 'Alignment report', belt: 'Belt drive report' },
+  titles: { coupled: 'Alignment report', flange: 'Alignment report', belt: 'Belt drive report' },
   title: (title: string, machine: string) => `${title}, ${machine}`,
   fileTitle: (tag: string, title: string) => `${tag} ${title.toLowerCase()}`,
-  fileNames: { coupled: 'alignment', belt: 'belts' },
+  fileNames: { coupled: 'alignment', flange: 'alignment', belt: 'belts' },
   someone: 'Someone',
   degrees: 'degrees',
   foot: (works: string, tag: string, job: string, zone: string, units: string) =>
@@ -179,6 +179,8 @@ export const report = {
     spool: (length: string) => `Spool ${length} between its flex planes.`,
     heads: (a: string, b: string) => `Heads at ${a} and ${b} from the coupling centre.`,
     feet: (list: readonly string[]) => `Feet at ${list.join(' and ')}.`,
+    flange: (v: string, h: string, up: string) =>
+      `Bolts on ${v === h ? v : `${v} by ${h}`}, the flange ${up} above the coupling centre.`,
     footAt: (at: string, pair: string) => `${at} (${pair})`,
     turned: (shown: string, holds: boolean) =>
       `After a full turn: ${shown}; ${holds ? 'holds zero' : 'does not hold zero'}.`,

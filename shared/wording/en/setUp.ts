@@ -1,4 +1,4 @@
-import { said } from '../words'
+import { sided } from '../words'
 import type { PipeFault } from '../../../core/setup/barOnPipe'
 import type { NudgeSays } from '../../../core/setup/nudge'
 import type { SetUpCheck } from '../../../core/stages/setUp/checks'
@@ -122,6 +122,7 @@ export const setUp = {
     },
     correcting: (title: string) => `${title}, correcting`,
     note: 'seen from the side, 12 is up',
+    noteUpright: 'from the side; 12 is the marked bolt',
     method: 'Method',
     graduation: 'One graduation',
     sagToldAs: 'Sag told as',
@@ -143,4 +144,8 @@ export const setUp = {
   },
 }
 
-export const setUpWords = said(setUp)
+export const setUpWords = sided(
+  setUp,
+  (w) => w,
+  (w) => ({ ...w, view: { ...w.view, note: w.view.noteUpright } }),
+)

@@ -2,6 +2,14 @@ import { said } from '../words'
 
 /** Names, notes and worded formulas of a working. What is written in symbols alone needs no words. */
 export const working = {
+  flange: {
+    shim: 'h = R × (tilt 12–6 × cos θ + tilt 3–9 × sin θ)',
+    above: (by: string) => `${by} above the least:`,
+    stays: { v: 'Stays, 12 to 6', h: 'Stays, 3 to 9' },
+    stay: 'offset + tilt × height of the flange',
+    rock: 'largest less smallest sum of an opposite pair',
+    rockOdd: 'twice the furthest top from the plane of all',
+  },
   line: {
     turnOfEdge: 'Turn of the edge on its sheave',
     turn: 'Turn',

@@ -1,0 +1,14 @@
+import { besideTheRounds } from '../stages/measure/beside'
+import type { CoupledState } from './coupled'
+import type { FlangeState } from './flange'
+
+/** What is derived of any job whose shaft is measured at a coupling. */
+export type MeasuredState = CoupledState | FlangeState
+
+/** Which stage readings taken now belong to when it is none of the rounds; null otherwise. */
+export const besideOf = (state: MeasuredState): 'hot-check' | 'prove' | null =>
+  'hot' in state
+    ? besideTheRounds(state.hot.run, state.proof.facts)
+    : state.proof.facts.madeUp
+      ? 'prove'
+      : null

@@ -1,0 +1,17 @@
+import { drivesWords, flangeWords } from './en'
+import type { MachineFields } from '../register/machine'
+import type { Words } from './words'
+
+/** What joins a motor to its machine: `Grid coupling`, `Jaw coupling, upright on a flange`, `5 V-belts`. One case a kind. */
+export const joinedWords = (machine: MachineFields, words: Words): string => {
+  switch (machine.drive) {
+    case 'coupled':
+      return machine.couplingKind
+    case 'flange':
+      return `${machine.couplingKind}, ${flangeWords(words).between}`
+    case 'belt': {
+      const w = drivesWords(words)
+      return w.belts(machine.belts.count, w.beltKinds[machine.belts.kind])
+    }
+  }
+}
