@@ -57,6 +57,10 @@ export const writeFlanges = async (
   await before.makeSafe('W-2274')
   await before.restIsFine()
   await before.measure(0, 0.5)
+  await before.write({
+    kind: 'bolts-named',
+    payload: { units: 'inch', size: '5/8', boltClass: 'grade-5', lubrication: 'oiled', makerTorque: null },
+  })
   await before.move()
   await before.read()
   await before.read()

@@ -274,7 +274,6 @@ export const MACHINES: readonly MachineFields[] = [
       school: 'coplanar',
     },
     hubs: { ...NO_HUBS, stationaryDiameter: 6.5, movableDiameter: 6.5, gapLeast: 0.1, gapMost: 0.16 },
-    bolts: { units: 'inch', size: '5/8', boltClass: 'grade-5', lubrication: 'oiled', makerTorque: null },
     tolerance: {
       form: 'offset-slope',
       mode: 'vector',

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { EntryBody } from '../../core/logbook/entry'
 import { TestBelt } from '../../core/jobs/testBelt'
+import { TestFlange } from '../../core/jobs/testFlange'
 import { REVERSE_SET_UP, TestJob } from '../../core/jobs/testJob'
 import { foldJob } from '../../core/jobs/jobs'
 import { issuesOf } from '../calculation/issues'
@@ -33,8 +34,43 @@ describe('what may be posted', () => {
     belt.turn(0.5)
     belt.tighten()
     belt.run()
+    const flange = new TestFlange()
+    flange.add({
+      kind: 'bolt-shims-found',
+      payload: { units: 'inch', bolts: [{ bolt: '8', leaves: [{ thickness: 5, mark: 'A' }] }], words: '' },
+    })
+    flange.add({ kind: 'spigot-felt', payload: { units: 'inch', fit: 'loose', play: 12, words: '' } })
+    flange.add({
+      kind: 'bolt-shims-cut',
+      payload: {
+        units: 'inch',
+        bolt: '3',
+        count: 2,
+        thickness: 7,
+        outline: { length: 4, width: 3, slot: 0.8125, toBolt: 2.25 },
+        words: '',
+      },
+    })
+    flange.add({
+      kind: 'flange-plan-chosen',
+      payload: { units: 'inch', does: 'push', changes: [], push: { v: 1, h: -2 }, why: '', sets: [ID] },
+    })
+    flange.add({
+      kind: 'flange-counts-read',
+      payload: { units: 'inch', when: 'pushing', toGo: { v: 0.5, h: 0 } },
+    })
+    flange.add({
+      kind: 'flange-moved',
+      payload: {
+        units: 'inch',
+        changes: [{ bolt: '2', takenOut: [], putIn: [5, 2] }],
+        pushed: null,
+        remark: '',
+      },
+    })
     const bodies: EntryBody[] = [
       ...job.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
+      ...flange.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
       { kind: 'power-restored', payload: { why: 'bump test' } },
       {
         kind: 'place-looked',

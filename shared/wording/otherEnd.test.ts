@@ -28,9 +28,9 @@ const leaves = (node: unknown, path = ''): [string, unknown][] =>
 
 /** What names one side: these read the other way round from the other end. */
 const ONE_SIDE = /toward [39]\b|\b[39] o’clock|(?:from|again at|gap at) [39]\b|\b[39] side\b/
-/** Both sides alike, or not told from where one stands: hubs' own marks, the second screen. */
+/** Both sides alike, or not told from where one stands: hubs' own marks, the second screen, a flange seen from above. */
 const ALIKE =
-  /^(secondScreen|refusals|objections|issues|things|belts|kinds)\.|^directions\.hours\.|\.trust\.|typing\.|gapsApart$/
+  /^(secondScreen|flange|refusals|objections|issues|things|belts|kinds)\.|^directions\.hours\.|\.trust\.|typing\.|gapsApart$/
 
 describe('seen from the other end', () => {
   it('a clock angle goes over and comes back', () => {
