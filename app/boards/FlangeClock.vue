@@ -15,12 +15,12 @@ const props = defineProps<{
   inside?: boolean
   /** Shims are to be laid now. */
   brass?: boolean
-  /** Order in which the bolts are drawn down, by id. */
-  order?: Readonly<Record<string, string>>
+  /** What lies there, not what is added. */
+  lying?: boolean
 }>()
 const w = flangeWords(useWords())
 const { size, middle, rim, circle, hub: inner, shim } = FLANGE_CLOCK
-const shown = (mm: number) => `${mm > 0 ? '+' : ''}${thickness(mm, props.units)}`
+const shown = (mm: number) => `${mm > 0 && !props.lying ? '+' : ''}${thickness(mm, props.units)}`
 const shimmed = computed(() => props.drawing.bolts.some((b) => b.height > 0))
 /** Where each leaf of a pack ends, but the last. */
 const lines = (leaves: readonly number[]) => leaves.slice(0, -1)
@@ -77,9 +77,6 @@ const lines = (leaves: readonly number[]) => leaves.slice(0, -1)
       >
         {{ shown(b.added) }}
       </text>
-      <text v-else-if="order?.[b.id]" class="added order" :x="b.label.x" :y="b.label.y + 6">
-        {{ order[b.id] }}
-      </text>
     </g>
     <circle class="hub" :cx="middle" :cy="middle" :r="inner" />
     <template v-if="drawing.offset">
@@ -130,7 +127,7 @@ svg {
 }
 .side {
   fill: #fff;
-  font-size: 15px;
+  font-size: 17px;
   font-weight: 600;
 }
 .shim {
@@ -170,7 +167,7 @@ text {
 .hour {
   fill: var(--scribe);
   font-family: var(--figures);
-  font-size: 15px;
+  font-size: 17px;
 }
 .added {
   fill: var(--scribe);
@@ -183,10 +180,6 @@ text {
 .added.none {
   fill: var(--scribe-dim);
   font-size: 21px;
-}
-.added.order {
-  font-family: var(--text);
-  font-size: 16px;
 }
 .hub {
   fill: var(--dye-deep);

@@ -10,12 +10,14 @@ const props = defineProps<{
   /** The tilt now and after, and which way it leans (degrees clockwise from 12). */
   tilt: number
   after: number | null
+  /** What the tilt is judged by, for its scale. */
+  limit?: number | null
   toward: number
   units: UnitSystem
   stationaryName: string
 }>()
 const w = flangeWords(useWords()).view
-const lean = computed(() => drawnLean(props.tilt))
+const lean = computed(() => drawnLean(props.tilt, props.limit ?? null))
 const degreesAfter = computed(() =>
   props.after === null ? 0 : (Math.atan(props.after * lean.value.times) * 180) / Math.PI,
 )

@@ -2,10 +2,10 @@ import { clockVector } from '../../core/frame/clock'
 import type { Misalignment } from '../../core/frame/planes'
 import { flangePlane } from '../../core/flange/flangePlane'
 import type { FlangeBolt } from '../../core/flange/flangeShims'
-import type { Degrees, Millimetres } from '../../core/units/unitSystem'
+import type { Degrees, Millimetres, Slope } from '../../core/units/unitSystem'
 
 /** Measures of the clock, in units of its board. */
-export const FLANGE_CLOCK = { size: 540, middle: 270, rim: 160, circle: 134, hub: 62, shim: 36 } as const
+export const FLANGE_CLOCK = { size: 510, middle: 255, rim: 160, circle: 134, hub: 62, shim: 36 } as const
 /** How far the thickest shim stands out. */
 const TALLEST = 52
 /** Room round the offset's ring inside the hub. */
@@ -76,6 +76,8 @@ export const flangeDrawing = (
   more: {
     readonly leaves?: readonly (readonly Millimetres[])[]
     readonly limit?: Millimetres | null
+    /** What its tilt is judged by: it leans to the eye from a fifth of it on. */
+    readonly tiltLimit?: Slope | null
     readonly offset?: { readonly v: number | null; readonly h: number | null }
   } = {},
 ): FlangeDrawing => {
@@ -92,7 +94,7 @@ export const flangeDrawing = (
       }).join('L')}`
     : ''
   const { v: sv, h: sh } = coupling?.slope ?? { v: null, h: null }
-  const leans = sv !== null && sh !== null && Math.hypot(sv, sh) > SQUARE
+  const leans = sv !== null && sh !== null && Math.hypot(sv, sh) > Math.max(SQUARE, (more.tiltLimit ?? 0) / 5)
   const toward = leans ? ((Math.atan2(sh, sv) * 180) / Math.PI + 360) % 360 : 0
   const [a, b] = [at(toward + 90, rim + 46), at(toward - 90, rim + 46)]
   /** Half way between two bolts, nearest to an angle. */
@@ -141,10 +143,17 @@ export const flangeDrawing = (
   }
 }
 
-/** How a lean is drawn from the side: the angle on paper, and how many times the true one that is. */
-export const drawnLean = (tilt: number): { readonly degrees: number; readonly times: number } => {
-  if (tilt < SQUARE) return { degrees: 0, times: 1 }
+/**
+ * How a lean is drawn from the side: the angle on paper, and how many times the true one that is. One scale for all that
+ * is within its limit, so that a motor in band is not drawn as if it fell over.
+ */
+export const drawnLean = (
+  tilt: Slope,
+  limit: Slope | null = null,
+): { readonly degrees: number; readonly times: number } => {
+  const steepest = Math.max(tilt, limit ?? 0)
+  if (steepest < SQUARE) return { degrees: 0, times: 1 }
   const steps = [10, 20, 50, 100, 200, 400, 500, 1000, 2000, 5000]
-  const times = [...steps].reverse().find((s) => tilt * s <= 0.22) ?? 10
+  const times = [...steps].reverse().find((s) => steepest * s <= 0.22) ?? 10
   return { degrees: (Math.atan(tilt * times) * 180) / Math.PI, times }
 }

@@ -26,7 +26,7 @@ const drawing = computed(() => {
   return flangeDrawing(
     registeredFlange(kept.value).bolts,
     leaves.map((l) => l.reduce((s, t) => s + t, 0)),
-    props.left?.asLeft?.coupling ?? null,
+    null,
     { leaves },
   )
 })
@@ -43,7 +43,7 @@ const where = computed(() =>
       <h2>
         {{ w.facts.title }} <span>{{ w.view.fromAbove }}</span>
       </h2>
-      <FlangeClock class="clock" :drawing="drawing" :units="session.units" />
+      <FlangeClock class="clock" :drawing="drawing" :units="session.units" lying />
     </div>
     <div class="facts">
       <ul>
@@ -77,7 +77,7 @@ h2 span {
   color: var(--scribe-dim);
 }
 .clock {
-  height: 380px;
+  height: 420px;
 }
 .facts ul {
   margin: 30px 0 0;

@@ -54,7 +54,7 @@ const enter = () => {
     <slot name="tools" />
     <el-button
       v-if="!locked"
-      class="dye-button"
+      class="dye-button all"
       @click="look.form.shims = asRegistered(state.boltsFound, session.units)"
       >{{ w.found.asRegistered }}</el-button
     >
@@ -103,6 +103,10 @@ const enter = () => {
 </template>
 
 <style scoped>
+.all {
+  justify-self: start;
+  align-self: start;
+}
 .bolts {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));

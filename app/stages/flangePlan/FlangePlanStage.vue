@@ -63,10 +63,7 @@ const source = computed(() => limitSource(state.value, telling.value))
 const changes = computed(() =>
   shims.value && picked.value?.packs ? changesOfPacks(picked.value.packs, session.units) : [],
 )
-const offsetLimit = computed(() => {
-  const { tolerance } = state.value
-  return tolerance.form === 'offset-slope' ? tolerance.offset : null
-})
+const limits = useFlangeLimits(() => state.value)
 const drawing = computed(() => {
   const packs = picked.value?.packs?.packs ?? []
   return flangeDrawing(
@@ -75,7 +72,7 @@ const drawing = computed(() => {
     found.value,
     {
       leaves: packs.map((p) => p.putIn),
-      limit: offsetLimit.value,
+      limit: limits.value.offset,
       offset: state.value.need.stays.at,
     },
   )
@@ -157,6 +154,7 @@ const working = async () =>
         <FlangeSide
           :tilt="tiltOf(found)"
           :after="predicted ? tiltOf(predicted) : null"
+          :limit="limits.tilt"
           :toward="drawing.lean?.toward ?? 0"
           :units="session.units"
           :stationary-name="job.machine?.stationaryName ?? ''"

@@ -9,12 +9,12 @@ import { clockwardWords } from '~~/shared/wording/directions'
 const props = defineProps<{ state: FlangeState; coupling: Misalignment }>()
 const session = useSession()
 const telling = useTelling()
-const offsetLimit = computed(() => {
-  const { tolerance } = props.state
-  return tolerance.form === 'offset-slope' ? tolerance.offset : null
-})
+const limits = useFlangeLimits(() => props.state)
 const drawing = computed(() =>
-  flangeDrawing(props.state.shape.bolts, [], props.coupling, { limit: offsetLimit.value }),
+  flangeDrawing(props.state.shape.bolts, [], props.coupling, {
+    limit: limits.value.offset,
+    tiltLimit: limits.value.tilt,
+  }),
 )
 const inside = computed(() => {
   const judged = judge(props.coupling, props.state.tolerance, props.state.target).quantities
@@ -34,6 +34,7 @@ const tilt = computed(() => Math.hypot(props.coupling.slope.v ?? 0, props.coupli
     <FlangeSide
       :tilt="tilt"
       :after="null"
+      :limit="limits.tilt"
       :toward="drawing.lean?.toward ?? 0"
       :units="session.units"
       :stationary-name="String('stationaryName' in state.machine ? state.machine.stationaryName : '')"
@@ -46,6 +47,6 @@ const tilt = computed(() => Math.hypot(props.coupling.slope.v ?? 0, props.coupli
   display: grid;
   grid-template-columns: minmax(0, 1.8fr) minmax(0, 1fr);
   gap: 16px;
-  height: 430px;
+  height: 390px;
 }
 </style>

@@ -16,10 +16,11 @@ const mountWords = (setUp: SetUp, telling: Telling): readonly string[] => {
   const l = (x: number) => figure(x, 'distance', telling.units, { unit: true })
   const w = reportWords(telling.words).setUps
   const sagTold = w.sagTold[setUp.entry.payload.told.sag]
+  const upright = setUp.flange !== null
   const rim = (name: string, m: RimMount) =>
-    w.rim(circleName(name, telling), l(Math.abs(m.plane)), m.carriedBy, d(m.sag), sagTold)
+    w.rim(circleName(name, telling), l(Math.abs(m.plane)), m.carriedBy, upright ? '' : d(m.sag), sagTold)
   const face = (name: string, m: FaceMount) =>
-    w.face(circleName(name, telling), l(m.diameter), m.plunger, d(m.sag ?? 0))
+    w.face(circleName(name, telling), l(m.diameter), m.plunger, upright ? '' : d(m.sag ?? 0))
   const { how } = setUp
   switch (how.method) {
     case 'rim-face':

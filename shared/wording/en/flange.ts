@@ -78,7 +78,7 @@ export const flange = {
     title: (by: string) => `No shims can cure the ${by}`,
     none: 'Nothing stays without the tilt',
     tight: (by: string, verdict: string) =>
-      `The spigot is tight. Once the tilt is gone, ${by} stays: ${verdict}. If it is out: frame or spigot.`,
+      `Once the tilt is gone, ${by} stays: ${verdict}. The spigot is tight: if it is out, frame or spigot.`,
     loose: (by: string, verdict: string) =>
       `Once the tilt is gone, ${by} stays: ${verdict}. The spigot is loose: what is out is pushed, after the tilt.`,
     square: 'Once the tilt is gone, the shafts are in line.',
