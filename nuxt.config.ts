@@ -6,6 +6,13 @@ import icons from 'unplugin-icons/vite'
 /** Packages that the heavy tasks load as they are, with the files that lie beside them. */
 const HEAVY_PACKAGES = ['highs', 'pdfmake']
 
+/** An icon does nothing by being loaded, so that a view takes the few it shows and leaves the set. */
+const iconsAlone = {
+  name: 'icons-alone',
+  transform: (_code: string, id: string) =>
+    /^~icons\/|\/app\/kit\/icons\.ts$/.test(id) ? { moduleSideEffects: false } : null,
+}
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
   telemetry: false,
@@ -30,7 +37,7 @@ export default defineNuxtConfig({
   vite: {
     // Neither this program nor its kit uses options components.
     vue: { features: { optionsAPI: false } },
-    plugins: [icons({ compiler: 'vue3', autoInstall: false, scale: 1 })],
+    plugins: [icons({ compiler: 'vue3', autoInstall: false, scale: 1 }), iconsAlone],
     resolve: {
       alias: {
         '@ctrl/tinycolor': fileURLToPath(new URL('./app/kit/noTints.ts', import.meta.url)),

@@ -3,6 +3,8 @@ useBay()
 useKeys()
 const { mapOpen } = useKeyEvents()
 const later = useLater(mapOpen)
+const { target } = useKeypad()
+const keypadLater = useLater(computed(() => target.value !== null))
 </script>
 
 <template>
@@ -10,5 +12,5 @@ const later = useLater(mapOpen)
     <NuxtPage />
   </NuxtLayout>
   <LazyKeyMap v-if="later" />
-  <TouchKeypad />
+  <LazyTouchKeypad v-if="keypadLater" />
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { flangeWords } from '~~/shared/wording/en'
+import { flangeTapeWords } from '~~/shared/wording/en'
 import type { DrawnDial } from '~~/shared/methods/form'
 
 /**
@@ -13,7 +13,7 @@ const props = defineProps<{
   movableName: string
   stationaryName: string
 }>()
-const w = flangeWords(useWords()).setUp
+const w = flangeTapeWords(useWords())
 
 const H = 250
 const X = 130

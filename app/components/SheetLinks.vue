@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { measuringWords } from '~~/shared/wording/en'
+import { dataSheetsWords } from '~~/shared/wording/en'
 import type { OfferedMethod } from '~~/shared/methods/forms'
 
 /** Data sheets to print, blank or with what is known, for those who write on paper first; of a method, or of a belt drive. */
@@ -7,7 +7,7 @@ const props = defineProps<{ method?: OfferedMethod; onDye?: boolean }>()
 const job = useJob()
 const session = useSession()
 const words = useWords()
-const w = measuringWords(words).view.sheets
+const w = dataSheetsWords(words)
 const sheet = (paper: 'a4' | 'letter', filled: 'yes' | 'no') =>
   `/api/jobs/${job.id}/sheet.pdf?paper=${paper}&units=${session.units}&view=${job.viewFrom}&filled=${filled}${props.method ? `&method=${props.method}` : ''}`
 </script>

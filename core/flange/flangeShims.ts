@@ -41,7 +41,7 @@ export const partners = (bolts: readonly FlangeBolt[]): readonly number[] =>
   bolts.map((bolt) => bolts.findIndex((other) => other !== bolt && opposite(bolt, other)))
 
 /** True when the bolts stand round the circle, not in a row. */
-const surround = (bolts: readonly FlangeBolt[]): boolean => {
+export const surround = (bolts: readonly FlangeBolt[]): boolean => {
   const points = bolts.map((b) => {
     const [c, s] = clockVector(b.clock)
     return [b.radius * c, b.radius * s] as const

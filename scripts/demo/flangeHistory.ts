@@ -49,7 +49,7 @@ export const writeFlanges = async (
     },
   )
 
-  const before = new FlangeWriter(knex, flange('CP-21'), 'CP-21 installed', day, at(352, 6), {
+  const before = new FlangeWriter(knex, flange('CP-21'), 'CP-21 installed', day, at(281, 6), {
     lean: { v: 0.42, h: -0.3 },
     off: { v: -0.4, h: 0.5 },
   })

@@ -11,6 +11,7 @@ import * as sections from './migrations/0010-sections'
 import * as beltLimits from './migrations/0011-belt-limits'
 import * as spareBelts from './migrations/0012-spare-belts'
 import * as beltForecasts from './migrations/0013-belt-forecasts'
+import * as flangeLeaves from './migrations/0014-flange-leaves'
 import * as photographs from './migrations/0003-photographs'
 
 /** Every migration in order; an explicit list, so that the built server carries them. */
@@ -28,6 +29,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Mig
   { name: '0011-belt-limits', migration: beltLimits },
   { name: '0012-spare-belts', migration: spareBelts },
   { name: '0013-belt-forecasts', migration: beltForecasts },
+  { name: '0014-flange-leaves', migration: flangeLeaves },
 ]
 
 const source: Knex.MigrationSource<(typeof MIGRATIONS)[number]> = {

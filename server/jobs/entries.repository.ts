@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { FOOTWORK_KINDS, footworkIn } from '../../core/history/jobHistory'
+import { LEAF_KINDS, leavesIn } from '../../core/stores/leavesMoved'
 import type { LogEntry } from '../../core/logbook/entry'
 import type { LeafUse } from '../../core/tools/toolsToTake'
 import { toCore } from '../../core/units/unitSystem'
@@ -103,12 +103,12 @@ export const leavesPutIn = async (
     .pluck('id')) as string[]
   const rows = (await knex('entries')
     .whereIn('job_id', jobs)
-    .whereIn('kind', [...FOOTWORK_KINDS])
+    .whereIn('kind', [...LEAF_KINDS])
     .select(COLUMNS)) as EntryRow[]
   const corrected = new Set(rows.map((r) => r.supersedes))
   const counts = new Map<number, number>()
   for (const entry of rows.filter((r) => !corrected.has(r.id)).map(toEntry)) {
-    const work = footworkIn(entry)
+    const work = leavesIn(entry)
     for (const t of work?.changes.flatMap((c) => c.putIn) ?? []) {
       const thickness = Number(toCore(t, 'displacement', work?.units ?? 'metric').toFixed(5))
       counts.set(thickness, (counts.get(thickness) ?? 0) + 1)

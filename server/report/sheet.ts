@@ -19,7 +19,7 @@ import { sheetOrder, sheetPositions } from '../../shared/stages/measure/sheetOrd
 import { hourName } from '../../shared/wording/directions'
 import { clockFace } from '../../shared/wording/clockFace'
 import { figure, pack, UNIT_NAMES } from '../../shared/wording/figures'
-import { circleName } from '../../shared/wording/readings'
+import { circleName } from '../../shared/wording/circles'
 import { block, figures, QUIET, when } from './blocks'
 import type { Reported } from './section'
 import { ruled, sheetPage } from './sheetPage'

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { footworkIn, FOOTWORK_KINDS } from '../../core/history/jobHistory'
+import { LEAF_KINDS, leavesIn } from '../../core/stores/leavesMoved'
 import { netLeaves, type LeavesFor, type ShimUse } from '../../core/stores/stock'
 import type { LotChange, LotRecord, NewLot } from '../../shared/stores/lot'
 import { readBody } from '../../shared/logbook/kinds'
@@ -48,7 +48,7 @@ const footworkOf = async (
   }[]
   if (known.size + rows.length > MOST_KNOWN) known.clear()
   for (const { id, kind, version, payload } of rows) {
-    const work = footworkIn(readBody(kind, version, payload))
+    const work = leavesIn(readBody(kind, version, payload))
     const net = work && { units: work.units, ...netLeaves(work.changes) }
     found.set(id, net)
     known.set(id, net)
@@ -63,7 +63,7 @@ const footworkOf = async (
 export const usesSince = async (knex: Knex, since: Date): Promise<readonly ShimUse[]> => {
   const standing = await standingSince<{ readonly area: string; readonly size: string | null }>(
     knex,
-    FOOTWORK_KINDS,
+    LEAF_KINDS,
     since,
     ['machines.area', knex.raw(`machines.record->>'shimSize' as size`)],
   )

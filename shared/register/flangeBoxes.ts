@@ -1,7 +1,7 @@
 import { boltClocks, FEWEST_BOLTS, MOST_BOLTS, SPIGOT_FITS } from '../../core/register/flangeMachine'
 import { FLANGE_SCHOOLS } from '../../core/stages/flangePlan/plans'
 import { clockFace } from '../wording/clockFace'
-import { flangeWords } from '../wording/en'
+import { flangeTapeWords, flangeWords } from '../wording/en'
 import { recordWords } from '../wording/viewWords'
 import type { Words } from '../wording/words'
 import { boxesOf, type RecordBox } from './boxes'
@@ -18,7 +18,7 @@ export const flangeBoxes = (record: FlangeFields, words: Words): readonly Record
   return [
     number('across.v', w.boltCircleV, 'distance'),
     number('across.h', w.boltCircleH, 'distance'),
-    number('plane', f.setUp.plane, 'distance'),
+    number('plane', flangeTapeWords(words).plane, 'distance'),
     choice('spigot', f.spigot.title, SPIGOT_FITS, (fit) => f.spigot.fit[fit]),
     number('play', f.spigot.play, 'displacement', { optional: true }),
     choice('school', f.view.schools, FLANGE_SCHOOLS, (school) => f.school[school]),

@@ -1,4 +1,5 @@
 import type { Job, StageId } from '../../core/jobs/jobs'
+import type { FlangePush } from '../../core/flange/flangeMove'
 import { keyOfPair, pairKey } from '../../core/plan/movePlan'
 import { handsMayGo } from '../../core/stages/makeSafe/safety'
 import type { MoveEntries } from '../../core/stages/move/entries'
@@ -17,6 +18,8 @@ export type Command =
   | { readonly does: 'wait'; readonly stage: StageId }
   | { readonly does: 'turn'; readonly wanted: Wanted }
   | { readonly does: 'press'; readonly press: Press }
+  /** A flange: both dials watched down to zero. */
+  | { readonly does: 'push-flange'; readonly toGo: FlangePush }
   | {
       readonly does: 'push' | 'slacken'
       readonly end: PushEnd
@@ -48,6 +51,8 @@ export const commandFor = (
   if (!handsMayGo(state.safety)) return { does: 'hands-off' }
   if (wanted) return { does: 'turn', wanted }
   if (press) return { does: 'press', press }
+  if (job.kind === 'flange' && job.state.push)
+    return job.state.push.arrived ? { does: 'tighten' } : { does: 'push-flange', toGo: job.state.push.toGo }
   if (job.kind !== 'coupled' || !job.state.push.wanted) return { does: 'wait', stage: sheet.current }
   const { push } = job.state
   const end = push.next && endOf(push, push.next)

@@ -22,7 +22,7 @@ export const safetyFinding = (s: Safety, { words }: Telling): string => {
   if (s.lost) return w.lostFinding
   if (s.confirmed.length === 0) return ''
   const next = s.missing[0]
-  if (next) return w.next(w.points[next].name.toLowerCase()).replace(/\.$/, '')
+  if (next) return w.next(w.points[next].toLowerCase()).replace(/\.$/, '')
   return w.lockedOut(time(s.confirmed[s.confirmed.length - 1]?.madeAt ?? ''))
 }
 

@@ -3,7 +3,7 @@ import type { LogEntry } from '../../core/logbook/entry'
 import { toCore, type Measured } from '../../core/units/unitSystem'
 import { hourName } from './directions'
 import { figure, pack } from './figures'
-import { circleName } from './readings'
+import { circleName } from './circles'
 import type { Telling } from './telling'
 
 /** Values of an entry by what they are called, as a person reads them. */

@@ -22,7 +22,7 @@ import { misalignmentWords } from './directions'
 import { quantityName } from './quantities'
 import { tellingOf } from './telling'
 import { flangeRegisterChanges } from '../../core/stages/close/flangeRegister'
-import { flangeRegisterWords } from './registerChanges'
+import { flangeRegisterWords } from './flangeRegister'
 
 const T = tellingOf('inch', TEST_FLANGE)
 const M = tellingOf('metric', TEST_FLANGE)

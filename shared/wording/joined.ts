@@ -1,4 +1,4 @@
-import { drivesWords, flangeWords } from './en'
+import { drivesWords } from './en'
 import type { MachineFields } from '../register/machine'
 import type { Words } from './words'
 
@@ -8,7 +8,7 @@ export const joinedWords = (machine: MachineFields, words: Words): string => {
     case 'coupled':
       return machine.couplingKind
     case 'flange':
-      return `${machine.couplingKind}, ${flangeWords(words).between}`
+      return drivesWords(words).upright(machine.couplingKind)
     case 'belt': {
       const w = drivesWords(words)
       return w.belts(machine.belts.count, w.beltKinds[machine.belts.kind])

@@ -1,5 +1,6 @@
 import { meaningOfClosing } from './closing'
-import { lockoutWarning, meaningOfSafety } from './safety'
+import { meaningOfSafety } from './makeSafe'
+import { lockoutWarning } from './safety'
 import { describe, expect, it } from 'vitest'
 import { TestBelt } from '../../core/jobs/testBelt'
 import { inMil, lift, SET_UP, TEST_MACHINE, TestJob } from '../../core/jobs/testJob'

@@ -30,7 +30,7 @@ const leaves = (node: unknown, path = ''): [string, unknown][] =>
 const ONE_SIDE = /toward [39]\b|\b[39] o’clock|(?:from|again at|gap at) [39]\b|\b[39] side\b/
 /** Both sides alike, or not told from where one stands: hubs' own marks, the second screen, a flange seen from above. */
 const ALIKE =
-  /^(secondScreen|flange|refusals|objections|issues|things|belts|kinds)\.|^directions\.hours\.|\.trust\.|typing\.|gapsApart$/
+  /^(secondScreen|flange|flangeTape|refusals|objections|issues|things|belts|kinds)\.|^directions\.hours\.|\.trust\.|typing\.|gapsApart$/
 
 describe('seen from the other end', () => {
   it('a clock angle goes over and comes back', () => {

@@ -6,15 +6,12 @@ import { wayTurned } from '../../core/stages/measure/play'
 import type { SetUp } from '../../core/stages/setUp/setUp'
 import { METHOD_FORMS } from '../methods/forms'
 import { trustOf } from '../../core/stages/measure/readingSet'
+import { circleName } from './circles'
 import { clockName, hourName, misalignmentWords } from './directions'
 import { figure } from './figures'
 import { isParallel, namedQuantities, quantityName } from './quantities'
 import { refusalSentence } from './refusals'
 import { capital, type Telling, farEnd } from './telling'
-
-/** A circle by its word, as it stands in a sentence. */
-export const circleName = (circle: string, { words }: Pick<Telling, 'words'>): string =>
-  measuringWords(words).circles[circle] ?? circle
 
 /** `First set`: a set by its place in the round. */
 export const setName = (m: Pick<Measurement, 'sets'>, id: string, { words }: Telling): string => {

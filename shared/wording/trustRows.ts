@@ -6,7 +6,7 @@ import type { RepeatRow } from '../../core/trust/compareMeasurements'
 import { hourName } from './directions'
 import { figure } from './figures'
 import { quantityName } from './quantities'
-import { circleName } from './readings'
+import { circleName } from './circles'
 import type { Telling } from './telling'
 
 /** One check as a line: what was found against its limit. */

@@ -80,6 +80,7 @@ describe('the database itself', () => {
       '0011-belt-limits',
       '0012-spare-belts',
       '0013-belt-forecasts',
+      '0014-flange-leaves',
     ]
     expect(await migrateUp(knex)).toEqual(all)
     expect(await migrateUp(knex)).toEqual([])

@@ -20,6 +20,8 @@ describe('the register of machines', () => {
     expect(list.map((m) => m.tag)).toEqual([
       'CP-11',
       'CP-14',
+      'CP-21',
+      'CP-22',
       'CP-40',
       'CP-40M',
       'GL-03',
@@ -193,6 +195,7 @@ describe('the works', () => {
     expect(today.open.rows.map((j) => [j.tag, j.stage])).toEqual([
       ['GL-03', 'line-up'],
       ['CP-11', 'rough-in'],
+      ['CP-21', 'plan'],
       ['CP-14', 'plan'],
       ['PR-02', 'feet'],
       ['KY-09', 'as-found'],

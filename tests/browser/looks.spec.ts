@@ -21,6 +21,19 @@ const STAGES = [
   'Close',
 ]
 
+const FLANGE_STAGES = [
+  'Open',
+  'Make safe',
+  'Look and clean',
+  'Set up',
+  'As found',
+  'Plan',
+  'Move',
+  'Re-measure',
+  'Prove',
+  'Close',
+]
+
 const BELT_STAGES = [
   'Make safe',
   'Slack off',
@@ -108,6 +121,35 @@ test('a belt job: axe finds nothing serious, and each stage fits laptop, tablet 
     }
     await page.setViewportSize({ width: 1280, height: 800 })
   }
+})
+
+test('a motor on a flange: axe finds nothing serious, and each stage fits laptop, tablet and phone', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await page.emulateMedia({ reducedMotion: 'reduce' })
+  const job = new Job(page)
+  await page.goto('/machines')
+  await job.goToOpen('CP-21')
+  for (const stage of FLANGE_STAGES) {
+    await job.stage(stage).click()
+    await expect(job.meaning).toBeVisible()
+    expect(await seriousFaults(page), stage).toEqual([])
+    for (const [width, height] of [
+      [1280, 800],
+      [820, 1180],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height })
+      const { wide, tall } = await overflow(page)
+      expect(wide, `${stage} at ${width}`).toBeLessThanOrEqual(0)
+      if (width > 640) expect(tall, `${stage} at ${width}`).toBeLessThanOrEqual(0)
+    }
+    await page.setViewportSize({ width: 1280, height: 800 })
+  }
+  await page.goto('/machines/CP-21')
+  await expect(page.getByText('8 bolts on 14.00 in')).toBeVisible()
+  expect(await seriousFaults(page), 'its page').toEqual([])
 })
 
 for (const [width, height] of [

@@ -21,7 +21,7 @@ const props = defineProps<{
 }>()
 const job = useJob()
 const telling = useTelling()
-const w = computed(() => safetyWords(telling.value.words).view)
+const w = computed(() => safetyWords(telling.value.words))
 const openStage = inject(openStageKey, () => {})
 const warning = computed(() => {
   const state = job.folded?.state

@@ -3,7 +3,7 @@ import { secondScreenWords, sheetWords } from '~~/shared/wording/en'
 import type { Job } from '~~/core/jobs/jobs'
 import type { MateSide, Press, Wanted } from '~~/shared/secondScreen/call'
 import { commandFor, dialSays, readingSays, thereAt } from '~~/shared/secondScreen/command'
-import { clockName, hourOf } from '~~/shared/wording/directions'
+import { clockName, hourOf, towardWords } from '~~/shared/wording/directions'
 import { figure } from '~~/shared/wording/figures'
 import { capital, pairName } from '~~/shared/wording/telling'
 import ClockFace from './ClockFace.vue'
@@ -63,6 +63,8 @@ const head = computed((): { say: string; how: string } => {
       return { say: w.value.turn, how: w.value.to(clockName(c.wanted.at, telling.value)) }
     case 'press':
       return { say: w.value.press.say[c.press.by], how: '' }
+    case 'push-flange':
+      return { say: w.value.push, how: towardWords(c.toGo, 'displacement', telling.value) }
     case 'hands-off':
       return { say: w.value.handsOff, how: w.value.handsOffWhy }
     case 'tighten':
@@ -73,6 +75,16 @@ const head = computed((): { say: string; how: string } => {
       return { say: w.value.wait, how: w.value.next(sheetWords(telling.value.words).stages[c.stage].next) }
   }
 })
+/** What a flange has still to go, as one size toward one hour. */
+const flangeLeft = computed(() =>
+  command.value.does === 'push-flange' ? d(Math.hypot(command.value.toGo.v, command.value.toGo.h)) : '',
+)
+/** Both dials of a flange stand at zero. */
+const bothThere = () =>
+  store.log({
+    kind: 'flange-counts-read',
+    payload: { units: session.units, when: 'pushing', toGo: { v: 0, h: 0 } },
+  })
 const where = computed(() => (push.value ? capital(pairName(telling.value, push.value.end)) : ''))
 const share = computed(() => push.value?.share ?? 0)
 const target = computed(() => (push.value?.toward ? 96 : 8))
@@ -142,6 +154,10 @@ const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.val
       <p class="to">{{ push.left < 0 ? w.past(goes) : w.toGo(goes) }}</p>
       <p class="to">{{ w.stopAt(d(push.stopAt)) }}</p>
     </template>
+    <template v-else-if="flangeLeft">
+      <p class="count figure" :style="{ '--digits': flangeLeft.length }">{{ flangeLeft }}</p>
+      <p class="to">{{ w.bothDials }}</p>
+    </template>
     <template v-else-if="turn">
       <ClockFace :clock="turn.at" />
       <p class="to">{{ w.read(turn.dial) }} · {{ w.leftToRead(turn.left) }}</p>
@@ -160,6 +176,7 @@ const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.val
       @send="send"
     />
     <MateButton v-else-if="tap" @hit="there">{{ tap }}</MateButton>
+    <MateButton v-else-if="flangeLeft" @hit="bothThere">{{ w.bothZero }}</MateButton>
     <div class="links">
       <el-button v-if="push && !typing" link class="text-button on-dye" @click="typing = true">{{
         w.typeIt

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { powerWhy, meaningOfSafety } from '~~/shared/wording/safety'
-import { actionsWords, beltsWords, safetyWords, sheetWords } from '~~/shared/wording/en'
+import { meaningOfSafety } from '~~/shared/wording/makeSafe'
+import { powerWhy } from '~~/shared/wording/safety'
+import { actionsWords, beltsWords, makeSafeWords, safetyWords, sheetWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { SAFETY_POINTS, type SafetyPoint } from '~~/core/stages/makeSafe/entries'
 
@@ -12,7 +13,8 @@ const { draft: typed } = useDraft('safety', () => ({ permit: '' }))
 const asking = ref<'power' | 'waive' | null>(null)
 const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
 
-const w = computed(() => safetyWords(telling.value.words))
+const w = computed(() => makeSafeWords(telling.value.words))
+const s = computed(() => safetyWords(telling.value.words))
 const safety = computed(() => job.folded!.state.safety)
 const closed = computed(() => job.folded?.state.closing != null)
 const confirmation = (point: SafetyPoint) => safety.value.confirmed.find((c) => c.payload.point === point)
@@ -37,7 +39,7 @@ const askingShown = computed({ get: () => asking.value !== null, set: (on) => !o
 </script>
 
 <template>
-  <BoardFrame :title="sheetWords(telling.words).stages['make-safe'].name" :note="w.view.note">
+  <BoardFrame :title="sheetWords(telling.words).stages['make-safe'].name" :note="w.note">
     <ol class="points">
       <li
         v-for="(point, i) in SAFETY_POINTS"
@@ -46,53 +48,53 @@ const askingShown = computed({ get: () => asking.value !== null, set: (on) => !o
       >
         <span class="number figure">{{ i + 1 }}</span>
         <div class="what">
-          <h3>{{ w.points[point].name }}</h3>
-          <p>{{ w.points[point].detail }}</p>
+          <h3>{{ s.points[point] }}</h3>
+          <p>{{ w.details[point] }}</p>
         </div>
         <p v-if="confirmation(point)" class="by">
           <VerdictMark mark="done" on-dye /> {{ dayjs(confirmation(point)!.madeAt).format('HH:mm') }},
           {{ session.personName(confirmation(point)!.author) }}
         </p>
         <el-button v-else class="dye-button" :disabled="closed" @click="confirm(point)">{{
-          w.view.confirm
+          w.confirm
         }}</el-button>
       </li>
     </ol>
     <div class="permit">
-      <label for="permit">{{ w.view.permitNumber }}</label>
+      <label for="permit">{{ w.permitNumber }}</label>
       <el-input id="permit" v-model="typed.permit" maxlength="60" :disabled="closed" />
     </div>
   </BoardFrame>
   <LedgerFrame ref="ledger" own :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
-    <p v-if="!closed">{{ w.view.logged }}</p>
-    <p class="muted">{{ w.note }}</p>
+    <p v-if="!closed">{{ w.logged }}</p>
+    <p class="muted">{{ w.law }}</p>
     <p v-if="job.folded?.kind === 'belt'" class="muted">{{ beltsWords(telling.words).fingers }}</p>
     <p v-if="safety.permit">
-      {{ w.view.permit }} <strong class="figure">{{ safety.permit }}</strong>
+      {{ w.permit }} <strong class="figure">{{ safety.permit }}</strong>
     </p>
-    <p v-if="note" class="muted">{{ w.view.jobNote(note) }}</p>
+    <p v-if="note" class="muted">{{ w.jobNote(note) }}</p>
     <ul v-if="powerCameBack.length" class="history">
       <li v-for="e in powerCameBack" :key="e.id">
         {{ dayjs(e.madeAt).format('HH:mm') }}, {{ session.personName(e.author) }}:
-        {{ w.powerBack(powerWhy(e, telling)) }}
+        {{ s.powerBack(powerWhy(e, telling)) }}
       </li>
     </ul>
     <el-button v-if="safety.confirmed.length && !closed" link class="text-button" @click="asking = 'power'">
-      {{ w.view.powerBack }}
+      {{ w.powerBack }}
     </el-button>
     <el-button v-if="next && !safety.waived" link class="text-button" @click="asking = 'waive'">
-      {{ w.view.waive }}
+      {{ w.waive }}
     </el-button>
     <WhyDialog
       v-model="askingShown"
-      :title="asking === 'power' ? w.view.powerBack : w.view.waiveTitle"
-      :question="asking === 'power' ? w.view.whyPower : w.view.whyWaive"
-      :action="asking === 'power' ? w.view.logPower : actionsWords(telling.words).logIt"
+      :title="asking === 'power' ? w.powerBack : s.waiveTitle"
+      :question="asking === 'power' ? w.whyPower : s.whyWaive"
+      :action="asking === 'power' ? w.logPower : actionsWords(telling.words).logIt"
       @say="say"
     />
     <template #next>
       <el-button v-if="next" class="next-button" @click="confirm(next)">
-        {{ w.view.confirmNext(w.points[next].name.toLowerCase()) }}
+        {{ w.confirmNext(s.points[next].toLowerCase()) }}
       </el-button>
       <el-button v-else class="next-button" @click="goOn()">{{ actionsWords(telling.words).goOn }}</el-button>
     </template>

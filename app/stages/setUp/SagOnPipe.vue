@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { setUpWords } from '~~/shared/wording/en'
+import { barOnPipeWords } from '~~/shared/wording/en'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import type { PipeRead, PipeTexts } from '~~/shared/stages/setUp/form'
 import { figure } from '~~/shared/wording/figures'
@@ -8,7 +8,7 @@ import { figure } from '~~/shared/wording/figures'
 const props = defineProps<{ bar: string; texts: PipeTexts; read: PipeRead | null; units: UnitSystem }>()
 const shown = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ text: [at: keyof PipeTexts, text: string]; take: [hang: number] }>()
-const w = setUpWords(useWords()).pipe
+const w = barOnPipeWords(useWords())
 const first = useTemplateRef<{ focus: () => void }>('first')
 useFirstFocus(shown, () => first.value)
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { actionsWords, flangeWords, safetyWords, setUpWords, setsWords } from '~~/shared/wording/en'
+import { actionsWords, flangeTapeWords, safetyWords, setUpWords, setsWords } from '~~/shared/wording/en'
 import { FLANGE_TAPES } from '~~/core/stages/setUp/entries'
 import type { LogEntry } from '~~/core/logbook/entry'
 import { settleSetUp } from '~~/core/stages/setUp/setUp'
@@ -19,7 +19,7 @@ import {
 } from '~~/shared/stages/setUp/words'
 import { clockFace } from '~~/shared/wording/clockFace'
 import { capital } from '~~/shared/wording/telling'
-import { circleName } from '~~/shared/wording/readings'
+import { circleName } from '~~/shared/wording/circles'
 import type { WorkingStep } from '~~/shared/working/step'
 import { ahead, loadedAhead } from '../ahead'
 
@@ -70,7 +70,7 @@ const dials = computed(() =>
 // A bar on a pipe; the hub that stands still.
 const numbers = computed(() => numbersOf(form.value.method, context.value.machine))
 const bars = computed(() => numbers.value.filter((n) => n.sag))
-const f = computed(() => flangeWords(telling.value.words).setUp)
+const f = computed(() => flangeTapeWords(telling.value.words))
 const onPipe = ref('')
 const pipeShown = computed({
   get: () => onPipe.value !== '',

@@ -1,5 +1,5 @@
 import { powerWhy } from '../../../shared/wording/safety'
-import { kindsWords, reportWords, safetyWords, sheetWords } from '../../../shared/wording/en'
+import { kindsWords, makeSafeWords, reportWords, safetyWords, sheetWords } from '../../../shared/wording/en'
 import dayjs from 'dayjs'
 import type { Content } from 'pdfmake/interfaces'
 import { correctionLines } from '../../../shared/wording/corrections'
@@ -20,7 +20,7 @@ const lockoutLines = (
     const last = lines[lines.length - 1]
     const key = e.kind === 'safety-confirmed' ? `${day(e)} ${e.author}` : ''
     if (e.kind === 'safety-confirmed') {
-      const point = `${w.points[e.payload.point].name.toLowerCase()} ${dayjs(e.madeAt).format('HH:mm')}`
+      const point = `${w.points[e.payload.point].toLowerCase()} ${dayjs(e.madeAt).format('HH:mm')}`
       if (last && last.key === key) last.text += `, ${point}`
       else lines.push({ key, text: `${day(e)}, ${personName(e.author)}: ${w.confirmed(point)}` })
     } else {
@@ -62,11 +62,11 @@ export const record: Section<Common> = ({ safety, remarks }, { logbook, personNa
   const placed = logbook.flatMap((e) =>
     e.before ? [w.placed(by(e), kindsWords(words)[e.kind].toLowerCase())] : [],
   )
-  const missing = safety.missing.map((p) => safetyWords(words).points[p].name.toLowerCase())
+  const missing = safety.missing.map((p) => safetyWords(words).points[p].toLowerCase())
   const out: Content[] = [
     ...list(w.madeSafe(safety.permit), lockout),
     ...(missing.length > 0 ? [{ text: w.notConfirmed(missing.join(', ')), bold: true }] : []),
-    { text: safetyWords(words).note, color: QUIET },
+    { text: makeSafeWords(words).law, color: QUIET },
     ...list(w.passedOver, skipped),
     ...list(w.corrections, corrections),
     ...list(w.placedName, placed),

@@ -5,7 +5,8 @@ import { trustOf, type ReadingSet } from '../../../core/stages/measure/readingSe
 import type { Millimetres } from '../../../core/units/unitSystem'
 import { clockName } from '../../wording/directions'
 import { figure } from '../../wording/figures'
-import { circleName, setName, standingWords } from '../../wording/readings'
+import { circleName } from '../../wording/circles'
+import { setName, standingWords } from '../../wording/readings'
 import type { Telling } from '../../wording/telling'
 
 const asText = (mm: Millimetres, { units }: Telling) => figure(mm, 'displacement', units, { sign: true })

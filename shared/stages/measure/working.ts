@@ -8,7 +8,7 @@ import { trustOf } from '../../../core/stages/measure/readingSet'
 import { hourOf } from '../../wording/directions'
 import { figure } from '../../wording/figures'
 import { quantityName } from '../../wording/quantities'
-import { circleName } from '../../wording/readings'
+import { circleName } from '../../wording/circles'
 import { capital, type Telling } from '../../wording/telling'
 import type { WorkingStep } from '../../working/step'
 

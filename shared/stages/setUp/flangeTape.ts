@@ -1,4 +1,4 @@
-import { flangeWords, setUpWords } from '../../wording/en'
+import { flangeTapeWords, setUpWords } from '../../wording/en'
 import { distanceSlip } from '../../../core/setup/distanceSlip'
 import type { FlangeMachine } from '../../../core/register/machine'
 import type { FlangeTape, SetUpPayload } from '../../../core/stages/setUp/entries'
@@ -139,7 +139,7 @@ export const readFlange = (
 
 /** What a box is called, as it stands over it. */
 export const flangeLabel = (box: string, told: FlangeTape, { words }: Pick<Telling, 'words'>): string => {
-  const w = flangeWords(words).setUp
+  const w = flangeTapeWords(words)
   switch (box) {
     case 'plane':
       return w.plane

@@ -2,7 +2,7 @@ import { feetWords, setUpWords, workingWords } from '../../wording/en'
 import type { RimMount } from '../../../core/methods/method'
 import type { SetUp } from '../../../core/stages/setUp/setUp'
 import { figure } from '../../wording/figures'
-import { circleName } from '../../wording/readings'
+import { circleName } from '../../wording/circles'
 import type { Telling } from '../../wording/telling'
 import type { WorkingStep } from '../../working/step'
 

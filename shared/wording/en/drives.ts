@@ -3,6 +3,8 @@ import { said } from '../words'
 
 /** What a machine is, in one line: what drives what, by what, how fast. */
 export const drives = {
+  /** A coupling below a motor that stands on end. */
+  upright: (coupling: string) => `${coupling}, upright on a flange`,
   between: (motor: string, driven: string) => `${motor} to ${driven}`,
   nameplate: (kw: number, rpm: number) => `${kw} kW, ${rpm} rpm`,
   under: (area: string, drive: string, kw: number, rpm: number) =>

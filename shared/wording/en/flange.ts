@@ -204,19 +204,6 @@ export const flange = {
     turned: (n: number) =>
       `The right size, ${counted(n)} ${n === 1 ? 'bolt' : 'bolts'} on, clockwise: were they counted from the marked bolt, seen from above?`,
   },
-  setUp: {
-    plane: 'Coupling centre up to the flange',
-    tape: 'Bolts taped as',
-    tapes: { radius: 'radius', circle: 'bolt circle', 'each-plane': 'bolt to bolt, each plane' },
-    radius: 'Bolt circle, radius',
-    circle: 'Bolt circle, across',
-    acrossV: 'Bolt to bolt, 12 to 6',
-    acrossH: 'Bolt to bolt, 9 to 3',
-    noSag:
-      'No sag: on an upright shaft the bar hangs the same at every hour, so there is nothing to take out.',
-    mark: 'Mark the bolt at 12 before anything is read, and stand the same way each time.',
-    drawn: 'Distances along the upright shafts',
-  },
   finding: {
     shims: (n: number) => (n === 1 ? 'one bolt' : `${counted(n)} bolts`),
     school: (school: string, n: string) => `${school}, ${n}`,
@@ -250,7 +237,6 @@ export const flange = {
     noShims: 'No shims under it.',
     school: (school: string) => `Shimmed ${school}`,
   },
-  between: 'upright on a flange',
 }
 
 export const flangeWords = said(flange)

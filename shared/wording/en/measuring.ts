@@ -4,25 +4,6 @@ import { countOfSets } from './sets'
 import type { TrustFlag } from '../../../core/trust/trustReport'
 
 export const measuring = {
-  /** Circles by name, as they stand before "dial" or alone. */
-  circles: {
-    rim: 'Rim',
-    face: 'Face',
-    face1: 'First face',
-    face2: 'Second face',
-    onStationary: 'Driven hub',
-    onMovable: 'Motor hub',
-    atStationary: 'Driven face',
-    atMovable: 'Motor face',
-    stationary: 'Driven head',
-    movable: 'Motor head',
-    steps: 'Rim step',
-    gaps: 'Gap',
-    offset: 'Offset',
-    angle: 'Angle',
-    nearPlane: 'Near feet',
-    farPlane: 'Far feet',
-  } as Readonly<Record<string, string>>,
   flags: {
     closure: 'Top and bottom don’t add up to left and right.',
     residual: 'The readings don’t lie on one circle.',
@@ -142,13 +123,6 @@ export const measuring = {
       '12-6': '12 and 6 only',
       '3-9': '3 and 9 only',
       list: 'positions of one’s own',
-    },
-    sheets: {
-      title: 'Data sheet to print:',
-      blankA4: 'blank, A4',
-      blankLetter: 'blank, Letter',
-      filledA4: 'filled, A4',
-      filledLetter: 'filled, Letter',
     },
     quick: {
       open: 'From paper',

@@ -27,6 +27,8 @@ export const secondScreen = {
   past: (hour: string) => `too far: back toward ${hour}`,
   yourSide: (hour: string) => `${hour}, your side`,
   farSide: (hour: string) => `${hour}, far side`,
+  bothDials: 'One dial at 12, one at 3: small bites, watch both fall to zero.',
+  bothZero: 'Both at zero',
   there: 'There',
   press: {
     say: {

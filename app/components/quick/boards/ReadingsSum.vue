@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { atPositions, circlesOfSum, drawTyped, positionsOf, textsAt, withText } from '~~/shared/quick/circles'
 import { clockName } from '~~/shared/wording/directions'
-import { circleName } from '~~/shared/wording/readings'
+import { circleName } from '~~/shared/wording/circles'
 
 /** Readings of a measuring sum round the hub, and the line they come to. */
 const props = defineProps<{ id: string; result: unknown }>()
