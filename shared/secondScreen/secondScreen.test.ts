@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { TestJob } from '../../core/jobs/testJob'
 import { call } from './call'
 import { TestBelt } from '../../core/jobs/testBelt'
+import { TestFlange } from '../../core/jobs/testFlange'
+import { ALIGNED } from '../../core/frame/planes'
 import { OWN_END } from '../wording/words'
 import { beltSays, commandFor, dialSays, readingSays, thereAt } from './command'
 
@@ -107,6 +109,47 @@ describe('what the mate is told', () => {
       payload: { signedBy: 'x', remarks: '', exception: 'y', signed: null },
     })
     expect(told(job).does).toBe('closed')
+  })
+})
+
+describe('a motor on a flange', () => {
+  /** Two dials to zero: so far to go toward 12 and toward 3, mil. */
+  const loose = () => {
+    const job = new TestFlange().ready().readTwice({ ...ALIGNED, offset: { v: 3, h: -4 } })
+    job.add({
+      kind: 'flange-plan-chosen',
+      payload: {
+        units: 'inch',
+        does: 'push',
+        changes: [],
+        push: { v: -3, h: 4 },
+        why: '',
+        sets: job.state.latest.used,
+      },
+    })
+    return job
+  }
+  const reads = (job: TestFlange, v: number, h: number) => {
+    job.add({ kind: 'flange-counts-read', payload: { units: 'inch', when: 'pushing', toGo: { v, h } } })
+    return commandFor(job.fold(), null, '3')
+  }
+
+  it('is pushed by what is left both ways, then drawn down', () => {
+    const job = loose()
+    const first = commandFor(job.fold(), null, '3')
+    if (first.does !== 'push-flange') throw new Error(first.does)
+    expect(first.toGo.v / MIL).toBeCloseTo(-3, 9)
+    expect(first.toGo.h / MIL).toBeCloseTo(4, 9)
+    const then = reads(job, -1, 2)
+    if (then.does !== 'push-flange') throw new Error(then.does)
+    expect(then.toGo.h / MIL).toBeCloseTo(2, 9)
+    expect(reads(job, 0, 0).does).toBe('tighten')
+  })
+
+  it('keeps hands off once power came back', () => {
+    const job = loose()
+    job.add({ kind: 'power-restored', payload: { why: 'someone else' } })
+    expect(commandFor(job.fold(), null, '3').does).toBe('hands-off')
   })
 })
 
