@@ -69,8 +69,14 @@ describe('a motor on a flange over the wire', () => {
     expect(flange.existing[1]?.at(-2)).toBe(0.2)
     expect(flange.existing[2]?.at(-1)).toBe(0.2)
     expect(flange.spigot).toBe('tight')
-    expect((await api.ask(`/api/jobs/${job}/report.pdf?paper=a4&units=metric`)).status).toBe(200)
-    expect((await api.ask(`/api/jobs/${job}/sheet.pdf?paper=letter&units=inch&filled=yes`)).status).toBe(200)
+    for (const paper of [
+      'report.pdf?paper=a4&units=metric',
+      'sheet.pdf?paper=letter&units=inch&filled=yes',
+    ]) {
+      const printed = await fetch(`${api.program().url}/api/jobs/${job}/${paper}`)
+      expect(printed.status).toBe(200)
+      expect(printed.headers.get('content-type')).toBe('application/pdf')
+    }
   })
 
   it('says what is wrong with a move, at its place', async () => {
