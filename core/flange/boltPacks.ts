@@ -23,7 +23,7 @@ export interface BoltPacksInput {
 }
 
 /** What goes in on top of what lies under one bolt. */
-export interface BoltPack {
+interface BoltPack {
   readonly id: string
   /** What would take the tilt out exactly. */
   readonly exact: Millimetres

@@ -16,7 +16,7 @@ export interface FlangePlane {
 }
 
 /** Where each bolt stands, up (toward 12) and toward 3. Millimetres. */
-export const boltPlace = ({ clock, radius }: FlangeBolt): { readonly v: number; readonly h: number } => {
+const boltPlace = ({ clock, radius }: FlangeBolt): { readonly v: number; readonly h: number } => {
   const [c, s] = clockVector(clock)
   return { v: radius * c, h: radius * s }
 }

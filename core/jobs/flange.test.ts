@@ -119,6 +119,8 @@ describe('a job on a flange-mounted motor', () => {
     expect(job.state.push?.slip).toEqual({ plane: 'h', what: 'other-way' })
     count(1.5, 2)
     expect(job.state.push?.slip).toEqual({ plane: 'v', what: 'too-far' })
+    expect(job.state.push?.gone.v).toBeCloseTo(-6.5 * 0.0254, 9)
+    expect(job.state.push?.gone.h).toBeCloseTo(2 * 0.0254, 9)
     count(0.2, 0)
     expect(job.state.push?.arrived).toBe(true)
     count(1.7, 0, 'tightened')

@@ -90,11 +90,8 @@ const logCount = () => {
   if (!job.log({ kind: 'flange-counts-read', payload })) return
   form.value.toGo = { v: '', h: '' }
   // Dials that were logged say how far it was pushed: the boxes take it, and may be corrected.
-  const { push } = state.value
-  if (push) {
-    const gone = { v: push.wanted.v - push.toGo.v, h: push.wanted.h - push.toGo.h }
-    form.value.pushed = { v: thickness(gone.v, session.units), h: thickness(gone.h, session.units) }
-  }
+  const gone = state.value.push?.gone
+  if (gone) form.value.pushed = { v: thickness(gone.v, session.units), h: thickness(gone.h, session.units) }
 }
 const asking = ref(false)
 const log = (reason?: string) => {

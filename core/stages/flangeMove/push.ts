@@ -8,6 +8,8 @@ import type { FlangeRound } from './rounds'
 export interface FlangePushWatch {
   readonly wanted: FlangePush
   readonly toGo: FlangePush
+  /** How far the dials say it has gone. */
+  readonly gone: FlangePush
   readonly counted: boolean
   readonly arrived: boolean
   /** A plane in which the last count went away from where it was to go, or past it. */
@@ -47,6 +49,7 @@ export const watchFlangePush = (
   return {
     wanted,
     toGo,
+    gone: { v: wanted.v - toGo.v, h: wanted.h - toGo.h },
     counted: counts.length > 0,
     arrived: PLANES.every((p) => Math.abs(toGo[p]) <= ARRIVED),
     slip,

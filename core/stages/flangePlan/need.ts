@@ -24,7 +24,7 @@ export interface FlangeNeed {
 }
 
 /** Nothing is measured: nothing is asked. */
-export const NO_NEED: FlangeNeed = {
+const NO_NEED: FlangeNeed = {
   asks: 'unknown',
   tilt: 'unknown',
   stays: { at: { v: null, h: null }, size: null, judgement: null },

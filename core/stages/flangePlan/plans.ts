@@ -24,7 +24,7 @@ export const FLANGE_SCHOOLS = ['coplanar', 'pairwise'] as const satisfies readon
 export const rockLimit = ({ units }: Pick<FlangeMachine, 'units'>): Millimetres => SOFT_FOOT_LIMIT[units]
 
 /** Rock against its limit. */
-export const rockVerdict = (rock: Millimetres, limit: Millimetres): Verdict =>
+const rockVerdict = (rock: Millimetres, limit: Millimetres): Verdict =>
   verdictOfMargin((limit * (1 + 1e-9) - rock) / limit)
 
 /** One school’s shims from the shelf, and what they come to. */
