@@ -5,6 +5,7 @@ import { judgedQuantities } from '~~/core/judge/quantities'
 import { settleTolerance } from '~~/core/judge/tolerance'
 import { toleranceToCore } from '~~/core/judge/toleranceUnits'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
+import type { DrumFields } from '~~/shared/register/drumMachine'
 import type { FlangeFields } from '~~/shared/register/flangeMachine'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { limitWords, quantityName } from '~~/shared/wording/quantities'
@@ -12,7 +13,10 @@ import { tellingOf } from '~~/shared/wording/telling'
 import { toleranceSource } from '~~/shared/wording/tolerances'
 
 /** What a machine that is measured at its coupling is judged by. */
-const props = defineProps<{ machine: CoupledFields | FlangeFields; limitSets: readonly LimitSet[] }>()
+const props = defineProps<{
+  machine: CoupledFields | FlangeFields | DrumFields
+  limitSets: readonly LimitSet[]
+}>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
 /** Tables that it would be judged by today, nearest first. */
@@ -29,7 +33,7 @@ const limits = computed(() =>
     const [low, high] = q.terms[0]?.band ?? [null, null]
     return {
       name: quantityName(q.name, telling.value),
-      text: `${low !== null && low === -(high ?? 0) ? '±' : ''}${limitWords({ low, high, kind }, telling.value)}`,
+      text: `${low !== null && low === -(high ?? 0) ? '±' : ''}${limitWords({ low, high, kind, name: q.terms.length > 1 ? '' : q.name }, telling.value)}`,
       unit: UNIT_NAMES[session.units][kind],
     }
   }),

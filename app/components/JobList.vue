@@ -18,7 +18,7 @@ const session = useSession()
 const telling = computed(() => tellingOf(session.units, null, session.works?.footWords))
 const day = (iso: string) => dayjs(iso).format('D MMM YYYY')
 /** A motor on a flange is looked at from above. */
-const tellingFor = (kind: 'coupled' | 'flange') =>
+const tellingFor = (kind: 'coupled' | 'flange' | 'drum') =>
   kind === 'flange' ? tellingOf(session.units, { drive: kind }) : telling.value
 const found = ({ summary }: JobSummary): string => {
   if (!summary.asLeft) return ''

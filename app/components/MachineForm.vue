@@ -87,8 +87,11 @@ const pairs = (role: 'movable' | 'stationary', by: 1 | -1) => {
   for (const f of boxes.value)
     if (!(f.path in texts.value)) texts.value[f.path] = blank[f.path] === '0' ? '' : (blank[f.path] ?? '')
 }
-const feetOf = (role: 'movable' | 'stationary') =>
-  base.value.drive === 'coupled' ? base.value.feet[role].length : 0
+const feetOf = (role: 'movable' | 'stationary') => ('feet' in base.value ? base.value.feet[role].length : 0)
+/** Whose pairs there may be more or fewer of: a drum stands on none. */
+const pairRoles = computed(() =>
+  base.value.drive === 'drum' ? (['movable'] as const) : (['movable', 'stationary'] as const),
+)
 /** Another number of bolts: what is typed in the rest stays. */
 const bolts = (count: number | undefined) => {
   base.value = withBolts(base.value, count ?? 0)
@@ -149,6 +152,7 @@ const save = async () => {
         :options="[
           { value: 'coupled', name: w.drives.coupled },
           { value: 'flange', name: w.drives.flange },
+          { value: 'drum', name: w.drives.drum },
           { value: 'belt', name: w.drives.belt },
         ]"
         @update:model-value="another"
@@ -214,8 +218,8 @@ const save = async () => {
           @update:model-value="bolts($event)"
         />
       </el-form-item>
-      <div v-if="base.drive === 'coupled'" class="wide pairs">
-        <template v-for="role in ['movable', 'stationary'] as const" :key="role">
+      <div v-if="'feet' in base" class="wide pairs">
+        <template v-for="role in pairRoles" :key="role">
           <el-button v-if="feetOf(role) < MOST_PAIRS" class="quiet-button" @click="pairs(role, 1)">{{
             recordWords.addPair[role]
           }}</el-button>

@@ -6,7 +6,7 @@ import IconTurn from '~icons/lucide/arrow-left-right'
 /** From which end this person looks at the shafts; a press goes round to the other. */
 const job = useJob()
 const w = shellWords(useWords()).seenFrom
-const names = computed(() => (job.coupled ? machineNames(job.coupled) : null))
+const names = computed(() => (job.footed ? machineNames(job.footed) : null))
 const told = computed(() =>
   names.value ? w.from(names.value[job.viewFrom === 'stationary' ? 'stationary' : 'movable']) : '',
 )

@@ -10,7 +10,7 @@ export const useFeetForm = () => {
   const { draft: form, clear } = useDraft<FeetTexts>('feet', () => blankFeet(session.units))
   useUnitsOfDraft(form, nameFeetUnits)
 
-  const state = computed(() => job.coupled!)
+  const state = computed(() => job.footed!)
   const order = computed(() => crissCross(pairsOutward(state.value.machine)))
   const read = computed(() => readFeet(form.value, order.value, telling.value))
   const typed = computed(() =>

@@ -32,7 +32,7 @@ export const useLookForm = () => {
       ? checkLooks(state.value.machine, keepLooks(state.value.looks.facts, job.compose(body)))
       : state.value.looks
   /** The fold of a machine on feet; its panels are shown for no other. */
-  const onFeet = computed(() => job.coupled!)
+  const onFeet = computed(() => job.footed!)
   return { form, state, onFeet, closed, places, place, write, looksWith }
 }
 

@@ -18,22 +18,22 @@ export const useMoveForm = () => {
   const { draft: form, clear } = useDraft<MoveTexts>('move', () => blankMove(session.units))
   useUnitsOfDraft(form, nameMoveUnits)
 
-  const plan = computed(() => (job.coupled?.plan && !job.coupled.plan.stale ? job.coupled.plan.entry : null))
+  const plan = computed(() => (job.footed?.plan && !job.footed.plan.stale ? job.footed.plan.entry : null))
   /** A line of its own can be given to the driven machine: it has two pairs at least. */
-  const hasDriven = computed(() => (job.coupled?.machine.feet.stationary.length ?? 0) > 1)
+  const hasDriven = computed(() => (job.footed?.machine.feet.stationary.length ?? 0) > 1)
   const withDriven = computed(
     () =>
       hasDriven.value &&
       (form.value.driven === true || (plan.value !== null && movesDriven(plan.value.payload))),
   )
   const feet = computed(() => {
-    const state = job.coupled
+    const state = job.footed
     if (!state) return []
     const feetOf = form.value.correcting ? feetBeforeLastMove : planFeet
     return [...feetOf(state), ...(withDriven.value ? feetOf(state, 'stationary') : [])]
   })
   const read = computed(() =>
-    readMove(form.value, feet.value, job.coupled?.machine.packLimit ?? 4, telling.value),
+    readMove(form.value, feet.value, job.footed?.machine.packLimit ?? 4, telling.value),
   )
   const fill = (what: { shims: boolean; side: boolean }) => {
     if (plan.value) form.value = fillMove(form.value, plan.value.payload, what, session.units)

@@ -28,7 +28,7 @@ export const useMoveSteps = (feet: Ref<readonly PlanFoot[]>, plan: Ref<LogEntry<
     }),
   )
   const plannedSide = (pair: Pick<PlanFoot, 'id' | 'machine'>) =>
-    plan.value ? (job.coupled?.plan?.footwork.moves.find((m) => keyOfPair(m) === keyOfPair(pair))?.h ?? 0) : 0
+    plan.value ? (job.footed?.plan?.footwork.moves.find((m) => keyOfPair(m) === keyOfPair(pair))?.h ?? 0) : 0
   const plannedShims = computed(() => pairs.value.some((p) => SIDES.some((s) => p.planned[s])))
   const plannedSides = computed(() => feet.value.some((f) => Math.abs(plannedSide(f)) > 1e-9))
 

@@ -31,14 +31,14 @@ export const usePlanChoice = () => {
   const job = useJob()
   const { draft: asked } = useDraft('plan-which', () => ({ which: '' as WhichMoves | '' }))
   /** The driven machine has feet that are not locked. */
-  const mayMoveDriven = computed(() => job.coupled !== null && drivenMoves(job.coupled.machine))
+  const mayMoveDriven = computed(() => job.footed !== null && drivenMoves(job.footed.machine))
   /** Which machine is moved: as asked, as the plan taken has it, or the movable one. */
   const which = computed((): WhichMoves => {
     if (!mayMoveDriven.value) return 'movable'
-    const taken = job.coupled?.plan
+    const taken = job.footed?.plan
     return asked.value.which || (taken && !taken.stale ? movedBy(taken.footwork) : 'movable')
   })
-  const input = computed(() => (job.coupled ? planInputFor(job.coupled, which.value) : null))
+  const input = computed(() => (job.footed ? planInputFor(job.footed, which.value) : null))
   const search = usePlanSearch(() => input.value)
   const { result } = search
   const suggested = computed(() => worthwhilePlan(result.value?.plans ?? []))
@@ -53,17 +53,17 @@ export const usePlanChoice = () => {
   const tried = shallowRef<PlanChoice | null>(null)
   const choice = computed((): PlanChoice | null => {
     if (!input.value) return null
-    const taken = job.coupled?.plan ?? null
+    const taken = job.footed?.plan ?? null
     // Until the plans are there, nothing is offered that might be logged in their place.
     if (search.state.value === 'working' && !tried.value && !taken) return null
-    const inBand = job.coupled?.latest.judgement?.verdict === 'in'
+    const inBand = job.footed?.latest.judgement?.verdict === 'in'
     return tried.value ?? firstChoice(input.value, { taken, inBand, worthwhile: suggested.value })
   })
   const predicted = computed(() =>
     input.value && choice.value ? predictedLine(input.value, choice.value) : null,
   )
   const judgement = computed(() =>
-    predicted.value && job.coupled ? judge(predicted.value, job.coupled.tolerance, job.coupled.target) : null,
+    predicted.value && job.footed ? judge(predicted.value, job.footed.tolerance, job.footed.target) : null,
   )
   /** A plan that is pointed at is drawn in place of the one in hand. */
   const pointed = shallowRef<MovePlan | null>(null)
@@ -80,7 +80,7 @@ export const usePlanChoice = () => {
   const axes = computed(() => (input.value && drawn.value ? plannedAxes(input.value, drawn.value) : null))
 
   const doubt = computed(() => {
-    const state = job.coupled
+    const state = job.footed
     return state?.setUp && input.value ? lineDoubt(state.latest, state.setUp) : null
   })
   /** Chance that this line ends in band when these feet are moved to it. */
@@ -96,7 +96,7 @@ export const usePlanChoice = () => {
   )
   const advice = computed(() =>
     input.value && doubt.value && result.value
-      ? adviseMove(input.value, job.coupled?.latest.judgement ?? null, result.value.plans, doubt.value)
+      ? adviseMove(input.value, job.footed?.latest.judgement ?? null, result.value.plans, doubt.value)
       : null,
   )
 

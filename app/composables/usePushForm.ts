@@ -5,7 +5,7 @@ export const usePushForm = () => {
   const job = useJob()
   const session = useSession()
   const telling = useTelling()
-  const watched = computed(() => job.coupled!.push)
+  const watched = computed(() => job.footed!.push)
   const { draft: form } = useDraft<PushTexts>('push', () => blankPush(session.units))
   useUnitsOfDraft(form, namePushUnits)
   /** Behind tightening once no bite is left to take, unless it is said otherwise. */

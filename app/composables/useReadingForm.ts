@@ -6,6 +6,7 @@ import {
   nameReadingUnits,
   readReadings,
   seenFromEnd,
+  usualPositions,
   WAYS,
   type ReadingTexts,
   type Way,
@@ -24,8 +25,9 @@ export const useReadingForm = () => {
   })
   /** Each instrument can tell where it stands. */
   const tellsAngles = computed(() => job.measured?.setUp?.how.method === 'heads')
+  const usual = computed(() => usualPositions(job.measured?.machine.drive ?? 'coupled'))
   const { draft: form } = useDraft<ReadingTexts>('readings', () =>
-    blankReadings(circles.value, session.units, undefined, reads.value),
+    blankReadings(circles.value, session.units, usual.value, reads.value),
   )
   useUnitsOfDraft(form, nameReadingUnits)
   watch(

@@ -18,6 +18,7 @@ export interface LoadedKind extends KindOfJob {
 const LOADS: Readonly<Record<Machine['drive'], () => Promise<{ readonly kind: LoadedKind }>>> = {
   coupled: ahead(() => import('./coupled')),
   flange: ahead(() => import('./flange')),
+  drum: ahead(() => import('./drum')),
   belt: ahead(() => import('./belt')),
 }
 

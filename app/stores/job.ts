@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import type { Job } from '~~/core/jobs/jobs'
+import type { FootedState } from '~~/core/jobs/footed'
 import type { MeasuredState } from '~~/core/jobs/measured'
 import type { EntryBody, LogEntry } from '~~/core/logbook/entry'
 import { extended } from '~~/core/logbook/forward'
@@ -69,11 +70,18 @@ export const useJob = defineStore('job', () => {
   /** The fold of each kind, null for jobs of another kind; as logged, and with the draft. */
   const coupled = computed(() => (folded.value?.kind === 'coupled' ? folded.value.state : null))
   const liveCoupled = computed(() => (live.value?.kind === 'coupled' ? live.value.state : null))
+  const drum = computed(() => (folded.value?.kind === 'drum' ? folded.value.state : null))
+  const liveDrum = computed(() => (live.value?.kind === 'drum' ? live.value.state : null))
+  /** Whatever stands on feet: coupled, or trammed to a drum. */
+  const footed = computed((): FootedState | null => coupled.value ?? drum.value)
+  const liveFooted = computed((): FootedState | null => liveCoupled.value ?? liveDrum.value)
   const flange = computed(() => (folded.value?.kind === 'flange' ? folded.value.state : null))
   const liveFlange = computed(() => (live.value?.kind === 'flange' ? live.value.state : null))
   /** Whatever is measured at a coupling, on feet or on a flange. */
-  const measured = computed((): MeasuredState | null => coupled.value ?? flange.value)
-  const liveMeasured = computed((): MeasuredState | null => liveCoupled.value ?? liveFlange.value)
+  const measured = computed((): MeasuredState | null => coupled.value ?? drum.value ?? flange.value)
+  const liveMeasured = computed(
+    (): MeasuredState | null => liveCoupled.value ?? liveDrum.value ?? liveFlange.value,
+  )
   const belt = computed(() => (folded.value?.kind === 'belt' ? folded.value.state : null))
   const liveBelt = computed(() => (live.value?.kind === 'belt' ? live.value.state : null))
   const saved = computed(() => onTheWay.value.length === 0)
@@ -222,6 +230,10 @@ export const useJob = defineStore('job', () => {
     live,
     coupled,
     liveCoupled,
+    drum,
+    liveDrum,
+    footed,
+    liveFooted,
     flange,
     liveFlange,
     measured,

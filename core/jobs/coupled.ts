@@ -6,7 +6,8 @@ import { takenForward } from '../logbook/forward'
 import { remember } from '../logbook/remember'
 import { keepSkips, NO_SKIPS } from '../logbook/skips'
 import { sheetOf, type Skips } from '../logbook/stage'
-import { movableFeet, stationaryFeet, type CoupledMachine } from '../register/coupledMachine'
+import { movableFeet, stationaryFeet } from '../register/footedMachine'
+import type { CoupledMachine } from '../register/coupledMachine'
 import { limitsOf, registeredLimits } from '../register/measuredMachine'
 import type { PairPacks } from '../register/pair'
 import {
@@ -63,6 +64,7 @@ import { setUpStage } from '../stages/setUp/stage'
 import { coldTarget, keepTarget, type ColdTarget, type TargetEntry } from '../stages/target/target'
 import { targetStage } from '../stages/target/stage'
 import { outcomeOf } from './coupledOutcome'
+import { feetByRegister, lastUsable, tapedFeet, type FootedState } from './footed'
 import { isHotVisit, turnOutOfOrder } from './coupledTurn'
 import { atStart, filledPacks, takenNote, walkRounds } from './walkRounds'
 
@@ -154,66 +156,15 @@ const take = remember((now: Facts, e: LogEntry): Facts => {
 })
 
 /** Everything a coupled job's logbook says, derived. Core units throughout. */
-export interface CoupledState {
+export interface CoupledState extends FootedState {
   readonly machine: CoupledMachine
-  readonly skips: Skips
-  readonly opening: Opening
-  readonly kit: Kit
-  readonly vibration: Vibration
-  readonly rpm: number
-  readonly tolerance: SettledTolerance
   readonly coldTarget: ColdTarget
-  /** Its line, which every verdict is taken from. */
-  readonly target: Misalignment
-  readonly safety: Safety
-  readonly looks: Looks
-  readonly feetCheck: FeetCheck
   readonly levels: Levels
   readonly runouts: Runouts
   readonly roughIn: RoughIn
-  readonly setUp: SetUp | null
-  readonly feet: FeetOf
-  /** Index 0 is as found; index n is after the n-th move. */
-  readonly measurements: readonly Measurement[]
-  readonly latest: Measurement
-  /** The plan that waits to be carried out. */
-  readonly plan: PlanRecord | null
-  /** The side move under way, watched at both ends. */
-  readonly push: PushWatch
-  /** Null where nobody has said which they are. */
-  readonly bolts: Bolts | null
-  readonly moves: readonly MoveRecord[]
-  readonly packs: readonly PairPacks[]
-  /** As they lay before the last move; as they lie where nothing was moved. */
-  readonly packsBefore: readonly PairPacks[]
-  /** Leaves were laid or taken since the job was opened. */
-  readonly shimmed: boolean
-  readonly asFound: Measurement | null
-  /** The last measurement that could be used; equals as found when nothing was moved. */
-  readonly asLeft: Measurement | null
-  /** Rotation, grease, the coupling made up and read once more, all tight, guard on. */
-  readonly proof: Proof
   readonly hot: HotCheck
   /** How it is expected to go as it warms: closed now it is provisional. Null where that is borne out. */
   readonly expected: Misalignment | null
-  readonly remarks: Remarks
-  readonly closing: Closing
-  readonly outcome: Outcome
-}
-
-const feetOf = remember((setUp: SetUp, machine: CoupledMachine): FeetOf => ({
-  movable: setUp.feet,
-  stationary: setUp.stationaryFeet.length > 0 ? setUp.stationaryFeet : stationaryFeet(machine),
-}))
-const untapedFeet = remember((machine: CoupledMachine): FeetOf => ({
-  movable: movableFeet(machine),
-  stationary: stationaryFeet(machine),
-}))
-/** The last measurement that says where the axis lies. */
-const lastUsable = (measurements: readonly Measurement[]): Measurement | null => {
-  let usable = measurements.length - 1
-  while (usable >= 0 && measurements[usable]?.coupling === null) usable--
-  return measurements[usable] ?? null
 }
 
 const measureWarm = remember((run: HotRun, tolerance: SettledTolerance) =>
@@ -234,7 +185,7 @@ const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const aim = coldTarget(machine, facts.target)
   const target = aim.line
   const setUp = facts.setUp && settleSetUp(facts.setUp)
-  const feet = setUp ? feetOf(setUp, machine) : untapedFeet(machine)
+  const feet = setUp ? tapedFeet(setUp, machine) : feetByRegister(machine)
   const start = atStart(packsAsFound(machine, facts.lookFacts.shims))
   const looks = checkLooks(machine, facts.lookFacts)
   const feetCheck = checkFeet(machine, facts.feetRounds)

@@ -5,18 +5,25 @@ import type { beltJob, BeltStageId } from './belt'
 import { BELT } from './belt'
 import type { coupledJob, CoupledStageId } from './coupled'
 import { COUPLED } from './coupled'
+import type { drumJob, DrumStageId } from './drum'
+import { DRUM } from './drum'
 import type { flangeJob, FlangeStageId } from './flange'
 import { FLANGE } from './flange'
 import type { KindOfJob } from './kindOfJob'
 
-export type StageId = CoupledStageId | FlangeStageId | BeltStageId
-export type Job = ReturnType<typeof coupledJob> | ReturnType<typeof flangeJob> | ReturnType<typeof beltJob>
+export type StageId = CoupledStageId | FlangeStageId | DrumStageId | BeltStageId
+export type Job =
+  | ReturnType<typeof coupledJob>
+  | ReturnType<typeof flangeJob>
+  | ReturnType<typeof drumJob>
+  | ReturnType<typeof beltJob>
 export type JobKind = Job['kind']
 
 /** Every kind of job, by what drives its machine. One row a kind. */
 const KINDS: Readonly<Record<Machine['drive'], KindOfJob>> = {
   coupled: COUPLED,
   flange: FLANGE,
+  drum: DRUM,
   belt: BELT,
 }
 

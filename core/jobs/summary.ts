@@ -11,6 +11,7 @@ import { settingsOf, type SheaveReset } from '../register/settings'
 import type { TensionRead } from '../stages/tension/tension'
 import type { BeltState } from './belt'
 import type { CoupledState } from './coupled'
+import type { DrumState } from './drum'
 import type { FlangeState } from './flange'
 import type { Job } from './jobs'
 
@@ -56,7 +57,7 @@ export type JobSummaryFigures =
     }
   | {
       readonly due?: DueReason | null
-      readonly kind: 'flange'
+      readonly kind: 'flange' | 'drum'
       readonly rounds: number
       readonly asFound: CouplingSummary | null
       readonly asLeft: CouplingSummary | null
@@ -125,7 +126,7 @@ const dueOf = (job: Job): DueReason | null => {
 const reservesOf = ({
   plan,
   closing,
-}: Pick<CoupledState | FlangeState, 'plan' | 'closing'>): { readonly reserves?: readonly number[] } => {
+}: Pick<CoupledState | DrumState | FlangeState, 'plan' | 'closing'>): { readonly reserves?: readonly number[] } => {
   if (!plan || plan.stale || closing) return {}
   const { taken } = netLeaves(plan.entry.payload.changes)
   return taken.length > 0 ? { reserves: taken } : {}
@@ -156,9 +157,10 @@ export const summaryOf = (job: Job): JobSummaryFigures => {
         ...timesOf(job.state),
       }
     case 'flange':
+    case 'drum':
       return {
         due: dueOf(job),
-        kind: 'flange',
+        kind: job.kind,
         rounds: job.state.moves.length,
         asFound: couplingSummary(job.state.asFound),
         asLeft: couplingSummary(job.state.asLeft),
@@ -217,6 +219,27 @@ const ofTension = (moment: JobFigure['moment'], t: TensionRead | null): readonly
         },
       ]
 
+const ofDrum = ({ surfaces, limit }: DrumState['drum']): readonly JobFigure[] =>
+  surfaces.flatMap(({ surface, turns }): readonly JobFigure[] => {
+    const [first] = turns
+    const last = turns[turns.length - 1]
+    const figure = (moment: JobFigure['moment'], turn: typeof last): readonly JobFigure[] =>
+      turn
+        ? [
+            {
+              moment,
+              name: `drum.${surface}`,
+              value: turn.result.tir,
+              aim: 0,
+              low: null,
+              high: limit,
+              verdict: turn.result.verdict,
+            },
+          ]
+        : []
+    return [...figure('as-found', first), ...figure('as-left', last)]
+  })
+
 /** The judged figures of a folded job, as found and as left. */
 export const figuresOf = (job: Job): readonly JobFigure[] =>
   job.kind === 'belt'
@@ -226,4 +249,8 @@ export const figuresOf = (job: Job): readonly JobFigure[] =>
         ...ofLine('as-left', job.state.asLeft),
         ...ofTension('as-left', job.state.tensionLeft),
       ]
-    : [...ofMeasurement('as-found', job.state.asFound), ...ofMeasurement('as-left', job.state.asLeft)]
+    : [
+        ...ofMeasurement('as-found', job.state.asFound),
+        ...ofMeasurement('as-left', job.state.asLeft),
+        ...(job.kind === 'drum' ? ofDrum(job.state.drum) : []),
+      ]

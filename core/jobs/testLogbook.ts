@@ -1,16 +1,17 @@
 import type { Misalignment } from '../frame/planes'
 import type { EntryBody, LogEntry } from '../logbook/entry'
 import { readByMethod } from '../simulate/methodReadings'
-import { SAFETY_POINTS } from '../stages/makeSafe/entries'
+import { SAFETY_POINTS, type SafetyPoint } from '../stages/makeSafe/entries'
 import { PROOF_POINTS } from '../stages/prove/entries'
 import { settleSetUp } from '../stages/setUp/setUp'
 import { fromCore } from '../units/unitSystem'
 
-const CLOCKS = [0, 90, 180, 270]
-
 /** A logbook under construction of a machine measured at its coupling. */
 export class TestLogbook {
   readonly entries: LogEntry[] = []
+  /** What its lockout asks for, and where its dials are read. */
+  protected readonly points: readonly SafetyPoint[] = SAFETY_POINTS
+  protected readonly clocks: readonly number[] = [0, 90, 180, 270]
   private next = 1
 
   add(
@@ -38,7 +39,7 @@ export class TestLogbook {
   }
 
   lockOut(permit = ''): this {
-    for (const point of SAFETY_POINTS) this.add({ kind: 'safety-confirmed', payload: { point, permit } })
+    for (const point of this.points) this.add({ kind: 'safety-confirmed', payload: { point, permit } })
     return this
   }
 
@@ -64,7 +65,7 @@ export class TestLogbook {
       slope: { v: (truth.slope.v ?? 0) / 1000, h: (truth.slope.h ?? 0) / 1000 },
     }
     const read = Object.fromEntries(
-      Object.entries(readByMethod(how, line, CLOCKS)).map(([circle, list]) => [
+      Object.entries(readByMethod(how, line, this.clocks)).map(([circle, list]) => [
         circle,
         list.map((r) => ({ clock: r.clock, value: fromCore(r.value, 'displacement', 'inch') })),
       ]),

@@ -1,7 +1,7 @@
 import type { Misalignment } from '../frame/planes'
 import type { SettledTolerance } from '../judge/tolerance'
 import { remember } from '../logbook/remember'
-import type { CoupledMachine } from '../register/coupledMachine'
+import type { FootedMachine } from '../register/footedMachine'
 import type { PairPacks } from '../register/pair'
 import { measureRound, type Measurement, type NotedSet } from '../stages/measure/measurement'
 import { readSet } from '../stages/measure/readingSet'
@@ -103,11 +103,11 @@ interface Walk {
 }
 
 /** The last walk of each machine's job: a round that did not change need not be walked again. */
-const lastWalk = new WeakMap<CoupledMachine, Walk>()
+const lastWalk = new WeakMap<FootedMachine, Walk>()
 
 /** Measures every round and carries every move out; rounds that did not change since the last walk are not walked again. */
 export const walkRounds = (
-  machine: CoupledMachine,
+  machine: FootedMachine,
   rounds: Rounds,
   tolerance: SettledTolerance,
   target: Misalignment,

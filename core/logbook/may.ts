@@ -39,6 +39,7 @@ const AT_THE_MACHINE: readonly EntryKind[] = [
   'hot-run-begun',
   'temperatures-read',
   'hot-run-ended',
+  'drum-tapped',
   'bolt-shims-found',
   'spigot-felt',
   'flange-plan-chosen',

@@ -1,5 +1,6 @@
 import type { BeltEntries } from '../stages/lineUp/entries'
 import type { ClosingEntries } from '../stages/close/entries'
+import type { DrumTrueEntries } from '../stages/drumTrue/entries'
 import type { FeetEntries } from '../stages/feet/entries'
 import type { FlangeLookEntries } from '../stages/flangeLook/entries'
 import type { FlangeMoveEntries } from '../stages/flangeMove/entries'
@@ -47,6 +48,7 @@ export interface EntryPayloads
     MoveEntries,
     ProveEntries,
     HotCheckEntries,
+    DrumTrueEntries,
     FlangeLookEntries,
     FlangePlanEntries,
     FlangeMoveEntries,

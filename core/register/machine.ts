@@ -1,7 +1,8 @@
 import type { BeltMachine } from './beltMachine'
 import type { CoupledMachine } from './coupledMachine'
+import type { DrumMachine } from './drumMachine'
 import type { FlangeMachine } from './flangeMachine'
 
 /** What the calculations need to know of a machine, by the kind of drive. One row a kind. */
-export type Machine = CoupledMachine | FlangeMachine | BeltMachine
-export type { BeltMachine, CoupledMachine, FlangeMachine }
+export type Machine = CoupledMachine | FlangeMachine | DrumMachine | BeltMachine
+export type { BeltMachine, CoupledMachine, DrumMachine, FlangeMachine }

@@ -4,8 +4,8 @@ import type { Millimetres } from '../units/unitSystem'
 /** A foot pair as registered, in the record's own units. */
 export interface RegisteredPair {
   readonly id: string
-  /** Distance from the coupling centre (in or mm); negative on the stationary machine. */
-  readonly x: number
+  /** Distance from the coupling centre (in or mm); negative on the stationary machine, null where nobody taped it. */
+  readonly x: number | null
   /** Shims under each foot, bottom up (mil or mm). */
   readonly existing: Readonly<Record<Side, readonly number[]>>
   readonly maxPack: number
@@ -13,6 +13,11 @@ export interface RegisteredPair {
   readonly sidePlus: number
   readonly sideMinus: number
   readonly locked: boolean
+}
+
+/** A pair whose place is known. */
+export interface TapedPair extends RegisteredPair {
+  readonly x: number
 }
 
 /** Shims under one foot pair, millimetres. */

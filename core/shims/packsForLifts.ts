@@ -1,5 +1,5 @@
 import { SIDES, type MachineRole, type Side } from '../plan/movePlan'
-import type { CoupledMachine } from '../register/coupledMachine'
+import type { FootedMachine } from '../register/footedMachine'
 import { shelfOf } from '../register/shelf'
 import type { PairPacks } from '../register/pair'
 import type { FootChange } from '../stages/plan/entries'
@@ -24,7 +24,7 @@ export interface PairShare {
 
 /** Leaves under both feet of each pair, from one shelf: what one foot takes the next can't. */
 export const packsForLifts = (
-  machine: CoupledMachine,
+  machine: FootedMachine,
   packs: readonly PairPacks[],
   shares: readonly PairShare[],
 ): readonly FootLeaves[] => {

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { ALIGNED, lineSum, type Misalignment } from '../../core/frame/planes'
 import { FOOT_NAMES, type FootName } from '../../core/feet/softFoot'
 import type { CoupledState } from '../../core/jobs/coupled'
-import { movableFeet } from '../../core/register/coupledMachine'
+import { movableFeet } from '../../core/register/footedMachine'
 import { handlingOf, startingMinutes } from '../../core/plan/usualTime'
 import { doFootwork } from '../../core/stages/move/footwork'
 import { roughCure, roughedBy } from '../../core/stages/roughIn/cure'
@@ -211,7 +211,7 @@ export class CoupledWriter extends MeasuredWriter {
     await this.write({ kind: 'hubs-roughed', payload }, 18)
     const feet = { movable: movableFeet(state.machine), stationary: [] }
     const { change } = doFootwork(state.packs, feet, payload.units, payload.changes, payload.side)
-    this.truth = lineSum(this.truth, change)
+    this.truth = lineSum(this.truth, change ?? ALIGNED)
     return this
   }
 

@@ -5,6 +5,7 @@ import type { CoupledFields } from '../../shared/register/coupledMachine'
 import type { MachineFields } from '../../shared/register/machine'
 import { writeBelts } from './beltHistory'
 import { CoupledWriter } from './coupledWriter'
+import { writeDrums } from './drumHistory'
 import { writeFlanges } from './flangeHistory'
 import { momentsBefore } from './moments'
 import { demoId, MACHINES } from './works'
@@ -271,6 +272,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await rocking.readRises([2, 12, 1.5, 9.5], 'Burr filed off the pad at f1.')
 
   await writeFlanges(knex, { day, night }, at)
+  await writeDrums(knex, { day }, at)
   await writeBelts(knex, { day, night, lead }, at)
 }
 

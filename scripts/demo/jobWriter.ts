@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { EntryBody } from '../../core/logbook/entry'
-import { SAFETY_POINTS } from '../../core/stages/makeSafe/entries'
+import { LOADED_SAFETY_POINTS, SAFETY_POINTS } from '../../core/stages/makeSafe/entries'
 import type { DueFor } from '../../core/stages/close/due'
 import { FOLD_VERSION } from '../../core/stages/close/closing'
 import { foldJob, type Job } from '../../core/jobs/jobs'
@@ -69,7 +69,7 @@ export class JobWriter {
   }
 
   async makeSafe(permit = ''): Promise<void> {
-    for (const point of SAFETY_POINTS)
+    for (const point of this.fields.drive === 'drum' ? LOADED_SAFETY_POINTS : SAFETY_POINTS)
       await this.write({ kind: 'safety-confirmed', payload: { point, permit } }, 3)
   }
 

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { ALIGNED, lineSum, type Misalignment } from '../../core/frame/planes'
 import type { MeasuredState } from '../../core/jobs/measured'
+import type { Turning } from '../../core/coupling/dialSet'
 import { METHODS, type MethodGiven, type UsualPlaces } from '../../core/methods/methods'
 import { normalFrom, seededRandom, type Random } from '../../core/random/random'
 import { EXACT_DIAL } from '../../core/simulate/dialGauge'
@@ -13,11 +14,11 @@ import { fromCore } from '../../core/units/unitSystem'
 import { couplingLine } from '../../shared/calculation/fields'
 import { inputToCore } from '../../shared/calculation/unitConversion'
 import type { CoupledFields } from '../../shared/register/coupledMachine'
+import type { DrumFields } from '../../shared/register/drumMachine'
 import type { FlangeFields } from '../../shared/register/flangeMachine'
+import { usualPositions } from '../../shared/stages/measure/form'
 import { JobWriter } from './jobWriter'
 import type { DemoPicture } from './pictures'
-
-const CLOCKS = [0, 90, 180, 270]
 
 /** A misread digit in a simulated set: which circle, where, by how much (contract units). */
 interface Misread {
@@ -27,8 +28,8 @@ interface Misread {
 }
 
 /** The method a machine is usually measured by, with this bar sag. */
-const usualSetUp = (usual: UsualPlaces, sag: number): MethodGiven => {
-  const rim = { sag, turning: 'both', readingSign: 1 } as const
+const usualSetUp = (usual: UsualPlaces, sag: number, turning: Turning): MethodGiven => {
+  const rim = { sag, turning, readingSign: 1 } as const
   if (usual.method === 'reverse-rim')
     return {
       method: 'reverse-rim',
@@ -58,7 +59,7 @@ export abstract class MeasuredWriter extends JobWriter {
 
   constructor(
     knex: Knex,
-    protected readonly machine: CoupledFields | FlangeFields,
+    protected readonly machine: CoupledFields | DrumFields | FlangeFields,
     name: string,
     author: string,
     start: Date,
@@ -80,7 +81,11 @@ export abstract class MeasuredWriter extends JobWriter {
           feet: [],
           flange: { told: 'circle', across: machine.flange.across, plane: machine.flange.plane },
         }
-      : { feet: machine.feet.movable.map(({ id, x }) => ({ machine: 'movable', pair: id, x })) }
+      : {
+          feet: machine.feet.movable.flatMap(({ id, x }) =>
+            x === null ? [] : [{ machine: 'movable' as const, pair: id, x }],
+          ),
+        }
   }
 
   /** Places looked at, with a picture where there is one. */
@@ -105,7 +110,7 @@ export abstract class MeasuredWriter extends JobWriter {
   /** Sets up as registered, with this bar sag and these graduations (contract units). */
   async setUp(sag: number, graduation: number): Promise<this> {
     const { usual, units } = this.machine
-    const how = usualSetUp(usual, sag)
+    const how = usualSetUp(usual, sag, this.machine.drive === 'drum' ? 'movable' : 'both')
     const circles = METHODS[how.method].circles(how.given as never)
     const each = (x: number) => Object.fromEntries(circles.map((c) => [c, x]))
     await this.write(
@@ -132,7 +137,13 @@ export abstract class MeasuredWriter extends JobWriter {
     const { setUp } = await this.state()
     if (!setUp) throw new Error('The demo job reads before it sets up.')
     const dial = { ...EXACT_DIAL, graduation: setUp.coarsest, noise: setUp.coarsest * 0.35 }
-    const read = readByMethod(setUp.how, lineSum(this.line(), this.bent), CLOCKS, dial, this.normal)
+    const read = readByMethod(
+      setUp.how,
+      lineSum(this.line(), this.bent),
+      usualPositions(this.machine.drive),
+      dial,
+      this.normal,
+    )
     const circles = Object.fromEntries(
       Object.entries(read).map(([circle, list]) => [
         circle,

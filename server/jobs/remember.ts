@@ -1,11 +1,12 @@
 import type { Knex } from 'knex'
 import type { BeltState } from '../../core/jobs/belt'
-import type { CoupledState } from '../../core/jobs/coupled'
+import type { FootedState } from '../../core/jobs/footed'
 import type { FlangeState } from '../../core/jobs/flange'
 import type { Job } from '../../core/jobs/jobs'
 import { beltRegisterChanges } from '../../core/stages/close/beltRegister'
 import { flangeRegisterChanges } from '../../core/stages/close/flangeRegister'
 import { tapedDistances } from '../../core/stages/close/registerChanges'
+import type { ColdTarget } from '../../core/stages/target/target'
 import { fromCore } from '../../core/units/unitSystem'
 import { machineFields, type MachineSnapshot } from '../../shared/register/machine'
 import { clockFace } from '../../shared/wording/clockFace'
@@ -119,10 +120,10 @@ const rememberFlange = async (
 const rememberFeet = async (
   knex: Knex,
   machine: MachineSnapshot,
-  state: CoupledState,
+  state: FootedState & { readonly coldTarget?: ColdTarget },
 ): Promise<string | null> => {
   const current = await findMachine(knex, machine.tag, true)
-  if (!current || current.id !== machine.id || current.drive !== 'coupled')
+  if (!current || current.id !== machine.id || !('feet' in current))
     return answerWords.machineGone(machine.tag)
   const { id, version, ...record } = current
   const inOwn = (t: number) => Number(fromCore(t, 'displacement', record.units).toPrecision(12))
@@ -145,7 +146,7 @@ const rememberFeet = async (
   const changedBy = (byTape: boolean) => ({
     ...record,
     ...(bolts?.from === 'job' ? { bolts: bolts.payload } : {}),
-    ...(coldTarget.from === 'job' && coldTarget.payload ? { target: coldTarget.payload } : {}),
+    ...(coldTarget?.from === 'job' && coldTarget.payload ? { target: coldTarget.payload } : {}),
     feet: { movable: footing('movable', byTape), stationary: footing('stationary', byTape) },
   })
   // Feet that stand otherwise by the tape than the register can have them keep their place; the rest is written.
@@ -172,6 +173,7 @@ export const rememberInRegister = (
 ): Promise<string | null> => {
   switch (job.kind) {
     case 'coupled':
+    case 'drum':
       return rememberFeet(knex, machine, job.state)
     case 'flange':
       return rememberFlange(knex, machine, job.state)

@@ -1,11 +1,13 @@
 import type { Content } from 'pdfmake/interfaces'
 import type { BeltState } from '../../core/jobs/belt'
 import type { CoupledState } from '../../core/jobs/coupled'
+import type { DrumState } from '../../core/jobs/drum'
 import type { FlangeState } from '../../core/jobs/flange'
 import type { Job } from '../../core/jobs/jobs'
 import type { Reported, Section } from './section'
 import { couplingResult } from './sections/couplingResult'
 import { driveWork } from './sections/drive'
+import { drumResult, drumTrued } from './sections/drum'
 import { facts } from './sections/facts'
 import { hotCheck } from './sections/hotCheck'
 import { feetRounds } from './sections/feet'
@@ -54,6 +56,20 @@ const FLANGE: readonly Section<FlangeState>[] = [
   record,
   signature,
 ]
+const DRUM: readonly Section<DrumState>[] = [
+  facts,
+  drumResult,
+  drumTrued,
+  movesMade,
+  proved,
+  lookedAt,
+  feetRounds,
+  setUps,
+  readings,
+  registerTaken,
+  record,
+  signature,
+]
 const BELT: readonly Section<BeltState>[] = [
   facts,
   lineResult,
@@ -73,6 +89,8 @@ export const sectionsOf = (job: Job, report: Reported): readonly Content[] => {
       return COUPLED.flatMap((section) => section(job.state, report))
     case 'flange':
       return FLANGE.flatMap((section) => section(job.state, report))
+    case 'drum':
+      return DRUM.flatMap((section) => section(job.state, report))
     case 'belt':
       return BELT.flatMap((section) => section(job.state, report))
   }

@@ -1,5 +1,6 @@
 import {
   directionsWords,
+  drumWords,
   flangeWords,
   reportWords,
   safetyWords,
@@ -47,7 +48,7 @@ export const sheetDocument = (
   const context = { machine: state.machine, last: same?.entry.payload ?? null, lastJob: null }
   const texts = same ? editSetUp(same.entry.payload, context, units) : startSetUp(context, units, method)
   const circles = form.circles(texts.choices)
-  const positions = sheetPositions(form.reads)
+  const positions = sheetPositions(form.reads, state.machine.drive)
   const known = (text: string | undefined, unit: string) => (filled && text ? `${text} ${unit}` : '')
   const unit = UNIT_NAMES[units]
   const taped: TableCell[][] = [
@@ -134,8 +135,29 @@ export const sheetDocument = (
     },
     ...Array.from({ length: SETS }, (_, n) => setTable(n)),
     ...('shape' in state ? [boltTable(state, report, filled)] : []),
+    ...('tram' in state ? [drumTable(report)] : []),
     { text: safetyWords(words).turning, margin: [0, 6, 0, 0], color: QUIET },
   ])
+}
+
+/** Marks of the drum, and room for what the dial shows there before and after the blows. */
+const drumTable = ({ telling }: Reported): Content => {
+  const { sheet: w } = drumWords(telling.words)
+  const marks = [0, 45, 90, 135, 180, 225, 270, 315]
+  return {
+    stack: [
+      { text: w.turn, bold: true, margin: [0, 6, 0, 2] },
+      ruled(
+        ['*', ...marks.map(() => 46)],
+        [
+          [w.mark, ...marks.map((m) => clockFace(m))].map((h): TableCell => ({ text: h, color: QUIET })),
+          ...[w.rim, w.again, w.face].map((name): TableCell[] => [name, ...marks.map(() => '')]),
+        ],
+        TAPED_ROW,
+      ),
+    ],
+    unbreakable: true,
+  }
 }
 
 /** The bolts of a flange, clockwise from the marked one: what lies there, and room for what goes in. */

@@ -4,6 +4,7 @@ import { closingKinds } from '../stages/close/entries'
 import { flangeLookKinds } from '../stages/flangeLook/entries'
 import { flangeMoveKinds } from '../stages/flangeMove/entries'
 import { flangePlanKinds } from '../stages/flangePlan/entries'
+import { drumTrueKinds } from '../stages/drumTrue/entries'
 import { feetKinds } from '../stages/feet/entries'
 import { hotCheckKinds } from '../stages/hotCheck/entries'
 import { levelKinds } from '../stages/level/entries'
@@ -49,6 +50,7 @@ export const KINDS = {
   ...moveKinds,
   ...proveKinds,
   ...hotCheckKinds,
+  ...drumTrueKinds,
   ...flangeLookKinds,
   ...flangePlanKinds,
   ...flangeMoveKinds,

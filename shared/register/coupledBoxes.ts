@@ -95,7 +95,13 @@ export const hubBoxes = (words: Words): readonly RecordBox[] => {
   ]
 }
 
-const footBoxes = (record: CoupledFields, words: Words, chosen: FootWords): readonly RecordBox[] => {
+/** What lies under each foot pair, where it stands and what room it has; `untaped` says that a distance may be left out. */
+export const footBoxes = (
+  record: Pick<Extract<MachineFields, { readonly feet: unknown }>, 'drive' | 'feet'>,
+  words: Words,
+  chosen: FootWords,
+  untaped = '',
+): readonly RecordBox[] => {
   const w = recordWords
   const names = nameFeet(words, chosen, record)
   const size = boxesOf(w.groups.shims).text('shimSize', w.shimSize, { absent: true })
@@ -105,7 +111,9 @@ const footBoxes = (record: CoupledFields, words: Words, chosen: FootWords): read
       const name = role === 'movable' ? place : w.driven(place)
       const { number, shims, toggle } = boxesOf(w.feet(capital(name)), `feet.${role}.${i}.`)
       return [
-        number('x', w.couplingToFeet(name), 'distance', role === 'stationary' ? SIGNED : {}),
+        untaped
+          ? number('x', w.orEmpty(w.rimDialToFeet(name), untaped), 'distance', MAYBE)
+          : number('x', w.couplingToFeet(name), 'distance', role === 'stationary' ? SIGNED : {}),
         shims('existing.left', w.shimsUnder(`${name} left`)),
         shims('existing.right', w.shimsUnder(`${name} right`)),
         number('sidePlus', w.room(capital(name), 3), 'displacement'),
@@ -204,7 +212,8 @@ export const coupledBoxes = (
   ...limitBoxes(record, words),
 ]
 
-const blankPair = (id: string) => ({
+/** A pair of feet of which nothing is written yet. */
+export const blankPair = (id: string) => ({
   id,
   x: 0,
   existing: { left: [], right: [] },
@@ -242,21 +251,32 @@ export const blankCoupled = () =>
 export const MOST_PAIRS = 6
 const FEWEST = { movable: 2, stationary: 0 } as const
 
+/** These pairs with one more at the far end, or one fewer; null where there can't be. */
+const pairsBy = <P extends { readonly id: string }>(
+  old: readonly P[],
+  fewest: number,
+  by: 1 | -1,
+  blank: (id: string) => P,
+): P[] | null => {
+  if (by < 0) return old.length <= fewest ? null : old.slice(0, -1)
+  if (old.length >= MOST_PAIRS) return null
+  // The two outer pairs keep the names they are called by.
+  const names = ['inboard', 'outboard', 'third', 'fourth', 'fifth', 'sixth']
+  const id = names.find((n) => !old.some((f) => f.id === n)) ?? `pair ${old.length + 1}`
+  return [...old, blank(id)]
+}
+
 /** The record with one pair of feet more at its far end, or one fewer; the same where there can't be. */
 export const withPairs = (
   record: MachineFields,
   role: 'movable' | 'stationary',
   by: 1 | -1,
 ): MachineFields => {
-  if (record.drive !== 'coupled') return record
-  const old = record.feet[role]
-  if (by < 0)
-    return old.length <= FEWEST[role]
-      ? record
-      : { ...record, feet: { ...record.feet, [role]: old.slice(0, -1) } }
-  if (old.length >= MOST_PAIRS) return record
-  // The two outer pairs keep the names they are called by.
-  const names = ['inboard', 'outboard', 'third', 'fourth', 'fifth', 'sixth']
-  const id = names.find((n) => !old.some((f) => f.id === n)) ?? `pair ${old.length + 1}`
-  return { ...record, feet: { ...record.feet, [role]: [...old, blankPair(id)] } }
+  if (record.drive === 'coupled') {
+    const pairs = pairsBy(record.feet[role], FEWEST[role], by, blankPair)
+    return pairs ? { ...record, feet: { ...record.feet, [role]: pairs } } : record
+  }
+  if (record.drive !== 'drum' || role === 'stationary') return record
+  const pairs = pairsBy(record.feet.movable, FEWEST.movable, by, (id) => ({ ...blankPair(id), x: null }))
+  return pairs ? { ...record, feet: { ...record.feet, movable: pairs } } : record
 }

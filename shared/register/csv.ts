@@ -4,6 +4,7 @@ import { issuesOf } from '../calculation/issues'
 import { FEWEST_BOLTS, MOST_BOLTS } from '../../core/register/flangeMachine'
 import { DRIVES } from '../../core/register/drive'
 import type { CoupledFields } from './coupledMachine'
+import type { DrumFields } from './drumMachine'
 import { withBolts } from './flangeBoxes'
 import { blankRecord, openedBy, readRecord, recordBoxes, recordTexts } from './form'
 import { machineFields, type MachineFields, type MachineRecord } from './machine'
@@ -38,7 +39,7 @@ const textsOf = (m: MachineFields): Readonly<Record<string, string>> => ({
 })
 
 const feetNames = (m: MachineFields): Readonly<Record<string, string>> =>
-  m.drive === 'coupled'
+  'feet' in m
     ? Object.fromEntries(
         (['movable', 'stationary'] as const).flatMap((role) =>
           m.feet[role].map((f, i) => [`feet.${role}.${i}.id`, f.id]),
@@ -101,20 +102,21 @@ const shapeFor = (texts: Texts, known: MachineRecord | undefined): MachineFields
     const { id: _, version: __, ...fields } = known
     record = fields
   } else record = blankRecord(drive, units)
-  if (record.drive === 'coupled') {
+  if ('feet' in record) {
+    const blank = { ...BLANK_PAIR, x: record.drive === 'drum' ? null : 0 }
     const old = record.feet
     const feet = (role: 'movable' | 'stationary') => {
       const asked = pairsIn(texts, role)
       const count = asked.length === 0 ? old[role].length : Math.max(...asked) + 1
       return Array.from({ length: Math.min(count, 8) }, (_, i) => ({
-        ...(old[role][i] ?? BLANK_PAIR),
+        ...(old[role][i] ?? blank),
         id: texts[`feet.${role}.${i}.id`]?.trim() || (old[role][i]?.id ?? `pair ${i + 1}`),
       }))
     }
     record = {
       ...record,
       feet: { movable: feet('movable'), stationary: feet('stationary') },
-    } as CoupledFields
+    } as CoupledFields | DrumFields
   }
   if (texts[BOLTS]) record = withBolts(record, Number(texts[BOLTS]))
   for (const box of recordBoxes(record))

@@ -9,6 +9,7 @@ import { recordWords } from '../wording/viewWords'
 import { beltBoxes, blankBelt } from './beltBoxes'
 import { boxesOf, type RecordBox } from './boxes'
 import { blankCoupled, coupledBoxes } from './coupledBoxes'
+import { blankDrum, drumBoxes } from './drumBoxes'
 import { blankFlange, flangeBoxes } from './flangeBoxes'
 import type { MachineFields, MachineRecord } from './machine'
 
@@ -55,6 +56,8 @@ const ownBoxes = (record: MachineFields, chosen: FootWords, words: Words): reado
       return coupledBoxes(record, words, chosen)
     case 'flange':
       return flangeBoxes(record, words)
+    case 'drum':
+      return drumBoxes(record, words, chosen)
     case 'belt':
       return beltBoxes(record, words)
   }
@@ -147,7 +150,7 @@ export const readRecord = (
 }
 
 /** What each kind of drive has, empty. */
-const BLANK = { coupled: blankCoupled, flange: blankFlange, belt: blankBelt } as const
+const BLANK = { coupled: blankCoupled, flange: blankFlange, drum: blankDrum, belt: blankBelt } as const
 
 /** An empty record of a kind of drive, to be filled by the form; zeros are not yet valid and must be typed. */
 export const blankRecord = (drive: MachineFields['drive'], units: UnitSystem): MachineFields => ({

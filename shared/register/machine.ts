@@ -7,13 +7,18 @@ import { keptSection } from '../sections/section'
 import { uuid } from '../text'
 import { beltFields } from './beltMachine'
 import { coupledFields } from './coupledMachine'
+import { drumFields } from './drumMachine'
 import { flangeFields } from './flangeMachine'
 import { liftMachine } from './lifts'
 
 /** What a person writes about a machine. One row a kind of drive. */
-export const machineFields = z.discriminatedUnion('drive', [coupledFields, flangeFields, beltFields], {
-  error: issue('unknown-drive'),
-})
+export const machineFields = z.discriminatedUnion(
+  'drive',
+  [coupledFields, flangeFields, drumFields, beltFields],
+  {
+    error: issue('unknown-drive'),
+  },
+)
 
 export type MachineFields = z.infer<typeof machineFields>
 

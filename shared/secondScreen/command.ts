@@ -53,7 +53,8 @@ export const commandFor = (
   if (press) return { does: 'press', press }
   if (job.kind === 'flange' && job.state.push)
     return job.state.push.arrived ? { does: 'tighten' } : { does: 'push-flange', toGo: job.state.push.toGo }
-  if (job.kind !== 'coupled' || !job.state.push.wanted) return { does: 'wait', stage: sheet.current }
+  if ((job.kind !== 'coupled' && job.kind !== 'drum') || !job.state.push.wanted)
+    return { does: 'wait', stage: sheet.current }
   const { push } = job.state
   const end = push.next && endOf(push, push.next)
   if (!push.next || !end) return { does: 'tighten' }

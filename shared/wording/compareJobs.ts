@@ -3,7 +3,7 @@ import { clockFace } from './clockFace'
 import { feetWords, flangeWords, reasonsWords, verdictsWords } from './en'
 import type { FlangeState } from '../../core/jobs/flange'
 import { historyWords } from './viewWords'
-import type { CoupledState } from '../../core/jobs/coupled'
+import type { FootedState } from '../../core/jobs/footed'
 import type { MeasuredState } from '../../core/jobs/measured'
 import type { Job } from '../../core/jobs/jobs'
 import { SIDES } from '../../core/plan/movePlan'
@@ -41,7 +41,7 @@ const limits = (state: MeasuredState, telling: Telling): Told => [
   ]),
 ]
 
-const packs = (state: CoupledState, telling: Telling): Told =>
+const packs = (state: FootedState, telling: Telling): Told =>
   state.packs
     .filter((p) => p.machine === 'movable' || p.packs.left.length + p.packs.right.length > 0)
     .flatMap((p) =>

@@ -2,12 +2,14 @@ import type { Job } from '../../core/jobs/jobs'
 import { beltFindings } from './beltFindings'
 import type { Findings } from './commonFindings'
 import { coupledFindings } from './coupledFindings'
+import { drumFindings } from './drumFindings'
 import { flangeFindings } from './flangeFindings'
 import type { Telling } from './telling'
 
 const FINDINGS: Readonly<Record<Job['kind'], (job: Job, telling: Telling) => Findings>> = {
   coupled: coupledFindings,
   flange: flangeFindings,
+  drum: drumFindings,
   belt: beltFindings,
 }
 

@@ -1,5 +1,5 @@
 import { feetWords } from './en'
-import type { CoupledMachine } from '../../core/register/coupledMachine'
+import type { FootedMachine } from '../../core/register/footedMachine'
 import type { FootRef } from '../../core/stages/feet/entries'
 import { nameOfFoot } from '../../core/stages/feet/feetCheck'
 import type { Millimetres } from '../../core/units/unitSystem'
@@ -7,7 +7,7 @@ import { figure } from './figures'
 import type { Telling } from './telling'
 
 /** A foot's short name, f1 to f4 where it has one, else its place. */
-export const shortFoot = (machine: CoupledMachine, foot: FootRef, telling: Telling): string => {
+export const shortFoot = (machine: FootedMachine, foot: FootRef, telling: Telling): string => {
   return nameOfFoot(machine, foot) ?? placeOf(foot, telling)
 }
 

@@ -7,8 +7,11 @@ import { machineNames, movableName } from './machineNames'
 import { plansWords, setUpWords } from './en'
 import type { BeltStageId, BeltState } from '../../core/jobs/belt'
 import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
+import type { DrumStageId, DrumState } from '../../core/jobs/drum'
 import type { FlangeStageId, FlangeState } from '../../core/jobs/flange'
 import type { Job } from '../../core/jobs/jobs'
+import { meaningOfDrum } from './drumTrue'
+import { meaningOfTram } from './drum'
 import { meaningOfFlangeMove, meaningOfFlangePlan } from './flange'
 import {
   meaningOfFit,
@@ -89,6 +92,21 @@ const FLANGE: {
   close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
 }
 
+const DRUM: { readonly [S in DrumStageId]: (state: DrumState, telling: Telling) => Meaning } = {
+  open: meaningOfOpening,
+  'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
+  look: (s, t) => meaningOfLooks(s.looks, t),
+  feet: (s, t) => meaningOfFeet(s.feetCheck, s.machine, movableName(s), t),
+  'set-up': meaningOfSetUp,
+  'as-found': (s, t) => meaningOfMeasuring(s, 'as-found', t),
+  plan: meaningOfTram,
+  move: meaningOfMove,
+  're-measure': (s, t) => meaningOfMeasuring(s, 're-measure', t),
+  'drum-runout': (s, t) => meaningOfDrum(s.drum, t),
+  prove: meaningOfProof,
+  close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
+}
+
 const BELT: { readonly [S in BeltStageId]: (state: BeltState, telling: Telling) => Meaning } = {
   'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
   'slack-off': meaningOfSlack,
@@ -108,6 +126,8 @@ const headlines = (job: Job, telling: Telling): readonly (readonly [string, stri
       return job.sheet.rows.map((r) => [r.id, COUPLED[r.id](job.state, telling).headline])
     case 'flange':
       return job.sheet.rows.map((r) => [r.id, FLANGE[r.id](job.state, telling).headline])
+    case 'drum':
+      return job.sheet.rows.map((r) => [r.id, DRUM[r.id](job.state, telling).headline])
     case 'belt':
       return job.sheet.rows.map((r) => [r.id, BELT[r.id](job.state, telling).headline])
   }

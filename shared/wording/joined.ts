@@ -9,6 +9,8 @@ export const joinedWords = (machine: MachineFields, words: Words): string => {
       return machine.couplingKind
     case 'flange':
       return drivesWords(words).upright(machine.couplingKind)
+    case 'drum':
+      return drivesWords(words).trammed(machine.couplingKind, drivesWords(words).drums[machine.drum.kind])
     case 'belt': {
       const w = drivesWords(words)
       return w.belts(machine.belts.count, w.beltKinds[machine.belts.kind])

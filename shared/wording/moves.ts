@@ -1,10 +1,10 @@
 import { findingsWords, movesWords } from './en'
-import type { CoupledState } from '../../core/jobs/coupled'
+import type { FootedState } from '../../core/jobs/footed'
 import { plainMeaning, type Meaning } from './meaning'
 import type { Telling } from './telling'
 
 /** What the move stage says before anything is typed. */
-export const meaningOfMove = (state: CoupledState, { words }: Telling): Meaning => {
+export const meaningOfMove = (state: FootedState, { words }: Telling): Meaning => {
   const w = movesWords(words).headlines
   if (state.closing) return plainMeaning('done', findingsWords(words).moves(state.moves.length))
   if (!state.setUp) return plainMeaning('todo', w.setUpFirst)

@@ -54,12 +54,15 @@ export const isParallel = (judgement: Judgement): boolean => {
 
 /** `±5.5`, `−2.0 to 6.0`, `2.0 or more`: the band a quantity is judged by. */
 export const limitWords = (
-  q: Pick<JudgedValue, 'low' | 'high' | 'kind'>,
+  q: Pick<JudgedValue, 'low' | 'high' | 'kind'> & { readonly name?: string },
   telling: Pick<Telling, 'units'>,
 ): string => {
   const f = (x: number | null) => figure(x, q.kind, telling.units)
   if (q.low !== null && q.high !== null)
-    return q.low === -q.high || q.low === 0 ? f(q.high) : `${f(q.low)}…${f(q.high)}`
+    // A size has no sign: its zero is no limit. In one plane it is: never low, never high.
+    return q.low === -q.high || (q.low === 0 && !/\.[vh]$/.test(q.name ?? ''))
+      ? f(q.high)
+      : `${f(q.low)}…${f(q.high)}`
   return q.low !== null ? `≥ ${f(q.low)}` : f(q.high)
 }
 

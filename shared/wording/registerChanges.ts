@@ -20,7 +20,9 @@ export const registerWords = (changes: readonly RegisterChange[], telling: Telli
         const foot = capital(footNames(c.pair, c.machine))
         const pair = c.machine === 'stationary' ? w.ofDriven(foot) : foot
         const told = (mm: number) => figure(mm, 'distance', units, { unit: true })
-        return w.distance(pair, told(Math.abs(c.was)), told(Math.abs(c.now)))
+        return c.was === null
+          ? w.tapedFirst(pair, told(Math.abs(c.now)))
+          : w.distance(pair, told(Math.abs(c.was)), told(Math.abs(c.now)))
       }
       case 'target':
         return w.target(targetSource(c.target, telling))

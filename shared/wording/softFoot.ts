@@ -2,7 +2,7 @@ import type { Meaning } from './meaning'
 import { shortFoot, riseWords } from './footPlaces'
 import { softFootWords } from './en'
 import { DIAGONALS, FOOT_NAMES } from '../../core/feet/softFoot'
-import type { CoupledMachine } from '../../core/register/coupledMachine'
+import type { FootedMachine } from '../../core/register/footedMachine'
 import type { FootRef } from '../../core/stages/feet/entries'
 import { CHASED } from '../../core/stages/feet/cure'
 import type { FeetCheck } from '../../core/stages/feet/feetCheck'
@@ -13,7 +13,7 @@ import type { Telling } from './telling'
 /** What the feet mean as last read: one sentence for every state they can be in. */
 export const meaningOfFeet = (
   check: FeetCheck,
-  machine: CoupledMachine,
+  machine: FootedMachine,
   movable: string,
   telling: Telling,
 ): Meaning => {

@@ -9,7 +9,7 @@ import type { Runouts } from '../../core/stages/level/runouts'
 import { type Telling, capital } from './telling'
 import { figure } from './figures'
 import type { SettledTolerance } from '../../core/judge/tolerance'
-import type { CoupledMachine } from '../../core/register/coupledMachine'
+import type { FootedMachine } from '../../core/register/footedMachine'
 import { lineWords, openAt, offsetWords } from './directions'
 import { readsHot, isUnderWay } from '../../core/stages/hotCheck/hotRun'
 import type { RoughIn } from '../../core/stages/roughIn/roughIn'
@@ -128,7 +128,7 @@ export const findingOfRoughIn = (roughIn: RoughIn, movable: string, telling: Tel
 }
 
 /** One line of what was found at the feet, for the run sheet. */
-export const findingOfFeet = (check: FeetCheck, machine: CoupledMachine, telling: Telling): string => {
+export const findingOfFeet = (check: FeetCheck, machine: FootedMachine, telling: Telling): string => {
   const w = findingsWords(telling.words).feet
   const at = check.readings.length - 1
   const reading = check.readings[at] ?? null

@@ -4,11 +4,12 @@ import { historyWords } from '~~/shared/wording/viewWords'
 import { SIDES } from '~~/core/plan/movePlan'
 import { toCore } from '~~/core/units/unitSystem'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
+import type { DrumFields } from '~~/shared/register/drumMachine'
 import { pack, thickness } from '~~/shared/wording/figures'
 import { capital, tellingOf } from '~~/shared/wording/telling'
 
 /** What lies under each foot by the register, leaf by leaf, the coupling end above. */
-const props = defineProps<{ machine: CoupledFields; packLimit: number }>()
+const props = defineProps<{ machine: CoupledFields | DrumFields; packLimit: number }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
 const feet = computed(() => feetWords(telling.value.words))

@@ -18,7 +18,8 @@ const drivenMoved = computed(() => movesDriven(props.move.entry.payload))
 const plannedAt = (id: string, plane: 'v' | 'h') => {
   const { planned, footwork } = props.move
   const x = footwork.moves.find((m) => m.machine === 'movable' && m.id === id)?.x
-  return planned && x !== undefined ? (positionAt(planned.footwork.change, x)[plane] ?? undefined) : undefined
+  const change = planned?.footwork.change
+  return change && x !== undefined ? (positionAt(change, x)[plane] ?? undefined) : undefined
 }
 const words = computed(() => telling.value.words)
 const sentence = (plane: 'v' | 'h') => {

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { movesWords } from '~~/shared/wording/en'
-import type { CoupledState } from '~~/core/jobs/coupled'
+import type { FootedState } from '~~/core/jobs/footed'
 import { chaseIn } from '~~/core/stages/measure/chase'
 
 /** Moves that do not help are said, with what upstream was passed over or found wrong. */
-const props = defineProps<{ state: CoupledState }>()
+const props = defineProps<{ state: FootedState }>()
 const telling = useTelling()
 const w = computed(() => movesWords(telling.value.words))
 const chase = computed(() => chaseIn(props.state))

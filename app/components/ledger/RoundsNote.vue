@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { movesWords } from '~~/shared/wording/en'
-import type { CoupledState } from '~~/core/jobs/coupled'
+import type { FootedState } from '~~/core/jobs/footed'
 import { roundShares } from '~~/core/stages/measure/chase'
 import { quantityName } from '~~/shared/wording/quantities'
 
 /** Rounds side by side: each judged quantity as found and after the last moves. */
-const props = defineProps<{ state: CoupledState }>()
+const props = defineProps<{ state: FootedState }>()
 const telling = useTelling()
 const w = computed(() => movesWords(telling.value.words))
 /** As found and the last rounds: what a narrow ledger holds. */

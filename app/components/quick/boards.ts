@@ -52,6 +52,7 @@ export const SUM_BOARDS: Readonly<Record<string, SumBoard>> = {
     board: defineAsyncComponent(() => import('./boards/BeltSetSum.vue')),
   },
   'variable-sheave': of(() => import('./boards/SettingSum.vue')),
+  'drum-tram': of(() => import('./boards/DrumSum.vue')),
   'vertical-flange': of(() => import('./boards/FlangeSum.vue')),
   'compare-sets': lineFound,
   growth: {

@@ -14,6 +14,7 @@ import StandsAsLeft from '~/components/history/StandsAsLeft.vue'
 
 /** The chart is as large as all else of the page and below its first screen. */
 const FoundAndLeft = defineAsyncComponent(() => import('~/components/history/FoundAndLeft.vue'))
+const DrumNow = defineAsyncComponent(() => import('~/components/history/DrumNow.vue'))
 /** What only a drive by belts shows comes with the first of them. */
 const BeltDrive = defineAsyncComponent(() => import('~/components/history/BeltDrive.vue'))
 const behind = useBehind()
@@ -89,6 +90,7 @@ const leftJob = computed(() => (measured.value ? jobOf(measured.value.id) : null
 const leftAs = computed(() =>
   leftJob.value?.kind === 'coupled' && leftJob.value.state.asLeft?.coupling ? leftJob.value.state : null,
 )
+const leftDrum = computed(() => (leftJob.value?.kind === 'drum' ? leftJob.value.state : null))
 const leftFlange = computed(() => (leftJob.value?.kind === 'flange' ? leftJob.value.state : null))
 const drawn = ref<'left' | 'dimensions'>('left')
 const draws = computed(() => (leftAs.value ? drawn.value : 'dimensions'))
@@ -161,6 +163,12 @@ const saved = (now: string) =>
           </div>
           <FeetNow :machine="data.machine" :pack-limit="session.works?.packLimit ?? 4" />
         </div>
+        <DrumNow
+          v-else-if="data.machine.drive === 'drum'"
+          :machine="data.machine"
+          :left="leftDrum"
+          :closed-at="measured?.closedAt ?? null"
+        />
         <FlangeNow
           v-else-if="data.machine.drive === 'flange'"
           :machine="data.machine"
@@ -187,7 +195,7 @@ const saved = (now: string) =>
             <MachineNotes :jobs="closedJobs" />
           </div>
           <FootByFoot
-            v-if="data.machine.drive === 'coupled'"
+            v-if="'feet' in data.machine"
             class="by-foot"
             :jobs="closedJobs"
             :machine="data.machine"

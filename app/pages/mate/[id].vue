@@ -71,7 +71,7 @@ const status = computed(() =>
         p.name
       }}</el-button>
     </section>
-    <section v-else-if="!side && job.folded.kind === 'coupled'" class="ask">
+    <section v-else-if="!side && (job.folded.kind === 'coupled' || job.folded.kind === 'drum')" class="ask">
       <h1>{{ w.sideAsk }}</h1>
       <el-button v-for="s in MATE_SIDES" :key="s" class="big" @click="side = s">{{ w.sides[s] }}</el-button>
       <p>{{ w.sideHint }}</p>

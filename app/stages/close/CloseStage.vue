@@ -28,6 +28,7 @@ const loadWorking = ahead(() => import('~~/shared/stages/measure/working'))
 const loadLineWorking = ahead(() => import('~~/shared/stages/lineUp/working'))
 const BeltsAhead = defineAsyncComponent(() => import('./BeltsAhead.vue'))
 const CouplingClosing = loadedAhead(() => import('./CouplingClosing.vue'))
+const DrumClosing = loadedAhead(() => import('./DrumClosing.vue'))
 const FlangeClosing = loadedAhead(() => import('./FlangeClosing.vue'))
 const CustomerHand = loadedAhead(() => import('./CustomerHand.vue'))
 const LineClosing = loadedAhead(() => import('./LineClosing.vue'))
@@ -160,6 +161,7 @@ onMounted(() => {
 
 <template>
   <CouplingClosing v-if="job.coupled" :state="job.coupled" />
+  <DrumClosing v-else-if="job.drum" :state="job.drum" />
   <FlangeClosing v-else-if="job.flange" :state="job.flange" />
   <LineClosing v-else-if="job.belt" :state="job.belt" />
   <LedgerFrame

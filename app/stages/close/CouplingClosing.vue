@@ -10,6 +10,7 @@ import {
 } from '~~/shared/wording/en'
 import { registerChanges } from '~~/core/stages/close/registerChanges'
 import type { CoupledState } from '~~/core/jobs/coupled'
+import type { FootedState } from '~~/core/jobs/footed'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { misalignmentWords } from '~~/shared/wording/directions'
 import { isParallel, limitWords, quantityName } from '~~/shared/wording/quantities'
@@ -20,7 +21,9 @@ const HotClosing = loadedAhead(() => import('./HotClosing.vue'))
 const RoughClosing = loadedAhead(() => import('./RoughClosing.vue'))
 
 /** As found against as left, each judged, and both drawn. */
-const props = defineProps<{ state: CoupledState }>()
+const props = defineProps<{
+  state: FootedState & Partial<Pick<CoupledState, 'hot' | 'roughIn' | 'coldTarget'>>
+}>()
 const session = useSession()
 const telling = useTelling()
 const found = computed(() => props.state.asFound)
@@ -43,7 +46,7 @@ const sums = computed(() =>
   })),
 )
 /** A visit for the hot check alone is judged as it runs. */
-const hot = computed(() => (props.state.hot.run.answered ? props.state.hot : null))
+const hot = computed(() => (props.state.hot?.run.answered ? props.state.hot : null))
 const rows = computed(() =>
   (left.value?.judgement?.quantities ?? hot.value?.judgement?.quantities ?? []).map((q) => ({
     q,
@@ -65,10 +68,10 @@ const taken = computed(() => registerWords(registerChanges(props.state), telling
         <p class="quiet">{{ s.trust }}</p>
       </div>
     </div>
-    <RoughClosing v-else-if="state.roughIn.proves" :state="state" />
+    <RoughClosing v-else-if="state.roughIn?.proves" :rough-in="state.roughIn" />
     <HotClosing
       v-if="hot?.run.answered"
-      :state="state"
+      :state="{ ...state, hot }"
       :answer="hot.run.answered"
       :drawn="!(left?.coupling && state.setUp)"
     />
@@ -88,18 +91,19 @@ const taken = computed(() => registerWords(registerChanges(props.state), telling
       </tr>
     </FigureTable>
     <p v-else class="empty">{{ w.view.nothingStands }}</p>
-    <p v-if="rows.length && hasTarget(state.coldTarget)" class="quiet">
+    <p v-if="rows.length && state.coldTarget && hasTarget(state.coldTarget)" class="quiet">
       {{ aimsWords(telling.words).source(targetSource(state.coldTarget, telling)) }}
       {{ targetsWords(telling.words).report.values }}
     </p>
     <OverlaidShafts
-      v-if="left?.coupling && state.setUp"
-      :feet="state.setUp.feet"
+      v-if="left?.coupling && state.setUp && !state.feet.untaped"
+      :feet="state.feet.movable"
       :tolerance="state.tolerance"
       :target="state.target"
       :found="found?.coupling ?? null"
       :left="left.coupling"
     />
+    <slot />
     <section v-if="taken.length" class="taken" :aria-label="w.register.name">
       <h3>{{ w.register.name }}</h3>
       <p v-if="!state.closing" class="quiet">{{ w.register.waits }}</p>

@@ -6,7 +6,7 @@ import { meaningOfHotAnswer } from '~~/shared/wording/hotAnswered'
 
 /** What a hot check said, and its lines where nothing else of the job is drawn. */
 const props = defineProps<{
-  state: CoupledState
+  state: Pick<CoupledState, 'hot' | 'feet' | 'tolerance' | 'setUp'>
   answer: NonNullable<CoupledState['hot']['run']['answered']>
   drawn: boolean
 }>()

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { roughInWords, tablesWords, verdictsWords } from '~~/shared/wording/en'
-import type { CoupledState } from '~~/core/jobs/coupled'
+import type { RoughIn } from '~~/core/stages/roughIn/roughIn'
 import { feltWords, roughLimitWords } from '~~/shared/wording/roughIn'
 
 /** What straightedge and feelers found first and last, where they are all that its maker asks. */
-const props = defineProps<{ state: CoupledState }>()
+const props = defineProps<{ roughIn: RoughIn }>()
 const telling = useTelling()
 const t = computed(() => tablesWords(telling.value.words))
 const rough = computed(() => {
-  const { readings, latest } = props.state.roughIn
+  const { readings, latest } = props.roughIn
   const first = readings.find((r) => r !== null)
   if (!latest || !first) return []
   const words = roughInWords(telling.value.words).view
@@ -25,7 +25,7 @@ const rough = computed(() => {
   )
 })
 const roughLimit = computed(() =>
-  props.state.roughIn.latest ? roughLimitWords(props.state.roughIn.latest, telling.value) : '',
+  props.roughIn.latest ? roughLimitWords(props.roughIn.latest, telling.value) : '',
 )
 </script>
 

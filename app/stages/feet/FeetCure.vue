@@ -2,13 +2,13 @@
 import { shortFoot } from '~~/shared/wording/footPlaces'
 import { softFootWords } from '~~/shared/wording/en'
 import { diagonalOf } from '~~/core/feet/softFoot'
-import type { CoupledMachine } from '~~/core/register/coupledMachine'
+import type { FootedMachine } from '~~/core/register/footedMachine'
 import type { Cure } from '~~/core/stages/feet/cure'
 import type { FeetReading } from '~~/core/stages/feet/feetCheck'
 import { figure, pack, UNIT_NAMES } from '~~/shared/wording/figures'
 
 /** What to do about the feet as they were read, in sentences: which one foot, by how much, from which leaves, and why. */
-const props = defineProps<{ reading: FeetReading; cure: Cure | null; machine: CoupledMachine }>()
+const props = defineProps<{ reading: FeetReading; cure: Cure | null; machine: FootedMachine }>()
 const session = useSession()
 const telling = useTelling()
 const w = computed(() => softFootWords(telling.value.words).cure)

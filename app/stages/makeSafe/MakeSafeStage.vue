@@ -3,7 +3,7 @@ import { meaningOfSafety } from '~~/shared/wording/makeSafe'
 import { powerWhy } from '~~/shared/wording/safety'
 import { actionsWords, beltsWords, makeSafeWords, safetyWords, sheetWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
-import { SAFETY_POINTS, type SafetyPoint } from '~~/core/stages/makeSafe/entries'
+import type { SafetyPoint } from '~~/core/stages/makeSafe/entries'
 
 const job = useJob()
 const session = useSession()
@@ -42,7 +42,7 @@ const askingShown = computed({ get: () => asking.value !== null, set: (on) => !o
   <BoardFrame :title="sheetWords(telling.words).stages['make-safe'].name" :note="w.note">
     <ol class="points">
       <li
-        v-for="(point, i) in SAFETY_POINTS"
+        v-for="(point, i) in safety.points"
         :key="point"
         :class="{ turn: point === next, done: confirmation(point) }"
       >

@@ -101,7 +101,7 @@ const quick = ref(false)
 const shape = computed<BoardShape>(() => {
   if (boardOrTable.value || form.value.ownAngles) return 'table'
   if (reads.value === 'values') return 'values'
-  if (fourClock.value && !listing.value) return 'pads'
+  if (fourClock.value && !listing.value) return atDrum.value ? 'drum' : 'pads'
   return 'round'
 })
 const listed = computed(() => listSets(logged.value, telling.value))
@@ -217,6 +217,7 @@ const gapWords = computed(() => {
 })
 /** What belongs to a machine on feet alone, and to one on a flange. */
 const onFeet = computed(() => ('feet' in state.value ? state.value : null))
+const atDrum = computed(() => ('tram' in state.value ? state.value : null))
 const onFlange = computed(() => ('shape' in state.value ? state.value : null))
 const lastMove = computed(() =>
   props.stage === 're-measure' && 'feet' in live.value ? live.value.moves.at(-1) : undefined,
@@ -287,7 +288,10 @@ const turnNote = computed(() =>
       @positions="setPositions"
       @enter="enter"
     />
-    <div v-if="(shape === 'pads' || !taking) && circles.length && reads !== 'values'" class="balances">
+    <div
+      v-if="(shape === 'pads' || !taking) && !atDrum && circles.length && reads !== 'values'"
+      class="balances"
+    >
       <SumBalance v-for="c in circles" :key="c" v-bind="balance(c)" />
     </div>
     <div v-if="taking && reads === 'dials'" class="returned">
@@ -308,7 +312,7 @@ const turnNote = computed(() =>
     </div>
     <OverlaidShafts
       v-if="!taking && measurement?.coupling && state.setUp && onFeet"
-      :feet="state.setUp.feet"
+      :feet="onFeet.feet.untaped ? [] : onFeet.feet.movable"
       :tolerance="state.tolerance"
       :target="state.target"
       :found="stage === 're-measure' ? (state.asFound?.coupling ?? null) : null"
@@ -335,7 +339,7 @@ const turnNote = computed(() =>
       v-if="measurement?.judgement && measurement.trust !== 'doubtful'"
       :judgement="measurement.judgement"
       :source="source"
-      :target="warm ? undefined : onFeet?.coldTarget"
+      :target="warm || !onFeet || !('coldTarget' in onFeet) ? undefined : onFeet.coldTarget"
       :line="onFlange ? measurement.coupling : null"
     />
     <TrustTable v-if="measurement" :measurement="measurement" />

@@ -11,6 +11,7 @@ import { drawRound } from '~~/shared/stages/measure/round'
 import { figure } from '~~/shared/wording/figures'
 import { seenClock } from '~~/shared/wording/otherEnd'
 
+const DrumBoard = loadedAhead(() => import('../tram/DrumBoard.vue'))
 const PositionTools = loadedAhead(() => import('~/boards/PositionTools.vue'))
 const ReadingTable = loadedAhead(() => import('~/boards/ReadingTable.vue'))
 const RoundClock = loadedAhead(() => import('~/boards/RoundClock.vue'))
@@ -97,6 +98,20 @@ const walk = (circle: string, clock: number, by: 1 | -1) => {
       @step="(clock, by) => walk(c.id, clock, by)"
     />
   </div>
+  <DrumBoard
+    v-else-if="shape === 'drum'"
+    ref="whole"
+    :positions="form.positions"
+    :texts="form.circles"
+    :units="session.units"
+    :ghost="byCircle(ghost)"
+    :ringed="byCircle(ringed)"
+    :notes="byCircle(notes)"
+    :place="(clock) => placeName(setUp, clock, telling)"
+    @update:text="reading.setText"
+    @enter="(circle, clock) => emit('enter', { circle, clock })"
+    @step="walk"
+  />
   <RoundClock
     v-else-if="shape === 'round'"
     ref="whole"

@@ -1,2 +1,2 @@
 /** What readings are typed on: pads at the quarters, one clock round the hub, the drawn shafts, or rows. */
-export type BoardShape = 'pads' | 'round' | 'values' | 'table'
+export type BoardShape = 'pads' | 'drum' | 'round' | 'values' | 'table'

@@ -25,7 +25,7 @@ const push = usePushForm()
 
 const w = computed(() => movesWords(telling.value.words))
 const actions = computed(() => actionsWords(telling.value.words))
-const state = computed(() => job.coupled!)
+const state = computed(() => job.footed!)
 const locked = computed(() => state.value.closing !== null || !state.value.setUp)
 const last = computed(() => state.value.moves.at(-1) ?? null)
 const { pairs, plannedSide, plannedShims, plannedSides, step, steps } = useMoveSteps(feet, plan)
@@ -58,12 +58,13 @@ const pushing = computed(
 
 /** The move being typed, as the fold sees it. */
 const drafted = computed(() => {
-  const record = job.draft ? job.liveCoupled?.moves.find((m) => m.entry.id === job.draft?.id) : null
+  const record = job.draft ? job.liveFooted?.moves.find((m) => m.entry.id === job.draft?.id) : null
   return record?.footwork ?? null
 })
 const predicted = computed(() => {
   const from = state.value.latest.coupling
-  return from && drafted.value && !form.value.correcting ? lineSum(from, drafted.value.change) : null
+  const change = drafted.value?.change
+  return from && change && !form.value.correcting ? lineSum(from, change) : null
 })
 const after = computed(() =>
   predicted.value ? judge(predicted.value, state.value.tolerance, state.value.target) : null,
@@ -192,7 +193,7 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
       :judgement="state.latest.judgement"
       :after="after"
       :source="source"
-      :target="state.coldTarget"
+      :target="job.coupled?.coldTarget"
     />
     <el-button
       v-if="last && !locked && !form.correcting"

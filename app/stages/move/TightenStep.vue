@@ -20,7 +20,7 @@ const job = useJob()
 const session = useSession()
 const telling = useTelling()
 const w = computed(() => pushingWords(telling.value.words).drift)
-const bolts = computed(() => job.coupled!.bolts)
+const bolts = computed(() => job.footed!.bolts)
 const naming = ref(false)
 const later = useLater(naming)
 const order = (machine: MachineRole) =>

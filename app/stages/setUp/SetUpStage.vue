@@ -7,7 +7,7 @@ import { endOf, METHOD_FORMS } from '~~/shared/methods/forms'
 import { marksOf, stillMachine } from '~~/core/stages/setUp/stillSurface'
 import { asSmall } from '~~/shared/forms/typed'
 import { flangeBoxes, flangeLabel, toldFlange } from '~~/shared/stages/setUp/flangeTape'
-import { checksOf, methodsFor, NO_PIPE, numbersOf, readPipe } from '~~/shared/stages/setUp/form'
+import { checksOf, choicesOf, methodsFor, NO_PIPE, numbersOf, readPipe } from '~~/shared/stages/setUp/form'
 import {
   boxName,
   choiceRows,
@@ -26,6 +26,7 @@ import { ahead, loadedAhead } from '../ahead'
 const loadWorking = ahead(() => import('~~/shared/stages/setUp/working'))
 const FlangeChain = loadedAhead(() => import('~/boards/FlangeChain.vue'))
 const SetUpChain = loadedAhead(() => import('~/boards/SetUpChain.vue'))
+const DrumSetUp = loadedAhead(() => import('./DrumSetUp.vue'))
 const SagOnPipe = loadedAhead(() => import('./SagOnPipe.vue'))
 
 const job = useJob()
@@ -42,7 +43,15 @@ const names = computed(() => ({
   stationary: job.machine?.stationaryName ?? w.value.view.driven,
 }))
 const method = computed(() => METHOD_FORMS[form.value.method])
-const choices = computed(() => choiceRows(form.value.method, names.value, telling.value))
+const choices = computed(() =>
+  choiceRows(
+    form.value.method,
+    names.value,
+    telling.value,
+    choicesOf(form.value.method, context.value.machine),
+  ),
+)
+const atDrum = computed(() => context.value.machine.drive === 'drum')
 const methods = computed(() =>
   methodsFor(context.value.machine).map((value) => ({
     value,
@@ -158,6 +167,7 @@ onMounted(() => {
   <BoardFrame :title="title" :note="w.view.note">
     <template #tools>
       <PickOne
+        v-if="!atDrum"
         class="method"
         on-dye
         :label="w.view.method"
@@ -220,6 +230,7 @@ onMounted(() => {
       />
       <p>{{ f.noSag }}</p>
     </div>
+    <DrumSetUp v-if="atDrum" />
     <div class="fields">
       <div v-if="form.method === 'heads'" class="row">
         <NumberBox
@@ -290,7 +301,7 @@ onMounted(() => {
           :options="c.options"
         />
         <ChoiceRow
-          v-if="method.reads === 'dials'"
+          v-if="method.reads === 'dials' && !atDrum"
           :ref="keep('turning')"
           v-model="form.turning"
           :note="read.remarks.turning?.text"
@@ -355,7 +366,7 @@ onMounted(() => {
       <span>{{ w.refit }}</span>
       <el-input v-model="form.refit" :aria-label="w.refit" maxlength="300" :disabled="closed" />
     </label>
-    <p v-if="stillHub">{{ stillHub }}</p>
+    <p v-if="stillHub && !atDrum">{{ stillHub }}</p>
     <p v-if="form.flange" class="muted">{{ f.mark }}</p>
     <p v-if="method.reads === 'dials'" class="muted">{{ safetyWords(telling.words).turning }}</p>
     <template v-if="job.measured?.setUp && !closed">

@@ -23,6 +23,8 @@ export type ExceptionReason =
   | 'corrected-since'
   | 'strained'
   | 'turns-wrong'
+  | 'drum-out'
+  | 'drum-unread'
   | 'untensioned'
   | 'untightened'
   | 'runs-badly'

@@ -60,7 +60,7 @@ describe('what the register takes over', () => {
       'movable outboard',
     ])
     const [change] = changes
-    expect(change?.what === 'distance' ? change.now - change.was : 0).toBeCloseTo(6.35, 6)
+    expect(change?.what === 'distance' ? change.now - (change.was ?? NaN) : 0).toBeCloseTo(6.35, 6)
     const near = payload.feet.map((f) => ({ ...f, x: f.x + 0.001 }))
     job.add({ kind: 'set-up', payload: { ...payload, feet: near } })
     expect(registerChanges(job.state)).toEqual([])

@@ -4,8 +4,8 @@ import {
   movableFeet,
   registeredPacks,
   stationaryFeet,
-  type CoupledMachine,
-} from '../../register/coupledMachine'
+  type FootedMachine,
+} from '../../register/footedMachine'
 import type { PairPacks } from '../../register/pair'
 import { thicknessKey } from '../../shims/leafKinds'
 import type { Millimetres } from '../../units/unitSystem'
@@ -28,17 +28,19 @@ export type RegisterChange =
       readonly what: 'distance'
       readonly machine: MachineRole
       readonly pair: string
-      readonly was: Millimetres
+      /** Null where nobody had taped it before. */
+      readonly was: Millimetres | null
       readonly now: Millimetres
     }
   | { readonly what: 'target'; readonly target: ColdTarget }
   | { readonly what: 'bolts'; readonly bolts: Bolts }
 
 interface Sees {
-  readonly machine: CoupledMachine
+  readonly machine: FootedMachine
   readonly packs: readonly PairPacks[]
   readonly setUp: SetUp | null
-  readonly coldTarget: ColdTarget
+  /** Only where a machine is set off on purpose. */
+  readonly coldTarget?: ColdTarget
   readonly bolts: Bolts | null
 }
 
@@ -65,11 +67,12 @@ export const tapedDistances = ({
   MACHINE_ROLES.flatMap((role) => {
     const registered = role === 'movable' ? movableFeet(machine) : stationaryFeet(machine)
     const taped = (role === 'movable' ? setUp?.feet : setUp?.stationaryFeet) ?? []
-    return registered.flatMap(({ id, x }) => {
+    return machine.feet[role].flatMap(({ id }) => {
+      const was = registered.find((f) => f.id === id)?.x ?? null
       const now = taped.find((f) => f.id === id)?.x
-      return now === undefined || Math.abs(now - x) < SAME_PLACE
+      return now === undefined || (was !== null && Math.abs(now - was) < SAME_PLACE)
         ? []
-        : [{ what: 'distance' as const, machine: role, pair: id, was: x, now }]
+        : [{ what: 'distance' as const, machine: role, pair: id, was, now }]
     })
   })
 
@@ -93,7 +96,7 @@ export const registerChanges = ({
   return [
     ...changed,
     ...tapedDistances({ machine, setUp }),
-    ...(coldTarget.from === 'job' && coldTarget.payload
+    ...(coldTarget?.from === 'job' && coldTarget.payload
       ? [{ what: 'target' as const, target: coldTarget }]
       : []),
     ...(bolts?.from === 'job' && !sameBolts(machine.bolts, bolts.payload)

@@ -2,7 +2,7 @@ import { shelfOf } from '../../register/shelf'
 import { diagonalOf, type FootName } from '../../feet/softFoot'
 import { thicknessKey } from '../../shims/leafKinds'
 import { shimPack } from '../../shims/shimPack'
-import type { CoupledMachine } from '../../register/coupledMachine'
+import type { FootedMachine } from '../../register/footedMachine'
 import type { PairPacks } from '../../register/pair'
 import { toCore, type Millimetres } from '../../units/unitSystem'
 import { outerFeet, type FeetCheck, type FeetReading } from './feetCheck'
@@ -33,7 +33,7 @@ export const CHASED = 2
  * nothing is to be filled. Never for both feet of a diagonal.
  */
 export const cureOf = (
-  machine: CoupledMachine,
+  machine: FootedMachine,
   check: FeetCheck,
   packs: readonly PairPacks[],
 ): Cure | null => {

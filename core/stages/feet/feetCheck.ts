@@ -12,7 +12,7 @@ import { sizeVerdict } from '../../judge/sizeVerdict'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
 import type { Side } from '../../plan/movePlan'
-import type { CoupledMachine } from '../../register/coupledMachine'
+import type { FootedMachine } from '../../register/footedMachine'
 import { toCore, type Millimetres } from '../../units/unitSystem'
 import type { FootRef } from './entries'
 
@@ -91,12 +91,12 @@ export interface FeetReading {
 const STEPS = 4
 
 /** Foot pairs of the movable machine, the nearest to the coupling first. */
-export const pairsOutward = remember((machine: CoupledMachine) =>
-  [...machine.feet.movable].sort((a, b) => Math.abs(a.x) - Math.abs(b.x)),
+export const pairsOutward = remember((machine: FootedMachine) =>
+  [...machine.feet.movable].sort((a, b) => Math.abs(a.x ?? 0) - Math.abs(b.x ?? 0)),
 )
 
 /** Where the four named feet of the movable machine stand: on its outer pairs. */
-export const outerFeet = (machine: CoupledMachine): Readonly<Record<FootName, FootRef>> | null => {
+export const outerFeet = (machine: FootedMachine): Readonly<Record<FootName, FootRef>> | null => {
   const pairs = pairsOutward(machine)
   const near = pairs[0]
   const far = pairs[pairs.length - 1]
@@ -111,13 +111,13 @@ export const outerFeet = (machine: CoupledMachine): Readonly<Record<FootName, Fo
 }
 
 /** Short name of a foot; null for one between the outer pairs, or of the other machine. */
-export const nameOfFoot = (machine: CoupledMachine, foot: FootRef): FootName | null => {
+export const nameOfFoot = (machine: FootedMachine, foot: FootRef): FootName | null => {
   const names = outerFeet(machine)
   return FOOT_NAMES.find((f) => names && footKeyOf(names[f]) === footKeyOf(foot)) ?? null
 }
 
 /** The feet that have a gap with the bolts loose, as a round tells. */
-export const feltFeet = (machine: CoupledMachine, { gaps }: FeetRound): readonly FeltFoot[] => {
+export const feltFeet = (machine: FootedMachine, { gaps }: FeetRound): readonly FeltFoot[] => {
   if (!gaps) return []
   const { units } = gaps.payload
   return gaps.payload.gaps
@@ -162,7 +162,7 @@ const named = (
     : { f1, f2, f3, f4 }
 }
 
-const readRound = remember((machine: CoupledMachine, round: FeetRound): FeetReading | null => {
+const readRound = remember((machine: FootedMachine, round: FeetRound): FeetReading | null => {
   const names = outerFeet(machine)
   if (!names || !round.rises) return null
   const byFoot = risesOf(round.rises)
@@ -226,7 +226,7 @@ export const chaseOf = (readings: readonly (FeetReading | null)[]): number => {
 }
 
 /** What the logbook says of the feet. */
-export const checkFeet = remember((machine: CoupledMachine, rounds: FeetRounds): FeetCheck => {
+export const checkFeet = remember((machine: FootedMachine, rounds: FeetRounds): FeetCheck => {
   const readings = rounds.map((round) => readRound(machine, round))
   const latest = readings.reduce<FeetReading | null>((found, r) => r ?? found, null)
   return {

@@ -1,6 +1,6 @@
 import { conflict, defineStage, invalid, type Objection } from '../../logbook/stage'
 import { SIDES } from '../../plan/movePlan'
-import type { CoupledMachine } from '../../register/machine'
+import type { FootedMachine } from '../../register/footedMachine'
 import type { PairPacks } from '../../register/pair'
 import { lockoutObjection } from '../makeSafe/stage'
 import type { Safety } from '../makeSafe/safety'
@@ -11,7 +11,7 @@ import type { FootRef } from './entries'
 import { footKeyOf, type FeetCheck } from './feetCheck'
 
 interface Sees {
-  readonly machine: CoupledMachine
+  readonly machine: FootedMachine
   readonly safety: Safety
   readonly feetCheck: FeetCheck
   readonly packs: readonly PairPacks[]
@@ -22,7 +22,7 @@ const latest = (job: Sees): Measurement => job.measurements[job.measurements.len
 
 /** Feet that this machine doesn't have, or one named twice. */
 const footObjection = (
-  machine: CoupledMachine,
+  machine: FootedMachine,
   list: readonly FootRef[],
   path: readonly string[],
 ): Objection | null => {

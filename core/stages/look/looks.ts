@@ -1,13 +1,13 @@
 import { sizeVerdict } from '../../judge/sizeVerdict'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
-import type { CoupledMachine } from '../../register/coupledMachine'
+import type { FootedMachine } from '../../register/footedMachine'
 import type { FlangeMachine } from '../../register/flangeMachine'
 import { partsOfCoupling } from '../../register/couplingParts'
 import { toCore, type Millimetres } from '../../units/unitSystem'
 import { levelBase, type BaseFound } from './base'
 import { FLANGE_PLACES } from '../flangeLook/entries'
-import { BASE_PLACES, type Found, type Place } from './entries'
+import { BASE_PLACES, DRUM_PLACES, type Found, type Place } from './entries'
 import { shimsAgainstRegister, type FootFound } from './shimsFound'
 
 /** What was written of the opened machine. */
@@ -56,9 +56,15 @@ export const keepLooks = (now: LookFacts, e: LogEntry): LookFacts => {
   }
 }
 
+const PLACES: Readonly<Record<(FootedMachine | FlangeMachine)['drive'], readonly Place[]>> = {
+  coupled: BASE_PLACES,
+  flange: FLANGE_PLACES,
+  drum: DRUM_PLACES,
+}
+
 /** Where one looks on this machine: its base or its flange, and its coupling by kind. */
-export const placesOf = remember((machine: CoupledMachine | FlangeMachine): readonly Place[] => [
-  ...(machine.drive === 'flange' ? FLANGE_PLACES : BASE_PLACES),
+export const placesOf = remember((machine: FootedMachine | FlangeMachine): readonly Place[] => [
+  ...PLACES[machine.drive],
   ...partsOfCoupling(machine.couplingType),
 ])
 
@@ -111,7 +117,7 @@ export interface Looks {
   readonly base: BaseFound | null
 }
 
-export const checkLooks = remember((machine: CoupledMachine | FlangeMachine, facts: LookFacts): Looks => {
+export const checkLooks = remember((machine: FootedMachine | FlangeMachine, facts: LookFacts): Looks => {
   const places = placesOf(machine).map((place) => ({ place, entry: facts.looked.get(place) ?? null }))
   const counts = { fine: 0, 'put-right': 0, 'to-report': 0 }
   for (const { entry } of places) if (entry) counts[entry.payload.found]++

@@ -1,7 +1,7 @@
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
 import { SIDES, type MachineRole, type Side } from '../../plan/movePlan'
-import { registeredPacks, type CoupledMachine } from '../../register/coupledMachine'
+import { registeredPacks, type FootedMachine } from '../../register/footedMachine'
 import type { PairPacks } from '../../register/pair'
 import { toCore, type Millimetres } from '../../units/unitSystem'
 
@@ -31,7 +31,7 @@ export const samePack = (a: readonly Millimetres[], b: readonly Millimetres[]): 
 
 /** The last entry that names each foot, foot by foot. */
 export const shimsAgainstRegister = remember(
-  (machine: CoupledMachine, entries: readonly LogEntry<'shims-found'>[]): readonly FootFound[] =>
+  (machine: FootedMachine, entries: readonly LogEntry<'shims-found'>[]): readonly FootFound[] =>
     registeredPacks(machine).flatMap(({ machine: role, id, packs }) =>
       SIDES.map((side): FootFound => {
         const entry = [...entries]
@@ -57,7 +57,7 @@ export const shimsAgainstRegister = remember(
 
 /** The packs a job starts from: as found where somebody looked, else as registered. */
 export const packsAsFound = remember(
-  (machine: CoupledMachine, entries: readonly LogEntry<'shims-found'>[]): readonly PairPacks[] => {
+  (machine: FootedMachine, entries: readonly LogEntry<'shims-found'>[]): readonly PairPacks[] => {
     if (entries.length === 0) return registeredPacks(machine)
     const feet = shimsAgainstRegister(machine, entries)
     const under = (role: MachineRole, id: string, side: Side) => {

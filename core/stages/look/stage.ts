@@ -1,6 +1,6 @@
 import { conflict, defineStage, invalid, type Objection, type Skips } from '../../logbook/stage'
 import type { LogEntry } from '../../logbook/entry'
-import type { CoupledMachine } from '../../register/machine'
+import type { FootedMachine } from '../../register/footedMachine'
 import { lockoutObjection } from '../makeSafe/stage'
 import type { Safety } from '../makeSafe/safety'
 import type { Measurement } from '../measure/measurement'
@@ -9,12 +9,13 @@ import type { FeetCheck } from '../feet/feetCheck'
 import { placesOf, type Looks } from './looks'
 
 interface Sees {
-  readonly machine: CoupledMachine
+  readonly machine: FootedMachine
   readonly skips: Skips
   readonly safety: Safety
   readonly looks: Looks
   readonly feetCheck: FeetCheck
-  readonly roughIn: RoughIn
+  /** Only where hubs are felt before an instrument goes on. */
+  readonly roughIn?: Pick<RoughIn, 'latest'>
   readonly measurements: readonly Measurement[]
   /** Leaves were laid or taken since the job was opened. */
   readonly shimmed: boolean
@@ -50,7 +51,7 @@ export const lookStage = defineStage({
     looks.unseen.length > 0 &&
     feetCheck.latest === null &&
     feetCheck.rounds.every((r) => r.gaps === null) &&
-    roughIn.latest === null &&
+    !roughIn?.latest &&
     measurements.length === 1 &&
     measurements[0]?.sets.length === 0,
   objection: (job, entry) => {

@@ -1,5 +1,5 @@
 import type { LogEntry } from '../../logbook/entry'
-import { SAFETY_POINTS, type SafetyPoint } from './entries'
+import { LOADED_SAFETY_POINTS, SAFETY_POINTS, type SafetyPoint } from './entries'
 
 /** What brings the power back: somebody needed it, the motor is bumped, or the machine is run warm. */
 export type PowerBack = LogEntry<'power-restored' | 'bump-begun' | 'hot-run-begun'>
@@ -7,6 +7,8 @@ type SafetyEntry = PowerBack | LogEntry<'safety-confirmed' | 'lockout-waived'>
 
 /** How the lockout stands, and all that happened to it. */
 export interface Safety {
+  /** All that is asked for on this kind of machine, in the order it is done. */
+  readonly points: readonly SafetyPoint[]
   /** What is confirmed now, latest last. */
   readonly confirmed: readonly LogEntry<'safety-confirmed'>[]
   readonly missing: readonly SafetyPoint[]
@@ -19,14 +21,18 @@ export interface Safety {
   readonly history: readonly SafetyEntry[]
 }
 
-export const UNSAFE: Safety = {
+const unsafe = (points: readonly SafetyPoint[]): Safety => ({
+  points,
   confirmed: [],
-  missing: SAFETY_POINTS,
+  missing: points,
   permit: '',
   lost: null,
   waived: null,
   history: [],
-}
+})
+export const UNSAFE = unsafe(SAFETY_POINTS)
+/** Nothing is safe yet of a machine with a load on its shaft. */
+export const UNSAFE_LOADED = unsafe(LOADED_SAFETY_POINTS)
 
 export const keepSafety = (now: Safety, e: LogEntry): Safety => {
   switch (e.kind) {
@@ -36,7 +42,7 @@ export const keepSafety = (now: Safety, e: LogEntry): Safety => {
       return {
         ...now,
         confirmed: [],
-        missing: SAFETY_POINTS,
+        missing: now.points,
         lost: e,
         waived: null,
         history: [...now.history, e],
@@ -46,9 +52,10 @@ export const keepSafety = (now: Safety, e: LogEntry): Safety => {
     case 'safety-confirmed': {
       const { point, permit } = e.payload
       const confirmed = [...now.confirmed.filter((c) => c.payload.point !== point), e]
-      const missing = SAFETY_POINTS.filter((p) => !confirmed.some((c) => c.payload.point === p))
+      const missing = now.points.filter((p) => !confirmed.some((c) => c.payload.point === p))
       const whole = missing.length === 0
       return {
+        points: now.points,
         confirmed,
         missing,
         permit: permit === '' ? now.permit : permit,

@@ -1,4 +1,4 @@
-import { conflict, defineStage, type Objection } from '../../logbook/stage'
+import { conflict, defineStage, invalid, type Objection } from '../../logbook/stage'
 import { handsMayGo, type Safety } from './safety'
 
 /** Lockout first, for every kind of job; it is never passed over. */
@@ -9,6 +9,10 @@ export const makeSafe = defineStage({
   mark: ({ safety }: { readonly safety: Safety }) =>
     safety.missing.length === 0 ? 'done' : safety.lost ? 'stale' : 'todo',
   wants: ({ safety }) => !handsMayGo(safety),
+  objection: ({ safety }, entry) =>
+    entry.kind === 'safety-confirmed' && !safety.points.includes(entry.payload.point)
+      ? invalid('no-such-point', 'payload', 'point')
+      : null,
 })
 
 /** What every stage with hands at the machine says while the lockout is missing or broken. */

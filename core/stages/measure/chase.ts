@@ -55,8 +55,9 @@ export type Upstream = (typeof UPSTREAM)[number]
 interface Sees {
   readonly feetCheck: FeetCheck
   readonly looks: Looks
-  readonly runouts: Runouts
-  readonly roughIn: RoughIn
+  /** Only where hubs are turned, and felt, before an instrument goes on. */
+  readonly runouts?: Runouts
+  readonly roughIn?: RoughIn
   readonly setUp: SetUp | null
   readonly latest: Measurement
   readonly moves: readonly { readonly achieved: readonly { readonly cause: string }[] | null }[]
@@ -71,13 +72,13 @@ export const upstreamOf = (job: Sees): readonly Upstream[] => {
   return [
     ...when(feet === undefined || feetCheck.stale, 'feet-unread'),
     ...when(feet !== undefined && feet !== 'ok', 'feet-out'),
-    ...when(looks.pipe === null, 'pipe-unread'),
+    ...when(looks.pipe === null && looks.places.some((p) => p.place === 'pipe'), 'pipe-unread'),
     ...when(looks.pipe?.verdict === 'out', 'pipe-pulls'),
     ...when(setUp !== null && !setUp.holdsZero, 'missed-zero'),
     ...when(latest.trust !== 'agreed', 'not-repeated'),
-    ...when(turnsOne && runouts.verdict === null, 'runout-unread'),
-    ...when(runouts.verdict === 'out', 'runout-out'),
-    ...when(roughIn.latest?.verdict === 'out', 'rough-in-out'),
+    ...when(turnsOne && runouts?.verdict === null, 'runout-unread'),
+    ...when(runouts?.verdict === 'out', 'runout-out'),
+    ...when(roughIn?.latest?.verdict === 'out', 'rough-in-out'),
     ...when(
       moves.some((m) => m.achieved?.some((a) => a.cause !== 'as-planned')),
       'moves-differ',

@@ -57,9 +57,9 @@ describe('what shims do', () => {
   it('tilt the axis about the feet that stayed', () => {
     const { change: line } = work(both('outboard', [6]))
     // 6 mil at 900 and nothing at 300: a slope of 0.01 mil a millimetre, and −3 mil at the coupling.
-    expect((line.slope.v ?? NaN) / MIL).toBeCloseTo(0.01, 12)
-    expect((line.offset.v ?? NaN) / MIL).toBeCloseTo(-3, 9)
-    expect(line.offset.h).toBeCloseTo(0, 12)
+    expect((line!.slope.v ?? NaN) / MIL).toBeCloseTo(0.01, 12)
+    expect((line!.offset.v ?? NaN) / MIL).toBeCloseTo(-3, 9)
+    expect(line!.offset.h).toBeCloseTo(0, 12)
   })
 
   it('raising both machines alike changes nothing between them', () => {
@@ -69,8 +69,8 @@ describe('what shims do', () => {
       ),
     )
     const { change: line } = work(all)
-    expect(line.offset.v).toBeCloseTo(0, 12)
-    expect(line.slope.v).toBeCloseTo(0, 12)
+    expect(line!.offset.v).toBeCloseTo(0, 12)
+    expect(line!.slope.v).toBeCloseTo(0, 12)
   })
 
   it('taken out come from the pack by their thickness, one by one', () => {
@@ -118,8 +118,8 @@ describe('side moves', () => {
     const side = (pair: string, moved: number): SideChange => ({ machine: 'movable', pair, moved })
     const w = work([], [side('inboard', 3), side('inboard', -1), side('outboard', 2)])
     expect(w.moves.slice(0, 2).map((m) => m.h / MIL)).toEqual([expect.closeTo(2, 9), expect.closeTo(2, 9)])
-    expect((w.change.offset.h ?? NaN) / MIL).toBeCloseTo(2, 9)
-    expect(w.change.slope.h).toBeCloseTo(0, 12)
+    expect((w.change!.offset.h ?? NaN) / MIL).toBeCloseTo(2, 9)
+    expect(w.change!.slope.h).toBeCloseTo(0, 12)
     expect(w.planes).toEqual({ v: false, h: true })
   })
 
@@ -139,8 +139,8 @@ it('taking out what was just put in leaves every machine where it was', () => {
         const back = work(both(pair, [], leaves), [], there.packs as PairPacks[])
         expect(back.unknownShims).toEqual([])
         for (const plane of ['v', 'h'] as const) {
-          expect((there.change.offset[plane] ?? 0) + (back.change.offset[plane] ?? 0)).toBeCloseTo(0, 9)
-          expect((there.change.slope[plane] ?? 0) + (back.change.slope[plane] ?? 0)).toBeCloseTo(0, 12)
+          expect((there.change!.offset[plane] ?? 0) + (back.change!.offset[plane] ?? 0)).toBeCloseTo(0, 9)
+          expect((there.change!.slope[plane] ?? 0) + (back.change!.slope[plane] ?? 0)).toBeCloseTo(0, 12)
         }
         expect(packOf(back, pair, 'left')).toHaveLength(2)
       },

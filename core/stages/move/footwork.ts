@@ -24,8 +24,8 @@ interface FootRef {
 /** What a move, planned or made, does to the machines. Millimetres. */
 export interface Footwork {
   readonly moves: readonly MadeMove[]
-  /** How the movable axis shifts against the stationary one. */
-  readonly change: Misalignment
+  /** How the movable axis shifts against the stationary one; null where that hangs on distances nobody taped. */
+  readonly change: Misalignment | null
   /** Planes in which anything was done at all. */
   readonly planes: { readonly v: boolean; readonly h: boolean }
   /** Packs after it. */
@@ -42,7 +42,14 @@ export interface Footwork {
 }
 
 /** Where the feet of each machine stand. */
-export type FeetOf = Readonly<Record<MachineRole, readonly FootPlane[]>>
+export type FeetOf = Readonly<Record<MachineRole, readonly FootPlane[]>> & {
+  /** Nobody taped them: their places say which comes first, and no more. */
+  readonly untaped?: true
+}
+
+/** Every foot goes the same way by the same amount: how far apart they stand doesn't matter. */
+const isParallel = ([first, ...others]: readonly MadeMove[]): boolean =>
+  others.every((m) => Math.abs(m.v - (first?.v ?? 0)) < 1e-9 && Math.abs(m.h - (first?.h ?? 0)) < 1e-9)
 
 /** Applies shim changes and side moves to packs and axis. */
 export const doFootwork = (
@@ -95,7 +102,7 @@ export const doFootwork = (
   }
   return {
     moves,
-    change: lineDifference(lineOf('movable'), lineOf('stationary')),
+    change: feet.untaped && !isParallel(moves) ? null : lineDifference(lineOf('movable'), lineOf('stationary')),
     planes: {
       v: changes.some((c) => c.takenOut.length + c.putIn.length > 0),
       h: side.some((s) => s.moved !== 0),

@@ -29,13 +29,13 @@ export interface MoveRecord {
 }
 
 /** How far the change between two rounds may be off; that of ordinary hands when they don't tell. */
-const doubtOf = (made: Footwork, before: Measurement, after: Measurement, setUp: SetUp): ChangeDoubt => {
+const doubtOf = (made: Misalignment, before: Measurement, after: Measurement, setUp: SetUp): ChangeDoubt => {
   const [from, to] = [readRound(before), readRound(after)]
   const near = setUp.feet[0]
   const far = setUp.feet[setUp.feet.length - 1]
   // How the axis shifts over each foot, whichever machine was moved for it.
   const movesOf = ({ x }: FootPlane) => {
-    const { v, h } = positionAt(made.change, x)
+    const { v, h } = positionAt(made, x)
     return { v: v ?? 0, h: h ?? 0 }
   }
   const doubt =
@@ -66,9 +66,9 @@ const compared = remember(
     setUp: SetUp,
     evidence: MoveEvidence,
   ): readonly AchievedPlane[] | null =>
-    before.coupling && after.coupling
+    before.coupling && after.coupling && made.change && setUp.feet.length > 0
       ? compareAchieved(before.coupling, after.coupling, made.change, setUp.feet, {
-          doubt: doubtOf(made, before, after, setUp),
+          doubt: doubtOf(made.change, before, after, setUp),
           ...evidence,
         })
       : null,
@@ -95,7 +95,7 @@ export const recordMove = (given: {
     entry,
     planned,
     footwork,
-    predicted: from ? lineSum(from, footwork.change) : null,
+    predicted: from && footwork.change ? lineSum(from, footwork.change) : null,
     achieved: planes && planes.filter((p) => footwork.planes[p.plane]),
     push,
     carriedAlong: (planes ?? []).filter((p) => !footwork.planes[p.plane]),

@@ -1,6 +1,6 @@
 import { conflict, invalid, type Objection } from '../../logbook/stage'
 import { SIDES } from '../../plan/movePlan'
-import type { CoupledMachine } from '../../register/machine'
+import type { FootedMachine } from '../../register/footedMachine'
 import type { PairPacks } from '../../register/pair'
 import type { UnitSystem } from '../../units/unitSystem'
 import { lockoutObjection } from '../makeSafe/stage'
@@ -11,7 +11,7 @@ import { doFootwork } from './footwork'
 import { footObjection, MOST_LEAVES } from './stage'
 
 interface Sees {
-  readonly machine: CoupledMachine
+  readonly machine: FootedMachine
   readonly safety: Safety
   readonly packs: readonly PairPacks[]
   readonly measurements: readonly Measurement[]

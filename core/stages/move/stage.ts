@@ -1,7 +1,7 @@
 import type { LogEntry } from '../../logbook/entry'
 import { defineStage, invalid, type Objection } from '../../logbook/stage'
 import { SIDES } from '../../plan/movePlan'
-import type { CoupledMachine } from '../../register/machine'
+import type { FootedMachine } from '../../register/footedMachine'
 import type { PairPacks } from '../../register/pair'
 import { lockoutObjection } from '../makeSafe/stage'
 import type { Safety } from '../makeSafe/safety'
@@ -14,7 +14,7 @@ import type { MoveRecord } from './moves'
 export const MOST_LEAVES = 20
 
 interface Sees {
-  readonly machine: CoupledMachine
+  readonly machine: FootedMachine
   readonly safety: Safety
   readonly measurements: readonly Measurement[]
   readonly moves: readonly MoveRecord[]
@@ -25,7 +25,7 @@ interface Sees {
 
 /** Whether every foot that an entry names is this machine's. */
 export const footObjection = (
-  machine: CoupledMachine,
+  machine: FootedMachine,
   payload: Pick<LogEntry<'move-made'>['payload'], 'changes' | 'side'>,
 ): Objection | null => {
   for (const list of ['changes', 'side'] as const)

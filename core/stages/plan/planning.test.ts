@@ -53,7 +53,7 @@ describe('planning from a job', () => {
       expect(done.unknownShims).toEqual([])
       expect(done.uneven).toEqual([])
       for (const p of ['v', 'h'] as const) {
-        const after = (state.latest.coupling?.offset[p] ?? NaN) + (done.change.offset[p] ?? NaN)
+        const after = (state.latest.coupling?.offset[p] ?? NaN) + (done.change!.offset[p] ?? NaN)
         expect(after).toBeCloseTo(plan.predicted.offset[p] ?? NaN, 9)
       }
     }

@@ -4,7 +4,7 @@ import { planMoves, MACHINE_ROLES, SIDES } from '../../plan/movePlan'
 import { remember } from '../../logbook/remember'
 import type { Misalignment } from '../../frame/planes'
 import type { SettledTolerance } from '../../judge/tolerance'
-import type { CoupledMachine } from '../../register/machine'
+import type { FootedMachine } from '../../register/footedMachine'
 import type { PairPacks } from '../../register/pair'
 import type { Measurement } from '../measure/measurement'
 import type { FeetOf } from '../move/footwork'
@@ -15,7 +15,7 @@ import type { FootChange, SideChange } from './entries'
 
 /** What of a job a plan is made from. */
 export interface Planned {
-  readonly machine: CoupledMachine
+  readonly machine: FootedMachine
   readonly setUp: SetUp | null
   readonly feet: FeetOf
   readonly packs: readonly PairPacks[]
@@ -41,7 +41,7 @@ export const rolesOf = (which: WhichMoves): readonly MachineRole[] =>
   which === 'both' ? MACHINE_ROLES : [which]
 
 /** Whether the driven machine can be moved at all: two pairs at least, and not all of them locked. */
-export const drivenMoves = ({ feet }: Pick<CoupledMachine, 'feet'>): boolean =>
+export const drivenMoves = ({ feet }: Pick<FootedMachine, 'feet'>): boolean =>
   feet.stationary.length > 1 && feet.stationary.some((f) => !f.locked)
 
 /** The feet of one machine as they stand now: packs, and the room left in the holes. */
@@ -57,7 +57,7 @@ export const planFeet = (state: Planned, role: MachineRole = 'movable'): readonl
       machine: role,
       x:
         state.feet[role].find((f) => f.id === registered.id)?.x ??
-        toCore(registered.x, 'distance', machine.units),
+        toCore(registered.x ?? 0, 'distance', machine.units),
       existing: packs ?? { left: [], right: [] },
       maxPack: thick(registered.maxPack),
       sidePlus: Math.max(0, thick(registered.sidePlus) - used),
@@ -77,7 +77,8 @@ const isWhole = (m: Measurement): boolean =>
 /** What a plan starts from: the latest usable measurement, the packs under the feet, the room left, the stock. Null until both planes are measured. */
 export const planInputFor = (state: Planned, which: WhichMoves = 'movable'): PlanInput | null => {
   const { machine, latest, setUp } = state
-  if (!latest.coupling || !setUp || !isWhole(latest)) return null
+  // Nobody knows what a lift does at the coupling while the feet stand nobody knows where.
+  if (!latest.coupling || !setUp || !isWhole(latest) || state.feet.untaped) return null
   return {
     coupling: latest.coupling,
     target: state.target,

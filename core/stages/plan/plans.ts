@@ -27,7 +27,7 @@ export const recordPlan = (
   tolerance: SettledTolerance,
   target: Misalignment,
 ): PlanRecord => {
-  const predicted = from.coupling ? lineSum(from.coupling, footwork.change) : null
+  const predicted = from.coupling && footwork.change ? lineSum(from.coupling, footwork.change) : null
   const { sets } = entry.payload
   return {
     entry,

@@ -1,11 +1,11 @@
 import { defineStage, type Mark } from '../../logbook/stage'
-import type { CoupledMachine } from '../../register/machine'
+import type { FootedMachine } from '../../register/footedMachine'
 import { isBelieved, isInBand, type Measurement } from '../measure/measurement'
 import { footObjection } from '../move/stage'
 import type { PlanRecord } from './plans'
 
 interface Sees {
-  readonly machine: CoupledMachine
+  readonly machine: FootedMachine
   readonly measurements: readonly Measurement[]
   readonly plan: PlanRecord | null
 }

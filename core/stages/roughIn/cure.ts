@@ -1,5 +1,6 @@
 import type { Plane } from '../../frame/planes'
-import { movableFeet, type CoupledMachine } from '../../register/coupledMachine'
+import { movableFeet } from '../../register/footedMachine'
+import type { CoupledMachine } from '../../register/coupledMachine'
 import type { PairPacks } from '../../register/pair'
 import { footChangesOf, packsForLifts, type FootLeaves, type PairShare } from '../../shims/packsForLifts'
 import { fromCore, type Millimetres, type UnitSystem } from '../../units/unitSystem'

@@ -2,7 +2,7 @@ import { shortFoot } from '../../../shared/wording/footPlaces'
 import { softFootWords, verdictsWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import { FOOT_NAMES } from '../../../core/feet/softFoot'
-import type { CoupledState } from '../../../core/jobs/coupled'
+import type { FootedState } from '../../../core/jobs/footed'
 import type { FootRef } from '../../../core/stages/feet/entries'
 import { toCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { CORNERS } from '../../../shared/stages/feet/form'
@@ -11,7 +11,7 @@ import { block, figures, grid, QUIET, verdictCell, when } from '../blocks'
 import type { Section } from '../section'
 
 /** Each round of the feet: gaps with the bolts loose, rises, and the one foot that was filled. */
-export const feetRounds: Section<Pick<CoupledState, 'feetCheck' | 'machine'>> = (
+export const feetRounds: Section<Pick<FootedState, 'feetCheck' | 'machine'>> = (
   { feetCheck, machine },
   { telling, personName },
 ) => {

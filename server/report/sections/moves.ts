@@ -7,7 +7,7 @@ import {
   tablesWords,
 } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
-import type { CoupledState } from '../../../core/jobs/coupled'
+import type { FootedState } from '../../../core/jobs/footed'
 import { toCore } from '../../../core/units/unitSystem'
 import { shimWords, sideWords } from '../../../shared/wording/directions'
 import { boltWords, torqueWords } from '../../../shared/wording/bolts'
@@ -19,7 +19,7 @@ import { block, figures, grid, when } from '../blocks'
 import type { Section } from '../section'
 
 /** Each move: planned, made and measured at every foot, the shims, and what explains a gap. */
-export const movesMade: Section<Pick<CoupledState, 'moves' | 'bolts'>> = (
+export const movesMade: Section<Pick<FootedState, 'moves' | 'bolts'>> = (
   { moves, bolts },
   { telling, personName },
 ) =>

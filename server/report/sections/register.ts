@@ -1,5 +1,6 @@
 import { closingWords } from '../../../shared/wording/en'
-import type { CoupledState } from '../../../core/jobs/coupled'
+import type { FootedState } from '../../../core/jobs/footed'
+import type { ColdTarget } from '../../../core/stages/target/target'
 import { registerChanges } from '../../../core/stages/close/registerChanges'
 import type { FlangeState } from '../../../core/jobs/flange'
 import { flangeRegisterChanges } from '../../../core/stages/close/flangeRegister'
@@ -10,7 +11,9 @@ import type { Section } from '../section'
 
 /** What the register took over from a closed job; nothing while it is open. */
 export const registerTaken: Section<
-  Pick<CoupledState, 'machine' | 'packs' | 'setUp' | 'coldTarget' | 'bolts' | 'closing'>
+  Pick<FootedState, 'machine' | 'packs' | 'setUp' | 'bolts' | 'closing'> & {
+    readonly coldTarget?: ColdTarget
+  }
 > = (state, { telling }) => {
   const lines = state.closing ? registerWords(registerChanges(state), telling) : []
   return lines.length > 0 ? [block(closingWords(telling.words).register.name, { ul: [...lines] })] : []

@@ -2,7 +2,7 @@ import { placeOf } from '../../wording/footPlaces'
 import type { FootName } from '../../../core/feet/softFoot'
 import { sizeVerdict } from '../../../core/judge/sizeVerdict'
 import { SIDES } from '../../../core/plan/movePlan'
-import type { CoupledMachine } from '../../../core/register/coupledMachine'
+import type { FootedMachine } from '../../../core/register/footedMachine'
 import type { PairPacks } from '../../../core/register/pair'
 import type { Cure } from '../../../core/stages/feet/cure'
 import type { FootRef } from '../../../core/stages/feet/entries'
@@ -42,7 +42,7 @@ export interface DrawnFoot {
 /** Every foot of the movable machine, row by row from the coupling end, the left one before the right one. */
 export const drawFeet = (
   given: {
-    readonly machine: CoupledMachine
+    readonly machine: FootedMachine
     readonly packs: readonly PairPacks[]
     readonly round: FeetRound
     readonly reading: FeetReading | null

@@ -3,7 +3,8 @@ import { TEST_MACHINE, TestJob } from '../../../core/jobs/testJob'
 import { tellingOf } from '../../wording/telling'
 import { drawnTilt, drawTurn, slopeTimes, TURN } from './drawing'
 import { levelKinds } from './entries'
-import { blankLevel, marksOf, nameLevelUnits, readLevel, type LevelTexts } from './form'
+import { blankLevel, nameLevelUnits, readLevel, type LevelTexts } from './form'
+import { marksOf } from './turn'
 
 const T = tellingOf('inch', TEST_MACHINE)
 const typed = (change: (t: LevelTexts) => void) => {

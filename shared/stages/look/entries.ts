@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { sheetShimFault } from '../../../core/shims/sheetShim'
 import { FLANGE_PLACES } from '../../../core/stages/flangeLook/entries'
-import { BASE_PLACES, FOUND, PINS } from '../../../core/stages/look/entries'
+import { BASE_PLACES, DRUM_PLACES, FOUND, PINS } from '../../../core/stages/look/entries'
 import { COUPLING_PARTS } from '../../../core/register/couplingParts'
 import { toCore } from '../../../core/units/unitSystem'
 import { figure, notNegative, oneOf, positive, units, whole } from '../../calculation/fields'
@@ -51,7 +51,7 @@ export const lookKinds = {
     z
       .object({
         places: z
-          .array(oneOf('place', [...BASE_PLACES, ...FLANGE_PLACES, ...COUPLING_PARTS]), {
+          .array(oneOf('place', [...BASE_PLACES, ...DRUM_PLACES, ...FLANGE_PLACES, ...COUPLING_PARTS]), {
             error: issue('places-as-a-list'),
           })
           .min(1, { error: issue('places-as-a-list') })

@@ -1,6 +1,6 @@
 import { feetWords, levelWords, lookWords, objectionsWords } from '../../wording/en'
 import { SIDES, type MachineRole, type Side } from '../../../core/plan/movePlan'
-import type { CoupledMachine } from '../../../core/register/coupledMachine'
+import type { FootedMachine } from '../../../core/register/footedMachine'
 import type { SpigotFit } from '../../../core/register/flangeMachine'
 import { sheetShimFault, SLOT_ROOM, type SheetShim } from '../../../core/shims/sheetShim'
 import {
@@ -297,7 +297,7 @@ export interface SheetRead {
 }
 
 /** The foot pairs a sheet shim can be cut for, as choices. */
-export const feetToCutFor = (machine: CoupledMachine) =>
+export const feetToCutFor = (machine: FootedMachine) =>
   (['movable', 'stationary'] as const).flatMap((role) =>
     machine.feet[role].flatMap((f) => SIDES.map((side) => ({ machine: role, pair: f.id, side }))),
   )

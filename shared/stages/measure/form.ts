@@ -41,6 +41,7 @@ export const WAYS = {
   'from-9': [270, 0, 90, 180],
   twice: [0, 180, 90, 270],
   three: [270, 0, 90],
+  tram: [90, 0, 270],
   arc: [300, 0, 60],
   '12-6': [0, 180],
   '3-9': [90, 270],
@@ -66,6 +67,10 @@ export type Reads = MethodForm['reads']
 /** Where a circle's dial stands when the first stands at `clock`: a second face dial is half a turn on. */
 export const ownClock = (circle: string, clock: number): number =>
   circle === 'face2' ? (clock + 180) % 360 : clock
+
+/** Where a set is read on this kind of machine unless somebody says otherwise: a drum at a side, at 12 and at the other side. */
+export const usualPositions = (drive: string): readonly number[] =>
+  drive === 'drum' ? WAYS.tram : FOUR_QUARTERS
 
 /** Empty boxes; the first position is where dials are zeroed. */
 export const blankReadings = (

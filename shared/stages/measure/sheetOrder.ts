@@ -1,7 +1,7 @@
 import { readTypedNumber } from '../../../core/units/typedNumber'
 import type { UnitSystem } from '../../../core/units/unitSystem'
 import type { MethodForm } from '../../methods/form'
-import { FOUR_QUARTERS, ownClock, TWO_PLANES, type ReadingBox } from './form'
+import { ownClock, TWO_PLANES, usualPositions, type ReadingBox } from './form'
 
 /**
  * The order of a printed data sheet: circle by circle, each at its positions, then what every dial shows after the
@@ -17,8 +17,8 @@ export const sheetOrder = (
 ]
 
 /** Positions a sheet of this method is printed with. */
-export const sheetPositions = (reads: MethodForm['reads']): readonly number[] =>
-  reads === 'values' ? TWO_PLANES : FOUR_QUARTERS
+export const sheetPositions = (reads: MethodForm['reads'], drive = 'coupled'): readonly number[] =>
+  reads === 'values' ? TWO_PLANES : usualPositions(drive)
 
 /** One figure of a quick entry read back: where it goes, and how it was understood. */
 export interface QuickFigure {

@@ -1,6 +1,7 @@
 import { roughInWords } from '../../wording/en'
 import type { Plane } from '../../../core/frame/planes'
-import { movableFeet, type CoupledMachine } from '../../../core/register/coupledMachine'
+import { movableFeet } from '../../../core/register/footedMachine'
+import type { CoupledMachine } from '../../../core/register/coupledMachine'
 import type { RoughCure } from '../../../core/stages/roughIn/cure'
 import { GAPS_CLOSE, type RoughReading } from '../../../core/stages/roughIn/roughIn'
 import { toCore } from '../../../core/units/unitSystem'

@@ -4,7 +4,8 @@ import { sagOnPipe, type PipeFault, type PipeTurn } from '../../../core/setup/ba
 import { sagDiffers } from '../../../core/setup/distanceSlip'
 import { readNudge, type NudgeSays } from '../../../core/setup/nudge'
 import { methodToCore, type MethodGiven } from '../../../core/methods/methods'
-import type { CoupledMachine, FlangeMachine } from '../../../core/register/machine'
+import type { FootedMachine } from '../../../core/register/footedMachine'
+import type { FlangeMachine } from '../../../core/register/machine'
 import type { SurfaceRunout } from '../../../core/stages/level/runouts'
 import { checksFor, type SetUpCheck } from '../../../core/stages/setUp/checks'
 import type { SetUpPayload } from '../../../core/stages/setUp/entries'
@@ -71,7 +72,7 @@ export const NO_PIPE: PipeTexts = { at3: '', at6: '', at9: '', back: '' }
 
 /** What a new set-up is held against: the register, and this machine's last set-up. */
 export interface SetUpContext {
-  readonly machine: CoupledMachine | FlangeMachine
+  readonly machine: FootedMachine | FlangeMachine
   /** This job's last set-up, or the last job's; null for the first of all. */
   readonly last: SetUpPayload | null
   /** Set-up of the job before this one, for the questions. */
@@ -83,15 +84,27 @@ export interface SetUpContext {
 /** Foot pairs of the movable machine; none where it stands on a flange. */
 const pairsOf = (machine: SetUpContext['machine']) => (machine.drive === 'flange' ? [] : machine.feet.movable)
 
-/** Methods that make sense on this machine, in the order they are offered: a flange has neither feet nor a spool. */
-export const methodsFor = (machine: SetUpContext['machine']): readonly OfferedMethod[] =>
-  (Object.keys(METHOD_FORMS) as OfferedMethod[]).filter(
-    (m) => machine.drive !== 'flange' || (m !== 'foot-values' && m !== 'spacer-faces'),
-  )
+/** Methods that make sense on this machine, in the order they are offered: a flange has neither feet nor a spool, a drum is trammed. */
+export const methodsFor = ({ drive }: SetUpContext['machine']): readonly OfferedMethod[] =>
+  drive === 'drum'
+    ? ['rim-face']
+    : (Object.keys(METHOD_FORMS) as OfferedMethod[]).filter(
+        (m) => drive !== 'flange' || (m !== 'foot-values' && m !== 'spacer-faces'),
+      )
+
+/** What a tram leaves nobody to choose: rods from the motor's own half, counted from where the rim dial runs. */
+const SETTLED_AT_A_DRUM: readonly string[] = ['rimPlane', 'carriedBy']
+
+/** The choices a method asks for on this machine. */
+export const choicesOf = (method: OfferedMethod, { drive }: SetUpContext['machine']) =>
+  METHOD_FORMS[method].choices.filter((c) => drive !== 'drum' || !SETTLED_AT_A_DRUM.includes(c.id))
 
 /** The numbers a method asks for on this machine: a bar on an upright shaft hangs the same at every hour. */
 export const numbersOf = (method: OfferedMethod, machine: SetUpContext['machine']): readonly NumberField[] =>
-  METHOD_FORMS[method].numbers.filter((f) => !((f.sag || f.hangs) && machine.drive === 'flange'))
+  METHOD_FORMS[method].numbers.filter((f) => {
+    if (machine.drive === 'drum') return !SETTLED_AT_A_DRUM.includes(f.id)
+    return !((f.sag || f.hangs) && machine.drive === 'flange')
+  })
 
 /** The first of each choice. */
 const startingChoices = (form: MethodForm): Readonly<Record<string, string>> =>
@@ -101,13 +114,15 @@ const coreHow = (setUp: SetUpPayload): MethodGiven =>
   ({ method: setUp.how.method, given: methodToCore(setUp.how, setUp.units) }) as MethodGiven
 
 /** Foot distances of a machine in millimetres: register, or what was taped last. */
-const knownFeet = ({ machine, last }: SetUpContext): readonly number[] =>
+const knownFeet = ({ machine, last }: SetUpContext): readonly (number | null)[] =>
   pairsOf(machine).map((pair) => {
     const taped = last?.feet.find((f) => f.machine === 'movable' && f.pair === pair.id)
-    return taped && last ? toCore(taped.x, 'distance', last.units) : toCore(pair.x, 'distance', machine.units)
+    if (taped && last) return toCore(taped.x, 'distance', last.units)
+    return pair.x === null ? null : toCore(pair.x, 'distance', machine.units)
   })
 
-const increments = (feet: readonly number[]): readonly number[] => feet.map((x, i) => x - (feet[i - 1] ?? 0))
+const increments = (feet: readonly (number | null)[]): readonly (number | null)[] =>
+  feet.map((x, i) => (x === null ? null : x - (feet[i - 1] ?? 0)))
 
 /** Boxes filled from this job's last set-up, else from the register and the last job's words; the turn stays blank. */
 export const startSetUp = (context: SetUpContext, units: UnitSystem, method?: OfferedMethod): SetUpTexts => {
@@ -121,7 +136,7 @@ export const startSetUp = (context: SetUpContext, units: UnitSystem, method?: Of
   const atFeet = Object.fromEntries(
     form.numbers.flatMap((f) => {
       const mm = f.foot && (f.foot === 'near' ? feet[0] : feet[feet.length - 1])
-      return mm === undefined ? [] : [[f.id, mm]]
+      return mm == null ? [] : [[f.id, mm]]
     }),
   )
   const known: Readonly<Record<string, number>> = { ...atFeet, ...usual?.numbers, ...before?.numbers }
@@ -139,12 +154,12 @@ export const startSetUp = (context: SetUpContext, units: UnitSystem, method?: Of
   return {
     units,
     method: chosen,
-    turning: 'both',
+    turning: machine.drive === 'drum' ? 'movable' : 'both',
     toldSag: 'hang',
     toldCircle: 'diameter',
     numbers,
     choices,
-    feet: increments(feet).map((mm) => asTape(mm, units)),
+    feet: increments(feet).map((mm) => (mm === null ? '' : asTape(mm, units))),
     graduation: graduation
       ? asSmall(toCore(graduation, 'displacement', last.units), units)
       : units === 'inch'
@@ -311,18 +326,23 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
   }
 
   const registered = increments(
-    pairsOf(context.machine).map((p) => toCore(p.x, 'distance', context.machine.units)),
+    pairsOf(context.machine).map((p) =>
+      p.x === null ? null : toCore(p.x, 'distance', context.machine.units),
+    ),
   )
   const lastFeet = context.lastJob ? increments(knownFeet({ ...context, last: context.lastJob })) : null
   const feet: (number | null)[] = []
+  // A tram needs no tape: then every one of them stays empty.
+  const untaped = context.machine.drive === 'drum' && texts.feet.every((t) => t.trim() === '')
   texts.feet.forEach((text, i) => {
     const box = `feet.${i}`
     boxes.push(box)
     const mm = typedMillimetres(text, 'distance', units)
     const from = i === 0 ? 0 : (feet[i - 1] ?? null)
     feet.push(mm === null || from === null || mm <= 0 ? null : from + mm)
-    if (mm === null) missing.push(box)
-    else if (mm <= 0) {
+    if (mm === null) {
+      if (!untaped) missing.push(box)
+    } else if (mm <= 0) {
       remarks[box] = faulty(w.aboveZero)
       missing.push(box)
     } else {
@@ -342,7 +362,7 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
     missing.push(...flange.missing)
   }
 
-  if (form.reads === 'dials') boxes.push('turning')
+  if (form.reads === 'dials' && machine.drive !== 'drum') boxes.push('turning')
   if (!form.dials(texts.choices).every((d) => travels({ ...d, turning: texts.turning }))) {
     remarks.turning = faulty(w.neverTravels)
     missing.push('turning')
@@ -423,7 +443,7 @@ export const readSetUp = (texts: SetUpTexts, context: SetUpContext, telling: Tel
       units,
       how: form.given(values),
       told: { sag: texts.toldSag, circle: texts.toldCircle },
-      feet: pairsOf(machine).map((p, i) => ({
+      feet: (untaped ? [] : pairsOf(machine)).map((p, i) => ({
         machine: 'movable',
         pair: p.id,
         x: inUnits(feet[i] ?? 0, 'distance'),

@@ -17,6 +17,7 @@ export const footLabel = (at: number, machine: SetUpContext['machine'], telling:
   const pairs = machine.drive === 'flange' ? [] : machine.feet.movable
   const name = (i: number) => footNames(pairs[i]?.id ?? '')
   const here = feetWords(words).feet(name(at))
+  if (at === 0 && machine.drive === 'drum') return setUpWords(words).rimDialTo(here)
   return at === 0 ? setUpWords(words).centreTo(here) : setUpWords(words).fromTo(capital(name(at - 1)), here)
 }
 
@@ -40,9 +41,10 @@ export const choiceRows = (
   method: OfferedMethod,
   machines: Readonly<Record<MachineRole, string>>,
   { words }: Pick<Telling, 'words'>,
+  asked = METHOD_FORMS[method].choices,
 ) => {
   const named = { ...methodsWords(words).options, ...machines }
-  return METHOD_FORMS[method].choices.map(({ id, options }) => ({
+  return asked.map(({ id, options }) => ({
     id,
     label: fieldLabel(method, id, words),
     options: options.map((value) => ({ value, name: named[value] })),

@@ -14,6 +14,8 @@ export const closing = {
     out: 'Left out of band. It can be closed only with a reason.',
     strained: 'The coupling bends the shafts. Say why it is left so.',
     'turns-wrong': 'It was seen to turn the wrong way. Say why it is left so.',
+    'drum-out': 'The drum runs out more than it may. Say why it is left so.',
+    'drum-unread': 'The drum was not turned under a dial since the motor was set. Read it, or say why not.',
     untensioned: 'The tension of the belts was not read. Read it, or say why not.',
     untightened: 'The base was not drawn down with line and tension read after it. Do it, or say why not.',
     'runs-badly': 'Something was not right as it ran. Say why it is left so.',
@@ -55,6 +57,7 @@ export const closing = {
     pack: (foot: string, was: string, now: string) => `${foot}: shims ${was} become ${now}`,
     distance: (foot: string, was: string, now: string) =>
       `${foot}: coupling to feet ${was} becomes ${now}, as taped`,
+    tapedFirst: (foot: string, now: string) => `${foot}: ${now}, taped for the first time`,
     target: (source: string) => `Cold target: ${source}`,
     bolts: (bolts: string) => `Hold-down bolts: ${bolts}`,
     flange: (across: string, plane: string) =>

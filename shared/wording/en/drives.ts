@@ -1,10 +1,14 @@
 import type { BeltKind } from '../../../core/belt/sheaveLine'
+import type { DrumKind } from '../../../core/register/drumMachine'
 import { said } from '../words'
 
 /** What a machine is, in one line: what drives what, by what, how fast. */
 export const drives = {
   /** A coupling below a motor that stands on end. */
   upright: (coupling: string) => `${coupling}, upright on a flange`,
+  /** A motor that is measured against a drum. */
+  trammed: (coupling: string, drum: string) => `${coupling}, trammed to its ${drum}`,
+  drums: { 'brake-drum': 'brake drum', flywheel: 'flywheel' } satisfies Record<DrumKind, string>,
   between: (motor: string, driven: string) => `${motor} to ${driven}`,
   nameplate: (kw: number, rpm: number) => `${kw} kW, ${rpm} rpm`,
   under: (area: string, drive: string, kw: number, rpm: number) =>

@@ -238,11 +238,17 @@ export const issues = {
   'that-time-cant-be-right-check': () => 'That time can’t be right. Check the clock of this device.',
   'too-many-pairs': () => 'That is more feet than a machine has. Check the list.',
   'two-readings-a-dial': () => 'Give at least two readings for each dial.',
-  'unknown-drive': () => 'Say what drives it: coupled, flange or belt.',
+  'unknown-drive': () => 'Say what drives it: coupled, flange, drum or belt.',
   'bolts-as-a-list': () => 'Give the bolts as a list.',
   'bolts-by-number': () => 'Give a bolt by its number, the marked one at 12 being 1.',
   'shims-by-bolt': () => 'Give the shims as a list for each bolt, clockwise from 12.',
   'more-packs-than-bolts': () => 'There are more packs than bolts. Check the number of bolts.',
+  'drum-has-no-feet': () => 'A drum stands on no feet of its own that are moved. Leave them out.',
+  'all-or-no-distance': () => 'Give the distance to every foot pair, or to none.',
+  'not-at-a-drum': () =>
+    'A drum is trammed by rim and face from the motor’s own half, counted from where the rim dial runs.',
+  'no-spool-at-a-drum': () =>
+    'A motor at a drum is judged by offset and angle, or a window. Leave the spool out.',
   'no-spool-on-a-flange': () =>
     'A motor on a flange is judged by offset and angle, or a window. Leave the spool out.',
   'not-on-a-flange': () => 'A flange has no feet and no spool. Choose another method.',

@@ -41,6 +41,7 @@ export const kinds = {
   'temperatures-read': 'The temperatures at the feet',
   'hot-run-ended': 'The stop of the hot run',
   'hot-answered': 'What is made of the hot check',
+  'drum-tapped': 'Blows at the drum',
   'bolt-shims-found': 'The shims found under the bolts',
   'spigot-felt': 'How the spigot sits',
   'flange-plan-chosen': 'The plan for the flange',

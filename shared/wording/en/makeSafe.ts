@@ -9,6 +9,10 @@ export const makeSafe = {
     'locked-tagged': 'Your own lock and tag are on each isolator. The key is with you.',
     'energy-released':
       'Springs, pressure, a suspended load, a rotor that can windmill or roll back: released or blocked.',
+    'load-blocked':
+      'Whatever hangs on this shaft is landed, or blocked so that it can’t move: skip, hook, counterweight. The brake alone is no block.',
+    'brake-safe':
+      'The brake is released by hand only now, and can’t set by itself: its spring pinned, its weight or thruster tied. Fingers stay out of shoes and linkage.',
     tried: 'The start was tried and nothing moved; the control is back at stop.',
     'guard-off': 'The guard is off and put where nobody falls over it. Nobody else is at the shafts.',
   } satisfies Record<SafetyPoint, string>,

@@ -15,6 +15,10 @@ export const objections = {
   'no-such-feet': 'This machine has no foot pair by that name.',
   'no-such-place':
     'This machine has no such place to look at. Its coupling may be registered as another kind.',
+  'no-such-point': 'That is not asked of this kind of machine. Confirm what stands on the list.',
+  'drum-unread': 'Turn the drum under a dial first: nobody knows yet where it stands high.',
+  'not-a-tram':
+    'A drum is trammed by rim and face, by rods from the motor’s own half while only the motor turns, counted from where the rim dial runs.',
   'shimmed-already':
     'Leaves were moved since the job was opened. What lay there before can’t be written any more; add a remark.',
   'flange-missing': 'Give the bolt circle and how far up the flange lies.',

@@ -66,7 +66,12 @@ export const pages = {
     change: (tag: string) => `Change the register, ${tag}`,
     like: (tag: string) => `Register one like ${tag}`,
     joinedBy: 'Joined by',
-    drives: { coupled: 'A coupling', flange: 'A coupling, upright on a flange', belt: 'Belts' },
+    drives: {
+      coupled: 'A coupling',
+      flange: 'A coupling, upright on a flange',
+      drum: 'A coupling, trammed to a drum',
+      belt: 'Belts',
+    },
     keptIn: 'Kept in',
     units: { inch: 'Inches and mil', metric: 'Millimetres' },
     locked: 'Locked',

@@ -21,6 +21,14 @@ const named = {
     name: 'Pipes and ducts',
     look: 'A dial at the coupling, zeroed. Loosen the flange bolts and see whether the hub moves.',
   },
+  'drum-face': {
+    name: 'Drum rim and face',
+    look: 'Bare and smooth where the dials run; no heat cracks, no lip, no oil.',
+  },
+  brake: {
+    name: 'Brake',
+    look: 'Shoes clear of the drum all round; linings above their wear mark; linkage pins sound.',
+  },
   'flange-faces': {
     name: 'Flange faces',
     look: 'Both faces bare and flat: paint, rust and burrs off, a straightedge lies on them all round.',

@@ -17,6 +17,8 @@ export const quantities: Readonly<Record<string, string>> = {
   'flex.movable.h': `Motor flex, ${plane.h}`,
   'flex.stationary': 'Driven flex',
   'flex.movable': 'Motor flex',
+  'drum.rim': 'Drum rim, TIR',
+  'drum.face': 'Drum face, TIR',
   'sheaves.offset': 'Sheave offset',
   'sheaves.turn': 'Sheave turn',
   'sheaves.tilt': 'Sheave tilt',

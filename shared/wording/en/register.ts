@@ -19,7 +19,7 @@ export const register = {
   movableName: 'What drives',
   stationaryName: 'What is driven',
   csv: {
-    drive: 'Write coupled, flange or belt.',
+    drive: 'Write coupled, flange, drum or belt.',
     bolts: 'Write the number of bolts, 3 to 24.',
     units: 'Write inch or metric.',
     empty: 'There is no machine in this file.',
@@ -77,6 +77,8 @@ export const register = {
   addPair: { movable: 'Another pair of motor feet', stationary: 'A pair of feet of the driven machine' },
   dropPair: { movable: 'Without the last motor pair', stationary: 'Without the last driven pair' },
   shimSize: 'Size of its shims, by the bolts (empty: any)',
+  rimDialToFeet: (pair: string) => `Rim dial to ${pair} feet`,
+  orEmpty: (what: string, empty: string) => `${what} (${empty})`,
   couplingToFeet: (pair: string) => `Coupling to ${pair} feet`,
   boltCircleV: 'Bolt circle, 12 to 6',
   boltCircleH: 'Bolt circle, 9 to 3',

@@ -49,10 +49,15 @@ export const report = {
     current: 'Current, A',
     done: 'in this order',
   },
-  titles: { coupled: 'Alignment report', flange: 'Alignment report', belt: 'Belt drive report' },
+  titles: {
+    coupled: 'Alignment report',
+    flange: 'Alignment report',
+    drum: 'Alignment report',
+    belt: 'Belt drive report',
+  },
   title: (title: string, machine: string) => `${title}, ${machine}`,
   fileTitle: (tag: string, title: string) => `${tag} ${title.toLowerCase()}`,
-  fileNames: { coupled: 'alignment', flange: 'alignment', belt: 'belts' },
+  fileNames: { coupled: 'alignment', flange: 'alignment', drum: 'alignment', belt: 'belts' },
   someone: 'Someone',
   degrees: 'degrees',
   foot: (works: string, tag: string, job: string, zone: string, units: string) =>

@@ -9,6 +9,8 @@ export const safety = {
     isolated: 'Isolated',
     'locked-tagged': 'Locked and tagged',
     'energy-released': 'Stored energy released',
+    'load-blocked': 'Load landed or blocked',
+    'brake-safe': 'Brake released and secured',
     tried: 'Tried to start',
     'guard-off': 'Guard off, shafts free',
   } satisfies Record<SafetyPoint, string>,

@@ -12,6 +12,7 @@ export const setUp = {
   turnAsked: 'Zero the dials, turn one full turn, read them again.',
   turnAskedHeads: 'Zero the heads, turn one full turn, read them again.',
   tapeAsked: 'Check each distance against the tape.',
+  rimDialTo: (feet: string) => `Rim dial to ${feet}`,
   centreTo: (feet: string) => `Centre to ${feet}`,
   fromTo: (pair: string, feet: string) => `${pair} to ${feet}`,
   sagAs: (label: string, told: string) => `${label}: ${told}`,

@@ -33,6 +33,7 @@ const stages = {
   plan: { name: 'Plan', phase: 'correct', next: 'Choose the move' },
   move: { name: 'Move', phase: 'correct', next: 'Make the move' },
   're-measure': { name: 'Re-measure', phase: 'correct', next: 'Measure again' },
+  'drum-runout': { name: 'Drum run-out', phase: 'finish', next: 'Turn the drum and true it' },
   prove: { name: 'Prove', phase: 'finish', next: 'Make it up and prove it' },
   'hot-check': { name: 'Hot check', phase: 'finish', next: 'Run it warm and measure' },
   'slack-off': { name: 'Slack off', phase: 'prepare', next: 'Slacken the belts' },

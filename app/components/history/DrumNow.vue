@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { historyWords } from '~~/shared/wording/viewWords'
+import dayjs from 'dayjs'
+import { drumWords } from '~~/shared/wording/en'
+import { toCore } from '~~/core/units/unitSystem'
+import type { DrumState } from '~~/core/jobs/drum'
+import type { MachineRecord } from '~~/shared/register/machine'
+import { drumFactWords } from '~~/shared/wording/drum'
+import { drumRunoutLimit, findingOfDrum } from '~~/shared/wording/drumTrue'
+import { misalignmentWords } from '~~/shared/wording/directions'
+import { capital, pairName, tellingOf } from '~~/shared/wording/telling'
+import FeetNow from './FeetNow.vue'
+
+/** A motor beside its drum as the register has it, how the last job left it and its drum, and what lies under its feet. */
+const props = defineProps<{
+  machine: MachineRecord & { readonly drive: 'drum' }
+  left: DrumState | null
+  closedAt: string | null
+}>()
+const session = useSession()
+const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
+const w = computed(() => drumWords(telling.value.words))
+const line = computed(() => props.left?.asLeft?.coupling ?? null)
+const feet = computed(() =>
+  props.machine.feet.movable.flatMap((f) =>
+    f.x === null ? [] : [toCore(f.x, 'distance', props.machine.units)],
+  ),
+)
+const names = computed(() => props.machine.feet.movable.map((f) => pairName(telling.value, f)))
+const inPlane = (plane: 'v' | 'h') => {
+  const [offset, slope] = [line.value?.offset[plane] ?? null, line.value?.slope[plane] ?? null]
+  return offset === null || slope === null ? null : { offset, slope }
+}
+</script>
+
+<template>
+  <div class="stand board">
+    <div class="drawn">
+      <div class="views">
+        <TramView
+          v-for="plane in ['v', 'h'] as const"
+          :key="plane"
+          :plane="plane"
+          :now="inPlane(plane)"
+          :after="null"
+          :feet="feet"
+          :foot-names="names"
+          :notes="[]"
+        />
+      </div>
+      <ul>
+        <li v-for="l in drumFactWords(machine, telling)" :key="l">{{ l }}</li>
+      </ul>
+      <template v-if="line && left && closedAt">
+        <h3>{{ historyWords.asLeft(dayjs(closedAt).format('D MMM YYYY')) }}</h3>
+        <p>{{ capital(misalignmentWords(line, false, telling)) }}</p>
+        <p v-if="left.drum.verdict">
+          {{ w.steps['drum-runout'].name }}: {{ findingOfDrum(left.drum, telling).toLowerCase() }}.
+          {{ drumRunoutLimit(left.drum, telling) }}
+        </p>
+      </template>
+    </div>
+    <FeetNow :machine="machine" :pack-limit="session.works?.packLimit ?? 4" />
+  </div>
+</template>
+
+<style scoped>
+.stand {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 330px;
+  background: var(--dye);
+  color: var(--scribe);
+  border-radius: 4px;
+}
+.stand > * {
+  padding: 14px 18px;
+}
+.stand > :last-child {
+  border-left: 1px solid var(--dye-line);
+}
+.views {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 18px;
+}
+ul {
+  margin: 8px 0;
+  padding-left: 18px;
+}
+h3 {
+  font-size: 15px;
+  color: #fff;
+}
+@media (max-width: 1000px) {
+  .stand {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .stand > :last-child {
+    border-left: 0;
+    border-top: 1px solid var(--dye-line);
+  }
+}
+@media (max-width: 640px) {
+  .views {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
