@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { plansWords } from '~~/shared/wording/en'
-import { pairKey } from '~~/core/plan/movePlan'
+import { pairKey } from '~~/core/plan/pairNames'
 import type { BoltRoom } from '~~/shared/stages/plan/room'
 import { hourOf } from '~~/shared/wording/directions'
 import { figure } from '~~/shared/wording/figures'

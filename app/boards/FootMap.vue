@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { drawingsWords, feetWords } from '~~/shared/wording/en'
-import { keyOfPair, SIDES, type MachineRole, type Side } from '~~/core/plan/movePlan'
+import { keyOfPair, SIDES, type MachineRole, type Side } from '~~/core/plan/pairNames'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { footKey } from '~~/shared/stages/move/form'
 import { fromFarEnd } from '~~/shared/stages/plan/packs'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { targetsWords } from '~~/shared/wording/en'
-import type { MachineRole } from '~~/core/plan/planFoot'
+import type { MachineRole } from '~~/core/plan/pairNames'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import type { Remark } from '~~/shared/forms/typed'
 import { GROWTH_SHEET, type DrawnGrowth } from '~~/shared/stages/target/drawing'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { levelWords, verdictsWords } from '~~/shared/wording/en'
-import type { MachineRole } from '~~/core/plan/movePlan'
+import type { MachineRole } from '~~/core/plan/pairNames'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { ROLES, type LevelTexts } from '~~/shared/stages/level/form'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { drawingsWords, feetWords, plansWords } from '~~/shared/wording/en'
-import { pairKey, type MachineRole } from '~~/core/plan/movePlan'
+import { pairKey, type MachineRole } from '~~/core/plan/pairNames'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { fromFarEnd, type PlannedPack } from '~~/shared/stages/plan/packs'
 import { thickness } from '~~/shared/wording/figures'

@@ -2,7 +2,7 @@
 import { directionsWords, drawingsWords, feetWords, targetsWords } from '~~/shared/wording/en'
 import type { Misalignment, Plane } from '~~/core/frame/planes'
 import type { SettledTolerance } from '~~/core/judge/tolerance'
-import { keyOfPair, type MachineRole } from '~~/core/plan/movePlan'
+import { keyOfPair, type MachineRole } from '~~/core/plan/pairNames'
 import { layOutShafts, PLAN_VIEW, softBand, type ShaftLines } from '~~/shared/drawing/shaftLines'
 import { offsetWords, shimWords, sideWords } from '~~/shared/wording/directions'
 import { figure } from '~~/shared/wording/figures'

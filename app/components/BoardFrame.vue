@@ -1,10 +1,16 @@
 <script setup lang="ts">
 /** The dye a stage is drawn on, with its heading and a quiet note at the right. */
-defineProps<{ title: string; note?: string; bare?: boolean }>()
+defineProps<{
+  title: string
+  note?: string
+  bare?: boolean
+  /** It may be longer than its view and has nothing in it to tab to. */
+  scrolls?: boolean
+}>()
 </script>
 
 <template>
-  <section class="board" :aria-label="title">
+  <section class="board" :aria-label="title" :tabindex="scrolls ? 0 : undefined">
     <div v-if="!bare" class="head">
       <h2>{{ title }}</h2>
       <p>{{ note }}</p>

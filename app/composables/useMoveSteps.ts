@@ -1,5 +1,6 @@
 import { pushingWords } from '~~/shared/wording/en'
-import { keyOfPair, pairKey, SIDES, type PlanFoot } from '~~/core/plan/movePlan'
+import { keyOfPair, pairKey, SIDES } from '~~/core/plan/pairNames'
+import type { PlanFoot } from '~~/core/plan/movePlan'
 import type { LogEntry } from '~~/core/logbook/entry'
 import { toCore } from '~~/core/units/unitSystem'
 import { capital, pairName } from '~~/shared/wording/telling'

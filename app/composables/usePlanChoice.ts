@@ -1,6 +1,7 @@
 import type { Misalignment, Plane } from '~~/core/frame/planes'
 import { judge } from '~~/core/judge/judge'
-import { keyOfPair, type MovePlan } from '~~/core/plan/movePlan'
+import { keyOfPair } from '~~/core/plan/pairNames'
+import type { MovePlan } from '~~/core/plan/movePlan'
 import { adviseMove, chanceAfter, lineDoubt } from '~~/core/stages/plan/odds'
 import {
   drivenMoves,

@@ -1,6 +1,6 @@
 import type { EntryBody, LogEntry } from '../logbook/entry'
 import { standingEntries } from '../logbook/standing'
-import type { MachineRole, Side } from '../plan/movePlan'
+import type { MachineRole, Side } from '../plan/pairNames'
 import type { JobReason } from '../stages/open/entries'
 import type { FootChange, SideChange } from '../stages/plan/entries'
 import { toCore, type Millimetres, type UnitSystem } from '../units/unitSystem'

@@ -126,7 +126,9 @@ const dueOf = (job: Job): DueReason | null => {
 const reservesOf = ({
   plan,
   closing,
-}: Pick<CoupledState | DrumState | FlangeState, 'plan' | 'closing'>): { readonly reserves?: readonly number[] } => {
+}: Pick<CoupledState | DrumState | FlangeState, 'plan' | 'closing'>): {
+  readonly reserves?: readonly number[]
+} => {
   if (!plan || plan.stale || closing) return {}
   const { taken } = netLeaves(plan.entry.payload.changes)
   return taken.length > 0 ? { reserves: taken } : {}

@@ -4,7 +4,8 @@ import { ALIGNED, lineSum, type Misalignment } from '../frame/planes'
 import { planeShare } from '../judge/judge'
 import type { SettledTolerance } from '../judge/tolerance'
 import { planMoves, shiftOfMoves, type PlanFoot, type PlanInput } from './movePlan'
-import { reachableLifts, type MachineRole } from './planFoot'
+import type { MachineRole } from './pairNames'
+import { reachableLifts } from './planFoot'
 import { bestSideMoves } from './sideMove'
 
 const MIL = 0.0254

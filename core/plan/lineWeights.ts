@@ -1,5 +1,5 @@
 import type { Millimetres } from '../units/unitSystem'
-import type { MachineRole } from './planFoot'
+import type { MachineRole } from './pairNames'
 
 /** What one unit of movement at a pair does to the judged line. */
 export interface LineWeight {

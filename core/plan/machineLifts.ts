@@ -1,6 +1,7 @@
 import type { Millimetres } from '../units/unitSystem'
 import { lineWeights, type LineWeight } from './lineWeights'
-import type { MachineRole, PairLifts } from './planFoot'
+import type { MachineRole } from './pairNames'
+import type { PairLifts } from './planFoot'
 
 /** Pairs between the outer two may stand off their line by this much: the soft-foot limit. */
 export const LINE_SLACK: Millimetres = 0.0508

@@ -9,14 +9,15 @@ import { aimOf } from './aim'
 import { fairShares } from './fairShares'
 import { PLAN_KINDS, searchLifts, type LiftChoice, type PlanKind } from './liftSearch'
 import { machineLifts, type MachineLifts } from './machineLifts'
-import { pairLifts, shelfFor, type MachineRole, type PairLifts, type PlanFoot, type Side } from './planFoot'
+import type { MachineRole, Side } from './pairNames'
+import { pairLifts, shelfFor, type PairLifts, type PlanFoot } from './planFoot'
 import { limitForms, shareAt } from './planeLimits'
 import { lentTo, type PairPack } from './stockCheck'
 import { Work, type GoOn } from './work'
 import { bestSideMoves, roundSideMoves, type SideFoot } from './sideMove'
 
-export { keyOfPair, pairKey, MACHINE_ROLES, SIDES, reachableLifts } from './planFoot'
-export type { Lift, MachineRole, PlanFoot, Side } from './planFoot'
+export { reachableLifts } from './planFoot'
+export type { Lift, PlanFoot } from './planFoot'
 export type { PlanKind } from './liftSearch'
 
 export interface PlanInput {

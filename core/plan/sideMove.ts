@@ -2,7 +2,7 @@ import type { Misalignment } from '../frame/planes'
 import type { SettledTolerance } from '../judge/tolerance'
 import type { Millimetres } from '../units/unitSystem'
 import { aimOf } from './aim'
-import type { MachineRole } from './planFoot'
+import type { MachineRole } from './pairNames'
 import { lineWeights, type LineWeight } from './lineWeights'
 import { limitForms, shareAt, type LimitForm } from './planeLimits'
 

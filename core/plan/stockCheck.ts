@@ -1,6 +1,7 @@
 import { thicknessKey, type StockShim } from '../shims/leafKinds'
 import type { Pack } from '../shims/reachablePacks'
-import { SIDES, type PairLifts, type Side } from './planFoot'
+import { SIDES, type Side } from './pairNames'
+import type { PairLifts } from './planFoot'
 import type { Work } from './work'
 
 /** The packs of one pair, left and right. */

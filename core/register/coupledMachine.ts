@@ -1,5 +1,5 @@
 import type { TargetPayload } from '../stages/target/entries'
-import type { MachineRole } from '../plan/planFoot'
+import type { MachineRole } from '../plan/pairNames'
 import type { FootedMachine } from './footedMachine'
 import type { TapedPair } from './pair'
 

@@ -1,6 +1,6 @@
 import type { FootPlane } from '../coupling/feet'
 import { remember } from '../logbook/remember'
-import { MACHINE_ROLES, type MachineRole } from '../plan/planFoot'
+import { MACHINE_ROLES, type MachineRole } from '../plan/pairNames'
 import { toCore } from '../units/unitSystem'
 import type { MeasuredMachine } from './measuredMachine'
 import type { PairPacks, RegisteredPair } from './pair'

@@ -1,4 +1,4 @@
-import type { MachineRole, Side } from '../plan/movePlan'
+import type { MachineRole, Side } from '../plan/pairNames'
 import type { Millimetres } from '../units/unitSystem'
 
 /** A foot pair as registered, in the record's own units. */

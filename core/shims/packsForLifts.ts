@@ -1,4 +1,4 @@
-import { SIDES, type MachineRole, type Side } from '../plan/movePlan'
+import { SIDES, type MachineRole, type Side } from '../plan/pairNames'
 import type { FootedMachine } from '../register/footedMachine'
 import { shelfOf } from '../register/shelf'
 import type { PairPacks } from '../register/pair'

@@ -9,7 +9,7 @@ import {
   type PlanInput,
   type PlanResult,
 } from '../../core/plan/movePlan'
-import type { MachineRole } from '../../core/plan/planFoot'
+import type { MachineRole } from '../../core/plan/pairNames'
 import { defineOperation } from './defineOperation'
 import {
   couplingLine,

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { EntryBody } from '../../core/logbook/entry'
 import { TestBelt } from '../../core/jobs/testBelt'
+import { TestDrum } from '../../core/jobs/testDrum'
 import { TestFlange } from '../../core/jobs/testFlange'
 import { REVERSE_SET_UP, TestJob } from '../../core/jobs/testJob'
 import { foldJob } from '../../core/jobs/jobs'
@@ -55,6 +56,9 @@ describe('what may be posted', () => {
       kind: 'flange-plan-chosen',
       payload: { units: 'inch', does: 'push', changes: [], push: { v: 1, h: -2 }, why: '', sets: [ID] },
     })
+    const drum = new TestDrum().ready()
+    drum.turnDrum(2, 0)
+    drum.tap(0)
     flange.add({
       kind: 'flange-counts-read',
       payload: { units: 'inch', when: 'pushing', toGo: { v: 0.5, h: 0 } },
@@ -70,6 +74,7 @@ describe('what may be posted', () => {
     })
     const bodies: EntryBody[] = [
       ...job.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
+      ...drum.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
       ...flange.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
       { kind: 'power-restored', payload: { why: 'bump test' } },
       {

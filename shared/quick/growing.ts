@@ -1,4 +1,4 @@
-import type { MachineRole } from '../../core/plan/planFoot'
+import type { MachineRole } from '../../core/plan/pairNames'
 import { readTypedNumber } from '../../core/units/typedNumber'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import {

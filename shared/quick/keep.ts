@@ -1,5 +1,5 @@
 import type { EntryBody } from '../../core/logbook/entry'
-import type { MachineRole } from '../../core/plan/movePlan'
+import type { MachineRole } from '../../core/plan/pairNames'
 import type { Machine } from '../../core/register/machine'
 import type { FootRef } from '../../core/stages/feet/entries'
 import type { FeltPlace } from '../../core/stages/roughIn/entries'

@@ -23,7 +23,7 @@ export const drumBoxes = (record: DrumFields, words: Words, chosen: FootWords): 
     number('runout', w.runout, 'displacement', { optional: true }),
     usual.number('faceDiameter', recordWords.faceDiameter, 'distance'),
     usual.choice('plunger', labels['rim-face'].plunger, ['away', 'back'] as const, (p) => options[p]),
-    ...hubBoxes(words).filter((box) => box.path === 'couplingType'),
+    ...hubBoxes(words).filter((box) => !box.path.endsWith('Limit') && !box.path.endsWith('closeEnough')),
     ...footBoxes(record, words, chosen, w.feet),
     ...limitBoxes(record, words, false),
     ...DIALS.flatMap((dial) =>

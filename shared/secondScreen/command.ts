@@ -1,6 +1,6 @@
 import type { Job, StageId } from '../../core/jobs/jobs'
 import type { FlangePush } from '../../core/flange/flangeMove'
-import { keyOfPair, pairKey } from '../../core/plan/movePlan'
+import { keyOfPair, pairKey } from '../../core/plan/pairNames'
 import { handsMayGo } from '../../core/stages/makeSafe/safety'
 import type { MoveEntries } from '../../core/stages/move/entries'
 import type { Bite, PushEnd, PushWatch } from '../../core/stages/move/push'

@@ -12,7 +12,7 @@ import {
 import { feetWords, findingsWords } from './en'
 import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
 import type { Job } from '../../core/jobs/jobs'
-import type { MachineRole } from '../../core/plan/movePlan'
+import type { MachineRole } from '../../core/plan/pairNames'
 import { figure } from './figures'
 import { type Telling, farEnd } from './telling'
 import { findingOfSetUp, measurementFinding } from './measuredFindings'

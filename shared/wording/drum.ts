@@ -12,7 +12,7 @@ import { ALIGNED } from '../../core/frame/planes'
 import { judgedQuantities } from '../../core/judge/quantities'
 import { marginIn, termValue } from '../../core/judge/judge'
 import type { SettledTolerance } from '../../core/judge/tolerance'
-import { SIDES } from '../../core/plan/movePlan'
+import { SIDES } from '../../core/plan/pairNames'
 import type { FootChange, SideChange } from '../../core/stages/plan/entries'
 import { toCore, type UnitSystem } from '../../core/units/unitSystem'
 

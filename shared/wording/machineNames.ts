@@ -1,4 +1,4 @@
-import type { MachineRole } from '../../core/plan/movePlan'
+import type { MachineRole } from '../../core/plan/pairNames'
 
 /** What the two machines are called in a sentence. */
 export type MachineNames = Readonly<Record<MachineRole, string>>

@@ -48,7 +48,7 @@ describe('quantities in groups', () => {
 
   it('say the limit of each plane where a window has two', () => {
     const [offset, angle] = groups(WINDOW)
-    expect(offset?.limit).toBe('vertical −2.0…6.0, horizontal 4.0')
+    expect(offset?.limit).toBe('vertical −2.0…6.0, horizontal 0.0…4.0')
     expect(angle?.limit).toBe('1.00')
   })
 

@@ -1,4 +1,4 @@
-import type { MachineRole } from '../../core/plan/movePlan'
+import type { MachineRole } from '../../core/plan/pairNames'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { feetWords } from './en'
 import type { ViewFrom } from './otherEnd'

@@ -34,6 +34,21 @@ const FLANGE_STAGES = [
   'Close',
 ]
 
+const DRUM_STAGES = [
+  'Open',
+  'Make safe',
+  'Look and clean',
+  'Feet',
+  'Set up',
+  'As found',
+  'Plan',
+  'Move',
+  'Re-measure',
+  'Drum run-out',
+  'Prove',
+  'Close',
+]
+
 const BELT_STAGES = [
   'Make safe',
   'Slack off',
@@ -123,34 +138,38 @@ test('a belt job: axe finds nothing serious, and each stage fits laptop, tablet 
   }
 })
 
-test('a motor on a flange: axe finds nothing serious, and each stage fits laptop, tablet and phone', async ({
-  page,
-}) => {
-  test.setTimeout(120_000)
-  await page.emulateMedia({ reducedMotion: 'reduce' })
-  const job = new Job(page)
-  await page.goto('/machines')
-  await job.goToOpen('CP-21')
-  for (const stage of FLANGE_STAGES) {
-    await job.stage(stage).click()
-    await expect(job.meaning).toBeVisible()
-    expect(await seriousFaults(page), stage).toEqual([])
-    for (const [width, height] of [
-      [1280, 800],
-      [820, 1180],
-      [390, 844],
-    ] as const) {
-      await page.setViewportSize({ width, height })
-      const { wide, tall } = await overflow(page)
-      expect(wide, `${stage} at ${width}`).toBeLessThanOrEqual(0)
-      if (width > 640) expect(tall, `${stage} at ${width}`).toBeLessThanOrEqual(0)
+for (const [what, tag, stages, told] of [
+  ['a motor on a flange', 'CP-21', FLANGE_STAGES, '8 bolts on 14.00 in'],
+  ['a motor at a drum', 'CP-30', DRUM_STAGES, 'On its shaft: a skip.'],
+] as const)
+  test(`${what}: axe finds nothing serious, and each stage fits laptop, tablet and phone`, async ({
+    page,
+  }) => {
+    test.setTimeout(120_000)
+    await page.emulateMedia({ reducedMotion: 'reduce' })
+    const job = new Job(page)
+    await page.goto('/machines')
+    await job.goToOpen(tag)
+    for (const stage of stages) {
+      await job.stage(stage).click()
+      await expect(job.meaning).toBeVisible()
+      expect(await seriousFaults(page), stage).toEqual([])
+      for (const [width, height] of [
+        [1280, 800],
+        [820, 1180],
+        [390, 844],
+      ] as const) {
+        await page.setViewportSize({ width, height })
+        const { wide, tall } = await overflow(page)
+        expect(wide, `${stage} at ${width}`).toBeLessThanOrEqual(0)
+        if (width > 640) expect(tall, `${stage} at ${width}`).toBeLessThanOrEqual(0)
+      }
+      await page.setViewportSize({ width: 1280, height: 800 })
     }
-    await page.setViewportSize({ width: 1280, height: 800 })
-  }
-  await page.goto('/machines/CP-21')
-  await expect(page.getByText('8 bolts on 14.00 in')).toBeVisible()
-  expect(await seriousFaults(page), 'its page').toEqual([])
-})
+    await page.goto(`/machines/${tag}`)
+    await expect(page.getByText(told)).toBeVisible()
+    expect(await seriousFaults(page), 'its page').toEqual([])
+  })
 
 for (const [width, height] of [
   [1280, 800],

@@ -100,15 +100,19 @@ test('a job being set up loads no more script than it needs', async ({ page, bro
   expect(bytes).toBeLessThan(BAR)
 })
 
-test('a motor on a flange loads no more script than it needs', async ({ page, request }) => {
-  const { rows } = (await (await request.get('/api/jobs?machine=CP-21&open=yes')).json()) as {
-    rows: readonly { readonly id: string }[]
-  }
-  const bytes = await weigh(page, `/jobs/${rows[0]?.id}`, () => expect(new Job(page).meaning).toBeVisible())
-  told('A motor on a flange', bytes)
-  expect(bytes).toBeGreaterThan(BAR / 2)
-  expect(bytes).toBeLessThan(BAR)
-})
+for (const [what, tag] of [
+  ['A motor on a flange', 'CP-21'],
+  ['A motor at a drum', 'CP-30'],
+] as const)
+  test(`${what.toLowerCase()} loads no more script than it needs`, async ({ page, request }) => {
+    const { rows } = (await (await request.get(`/api/jobs?machine=${tag}&open=yes`)).json()) as {
+      rows: readonly { readonly id: string }[]
+    }
+    const bytes = await weigh(page, `/jobs/${rows[0]?.id}`, () => expect(new Job(page).meaning).toBeVisible())
+    told(what, bytes)
+    expect(bytes).toBeGreaterThan(BAR / 2)
+    expect(bytes).toBeLessThan(BAR)
+  })
 
 test('a job and its second screen load no more script than they need', async ({ page, browser }) => {
   await new Job(page).prepared([LOW_MOTOR])

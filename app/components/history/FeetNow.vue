@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { feetWords } from '~~/shared/wording/en'
 import { historyWords } from '~~/shared/wording/viewWords'
-import { SIDES } from '~~/core/plan/movePlan'
+import { SIDES } from '~~/core/plan/pairNames'
 import { toCore } from '~~/core/units/unitSystem'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
 import type { DrumFields } from '~~/shared/register/drumMachine'

@@ -57,7 +57,11 @@ const taken = computed(() => registerWords(registerChanges(props.state), telling
 </script>
 
 <template>
-  <BoardFrame :title="w.view.title" :note="w.view.movesBetween(state.moves.length)">
+  <BoardFrame
+    :title="w.view.title"
+    :note="w.view.movesBetween(state.moves.length)"
+    :scrolls="$slots.default !== undefined"
+  >
     <div v-if="left" class="views">
       <div v-for="s in sums" :key="s.name" class="sums">
         <p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { pushingWords } from '~~/shared/wording/en'
-import { keyOfPair, type MachineRole, type PlanFoot } from '~~/core/plan/movePlan'
+import { keyOfPair, type MachineRole } from '~~/core/plan/pairNames'
+import type { PlanFoot } from '~~/core/plan/movePlan'
 import { crissCross } from '~~/shared/stages/feet/form'
 import { hourOf } from '~~/shared/wording/directions'
 import { capital, pairName } from '~~/shared/wording/telling'

@@ -2,7 +2,7 @@
 import { roughInWords, softFootWords } from '~~/shared/wording/en'
 import type { RoughInEntries } from '~~/core/stages/roughIn/entries'
 import { readTypedNumber } from '~~/core/units/typedNumber'
-import { SIDES } from '~~/core/plan/movePlan'
+import { SIDES } from '~~/core/plan/pairNames'
 import { readShims } from '~~/shared/stages/move/form'
 import { capital } from '~~/shared/wording/telling'
 

@@ -56,12 +56,6 @@ const ringed = computed(() =>
     <template #box="{ dial, clock }">
       <NumberBox
         :ref="keep(dial, clock)"
-        v-memo="[
-          telling,
-          texts[circleOf(dial)]?.[String(clock)],
-          ringed.some((r) => r.dial === dial && r.clock === clock),
-          note(dial, clock),
-        ]"
         :model-value="texts[circleOf(dial)]?.[String(clock)] ?? ''"
         :label="label(dial, clock)"
         hide-label

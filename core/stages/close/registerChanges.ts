@@ -1,5 +1,5 @@
-import { SIDES, type MachineRole, type Side } from '../../plan/movePlan'
-import { MACHINE_ROLES } from '../../plan/planFoot'
+import { SIDES, type MachineRole, type Side } from '../../plan/pairNames'
+import { MACHINE_ROLES } from '../../plan/pairNames'
 import {
   movableFeet,
   registeredPacks,

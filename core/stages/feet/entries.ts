@@ -1,5 +1,5 @@
 import type { CornerGaps } from '../../feet/cornerGaps'
-import type { MachineRole, Side } from '../../plan/movePlan'
+import type { MachineRole, Side } from '../../plan/pairNames'
 import type { UnitSystem } from '../../units/unitSystem'
 import type { FootChange } from '../plan/entries'
 

@@ -1,4 +1,4 @@
-import type { MachineRole } from '../../plan/planFoot'
+import type { MachineRole } from '../../plan/pairNames'
 import type { UnitSystem } from '../../units/unitSystem'
 import type { TargetPayload } from '../target/entries'
 

@@ -1,4 +1,4 @@
-import type { MachineRole } from '../../plan/planFoot'
+import type { MachineRole } from '../../plan/pairNames'
 import { remember } from '../../logbook/remember'
 import type { LogEntry } from '../../logbook/entry'
 import { toCore, type Celsius } from '../../units/unitSystem'

@@ -1,5 +1,5 @@
 import type { Reading } from '../../fit/harmonicFit'
-import type { MachineRole } from '../../plan/movePlan'
+import type { MachineRole } from '../../plan/pairNames'
 import type { UnitSystem } from '../../units/unitSystem'
 import type { FootChange } from '../plan/entries'
 

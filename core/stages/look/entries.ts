@@ -1,4 +1,4 @@
-import type { MachineRole, Side } from '../../plan/movePlan'
+import type { MachineRole, Side } from '../../plan/pairNames'
 import type { CouplingPart } from '../../register/couplingParts'
 import type { FlangePlace } from '../flangeLook/entries'
 import type { UnitSystem } from '../../units/unitSystem'
@@ -6,18 +6,8 @@ import type { UnitSystem } from '../../units/unitSystem'
 /** Where one looks on any base. */
 export const BASE_PLACES = ['feet', 'pads', 'bolts', 'base', 'jacking', 'pins', 'pipe'] as const
 /** Where one looks on a motor that is trammed to a drum. */
-export const DRUM_PLACES = [
-  'feet',
-  'pads',
-  'bolts',
-  'base',
-  'jacking',
-  'pins',
-  'drum-face',
-  'brake',
-] as const
-export type Place =
-  (typeof BASE_PLACES)[number] | (typeof DRUM_PLACES)[number] | FlangePlace | CouplingPart
+export const DRUM_PLACES = ['feet', 'pads', 'bolts', 'base', 'jacking', 'pins', 'drum-face', 'brake'] as const
+export type Place = (typeof BASE_PLACES)[number] | (typeof DRUM_PLACES)[number] | FlangePlace | CouplingPart
 
 export const FOUND = ['fine', 'put-right', 'to-report'] as const
 export type Found = (typeof FOUND)[number]

@@ -1,6 +1,6 @@
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
-import { SIDES, type MachineRole, type Side } from '../../plan/movePlan'
+import { SIDES, type MachineRole, type Side } from '../../plan/pairNames'
 import { registeredPacks, type FootedMachine } from '../../register/footedMachine'
 import type { PairPacks } from '../../register/pair'
 import { toCore, type Millimetres } from '../../units/unitSystem'

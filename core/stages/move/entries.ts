@@ -1,6 +1,6 @@
 import type { BoltSizeName } from '../../bolts/sizes'
 import type { BoltClass, Lubrication } from '../../bolts/tightening'
-import type { MachineRole } from '../../plan/movePlan'
+import type { MachineRole } from '../../plan/pairNames'
 import type { UnitSystem } from '../../units/unitSystem'
 import type { FootChange, SideChange } from '../plan/entries'
 

@@ -2,7 +2,7 @@ import { lineOfMoves, type FootMove, type FootPlane } from '../../coupling/feet'
 import { ALIGNED, lineDifference, type Misalignment } from '../../frame/planes'
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
-import { SIDES, type MachineRole, type Side } from '../../plan/movePlan'
+import { SIDES, type MachineRole, type Side } from '../../plan/pairNames'
 import type { PairPacks } from '../../register/pair'
 import { thicknessKey } from '../../shims/leafKinds'
 import { toCore, type Millimetres, type UnitSystem } from '../../units/unitSystem'
@@ -102,7 +102,8 @@ export const doFootwork = (
   }
   return {
     moves,
-    change: feet.untaped && !isParallel(moves) ? null : lineDifference(lineOf('movable'), lineOf('stationary')),
+    change:
+      feet.untaped && !isParallel(moves) ? null : lineDifference(lineOf('movable'), lineOf('stationary')),
     planes: {
       v: changes.some((c) => c.takenOut.length + c.putIn.length > 0),
       h: side.some((s) => s.moved !== 0),

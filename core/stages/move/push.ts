@@ -1,6 +1,6 @@
 import type { FootPlane } from '../../coupling/feet'
 import type { LogEntry } from '../../logbook/entry'
-import { keyOfPair, pairKey, type MachineRole } from '../../plan/movePlan'
+import { keyOfPair, pairKey, type MachineRole } from '../../plan/pairNames'
 import { toCore, type Millimetres } from '../../units/unitSystem'
 import type { Footwork } from './footwork'
 

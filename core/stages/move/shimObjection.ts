@@ -1,5 +1,5 @@
 import { conflict, invalid, type Objection } from '../../logbook/stage'
-import { SIDES } from '../../plan/movePlan'
+import { SIDES } from '../../plan/pairNames'
 import type { FootedMachine } from '../../register/footedMachine'
 import type { PairPacks } from '../../register/pair'
 import type { UnitSystem } from '../../units/unitSystem'

@@ -1,6 +1,6 @@
 import type { LogEntry } from '../../logbook/entry'
 import { defineStage, invalid, type Objection } from '../../logbook/stage'
-import { SIDES } from '../../plan/movePlan'
+import { SIDES } from '../../plan/pairNames'
 import type { FootedMachine } from '../../register/footedMachine'
 import type { PairPacks } from '../../register/pair'
 import { lockoutObjection } from '../makeSafe/stage'

@@ -1,4 +1,5 @@
-import type { MachineRole, PlanKind, Side } from '../../plan/movePlan'
+import type { MachineRole, Side } from '../../plan/pairNames'
+import type { PlanKind } from '../../plan/movePlan'
 import type { UnitSystem } from '../../units/unitSystem'
 
 /** What is done under one foot. */

@@ -4,15 +4,17 @@ import type { Judgement } from '../../judge/judge'
 import { judgedQuantities } from '../../judge/quantities'
 import type { SettledTolerance } from '../../judge/tolerance'
 import { remember } from '../../logbook/remember'
-import { MACHINE_ROLES, type MachineRole, type PlanInput } from '../../plan/movePlan'
+import { MACHINE_ROLES, type MachineRole } from '../../plan/pairNames'
+import type { PlanInput } from '../../plan/movePlan'
 import { arrangementModel } from '../../uncertainty/arrangementModel'
 import { chanceInBand, termVariance } from '../../uncertainty/chance'
-import { readingSd, typicalSd, type ReadRound } from '../../uncertainty/changeDoubt'
+import { readingSd, typicalSd } from '../../uncertainty/changeDoubt'
 import { covarianceAfterMove, lineCovariance, type LineCovariance } from '../../uncertainty/linear'
 import { ORDINARY_HANDS } from '../../uncertainty/ordinaryHands'
 import { NO_SPREAD } from '../../uncertainty/spread'
 import type { Millimetres } from '../../units/unitSystem'
 import type { Measurement } from '../measure/measurement'
+import { readRound } from '../measure/readRound'
 import type { SetUp } from '../setUp/setUp'
 
 /** How well the line is known that a plan starts from: of (offset.v, offset.h, slope.v, slope.h), mm and mm/mm. */
@@ -25,15 +27,6 @@ export interface LineDoubt {
 }
 
 const NINETY_FIVE = 1.959963984540054
-
-/** The readings of a round as far as their own scatter goes; null when none are used. */
-export const readRound = (m: Measurement): ReadRound | null => {
-  const used = m.sets.filter((s) => m.used.includes(s.set.entry.id))
-  const arranged = used[used.length - 1]?.set.arranged
-  return arranged && m.combined
-    ? { arrangement: arranged.arrangement, sets: used.length, fits: Object.values(m.combined.fits) }
-    : null
-}
 
 /**
  * Doubt of a measurement: scatter of its readings and clock angles, which more sets even out, and sag,

@@ -1,5 +1,5 @@
 import type { MethodGiven } from '../../methods/methods'
-import type { MachineRole } from '../../plan/movePlan'
+import type { MachineRole } from '../../plan/pairNames'
 import type { SetUpCheck } from './checks'
 import type { PipeTurn } from '../../setup/barOnPipe'
 import type { UnitSystem } from '../../units/unitSystem'

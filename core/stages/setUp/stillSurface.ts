@@ -1,7 +1,7 @@
 import type { Turning } from '../../coupling/dialSet'
 import { clockDistance, normalClock } from '../../frame/clock'
 import type { Reading } from '../../fit/harmonicFit'
-import type { MachineRole } from '../../plan/movePlan'
+import type { MachineRole } from '../../plan/pairNames'
 import { toCore, type Degrees, type Millimetres } from '../../units/unitSystem'
 import type { RunoutSurface } from '../level/entries'
 import type { SurfaceRunout } from '../level/runouts'

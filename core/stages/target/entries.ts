@@ -1,5 +1,5 @@
 import type { Material } from '../../growth/materials'
-import type { MachineRole } from '../../plan/planFoot'
+import type { MachineRole } from '../../plan/pairNames'
 import type { UnitSystem } from '../../units/unitSystem'
 
 /** How one foot pair rises from cold to running: by its heat, or as typed. In the payload's units. */

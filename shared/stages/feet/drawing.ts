@@ -1,7 +1,7 @@
 import { placeOf } from '../../wording/footPlaces'
 import type { FootName } from '../../../core/feet/softFoot'
 import { sizeVerdict } from '../../../core/judge/sizeVerdict'
-import { SIDES } from '../../../core/plan/movePlan'
+import { SIDES } from '../../../core/plan/pairNames'
 import type { FootedMachine } from '../../../core/register/footedMachine'
 import type { PairPacks } from '../../../core/register/pair'
 import type { Cure } from '../../../core/stages/feet/cure'

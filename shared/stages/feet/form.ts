@@ -1,7 +1,7 @@
 import { feetWords, softFootWords, typingWords } from '../../wording/en'
 import type { CornerGaps } from '../../../core/feet/cornerGaps'
 import type { FeetEntries, FootRef } from '../../../core/stages/feet/entries'
-import { SIDES, type MachineRole } from '../../../core/plan/movePlan'
+import { SIDES, type MachineRole } from '../../../core/plan/pairNames'
 import { readTypedNumber } from '../../../core/units/typedNumber'
 import { toCore, type Millimetres, type UnitSystem } from '../../../core/units/unitSystem'
 import { namedParts, typedValue, unitOf, withUnit } from '../../forms/typed'

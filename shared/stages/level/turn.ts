@@ -1,6 +1,6 @@
 import { levelWords } from '../../wording/en'
 import type { LevelEntries, RunoutSurface } from '../../../core/stages/level/entries'
-import type { MachineRole } from '../../../core/plan/movePlan'
+import type { MachineRole } from '../../../core/plan/pairNames'
 import { toCore, type Millimetres, type UnitSystem } from '../../../core/units/unitSystem'
 import { boxReader } from '../../forms/boxes'
 import { unitOf, withUnit } from '../../forms/typed'

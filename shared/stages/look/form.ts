@@ -1,5 +1,5 @@
 import { feetWords, levelWords, lookWords, objectionsWords } from '../../wording/en'
-import { SIDES, type MachineRole, type Side } from '../../../core/plan/movePlan'
+import { SIDES, type MachineRole, type Side } from '../../../core/plan/pairNames'
 import type { FootedMachine } from '../../../core/register/footedMachine'
 import type { SpigotFit } from '../../../core/register/flangeMachine'
 import { sheetShimFault, SLOT_ROOM, type SheetShim } from '../../../core/shims/sheetShim'

@@ -1,5 +1,6 @@
 import { ARRIVED, type PushWatch } from '../../../core/stages/move/push'
-import { keyOfPair, pairKey, type MachineRole, type PlanFoot } from '../../../core/plan/movePlan'
+import { keyOfPair, pairKey, type MachineRole } from '../../../core/plan/pairNames'
+import type { PlanFoot } from '../../../core/plan/movePlan'
 import { fromCore, type Millimetres, type UnitSystem } from '../../../core/units/unitSystem'
 import { boltRoom } from '../plan/room'
 import { wayOf } from './pushForm'

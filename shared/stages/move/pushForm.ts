@@ -1,5 +1,5 @@
 import { pushingWords, typingWords } from '../../wording/en'
-import { keyOfPair, type MachineRole } from '../../../core/plan/movePlan'
+import { keyOfPair, type MachineRole } from '../../../core/plan/pairNames'
 import type { MoveEntries } from '../../../core/stages/move/entries'
 import { ARRIVED, type PushEnd, type PushWatch } from '../../../core/stages/move/push'
 import { readTypedNumber } from '../../../core/units/typedNumber'

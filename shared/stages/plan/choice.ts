@@ -1,11 +1,10 @@
 import { lineOfMoves } from '../../../core/coupling/feet'
 import { ALIGNED, lineSum, type Misalignment, type Plane } from '../../../core/frame/planes'
+import { keyOfPair, type MachineRole } from '../../../core/plan/pairNames'
 import {
-  keyOfPair,
   reachableLifts,
   shiftOfMoves,
   type Lift,
-  type MachineRole,
   type MovePlan,
   type PlanInput,
   type PlannedMove,

@@ -1,5 +1,6 @@
-import type { MachineRole, PlanFoot, PlannedMove, Side } from '../../../core/plan/movePlan'
-import { keyOfPair, SIDES } from '../../../core/plan/movePlan'
+import type { MachineRole, Side } from '../../../core/plan/pairNames'
+import type { PlanFoot, PlannedMove } from '../../../core/plan/movePlan'
+import { keyOfPair, SIDES } from '../../../core/plan/pairNames'
 import { thicknessKey } from '../../../core/shims/leafKinds'
 import type { Millimetres } from '../../../core/units/unitSystem'
 

@@ -1,4 +1,5 @@
-import { keyOfPair, type MachineRole, type PlanInput } from '../../../core/plan/movePlan'
+import { keyOfPair, type MachineRole } from '../../../core/plan/pairNames'
+import type { PlanInput } from '../../../core/plan/movePlan'
 import type { Millimetres } from '../../../core/units/unitSystem'
 
 /** Where the bolts of a pair stand in their holes, now and after a plan. */

@@ -1,6 +1,7 @@
 import { directionsWords, feetWords, workingWords } from '../../wording/en'
 import type { Misalignment } from '../../../core/frame/planes'
-import { SIDES, type MachineRole, type PlannedMove } from '../../../core/plan/movePlan'
+import { SIDES, type MachineRole } from '../../../core/plan/pairNames'
+import type { PlannedMove } from '../../../core/plan/movePlan'
 import { figure, pack } from '../../wording/figures'
 import { pairName, type Telling } from '../../wording/telling'
 import type { WorkingStep } from '../../working/step'

@@ -1,5 +1,5 @@
 import { roughInWords, typingWords } from '../../wording/en'
-import type { MachineRole } from '../../../core/plan/movePlan'
+import type { MachineRole } from '../../../core/plan/pairNames'
 import type { FeelerLimits } from '../../../core/register/hubs'
 import type { FeltPlace, RoughInEntries } from '../../../core/stages/roughIn/entries'
 import { readTypedNumber } from '../../../core/units/typedNumber'

@@ -1,6 +1,6 @@
 import { feetWords, methodsWords, setUpWords } from '../../wording/en'
 import type { Mark } from '../../../core/logbook/stage'
-import type { MachineRole } from '../../../core/plan/movePlan'
+import type { MachineRole } from '../../../core/plan/pairNames'
 import { METHOD_FORMS, type OfferedMethod } from '../../methods/forms'
 import type { NumberField } from '../../methods/form'
 import { circleName } from '../../wording/circles'

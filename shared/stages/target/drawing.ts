@@ -1,5 +1,5 @@
 import { positionAt, type Misalignment } from '../../../core/frame/planes'
-import type { MachineRole } from '../../../core/plan/planFoot'
+import type { MachineRole } from '../../../core/plan/pairNames'
 import type { GrowthResult } from '../../../core/growth/growth'
 import { roundTimes } from '../../drawing/roundTimes'
 import type { GrowingPair } from './form'

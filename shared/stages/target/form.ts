@@ -1,7 +1,7 @@
 import { targetsWords, typingWords } from '../../wording/en'
 import type { FootPlane } from '../../../core/coupling/feet'
 import { EXPANSION, type Material } from '../../../core/growth/materials'
-import type { MachineRole } from '../../../core/plan/planFoot'
+import type { MachineRole } from '../../../core/plan/pairNames'
 import type { FootRise, TargetGiven, TargetPayload } from '../../../core/stages/target/entries'
 import { readTypedNumber, type TypedMeasure } from '../../../core/units/typedNumber'
 import { fromCore, toCore, type Measured, type UnitSystem } from '../../../core/units/unitSystem'

@@ -1,7 +1,7 @@
 import { directionsWords, targetsWords } from '../../wording/en'
 import { PLANES, positionAt } from '../../../core/frame/planes'
 import { EXPANSION } from '../../../core/growth/materials'
-import type { MachineRole } from '../../../core/plan/planFoot'
+import type { MachineRole } from '../../../core/plan/pairNames'
 import type { ColdTarget } from '../../../core/stages/target/target'
 import { toCore } from '../../../core/units/unitSystem'
 import { figure } from '../../wording/figures'
