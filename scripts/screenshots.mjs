@@ -39,7 +39,8 @@ await shoot('look', `/jobs/${open('CP-11')}`, 'Look and clean', undefined, 'Base
 await shoot('feet', `/jobs/${open('PR-02')}`, 'Feet')
 await shoot('set-up', `/jobs/${open('KY-09')}`, 'Set up')
 await shoot('as-found', `/jobs/${open('KY-09')}`, 'As found')
-await shoot('target', `/jobs/${open('CP-11')}`, 'Cold target')
+await shoot('drum', `/jobs/${open('CP-30')}`, 'Plan')
+await shoot('flange', `/jobs/${open('CP-21')}`, 'Plan')
 await shoot('plan', `/jobs/${open('CP-14')}`, 'Plan')
 const proved = (await ask('/api/jobs?machine=CP-40&open=no')).rows.at(-1)?.id
 await shoot('prove', `/jobs/${proved}`, 'Prove')
@@ -48,7 +49,6 @@ await shoot('close', `/jobs/${closed}`, 'Close')
 await shoot('line-up', `/jobs/${open('GL-03')}`, 'Line up')
 const set = { 'Belt 1': '18.2', 'Belt 2': '17.6', 'Belt 3': '18.5', 'Belt 4': '17.4', 'Belt 5': '18' }
 await shoot('tension', `/jobs/${open('GL-03')}`, 'Tension', undefined, '', set)
-await shoot('limits', '/limits')
 await shoot('sums', '/sums/soft-foot', '', undefined, 'Fill in the example')
 
 // Last, since it changes the job: a push under way, one bite taken.

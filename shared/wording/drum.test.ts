@@ -45,7 +45,7 @@ describe('what the tram says', () => {
       'out',
       'The motor stands right aside, but its outboard end toward 3. Push one end.',
     ],
-    [stands(-3, 0), 'out', 'The motor sits 3.0 mil low. That is not allowed: add shims under every foot.'],
+    [stands(-3, 0), 'out', 'The motor sits 3.0 mil low. That is not allowed: raise it with shims.'],
     [stands(4.5, 0), 'out', 'The motor sits 4.5 mil high. Set its height with shims.'],
     [stands(1.5, 0, -0.2), 'out', 'The motor sits right in height, but its outboard end low. Shim one end.'],
     [stands(1.5, 0), 'in', 'Side and height are in their windows. The drum comes next.'],

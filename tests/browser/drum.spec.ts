@@ -44,10 +44,15 @@ const inMil = (ov: number, oh: number, sv = 0, sh = 0): Misalignment => ({
   offset: { v: ov * MIL, h: oh * MIL },
   slope: { v: sv / 1000, h: sh / 1000 },
 })
-const typed = async (job: Job, label: RegExp | string): Promise<number> =>
-  (await job.page.getByLabel(label).first().inputValue())
-    .split('+')
-    .reduce((s, t) => s + Number(t.trim() || 0), 0)
+/** `2 + 3` as what it adds up to. */
+const added = (text: string): number => text.split('+').reduce((sum, t) => sum + Number(t.trim() || 0), 0)
+/** What is to be logged of the push at both ends, toward 3 plus. */
+const pushedEnds = (job: Job) =>
+  Promise.all(
+    ['Inboard', 'Outboard'].map(async (end) =>
+      added(await job.page.getByLabel(`${end} pushed, toward 3 is plus`).inputValue()),
+    ),
+  )
 
 test('CP-30: side, height, side again, then the drum, to a signed close', async ({ page }) => {
   test.slow()
@@ -90,9 +95,7 @@ test('CP-30: side, height, side again, then the drum, to a signed close', async 
   await expect(page.getByText('Side, as read, rim')).toBeVisible()
   await job.next('Take this, push it')
   await job.next('Sides as planned')
-  const pushed = await Promise.all(
-    ['Inboard pushed', 'Outboard pushed'].map((l) => typed(job, new RegExp(`^${l}`))),
-  )
+  const pushed = await pushedEnds(job)
   await job.next('Log this move')
   line = lineSum(line, lineOfMoves(FEET.map((f, i) => ({ ...f, v: 0, h: (pushed[i] ?? 0) * MIL }))))
   await readTwice(job, line)
@@ -104,12 +107,13 @@ test('CP-30: side, height, side again, then the drum, to a signed close', async 
   await expect(page.getByText('Before lifting: hands stay out from under the feet')).toBeVisible()
   await job.next('Take this, lay the shims')
   await job.next('Shims as planned')
-  const lifted = await Promise.all(
-    ['Put in, inboard left', 'Put in, outboard left'].map((l) => typed(job, new RegExp(`^${l}`, 'i'))),
-  )
-  const out = await Promise.all(
-    ['Take out, inboard left', 'Take out, outboard left'].map((l) => typed(job, new RegExp(`^${l}`, 'i'))),
-  )
+  const shims = (label: string) =>
+    Promise.all(
+      ['Inboard left', 'Outboard left'].map(async (foot) =>
+        added(await page.getByRole('group', { name: foot }).getByLabel(label).inputValue()),
+      ),
+    )
+  const [lifted, out] = [await shims('Put in'), await shims('Taken out')]
   await job.next('Log this move')
   const lifts = lifted.map((t, i) => t - (out[i] ?? 0))
   expect(Math.max(...lifts)).toBeGreaterThan(1)
@@ -123,9 +127,7 @@ test('CP-30: side, height, side again, then the drum, to a signed close', async 
   await expect(job.meaning).toContainText('Shims shifted the side: it stands 2.0 mil toward 3. Push it back.')
   await job.next('Take this, push it')
   await job.next('Sides as planned')
-  const back = await Promise.all(
-    ['Inboard pushed', 'Outboard pushed'].map((l) => typed(job, new RegExp(`^${l}`))),
-  )
+  const back = await pushedEnds(job)
   await job.next('Log this move')
   line = lineSum(line, lineOfMoves(FEET.map((f, i) => ({ ...f, v: 0, h: (back[i] ?? 0) * MIL }))))
   await readTwice(job, line)
@@ -137,7 +139,7 @@ test('CP-30: side, height, side again, then the drum, to a signed close', async 
   const turn = async (by: number) => {
     for (const [i, mark] of ['12', '1:30', '3', '4:30', '6', '7:30', '9', '10:30'].entries())
       await page
-        .getByLabel(`Dial at mark ${mark}`, { exact: true })
+        .getByLabel(`Reading at mark ${mark}`, { exact: true })
         .fill(String((by * Math.round(Math.cos(((i * 45 - 90) * Math.PI) / 180) * 2)) / 2))
     await job.next('Log the turn')
   }

@@ -55,7 +55,7 @@ const inPlane = (plane: 'v' | 'h') => {
         <h3>{{ historyWords.asLeft(dayjs(closedAt).format('D MMM YYYY')) }}</h3>
         <p>{{ capital(misalignmentWords(line, false, telling)) }}</p>
         <p v-if="left.drum.verdict">
-          {{ w.steps['drum-runout'].name }}: {{ findingOfDrum(left.drum, telling).toLowerCase() }}.
+          {{ w.stepSays(w.steps['drum-runout'].name, findingOfDrum(left.drum, telling).toLowerCase() + '.') }}
           {{ drumRunoutLimit(left.drum, telling) }}
         </p>
       </template>

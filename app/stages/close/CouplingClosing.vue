@@ -99,6 +99,7 @@ const taken = computed(() => registerWords(registerChanges(props.state), telling
       {{ aimsWords(telling.words).source(targetSource(state.coldTarget, telling)) }}
       {{ targetsWords(telling.words).report.values }}
     </p>
+    <slot />
     <OverlaidShafts
       v-if="left?.coupling && state.setUp && !state.feet.untaped"
       :feet="state.feet.movable"
@@ -107,7 +108,6 @@ const taken = computed(() => registerWords(registerChanges(props.state), telling
       :found="found?.coupling ?? null"
       :left="left.coupling"
     />
-    <slot />
     <section v-if="taken.length" class="taken" :aria-label="w.register.name">
       <h3>{{ w.register.name }}</h3>
       <p v-if="!state.closing" class="quiet">{{ w.register.waits }}</p>

@@ -17,11 +17,16 @@ const drum = computed(() => meaningOfDrum(props.state.drum, telling.value))
   <CouplingClosing :state="state">
     <TramSteps :tram="state.tram" />
     <p class="line">
-      <VerdictMark :mark="drum.mark" on-dye /> {{ w.steps['drum-runout'].name }}: {{ drum.headline }}
+      <VerdictMark :mark="drum.mark" on-dye /> {{ w.stepSays(w.steps['drum-runout'].name, drum.headline) }}
     </p>
     <p class="quiet">
-      {{ drumRunoutLimit(state.drum, telling) }}. {{ drumLimitSource(state, telling, job.machine?.tag) }}
-      {{ leversWords(state, telling) }}
+      {{
+        w.closingSources(
+          drumRunoutLimit(state.drum, telling),
+          drumLimitSource(state, telling, job.machine?.tag),
+          leversWords(state, telling),
+        )
+      }}
     </p>
   </CouplingClosing>
 </template>

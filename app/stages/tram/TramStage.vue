@@ -279,7 +279,7 @@ const bandWords = (low: number | null, high: number | null) =>
   margin: auto;
   color: var(--scribe-dim);
 }
-.do p + p {
+.do > * + * {
   margin-top: 6px;
 }
 h3 {

@@ -1,5 +1,4 @@
-import type { Misalignment } from '../../frame/planes'
-import type { Plane } from '../../frame/planes'
+import type { Misalignment, Plane } from '../../frame/planes'
 import { marginIn } from '../../judge/judge'
 import { judgedQuantities } from '../../judge/quantities'
 import type { SettledTolerance } from '../../judge/tolerance'

@@ -11,6 +11,9 @@ export const drum = {
     counterweight: 'A counterweight',
     none: 'Nothing hangs on it',
   } satisfies Record<DrumLoad, string>,
+  closingSources: (drum: string, motor: string, levers: string) => `${drum}. ${motor} ${levers}`,
+  /** A step with what is known of it. */
+  stepSays: (step: string, says: string) => `${step}: ${says}`,
   steps: {
     side: { name: 'Side', read: '3 and 9' },
     height: { name: 'Height', read: '12 to sides' },
@@ -51,7 +54,7 @@ export const drum = {
   nobodyRead: 'not read yet',
   headlines: {
     measure: 'Read it first: two sets that agree.',
-    low: (by: string) => `The motor sits ${by} low. That is not allowed: add shims under every foot.`,
+    low: (by: string) => `The motor sits ${by} low. That is not allowed: raise it with shims.`,
     height: (where: string) => `The motor sits ${where}. Set its height with shims.`,
     tilt: (where: string) => `The motor sits right in height, but its ${where}. Shim one end.`,
     side: (where: string) => `The motor stands ${where}. Bring its side in before its height.`,
