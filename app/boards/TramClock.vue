@@ -15,8 +15,8 @@ defineProps<{
 defineSlots<{ box: (at: { dial: TramDial; clock: number }) => unknown }>()
 const w = drumWords(useWords())
 const DIALS = ['rim', 'face'] as const
-const seen = (clock: number) => seenClock(clock, useSeen)
-const useSeen = useOtherEnd() ? 'stationary' : 'movable'
+const from = useOtherEnd() ? 'stationary' : 'movable'
+const seen = (clock: number) => seenClock(clock, from)
 const area = (clock: number) => ({ 0: 'top', 90: 'right', 180: 'bottom', 270: 'left' })[seen(clock)] ?? ''
 const hour = (clock: number) => ({ 0: '12', 90: '3', 180: '6', 270: '9' })[seen(clock)] ?? ''
 </script>

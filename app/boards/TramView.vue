@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { feetWords, drumWords } from '~~/shared/wording/en'
+import { drumWords } from '~~/shared/wording/en'
 import { drawTram, TRAM_SHEET, type PlaneLine } from '~~/shared/drawing/tram'
 
 /** The motor beside its drum from the side, or from above: as it stands, and where it ends. */
@@ -13,9 +13,7 @@ const props = defineProps<{
   notes: readonly string[]
   footNames: readonly string[]
 }>()
-const words = useWords()
-const w = drumWords(words)
-const f = feetWords(words)
+const w = drumWords(useWords())
 const drawn = computed(() => drawTram(props.now, props.after, props.feet))
 const { axis } = TRAM_SHEET
 </script>
@@ -65,7 +63,6 @@ const { axis } = TRAM_SHEET
     <p class="key">
       <span class="line" /> {{ w.now }}
       <template v-if="drawn.after"><span class="line dashed" /> {{ w.after }}</template>
-      <span class="visually-hidden">{{ f.feet('') }}</span>
     </p>
   </figure>
 </template>

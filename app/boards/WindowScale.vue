@@ -31,6 +31,12 @@ const span = computed(() => {
   const to = drawn.value.high ?? 1
   return { from, size: to - from }
 })
+/** The side of zero that nothing may stand on, where zero is the end of the band or beyond it. */
+const barred = computed(() => {
+  const [low, high] = props.band
+  if (!props.never) return ''
+  return low !== null && low >= 0 ? props.never.low : high !== null && high <= 0 ? props.never.high : ''
+})
 const mark = computed((): Mark => (props.verdict === 'unknown' ? 'todo' : props.verdict))
 const shown = (share: number) => (props.upright ? { bottom: pct(share) } : { left: pct(share) })
 </script>
@@ -72,7 +78,7 @@ const shown = (share: number) => (props.upright ? { bottom: pct(share) } : { lef
     <p class="foot">
       <VerdictMark :mark="mark" on-dye /> {{ verdictsWords(words)[verdict] }}
       <span v-if="after != null" class="ends">{{ w.after }} {{ d(after) }}</span>
-      <span v-if="never && upright && band[0] !== null" class="never">{{ never.low }}</span>
+      <span v-if="barred" class="never">{{ barred }}</span>
     </p>
   </div>
 </template>

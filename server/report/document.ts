@@ -61,7 +61,7 @@ export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions
         ],
       },
       ...withoutLostEnd(sectionsOf(job, report)),
-      ...(job.kind === 'coupled' ? [whereSeen(w.seenFrom)] : []),
+      ...(job.kind === 'coupled' || job.kind === 'drum' ? [whereSeen(w.seenFrom)] : []),
     ],
   }
 }

@@ -13,7 +13,8 @@ export const storesNow = async (
 }> => {
   const lots = await shimLots.list(knex)
   const oldest = lots.reduce((t, l) => Math.min(t, Date.parse(l.countedAt)), Date.now())
-  const [uses, wants] = await Promise.all([usesSince(knex, new Date(oldest)), plansWant(knex)])
+  const uses = await usesSince(knex, new Date(oldest))
+  const wants = await plansWant(knex)
   const byId = new Map(lots.map((l) => [l.id, l]))
   return {
     stock: stockNow(lots, uses, wants).map((s) => ({ ...s, lot: byId.get(s.lot.id) as LotRecord })),

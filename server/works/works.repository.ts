@@ -24,14 +24,13 @@ export const findWorks = async (knex: Knex): Promise<Works> => {
         version: number
       }
     | undefined
-  const [stock, times, belts, sets, sections, limits] = await Promise.all([
-    freeStock(knex),
-    timesOfLastMoves(knex),
-    spareBeltsNow(knex),
-    limitSets.holding(knex),
-    beltSections.holding(knex),
-    beltLimits.holding(knex),
-  ])
+  // One after another: within a transaction there is one connection, which takes one question at a time.
+  const stock = await freeStock(knex)
+  const times = await timesOfLastMoves(knex)
+  const belts = await spareBeltsNow(knex)
+  const sets = await limitSets.holding(knex)
+  const sections = await beltSections.holding(knex)
+  const limits = await beltLimits.holding(knex)
   const instruments = (await knex('instruments')
     .where({ retired: false })
     .select('id', 'name', 'kind', 'due')

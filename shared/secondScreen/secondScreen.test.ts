@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { TestJob } from '../../core/jobs/testJob'
 import { call } from './call'
 import { TestBelt } from '../../core/jobs/testBelt'
+import { TestDrum } from '../../core/jobs/testDrum'
 import { TestFlange } from '../../core/jobs/testFlange'
 import { ALIGNED } from '../../core/frame/planes'
 import { OWN_END } from '../wording/words'
@@ -204,5 +205,25 @@ describe('a belt to be pressed', () => {
     expect(beltSays('-3', 'deflection', 'metric', OWN_END).fault).toContain('below zero')
     expect(beltSays('hard', 'hand', 'metric', OWN_END).fault).toContain('not a number')
     expect(beltSays('', 'frequency', 'metric', OWN_END)).toEqual({ fault: '', value: null })
+  })
+})
+
+describe('a motor at a drum', () => {
+  it('is pushed from the second screen as any on feet, and its readings are asked for', () => {
+    const job = new TestDrum().ready()
+    job.add({
+      kind: 'plan-chosen',
+      payload: {
+        units: 'inch',
+        option: 'own',
+        changes: [],
+        side: ['inboard', 'outboard'].map((pair) => ({ machine: 'movable', pair, moved: -4 })),
+        sets: null,
+      },
+    })
+    expect(commandFor(job.fold(), wanted, '3')).toEqual({ does: 'turn', wanted })
+    expect(commandFor(job.fold(), null, '3')).toMatchObject({ does: 'push', toward: false })
+    expect(commandFor(job.fold(), null, '9')).toMatchObject({ does: 'slacken', toward: true })
+    expect(commandFor(new TestDrum().open().fold(), wanted, '3').does).toBe('hands-off')
   })
 })

@@ -22,6 +22,7 @@ describe('the register of machines', () => {
       'CP-14',
       'CP-21',
       'CP-22',
+      'CP-30',
       'CP-40',
       'CP-40M',
       'GL-03',
@@ -33,7 +34,7 @@ describe('the register of machines', () => {
     expect(list[0]).toMatchObject({ lastClosed: { verdict: 'in' } })
     expect(list[1]?.openJob).toMatch(/-/)
     // Proved by straightedge and feelers, which is all its maker asks.
-    expect(list[4]).toMatchObject({ lastClosed: { verdict: 'in' } })
+    expect(list[5]).toMatchObject({ lastClosed: { verdict: 'in' } })
   })
 
   it('finds a machine by its tag in any case', async () => {
@@ -193,6 +194,7 @@ describe('the works', () => {
       due: { job: { tag: string; summary: { due: { what: string } } } }[]
     }
     expect(today.open.rows.map((j) => [j.tag, j.stage])).toEqual([
+      ['CP-30', 'plan'],
       ['GL-03', 'line-up'],
       ['CP-11', 'rough-in'],
       ['CP-21', 'plan'],

@@ -20,7 +20,7 @@ describe('the register form', () => {
     expect(machineFields.parse(record)).toEqual(machineFields.parse(machine))
   })
 
-  it.each(['coupled', 'belt'] as const)(
+  it.each(['coupled', 'flange', 'drum', 'belt'] as const)(
     'an empty %s machine is refused with a sentence at its boxes',
     (drive) => {
       const blank = blankRecord(drive, 'metric')
@@ -47,6 +47,31 @@ describe('the register form', () => {
     expect(begun.comeBack).toMatchObject({ regularMonths: 3, hotCheckDays: null })
     const emptied = readRecord(texts, begun, boxes)
     expect(machineFields.parse(emptied.record).comeBack).toMatchObject({ regularMonths: null })
+  })
+
+  it('of a drum: distances and windows may be left empty, pairs are its motor’s alone', () => {
+    const machine = MACHINES.find((m) => m.tag === 'CP-30')
+    if (machine?.drive !== 'drum') throw new Error('no drum')
+    const boxes = recordBoxes(machine)
+    const texts = recordTexts(machine, boxes)
+    const typed = (change: Record<string, string>) =>
+      machineFields.safeParse(readRecord({ ...texts, ...change }, machine, boxes).record)
+    const untaped = typed({ 'feet.movable.0.x': '', 'feet.movable.1.x': '', 'drum.windows.rim.top.1': '0' })
+    expect(untaped.data).toMatchObject({
+      feet: { movable: [{ x: null }, { x: null }] },
+      drum: { windows: { rim: { top: [null, 0] }, face: { side: [null, null] } } },
+    })
+    const half = typed({ 'feet.movable.0.x': '' })
+    expect(half.error && issuesOf(half.error)[0]?.path).toBe('feet.movable.1.x')
+    const turned = typed({ 'drum.windows.face.side.0': '2', 'drum.windows.face.side.1': '1' })
+    expect(turned.error && issuesOf(turned.error)[0]?.message).toContain('below the least')
+    expect(withPairs(machine, 'stationary', 1)).toBe(machine)
+    const more = withPairs(machine, 'movable', 1)
+    expect(more.drive === 'drum' && more.feet.movable.map((f) => [f.id, f.x])).toEqual([
+      ['inboard', 11.5],
+      ['outboard', 23],
+      ['third', null],
+    ])
   })
 
   it('says at the box what is no number', () => {

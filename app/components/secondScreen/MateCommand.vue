@@ -181,9 +181,13 @@ const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.val
       <el-button v-if="push && !typing" link class="text-button on-dye" @click="typing = true">{{
         w.typeIt
       }}</el-button>
-      <el-button v-if="job.kind === 'coupled'" link class="text-button on-dye" @click="emit('round')">{{
-        w.otherSide
-      }}</el-button>
+      <el-button
+        v-if="job.kind === 'coupled' || job.kind === 'drum'"
+        link
+        class="text-button on-dye"
+        @click="emit('round')"
+        >{{ w.otherSide }}</el-button
+      >
     </div>
   </div>
 </template>

@@ -101,7 +101,8 @@ const quick = ref(false)
 const shape = computed<BoardShape>(() => {
   if (boardOrTable.value || form.value.ownAngles) return 'table'
   if (reads.value === 'values') return 'values'
-  if (fourClock.value && !listing.value) return atDrum.value ? 'drum' : 'pads'
+  // A second face dial stands half a turn on: its boxes have no place on the drum.
+  if (fourClock.value && !listing.value) return atDrum.value && circles.value.length === 2 ? 'drum' : 'pads'
   return 'round'
 })
 const listed = computed(() => listSets(logged.value, telling.value))

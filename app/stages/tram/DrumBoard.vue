@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { drawingsWords } from '~~/shared/wording/en'
+import { drawingsWords, drumWords } from '~~/shared/wording/en'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import { circleName } from '~~/shared/wording/circles'
 import type { TramDial } from '~~/shared/stages/tram/asRead'
@@ -21,27 +21,23 @@ const emit = defineEmits<{
 }>()
 const telling = useTelling()
 const w = computed(() => drawingsWords(telling.value.words))
-/** Of two face dials the one that stands with the rim's. */
-const circleOf = (dial: TramDial) => (dial in props.texts ? dial : 'face1')
 const boxes = new Map<string, { focus: () => void }>()
 const keep = (dial: TramDial, clock: number) => (el: unknown) => {
-  const key = `${circleOf(dial)} ${clock}`
+  const key = `${dial} ${clock}`
   if (el) boxes.set(key, el as { focus: () => void })
   else boxes.delete(key)
 }
 defineExpose({ focus: (circle: string, clock: number) => boxes.get(`${circle} ${clock}`)?.focus() })
 const label = (dial: TramDial, clock: number) => {
-  const reading = w.value.readingAt(circleName(circleOf(dial), telling.value), props.place(clock))
-  return props.ringed[circleOf(dial)]?.includes(clock) ? w.value.misfits(reading) : reading
+  const reading = w.value.readingAt(circleName(dial, telling.value), props.place(clock))
+  return props.ringed[dial]?.includes(clock) ? w.value.misfits(reading) : reading
 }
 const note = (dial: TramDial, clock: number) => {
-  const before = props.ghost[circleOf(dial)]?.[String(clock)]
-  return props.notes[circleOf(dial)]?.[String(clock)] || (before ? w.value.before(before) : '')
+  const before = props.ghost[dial]?.[String(clock)]
+  return props.notes[dial]?.[String(clock)] || (before ? w.value.before(before) : '')
 }
 const ringed = computed(() =>
-  (['rim', 'face'] as const).flatMap((dial) =>
-    (props.ringed[circleOf(dial)] ?? []).map((clock) => ({ dial, clock })),
-  ),
+  (['rim', 'face'] as const).flatMap((dial) => (props.ringed[dial] ?? []).map((clock) => ({ dial, clock }))),
 )
 </script>
 
@@ -49,14 +45,14 @@ const ringed = computed(() =>
   <TramClock
     :clocks="positions"
     :zero="positions[0] ?? 90"
-    :name="w.dialOf('')"
+    :name="drumWords(telling.words).boxes"
     :ringed="ringed"
     class="board"
   >
     <template #box="{ dial, clock }">
       <NumberBox
         :ref="keep(dial, clock)"
-        :model-value="texts[circleOf(dial)]?.[String(clock)] ?? ''"
+        :model-value="texts[dial]?.[String(clock)] ?? ''"
         :label="label(dial, clock)"
         hide-label
         measure="displacement"
@@ -65,9 +61,9 @@ const ringed = computed(() =>
         on-dye
         :big="dial === 'rim'"
         :note="note(dial, clock)"
-        @update:model-value="emit('update:text', circleOf(dial), clock, $event)"
-        @enter="emit('enter', circleOf(dial), clock)"
-        @step="emit('step', circleOf(dial), clock, $event)"
+        @update:model-value="emit('update:text', dial, clock, $event)"
+        @enter="emit('enter', dial, clock)"
+        @step="emit('step', dial, clock, $event)"
       />
     </template>
   </TramClock>

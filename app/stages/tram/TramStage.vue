@@ -4,6 +4,7 @@ import { judgedQuantities } from '~~/core/judge/quantities'
 import { isBelieved } from '~~/core/stages/measure/measurement'
 import type { Band } from '~~/core/judge/tolerance'
 import type { Plane } from '~~/core/frame/planes'
+import { pickList } from '~~/shared/stages/plan/packs'
 import { checksAsRead, shownAt, type TramDial } from '~~/shared/stages/tram/asRead'
 import { offsetWords } from '~~/shared/wording/directions'
 import {
@@ -18,6 +19,7 @@ import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
 import { capital, pairName } from '~~/shared/wording/telling'
 import { toCore } from '~~/core/units/unitSystem'
 import { ahead } from '../ahead'
+import PickList from '../plan/PickList.vue'
 import TramReadings from './TramReadings.vue'
 import TramTable from './TramTable.vue'
 
@@ -109,6 +111,8 @@ const ways = computed(() =>
       }))
     : [],
 )
+/** What comes from the shelf, which of it is peeled by the layer, and what goes back. */
+const picked = computed(() => (plan.drawnPacks.value ? pickList(plan.drawnPacks.value) : []))
 const takeWay = (kind: string) => {
   const found = plan.result.value?.plans.find((p) => p.kind === kind)
   if (found) plan.take(found)
@@ -210,6 +214,7 @@ const bandWords = (low: number | null, high: number | null) =>
         :options="ways"
         @update:model-value="takeWay"
       />
+      <PickList v-if="plane === 'v'" :picked="picked" />
       <p v-if="plane === 'v'" class="muted">{{ w.plan.shiftsSide }}</p>
     </div>
     <p v-else-if="plane && line && !closed" class="muted">{{ w.plan.noLeaves }}</p>

@@ -3,9 +3,13 @@ import { describe, expect, it } from 'vitest'
 import { inMil, REVERSE_SET_UP, SET_UP, TEST_MACHINE, TestJob } from '../../../core/jobs/testJob'
 import type { SetUpPayload } from '../../../core/stages/setUp/entries'
 import { tellingOf } from '../../wording/telling'
+import { TEST_DRUM, UNTAPED_DRUM } from '../../../core/jobs/testDrum'
 import {
+  choicesOf,
   editSetUp,
+  methodsFor,
   nameSetUpUnits,
+  numbersOf,
   readPipe,
   readSetUp,
   startSetUp,
@@ -365,5 +369,40 @@ describe('a hub that stands still', () => {
     }
     expect(measured('90') / 0.0254).toBeCloseTo(-8.4, 3)
     expect(Math.abs(measured('') / 0.0254 + 8.4)).toBeGreaterThan(3)
+  })
+})
+
+describe('a set-up at a drum', () => {
+  const context: SetUpContext = { machine: TEST_DRUM, last: null, lastJob: null }
+  const T = tellingOf('inch', TEST_DRUM)
+  const read = (change: (texts: SetUpTexts) => void = () => {}) => {
+    const texts = startSetUp(context, 'inch')
+    Object.assign(texts.numbers, { sag: '0' })
+    Object.assign(texts.returned, { rim: '0', face: '0' })
+    change(texts)
+    return readSetUp(texts, context, T)
+  }
+
+  it('is trammed by rods: nobody is asked which shaft turns, who carries them or where the rim dial runs', () => {
+    expect(methodsFor(TEST_DRUM)).toEqual(['rim-face'])
+    expect(numbersOf('rim-face', TEST_DRUM).map((n) => n.id)).toEqual(['faceCircle', 'sag', 'faceSag'])
+    expect(choicesOf('rim-face', TEST_DRUM).map((c) => c.id)).not.toContain('carriedBy')
+    const { boxes, payload } = read()
+    expect(boxes).not.toContain('turning')
+    expect(payload?.how).toMatchObject({
+      given: { rim: { carriedBy: 'movable', turning: 'movable', plane: 0 }, faces: [{ diameter: 16 }] },
+    })
+    expect(payload?.feet.map((f) => f.x)).toEqual([10, 24])
+  })
+
+  it('needs no tape, but all of it or none', () => {
+    expect(read((t) => (t.feet = ['', ''])).payload?.feet).toEqual([])
+    const half = read((t) => (t.feet = ['10', '']))
+    expect(half.payload).toBeNull()
+    expect(half.missing).toContain('feet.1')
+  })
+
+  it('starts without figures where the register has none', () => {
+    expect(startSetUp({ ...context, machine: UNTAPED_DRUM }, 'metric').feet).toEqual(['', ''])
   })
 })
