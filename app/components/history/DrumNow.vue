@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { planeOf } from '~~/shared/stages/tram/drawing'
 import { historyWords } from '~~/shared/wording/viewWords'
 import dayjs from 'dayjs'
 import { drumWords } from '~~/shared/wording/en'
@@ -27,10 +28,6 @@ const feet = computed(() =>
   ),
 )
 const names = computed(() => props.machine.feet.movable.map((f) => pairName(telling.value, f)))
-const inPlane = (plane: 'v' | 'h') => {
-  const [offset, slope] = [line.value?.offset[plane] ?? null, line.value?.slope[plane] ?? null]
-  return offset === null || slope === null ? null : { offset, slope }
-}
 </script>
 
 <template>
@@ -41,7 +38,7 @@ const inPlane = (plane: 'v' | 'h') => {
           v-for="plane in ['v', 'h'] as const"
           :key="plane"
           :plane="plane"
-          :now="inPlane(plane)"
+          :now="planeOf(line, plane)"
           :after="null"
           :feet="feet"
           :foot-names="names"

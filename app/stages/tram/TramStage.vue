@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { actionsWords, drumWords, plansWords } from '~~/shared/wording/en'
-import { judgedQuantities } from '~~/core/judge/quantities'
 import { isBelieved } from '~~/core/stages/measure/measurement'
-import type { Band } from '~~/core/judge/tolerance'
 import type { Plane } from '~~/core/frame/planes'
 import { pickList } from '~~/shared/stages/plan/packs'
 import { checksAsRead, shownAt, type TramDial } from '~~/shared/stages/tram/asRead'
+import { doneAt, planeOf, tramScales, type TramScale } from '~~/shared/stages/tram/drawing'
 import { offsetWords } from '~~/shared/wording/directions'
 import {
   drumLimitSource,
@@ -17,7 +16,6 @@ import {
 } from '~~/shared/wording/drum'
 import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
 import { capital, pairName } from '~~/shared/wording/telling'
-import { toCore } from '~~/core/units/unitSystem'
 import { ahead } from '../ahead'
 import PickList from '../plan/PickList.vue'
 import TramReadings from './TramReadings.vue'
@@ -40,52 +38,20 @@ const shown = computed((): Plane => plane.value ?? 'v')
 const meaning = computed(() => meaningOfTram(state.value, telling.value))
 const source = computed(() => drumLimitSource(state.value, telling.value, job.machine?.tag))
 const pairs = computed(() => state.value.machine.feet.movable)
-/** Over which the face dial tells its opening. */
-const circle = computed(() => {
-  const how = state.value.setUp?.how
-  return how?.method === 'rim-face' ? how.given.faces[0].diameter : 0
-})
-const terms = computed(() => judgedQuantities(state.value.tolerance).flatMap((q) => q.terms))
-const bandOf = (kind: 'displacement' | 'slope', p: Plane): Band => {
-  const band = terms.value.find((t) => t.plane === p && t.kind === kind)?.band ?? [null, null]
-  return kind === 'displacement' ? band : [scaled(band[0]), scaled(band[1])]
-}
-const scaled = (slope: number | null) => (slope === null ? null : slope * circle.value)
-const verdictOf = (name: string) =>
-  state.value.latest.judgement?.quantities.find((q) => q.name === name || q.name === name.split('.')[0])
-    ?.verdict ?? 'unknown'
-const offsetAt = (p: Plane) => line.value?.offset[p] ?? null
-const faceAt = (p: Plane) => scaled(line.value?.slope[p] ?? null)
-const afterIn = (p: Plane, what: 'offset' | 'slope') => {
-  if (!predicted.value || p !== plane.value) return null
-  const value = predicted.value[what][p]
-  return what === 'slope' ? scaled(value) : value
-}
-const openWords = (p: Plane) => {
-  const value = faceAt(p)
-  return value === null ? w.value.nobodyRead : figure(value, 'displacement', session.units, { sign: true })
-}
-const lineIn = (l: typeof line.value) => {
-  const [offset, slope] = [l?.offset[shown.value] ?? null, l?.slope[shown.value] ?? null]
-  return offset === null || slope === null ? null : { offset, slope }
+const scales = computed(() => tramScales(state.value, predicted.value, plane.value))
+const scaleOf = (kind: 'offset' | 'face', p: Plane) =>
+  scales.value.find((x) => x.kind === kind && x.plane === p) ?? null
+/** Height stands upright by itself; side and both openings of the face lie beside it. */
+const height = computed(() => scaleOf('offset', 'v'))
+const flat = computed(() =>
+  [scaleOf('offset', 'h'), scaleOf('face', 'v'), scaleOf('face', 'h')].flatMap((x) => (x ? [x] : [])),
+)
+const says = ({ kind, plane: p, now: value }: TramScale) => {
+  if (value === null) return w.value.nobodyRead
+  return kind === 'offset' ? offsetWords(value, p, telling.value) : d(value)
 }
 const notes = computed(() =>
-  pairs.value.map(({ id }) => {
-    const done = move.value
-    if (!done || !does.value) return ''
-    const mm = (t: number) => toCore(t, 'displacement', done.units)
-    const by =
-      plane.value === 'v'
-        ? done.changes
-            .filter((c) => c.pair === id && c.side === 'left')
-            .reduce(
-              (s, c) =>
-                s + c.putIn.reduce((a, t) => a + mm(t), 0) - c.takenOut.reduce((a, t) => a + mm(t), 0),
-              0,
-            )
-        : done.side.filter((x) => x.pair === id).reduce((s, x) => s + mm(x.moved), 0)
-    return figure(by, 'displacement', session.units, { sign: by !== 0 })
-  }),
+  move.value && does.value ? doneAt(move.value, pairs.value).map((by) => d(by)) : [],
 )
 const boxOf = (dial: TramDial, clock: number) => {
   const mm = shownAt(state.value.latest, dial, clock)
@@ -152,8 +118,8 @@ const bandWords = (low: number | null, high: number | null) =>
         </TramClock>
         <TramView
           :plane="shown"
-          :now="lineIn(line)"
-          :after="predicted ? lineIn(predicted) : null"
+          :now="planeOf(line, shown)"
+          :after="planeOf(predicted, shown)"
           :feet="state.feet.untaped ? [] : state.feet.movable.map((f) => f.x)"
           :foot-names="pairs.map((f) => pairName(telling, f))"
           :notes="notes"
@@ -161,35 +127,21 @@ const bandWords = (low: number | null, high: number | null) =>
       </div>
       <div class="windows">
         <WindowScale
+          v-if="height"
           upright
           :name="w.height"
-          :band="bandOf('displacement', 'v')"
-          :now="offsetAt('v')"
-          :after="afterIn('v', 'offset')"
-          :says="offsetWords(offsetAt('v'), 'v', telling)"
-          :verdict="verdictOf('offset.v')"
+          v-bind="height"
+          :says="says(height)"
           :units="session.units"
           :never="{ low: w.neverLow, high: w.neverHigh }"
         />
         <div class="flat">
           <WindowScale
-            :name="w.side"
-            :band="bandOf('displacement', 'h')"
-            :now="offsetAt('h')"
-            :after="afterIn('h', 'offset')"
-            :says="offsetWords(offsetAt('h'), 'h', telling)"
-            :verdict="verdictOf('offset.h')"
-            :units="session.units"
-          />
-          <WindowScale
-            v-for="p in ['v', 'h'] as const"
-            :key="p"
-            :name="w.faceOver(p)"
-            :band="bandOf('slope', p)"
-            :now="faceAt(p)"
-            :after="afterIn(p, 'slope')"
-            :says="openWords(p)"
-            :verdict="verdictOf(`slope.${p}`)"
+            v-for="x in flat"
+            :key="x.kind + x.plane"
+            :name="x.kind === 'offset' ? w.side : w.faceOver(x.plane)"
+            v-bind="x"
+            :says="says(x)"
             :units="session.units"
           />
         </div>

@@ -5,6 +5,7 @@ import { NO_WINDOWS } from '../../../core/register/drumMachine'
 import { fromCore } from '../../../core/units/unitSystem'
 import { tellingOf } from '../../wording/telling'
 import { checksAsRead, differencesShown, shownAt } from './asRead'
+import { doneAt, planeOf, tramScales } from './drawing'
 import { endOf, handMove, movesAnything, onlyPlane, planeInTurn } from './plan'
 import { tramWorking } from './working'
 
@@ -95,5 +96,42 @@ describe('its working', () => {
     expect(told.map((s) => s.name)).toEqual(['How far apart the feet stand', 'Near feet from the rim dial'])
     expect(told[0]?.result).toMatch(/^14\.0\d in$/)
     expect(told[1]?.result).toMatch(/^10\.\d+ in$/)
+  })
+})
+
+describe('the scales of its windows', () => {
+  it('stand in millimetres, a slope as the opening over the face circle, the move only in its plane', () => {
+    const { state } = at(-3, 0.5, 0.1)
+    const after = inMil(1, 0, 0, 0)
+    const scales = tramScales(state, { offset: { v: 0.0254, h: 0 }, slope: after.slope }, 'v')
+    const of = (kind: string, plane: string) => scales.find((s) => s.kind === kind && s.plane === plane)!
+    expect(scales.map((s) => `${s.kind} ${s.plane}`)).toEqual(['offset v', 'offset h', 'face v', 'face h'])
+    expect(mil(of('offset', 'v').now)).toBeCloseTo(-3, 2)
+    expect(of('offset', 'v').band.map(mil)).toEqual([0, expect.closeTo(3, 9)])
+    expect([of('offset', 'v').verdict, of('offset', 'h').verdict]).toEqual(['out', 'in'])
+    // 0.1 mil/in over 16 in.
+    expect(mil(of('face', 'v').now)).toBeCloseTo(1.6, 1)
+    expect(mil(of('face', 'v').band[1])).toBeCloseTo(2, 6)
+    expect(mil(of('offset', 'v').after)).toBeCloseTo(1, 9)
+    expect(of('offset', 'h').after).toBeNull()
+  })
+
+  it('say nothing of what nobody read', () => {
+    const { state } = new TestDrum().ready()
+    expect(tramScales(state, null, null).every((s) => s.now === null && s.verdict === 'unknown')).toBe(true)
+    expect(planeOf(null, 'v')).toBeNull()
+    expect(planeOf({ offset: { v: 1, h: null }, slope: { v: 0, h: 0 } }, 'h')).toBeNull()
+  })
+
+  it('are moved by what is done at each pair', () => {
+    const pairs = TEST_DRUM.feet.movable
+    const shims = {
+      units: 'inch' as const,
+      changes: [...lift('inboard', [3], [1]), ...lift('outboard', [2])],
+      side: [],
+    }
+    expect(doneAt(shims, pairs).map(mil)).toEqual([expect.closeTo(2, 9), expect.closeTo(2, 9)])
+    const side = [{ machine: 'movable' as const, pair: 'outboard', moved: -4 }]
+    expect(doneAt({ units: 'inch', changes: [], side }, pairs).map(mil)).toEqual([0, expect.closeTo(-4, 9)])
   })
 })

@@ -1,4 +1,4 @@
-import { said } from '../words'
+import { sided } from '../words'
 import type { TramStep } from '../../../core/drum/drumTram'
 import type { DrumLoad } from '../../../core/register/drumMachine'
 import type { TramStands } from '../../../core/stages/tram/steps'
@@ -157,4 +157,4 @@ export const drum = {
   },
 }
 
-export const drumWords = said(drum)
+export const drumWords = sided(drum, (w) => ({ ...w, seen: 'from behind the drum' }))

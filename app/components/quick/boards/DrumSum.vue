@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { planeOf } from '~~/shared/stages/tram/drawing'
 import { drumFollows, type DrumAnswered } from '~~/shared/quick/drumSum'
 import { drumWords } from '~~/shared/wording/en'
 import { figure } from '~~/shared/wording/figures'
@@ -11,11 +12,6 @@ const w = computed(() => drumWords(telling.value.words))
 const follows = computed(() =>
   props.result ? drumFollows(props.result as DrumAnswered, session.units) : null,
 )
-const inPlane = (plane: 'v' | 'h') => {
-  const line = follows.value?.line
-  const [offset, slope] = [line?.offset[plane] ?? null, line?.slope[plane] ?? null]
-  return offset === null || slope === null ? null : { offset, slope }
-}
 </script>
 
 <template>
@@ -32,9 +28,9 @@ const inPlane = (plane: 'v' | 'h') => {
     />
     <template v-for="plane in ['v', 'h'] as const" :key="plane">
       <TramView
-        v-if="inPlane(plane)"
+        v-if="planeOf(follows.line, plane)"
         :plane="plane"
-        :now="inPlane(plane)"
+        :now="planeOf(follows.line, plane)"
         :after="null"
         :feet="follows.feet"
         :foot-names="[]"
