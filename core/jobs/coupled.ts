@@ -33,7 +33,7 @@ import { hotCheckStage } from '../stages/hotCheck/stage'
 import { levelStage } from '../stages/level/stage'
 import { makeSafe } from '../stages/makeSafe/stage'
 import { besideTheRounds } from '../stages/measure/beside'
-import { measureRound, type Measurement } from '../stages/measure/measurement'
+import type { Measurement } from '../stages/measure/measurement'
 import { keepRounds, NO_ROUNDS, type Round, type Rounds } from '../stages/measure/rounds'
 import { asFound, reMeasure } from '../stages/measure/stage'
 import { boltsOf, keepBolts, type BoltsEntry } from '../stages/move/bolts'
@@ -57,7 +57,7 @@ import { targetStage } from '../stages/target/stage'
 import { outcomeOf } from './coupledOutcome'
 import { feetByRegister, lastUsable, tapedFeet, type FootedState } from './footed'
 import { isHotVisit, turnOutOfOrder } from './coupledTurn'
-import { atStart, filledPacks, takenNote, walkRounds } from './walkRounds'
+import { atStart, filledPacks, measureMadeUp, takenNote, walkRounds } from './walkRounds'
 
 interface Facts {
   readonly skips: Skips
@@ -164,11 +164,6 @@ const measureWarm = remember((run: HotRun, tolerance: SettledTolerance) =>
     tolerance,
   ),
 )
-const measureMadeUp = remember(
-  (sets: ProofFacts['sets'], tolerance: SettledTolerance, target: Misalignment) =>
-    measureRound(tolerance, target, ...sets.map((s) => takenNote(s, tolerance))),
-)
-
 /** What follows from the facts. */
 const workOut = (machine: CoupledMachine, facts: Facts): CoupledState => {
   const { opening, rounds } = facts

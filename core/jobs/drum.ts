@@ -1,5 +1,4 @@
 import { ALIGNED, type Misalignment } from '../frame/planes'
-import type { SettledTolerance } from '../judge/tolerance'
 import type { LogEntry } from '../logbook/entry'
 import { takenForward } from '../logbook/forward'
 import { remember } from '../logbook/remember'
@@ -19,7 +18,7 @@ import { packsAsFound } from '../stages/look/shimsFound'
 import { lookStage } from '../stages/look/stage'
 import { keepSafety, UNSAFE_LOADED, type Safety } from '../stages/makeSafe/safety'
 import { makeSafe } from '../stages/makeSafe/stage'
-import { measureRound, type Measurement } from '../stages/measure/measurement'
+import type { Measurement } from '../stages/measure/measurement'
 import { keepRounds, NO_ROUNDS, type Round, type Rounds } from '../stages/measure/rounds'
 import { asFound, reMeasure } from '../stages/measure/stage'
 import { boltsOf, keepBolts, type BoltsEntry } from '../stages/move/bolts'
@@ -44,8 +43,9 @@ import { tramSteps, type Tram } from '../stages/tram/steps'
 import { windowsAsRead } from '../stages/tram/windows'
 import { exceptionsOfProof, outcomeOfRounds } from './coupledOutcome'
 import { feetByRegister, lastUsable, tapedFeet, type FootedState } from './footed'
+import { bumpFirst } from './bumpFirst'
 import { kindOfJob } from './kindOfJob'
-import { atStart, filledPacks, takenNote, walkRounds } from './walkRounds'
+import { atStart, filledPacks, measureMadeUp, walkRounds } from './walkRounds'
 
 interface Facts {
   readonly skips: Skips
@@ -141,10 +141,6 @@ const untaped = remember((machine: DrumMachine): FeetOf => ({
 }))
 const learnedFeet = remember((learned: Learned): FeetOf => ({ movable: learned.feet, stationary: [] }))
 
-const measureMadeUp = remember((sets: ProofFacts['sets'], tolerance: SettledTolerance) =>
-  measureRound(tolerance, ALIGNED, ...sets.map((s) => takenNote(s, tolerance))),
-)
-
 /** What a move told of where the feet stand; worked out once. */
 const toldBy = remember(
   (move: MoveRecord, before: Measurement, after: Measurement, setUp: SetUp): Learned | null => {
@@ -203,7 +199,7 @@ const workOut = (machine: DrumMachine, facts: Facts): DrumState => {
   const proof = checkProof({
     machine,
     facts: facts.proof,
-    measure: (sets) => measureMadeUp(sets, tolerance),
+    measure: (sets) => measureMadeUp(sets, tolerance, ALIGNED),
     uncoupled: asLeft,
     feet: feet.untaped ? [] : feet.movable,
     tolerance,
@@ -287,11 +283,10 @@ const factsOf = takenForward(BLANK, take)
 export const drumJob = (machine: DrumMachine, logbook: readonly LogEntry[]) => {
   const state = workOut(machine, factsOf(logbook))
   const sheet = sheetOf<DrumStageId, DrumState>(DRUM_STAGES, state)
-  // The motor may be bumped only while nobody has hands in it: that comes to an end first.
   return {
     kind: 'drum' as const,
     state,
-    sheet: { ...sheet, current: state.proof.bumping && !state.closing ? ('prove' as const) : sheet.current },
+    sheet: bumpFirst(sheet, state),
   }
 }
 

@@ -1,3 +1,4 @@
+import { bumpFirst } from './bumpFirst'
 import { kindOfJob } from './kindOfJob'
 import { ALIGNED, type Misalignment } from '../frame/planes'
 import type { SettledTolerance } from '../judge/tolerance'
@@ -48,7 +49,7 @@ import { flangePlan } from '../stages/flangePlan/stage'
 import { checkLooks, keepLooks, NO_LOOKS, type LookFacts, type Looks } from '../stages/look/looks'
 import { keepSafety, UNSAFE, type Safety } from '../stages/makeSafe/safety'
 import { makeSafe } from '../stages/makeSafe/stage'
-import { measureRound, type Measurement } from '../stages/measure/measurement'
+import type { Measurement } from '../stages/measure/measurement'
 import { asFound, reMeasure } from '../stages/measure/stage'
 import { boltsOf, keepBolts, type Bolts, type BoltsEntry } from '../stages/move/bolts'
 import { keepKit, type Kit } from '../stages/open/kit'
@@ -61,7 +62,7 @@ import { proveStage } from '../stages/prove/stage'
 import { keepSetUp, settleSetUp, type SetUp } from '../stages/setUp/setUp'
 import { setUpStage } from '../stages/setUp/stage'
 import { exceptionsOfProof, outcomeOfRounds } from './coupledOutcome'
-import { measureTaken, takenNote } from './walkRounds'
+import { measureMadeUp, measureTaken } from './walkRounds'
 
 interface Facts {
   readonly skips: Skips
@@ -174,10 +175,6 @@ const shapeOf = remember((setUp: SetUp, machine: FlangeMachine): FlangeShape =>
     : registeredFlange(machine),
 )
 
-const measureMadeUp = remember((sets: ProofFacts['sets'], tolerance: SettledTolerance) =>
-  measureRound(tolerance, ALIGNED, ...sets.map((s) => takenNote(s, tolerance))),
-)
-
 /** What follows from the facts. */
 const workOut = (machine: FlangeMachine, facts: Facts): FlangeState => {
   const { opening, rounds } = facts
@@ -209,7 +206,7 @@ const workOut = (machine: FlangeMachine, facts: Facts): FlangeState => {
   const proof = checkProof({
     machine,
     facts: facts.proof,
-    measure: (sets) => measureMadeUp(sets, tolerance),
+    measure: (sets) => measureMadeUp(sets, tolerance, ALIGNED),
     uncoupled: asLeft,
     feet: [],
     tolerance,
@@ -274,11 +271,10 @@ const factsOf = takenForward(BLANK, take)
 export const flangeJob = (machine: FlangeMachine, logbook: readonly LogEntry[]) => {
   const state = workOut(machine, factsOf(logbook))
   const sheet = sheetOf<FlangeStageId, FlangeState>(FLANGE_STAGES, state)
-  // The motor may be bumped only while nobody has hands in it: that comes to an end first.
   return {
     kind: 'flange' as const,
     state,
-    sheet: { ...sheet, current: state.proof.bumping && !state.closing ? ('prove' as const) : sheet.current },
+    sheet: bumpFirst(sheet, state),
   }
 }
 

@@ -24,6 +24,12 @@ export const measureTaken = remember(
     measureRound(tolerance, target, ...round.sets.map((s) => takenNote(s, tolerance))),
 )
 
+/** What the sets say that were read with the coupling made up. */
+export const measureMadeUp = remember(
+  (sets: readonly TakenSet[], tolerance: SettledTolerance, target: Misalignment): Measurement =>
+    measureRound(tolerance, target, ...sets.map((s) => takenNote(s, tolerance))),
+)
+
 /** How the machine stands between two moves, as far as the logbook tells. */
 interface Walked {
   readonly packs: readonly PairPacks[]

@@ -4,14 +4,14 @@ import { figure, pack } from './figures'
 import { plainMeaning, type Meaning } from './meaning'
 import { capital, farEnd, pairName, type Telling } from './telling'
 import { limitSource } from './tolerances'
-import type { DrumMachine } from '../../core/register/drumMachine'
+import { isSet, type DrumMachine } from '../../core/register/drumMachine'
 import type { DrumState } from '../../core/jobs/drum'
 import type { Misalignment, Plane } from '../../core/frame/planes'
 import { planeVerdicts } from '../../core/judge/planeVerdicts'
 import { ALIGNED } from '../../core/frame/planes'
 import { judgedQuantities } from '../../core/judge/quantities'
 import { marginIn, termValue } from '../../core/judge/judge'
-import type { SettledTolerance } from '../../core/judge/tolerance'
+import type { Band, SettledTolerance } from '../../core/judge/tolerance'
 import { SIDES } from '../../core/plan/pairNames'
 import type { FootChange, SideChange } from '../../core/stages/plan/entries'
 import { toCore, type UnitSystem } from '../../core/units/unitSystem'
@@ -161,23 +161,25 @@ export const endsWords = (
   )
 }
 
+/** `−2.0…+2.0`, `≤ 0.0`: what a reading may be, as it is read. Millimetres. */
+export const windowWords = ([low, high]: Band, { units }: Pick<Telling, 'units'>): string => {
+  const shown = (t: number | null) => figure(t, 'displacement', units, { sign: t !== 0 })
+  if (low === null) return `≤ ${shown(high)}`
+  return high === null ? `≥ ${shown(low)}` : `${shown(low)}…${shown(high)}`
+}
+
 /** What the register says of a drum, a line each: what hangs on it, its windows as read, what it may run out. */
 export const drumFactWords = (
   { drum, units, feet, usual }: DrumRecord,
   telling: Telling,
 ): readonly string[] => {
   const { facts: w, loads, register } = drumWords(telling.words)
-  const small = (t: number | null) =>
-    figure(t === null ? null : toCore(t, 'displacement', units), 'displacement', telling.units, {
-      sign: t !== 0,
-    })
+  const mm = (t: number | null) => (t === null ? null : toCore(t, 'displacement', units))
   const windows = (['rim', 'face'] as const).flatMap((dial) =>
     (['side', 'top'] as const).flatMap((what) => {
       const [low, high] = drum.windows[dial][what]
-      if (low === null && high === null) return []
-      const band =
-        low === null ? `≤ ${small(high)}` : high === null ? `≥ ${small(low)}` : `${small(low)}…${small(high)}`
-      return [`${register.dials[dial]} ${register.whats[what]} ${band}`]
+      if (!isSet([low, high])) return []
+      return [`${register.dials[dial]} ${register.whats[what]} ${windowWords([mm(low), mm(high)], telling)}`]
     }),
   )
   return [

@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto'
 import type { Misalignment } from '../../core/frame/planes'
 import { lineSum } from '../../core/frame/planes'
 import { lineOfMoves } from '../../core/coupling/feet'
@@ -7,7 +6,6 @@ import type { EntryBody } from '../../core/logbook/entry'
 import { EXACT_DIAL } from '../../core/simulate/dialGauge'
 import { simulateFace, simulateRim } from '../../core/simulate/dialReadings'
 import { LOADED_SAFETY_POINTS } from '../../core/stages/makeSafe/entries'
-import { AUTHOR } from '../support/entries'
 import { expect, Job, test } from './job'
 
 const MIL = 0.0254
@@ -204,19 +202,6 @@ test('without a tape one thin shim tells where the feet stand', async ({ page })
 test('what a hostile stranger sends to a drum is refused with a sentence', async ({ page }) => {
   const job = new Job(page)
   await job.begun(READY, 'CP-30')
-  const id = page.url().split('/').at(-1) ?? ''
-  const post = async (kind: string, payload: object) => {
-    const entry = {
-      id: randomUUID(),
-      author: AUTHOR,
-      madeAt: new Date().toISOString(),
-      after: null,
-      kind,
-      payload,
-    }
-    const answer = await page.request.post(`/api/jobs/${id}/entries`, { data: entry })
-    return { status: answer.status(), body: await answer.text() }
-  }
   for (const [kind, payload] of [
     ['drum-tapped', { surface: 'rim', mark: 0, words: '' }],
     ['drum-tapped', { surface: '__proto__', mark: 0, words: '' }],
@@ -237,7 +222,7 @@ test('what a hostile stranger sends to a drum is refused with a sentence', async
     ['set-up', { ...DRUM_SET_UP, feet: DRUM_SET_UP.feet.slice(0, 1) }],
     ['flange-moved', { units: 'inch', changes: [], pushed: null, remark: '' }],
   ] as const) {
-    const { status, body } = await post(kind, payload)
+    const { status, body } = await job.send(kind, payload)
     expect(status, body).toBeGreaterThanOrEqual(400)
     expect(status, body).toBeLessThan(500)
     expect(body).toMatch(/[a-z] [a-z]/)

@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto'
 import type { EntryBody } from '../../core/logbook/entry'
 import { boltsAround } from '../../core/register/flangeMachine'
 import { EXACT_DIAL } from '../../core/simulate/dialGauge'
@@ -6,7 +5,7 @@ import { simulateFace, simulateRim } from '../../core/simulate/dialReadings'
 import { afterBoltWork, axisOnFlange, type SimulatedFlangeMotor } from '../../core/simulate/flangeMotor'
 import { lineBetween, REFERENCE_AXIS } from '../../core/simulate/shaftAxis'
 import { clockFace } from '../../shared/wording/clockFace'
-import { AUTHOR, lockOut } from '../support/entries'
+import { lockOut } from '../support/entries'
 import { expect, Job, test } from './job'
 
 const MIL = 0.0254
@@ -176,19 +175,6 @@ test('a loose spigot is pushed by two dials, and a tight one says frame or spigo
 test('what a hostile stranger sends to a flange is refused with a sentence', async ({ page }) => {
   const job = new Job(page)
   await job.begun(STANDS_OFF, 'CP-22')
-  const id = page.url().split('/').at(-1) ?? ''
-  const post = async (kind: string, payload: object) => {
-    const entry = {
-      id: randomUUID(),
-      author: AUTHOR,
-      madeAt: new Date().toISOString(),
-      after: null,
-      kind,
-      payload,
-    }
-    const answer = await page.request.post(`/api/jobs/${id}/entries`, { data: entry })
-    return { status: answer.status(), body: await answer.text() }
-  }
   const move = (change: object) => ({ units: 'metric', changes: [], pushed: null, remark: '', ...change })
   for (const payload of [
     move({ changes: [{ bolt: '9', takenOut: [], putIn: [0.1] }] }),
@@ -198,11 +184,11 @@ test('what a hostile stranger sends to a flange is refused with a sentence', asy
     move({}),
     {},
   ]) {
-    const { status, body } = await post('flange-moved', payload)
+    const { status, body } = await job.send('flange-moved', payload)
     expect(status, body).toBeGreaterThanOrEqual(400)
     expect(status, body).toBeLessThan(500)
     expect(body).toMatch(/[a-z] [a-z]/)
   }
-  const feet = await post('move-made', { units: 'metric', changes: [], side: [], remark: '' })
+  const feet = await job.send('move-made', { units: 'metric', changes: [], side: [], remark: '' })
   expect([409, 422]).toContain(feet.status)
 })

@@ -2,7 +2,7 @@ import { test as base, expect, type Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
 import { MACHINES } from '../../scripts/demo/works'
 import type { EntryBody } from '../../core/logbook/entry'
-import { draft, feetSit, hubsClose, lockOut, LOW_MOTOR, OPENING, setUp } from '../support/entries'
+import { AUTHOR, draft, feetSit, hubsClose, lockOut, LOW_MOTOR, OPENING, setUp } from '../support/entries'
 import { startProgram, type Program } from '../support/program'
 
 const HOURS = ['12', '3', '6', '9'] as const
@@ -83,6 +83,21 @@ export class Job {
     await this.page.goto(`/jobs/${id}`)
     await expect(this.meaning).toBeVisible()
     return tag
+  }
+
+  /** Whatever a stranger sends to the job in view: how it is answered. */
+  async send(kind: string, payload: object) {
+    const id = this.page.url().split('/').at(-1) ?? ''
+    const entry = {
+      id: randomUUID(),
+      author: AUTHOR,
+      madeAt: new Date().toISOString(),
+      after: null,
+      kind,
+      payload,
+    }
+    const answer = await this.page.request.post(`/api/jobs/${id}/entries`, { data: entry })
+    return { status: answer.status(), body: await answer.text() }
   }
 
   /** The open job of a machine of the demo works; Today may have no room for it beside those of other tests. */

@@ -3,6 +3,7 @@ import { actionsWords, drumTrueWords, levelWords, verdictsWords } from '~~/share
 import { fromCore, toCore } from '~~/core/units/unitSystem'
 import { drawTurn, TURN } from '~~/shared/stages/level/drawing'
 import { marksOf } from '~~/shared/stages/level/turn'
+import { faceCircle } from '~~/shared/stages/tram/drawing'
 import { drumTrueWorking } from '~~/shared/stages/drumTrue/working'
 import { clockFace } from '~~/shared/wording/clockFace'
 import { drumRunoutLimit, meaningOfDrum, meaningOfSurface } from '~~/shared/wording/drumTrue'
@@ -56,8 +57,7 @@ const values = computed(() =>
 )
 const turn = computed(() => drawTurn(latest.value?.result ?? null, latest.value ? readingsOf.value : []))
 const note = computed(() => {
-  const how = state.value.setUp?.how
-  const circle = how?.method === 'rim-face' ? how.given.faces[0].diameter : 0
+  const circle = faceCircle(state.value)
   return latest.value && circle > 0
     ? w.value.note(`${Math.max(1, Math.round((turn.value.times * circle) / (2 * TURN.radius)))}×`)
     : w.value.noteBare

@@ -14,7 +14,7 @@ import {
   pushLines,
   shimLines,
 } from '~~/shared/wording/drum'
-import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
+import { figure } from '~~/shared/wording/figures'
 import { capital, pairName } from '~~/shared/wording/telling'
 import { ahead } from '../ahead'
 import PickList from '../plan/PickList.vue'
@@ -103,8 +103,6 @@ const skip = (why: string) => {
 }
 const working = async () => (line.value ? (await loadWorking()).tramWorking(state.value, telling.value) : [])
 const d = (mm: number | null) => figure(mm, 'displacement', session.units, { sign: mm !== 0 })
-const bandWords = (low: number | null, high: number | null) =>
-  low === null ? `≤ ${d(high)}` : high === null ? `≥ ${d(low)}` : `${d(low)} … ${d(high)}`
 </script>
 
 <template>
@@ -170,13 +168,7 @@ const bandWords = (low: number | null, high: number | null) =>
       <p v-if="plane === 'v'" class="muted">{{ w.plan.shiftsSide }}</p>
     </div>
     <p v-else-if="plane && line && !closed" class="muted">{{ w.plan.noLeaves }}</p>
-    <TramReadings
-      v-if="checks.length"
-      :checks="checks"
-      :unit="UNIT_NAMES[session.units].displacement"
-      :band="bandWords"
-      :figure="d"
-    />
+    <TramReadings v-if="checks.length" :checks="checks" />
     <TramTable v-if="state.latest.judgement" :now="state.latest.judgement" :after="after" :source="source" />
     <p v-if="plane" class="muted">{{ capital(leversWords(state, telling)) }}</p>
     <p v-if="plane === 'v' && lines.length" class="caution">{{ w.plan.lifting }}</p>
