@@ -74,12 +74,16 @@ const overflow = (page: Page) =>
     tall: document.documentElement.scrollHeight - innerHeight,
   }))
 
-for (const bay of ['bright', 'dim'] as const)
-  test(`axe finds nothing serious on any view, ${bay} bay`, async ({ page }) => {
-    // A dozen and a half views, each read whole.
-    test.setTimeout(180_000)
+for (const bay of ['bright', 'dim'] as const) {
+  const dressed = async (page: Page) => {
     await page.addInitScript((b) => localStorage.setItem('hc.bay', b), bay)
     await page.emulateMedia({ reducedMotion: 'reduce' })
+  }
+
+  test(`axe finds nothing serious on any view without a job, ${bay} bay`, async ({ page }) => {
+    // Seven views, each read whole.
+    test.setTimeout(180_000)
+    await dressed(page)
     for (const path of [
       '/',
       '/machines',
@@ -94,6 +98,12 @@ for (const bay of ['bright', 'dim'] as const)
       await expect(page.getByText('Fetching')).toBeHidden()
       expect(await seriousFaults(page), path).toEqual([])
     }
+  })
+
+  test(`axe finds nothing serious at any stage of a job, ${bay} bay`, async ({ page }) => {
+    // A dozen stages, each read whole.
+    test.setTimeout(240_000)
+    await dressed(page)
     const job = new Job(page)
     await job.measured()
     await page
@@ -105,6 +115,7 @@ for (const bay of ['bright', 'dim'] as const)
       expect(await seriousFaults(page), stage).toEqual([])
     }
   })
+}
 
 test('a belt job: axe finds nothing serious, and each stage fits laptop, tablet and phone', async ({
   page,
