@@ -5,6 +5,7 @@ import dayjs from 'dayjs'
 import type { JobSummary } from '~~/shared/api/answers'
 import { goingOf } from '~~/shared/drawing/going'
 import { misalignmentWords, goWords } from '~~/shared/wording/directions'
+import { contactSummaryWords } from '~~/shared/wording/contactSummary'
 import { tellingOf } from '~~/shared/wording/telling'
 
 const props = defineProps<{
@@ -22,6 +23,7 @@ const tellingFor = (kind: 'coupled' | 'flange' | 'drum') =>
   kind === 'flange' ? tellingOf(session.units, { drive: kind }) : telling.value
 const found = ({ summary }: JobSummary): string => {
   if (!summary.asLeft) return ''
+  if (summary.kind === 'gear') return contactSummaryWords(summary.asLeft, telling.value)
   return summary.kind !== 'belt'
     ? misalignmentWords(summary.asLeft.coupling, false, tellingFor(summary.kind))
     : findingsWords(telling.value.words)

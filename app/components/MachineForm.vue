@@ -153,6 +153,7 @@ const save = async () => {
           { value: 'coupled', name: w.drives.coupled },
           { value: 'flange', name: w.drives.flange },
           { value: 'drum', name: w.drives.drum },
+          { value: 'gear', name: w.drives.gear },
           { value: 'belt', name: w.drives.belt },
         ]"
         @update:model-value="another"

@@ -19,9 +19,9 @@ const job = useJob()
 const session = useSession()
 const telling = useTelling()
 const w = computed(() => vibrationWords(telling.value.words))
-const names = computed(() => machineNames(job.measured!))
+const names = computed(() => machineNames(job.opened!))
 const asNoted = (): VibrationTexts => {
-  const noted = job.measured!.vibration[props.moment]
+  const noted = job.opened!.vibration[props.moment]
   return noted ? textsOfVibration(noted.payload, session.units) : blankVibration(session.units)
 }
 const { draft: form, clear } = useDraft<VibrationTexts>(`vibration.${props.moment}`, asNoted)

@@ -15,7 +15,7 @@ export const useLookForm = () => {
   const session = useSession()
   const { draft: form } = useDraft<LookTexts>('look', () => blankLook(session.units))
   useUnitsOfDraft(form, nameLookUnits)
-  const state = computed(() => job.measured!)
+  const state = computed(() => job.opened!)
   const closed = computed(() => state.value.closing !== null)
   const places = computed(() => placesOf(state.value.machine))
   // A place of another coupling may be left over from before the register was changed.

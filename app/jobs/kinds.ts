@@ -19,6 +19,7 @@ const LOADS: Readonly<Record<Machine['drive'], () => Promise<{ readonly kind: Lo
   coupled: ahead(() => import('./coupled')),
   flange: ahead(() => import('./flange')),
   drum: ahead(() => import('./drum')),
+  gear: ahead(() => import('./gear')),
   belt: ahead(() => import('./belt')),
 }
 

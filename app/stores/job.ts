@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import type { Job } from '~~/core/jobs/jobs'
+import type { GearState } from '~~/core/jobs/gear'
 import type { FootedState } from '~~/core/jobs/footed'
 import type { MeasuredState } from '~~/core/jobs/measured'
 import type { EntryBody, LogEntry } from '~~/core/logbook/entry'
@@ -82,6 +83,10 @@ export const useJob = defineStore('job', () => {
   const liveMeasured = computed(
     (): MeasuredState | null => liveCoupled.value ?? liveDrum.value ?? liveFlange.value,
   )
+  const gear = computed(() => (folded.value?.kind === 'gear' ? folded.value.state : null))
+  const liveGear = computed(() => (live.value?.kind === 'gear' ? live.value.state : null))
+  /** Whatever is opened and looked over place by place. */
+  const opened = computed((): MeasuredState | GearState | null => measured.value ?? gear.value)
   const belt = computed(() => (folded.value?.kind === 'belt' ? folded.value.state : null))
   const liveBelt = computed(() => (live.value?.kind === 'belt' ? live.value.state : null))
   const saved = computed(() => onTheWay.value.length === 0)
@@ -238,6 +243,9 @@ export const useJob = defineStore('job', () => {
     liveFlange,
     measured,
     liveMeasured,
+    gear,
+    liveGear,
+    opened,
     belt,
     liveBelt,
     logbook,

@@ -1,5 +1,6 @@
 import { marginIn, verdictOfMargin, type Verdict } from '../judge/judge'
 import type { Band } from '../judge/tolerance'
+import { backlashPerCentre } from './backlash'
 import type { Degrees, Millimetres } from '../units/unitSystem'
 
 /** A zone along the tooth: -1 is one end, +1 the other, seen the same way for both runs; either order. */
@@ -45,6 +46,9 @@ export interface GearContactResult {
   /** How far each run's zone centre lies from the wanted centre, in the -1 to +1 scale. */
   readonly off: { readonly forward: number; readonly reverse: number }
   readonly runs: { readonly forward: RunContact; readonly reverse: RunContact }
+  /** What both runs have in common, and what sets them apart: half the sum and half the difference. */
+  readonly together: number
+  readonly apart: number
   readonly advice: readonly GearAdvice[]
   /** The end the bearing blocks shift toward: -1, +1, or 0 for no shift. */
   readonly blocksToward: -1 | 0 | 1
@@ -120,8 +124,10 @@ export const gearContact = (input: GearContactInput): GearContactResult => {
     const margin = marginIn(input.backlash, input.window)
     const middle = low !== null && high !== null ? (low + high) / 2 : (low ?? high ?? input.backlash)
     const outside = margin < 0
-    const angle = (input.pressureAngle * Math.PI) / 180
-    const perCentre = 2 * (input.backlashAs === 'normal' ? Math.sin(angle) : Math.tan(angle))
+    const perCentre = backlashPerCentre(
+      input.backlashAs === 'normal' ? 'feeler' : 'dial',
+      input.pressureAngle,
+    )
     const centreChange = outside ? (middle - input.backlash) / perCentre : 0
     backlash = { margin, verdict: verdictOfMargin(margin), centreChange }
     if (outside) advice.push(centreChange < 0 ? 'centres-closer' : 'centres-further')
@@ -129,6 +135,8 @@ export const gearContact = (input: GearContactInput): GearContactResult => {
   return {
     off: { forward: runs.forward.off, reverse: runs.reverse.off },
     runs,
+    together: (runs.forward.off + runs.reverse.off) / 2,
+    apart: (runs.forward.off - runs.reverse.off) / 2,
     advice,
     blocksToward: f === r && f !== 0 ? (f === 1 ? -1 : 1) : 0,
     backlash,

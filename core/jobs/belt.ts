@@ -7,6 +7,7 @@ import { keepSkips, NO_SKIPS } from '../logbook/skips'
 import { sheetOf, type Skips } from '../logbook/stage'
 import type { BeltMachine } from '../register/beltMachine'
 import { machineAsSet, setAlike, type Settings } from '../register/setSheaves'
+import { lastRead } from '../logbook/rounds'
 import { keepClosing, type Closing, type ExceptionReason, type Outcome } from '../stages/close/closing'
 import { closeStage } from '../stages/close/stage'
 import { keepAlignment, NOT_LINED_UP, type Alignment } from '../stages/lineUp/alignment'
@@ -143,12 +144,6 @@ const outcomeOf = ({
 }
 
 const BLANK_ROUND = { contacts: null, reading: null, correction: null, turns: {} }
-/** The last of the rounds in which anything was read. */
-const lastRead = <T>(rounds: readonly (T | null)[]): T | null => {
-  const read = rounds.filter((r) => r !== null)
-  return read[read.length - 1] ?? null
-}
-
 /** Whether a sheave was set otherwise after the last round was read: what was read then holds no longer. */
 const setSince = (
   registered: BeltMachine,

@@ -9,13 +9,16 @@ import type { drumJob, DrumStageId } from './drum'
 import { DRUM } from './drum'
 import type { flangeJob, FlangeStageId } from './flange'
 import { FLANGE } from './flange'
+import type { gearJob, GearStageId } from './gear'
+import { GEAR } from './gear'
 import type { KindOfJob } from './kindOfJob'
 
-export type StageId = CoupledStageId | FlangeStageId | DrumStageId | BeltStageId
+export type StageId = CoupledStageId | FlangeStageId | DrumStageId | GearStageId | BeltStageId
 export type Job =
   | ReturnType<typeof coupledJob>
   | ReturnType<typeof flangeJob>
   | ReturnType<typeof drumJob>
+  | ReturnType<typeof gearJob>
   | ReturnType<typeof beltJob>
 export type JobKind = Job['kind']
 
@@ -24,6 +27,7 @@ const KINDS: Readonly<Record<Machine['drive'], KindOfJob>> = {
   coupled: COUPLED,
   flange: FLANGE,
   drum: DRUM,
+  gear: GEAR,
   belt: BELT,
 }
 

@@ -6,6 +6,8 @@ import type { HotCheck } from '../stages/hotCheck/hotCheck'
 import type { LineReading } from '../stages/lineUp/line'
 import type { NextDue } from '../stages/close/due'
 import { netLeaves } from '../stores/stock'
+import type { Band } from '../judge/tolerance'
+import { backlashWindow } from '../register/gearMachine'
 import type { Settings } from '../register/setSheaves'
 import { settingsOf, type SheaveReset } from '../register/settings'
 import type { TensionRead } from '../stages/tension/tension'
@@ -13,6 +15,9 @@ import type { BeltState } from './belt'
 import type { CoupledState } from './coupled'
 import type { DrumState } from './drum'
 import type { FlangeState } from './flange'
+import type { GearState } from './gear'
+import type { ContactRead } from '../stages/contact/contact'
+import type { BacklashJudged } from '../stages/backlash/read'
 import type { Job } from './jobs'
 
 /** Offset and slope in core units with their verdict. */
@@ -34,6 +39,13 @@ export interface TensionSummary {
   readonly tension: number
   readonly band: readonly [number, number] | null
   readonly age: 'new' | 'run-in'
+  readonly verdict: VerdictOrUnknown
+}
+
+/** What the paint of both runs has in common and what sets them apart, percent of the face width, with its verdict. */
+export interface ContactSummary {
+  readonly together: number
+  readonly apart: number
   readonly verdict: VerdictOrUnknown
 }
 
@@ -63,6 +75,15 @@ export type JobSummaryFigures =
       readonly asLeft: CouplingSummary | null
       /** Leaves that its plan waits to take from the stores, in its own units; missing where there are none. */
       readonly reserves?: readonly number[]
+    }
+  | {
+      readonly due?: DueReason | null
+      readonly kind: 'gear'
+      readonly rounds: number
+      readonly asFound: ContactSummary | null
+      readonly asLeft: ContactSummary | null
+      /** Worst reading in millimetres, the machine's own way. */
+      readonly backlash: { readonly value: number; readonly verdict: VerdictOrUnknown } | null
     }
   | {
       readonly due?: DueReason | null
@@ -109,6 +130,15 @@ const tensionSummary = (read: TensionRead | null): TensionSummary | null =>
         age: read.entry.payload.age,
         verdict: read.verdict,
       }
+
+const contactSummary = (read: ContactRead | null): ContactSummary | null =>
+  read?.figures
+    ? {
+        together: read.figures.together,
+        apart: read.figures.apart,
+        verdict: read.figures.verdict,
+      }
+    : null
 
 const resetOf = ({ closing, inspection: { settings } }: BeltState): { readonly reset?: SheaveReset } => {
   const found = settings.find((s) => s.opened)
@@ -168,6 +198,17 @@ export const summaryOf = (job: Job): JobSummaryFigures => {
         asLeft: couplingSummary(job.state.asLeft),
         ...reservesOf(job.state),
       }
+    case 'gear': {
+      const { contact, backlash, rounds } = job.state
+      return {
+        due: dueOf(job),
+        kind: 'gear',
+        rounds: rounds.length - 1,
+        asFound: contactSummary(contact.asFound),
+        asLeft: contactSummary(contact.left),
+        backlash: backlash.left && { value: backlash.left.worst, verdict: backlash.left.verdict },
+      }
+    }
     case 'belt':
       return {
         due: dueOf(job),
@@ -242,17 +283,71 @@ const ofDrum = ({ surfaces, limit }: DrumState['drum']): readonly JobFigure[] =>
     return [...figure('as-found', first), ...figure('as-left', last)]
   })
 
+const ofContact = (moment: JobFigure['moment'], read: ContactRead | null): readonly JobFigure[] => {
+  if (!read?.figures) return []
+  const { together, apart, verdicts, quantities } = read.figures
+  const limit = quantities.find((q) => q.quantity === 'off')?.high ?? null
+  const figure = (name: 'together' | 'apart', value: number): JobFigure => ({
+    moment,
+    name: `contact.${name}`,
+    value,
+    aim: 0,
+    low: limit === null ? null : -limit,
+    high: limit,
+    verdict: verdicts[name],
+  })
+  return [figure('together', together), figure('apart', apart)]
+}
+
+const ofBacklash = (
+  moment: JobFigure['moment'],
+  read: BacklashJudged | null,
+  [low, high]: Band,
+): readonly JobFigure[] =>
+  read ? [{ moment, name: 'gear.backlash', value: read.worst, aim: 0, low, high, verdict: read.verdict }] : []
+
+/** What the figures of a job come from: while these are the very same, so are they. */
+export const figuredFrom = (job: Job): readonly unknown[] => {
+  switch (job.kind) {
+    case 'belt': {
+      const { asFound, asLeft, tensionFound, tensionLeft } = job.state
+      return [asFound, asLeft, tensionFound?.entry, tensionLeft?.entry]
+    }
+    case 'gear': {
+      const { contact, backlash } = job.state
+      return [contact.asFound, contact.left, backlash.left]
+    }
+    case 'drum':
+      return [job.state.asFound, job.state.asLeft, ...job.state.drum.surfaces.flatMap((s) => s.turns)]
+    default:
+      return [job.state.asFound, job.state.asLeft]
+  }
+}
+
 /** The judged figures of a folded job, as found and as left. */
-export const figuresOf = (job: Job): readonly JobFigure[] =>
-  job.kind === 'belt'
-    ? [
+export const figuresOf = (job: Job): readonly JobFigure[] => {
+  switch (job.kind) {
+    case 'belt':
+      return [
         ...ofLine('as-found', job.state.asFound),
         ...ofTension('as-found', job.state.tensionFound),
         ...ofLine('as-left', job.state.asLeft),
         ...ofTension('as-left', job.state.tensionLeft),
       ]
-    : [
+    case 'gear': {
+      const { contact, backlash, machine } = job.state
+      const window = backlashWindow(machine)
+      return [
+        ...ofContact('as-found', contact.asFound),
+        ...ofContact('as-left', contact.left),
+        ...ofBacklash('as-left', backlash.left, window),
+      ]
+    }
+    default:
+      return [
         ...ofMeasurement('as-found', job.state.asFound),
         ...ofMeasurement('as-left', job.state.asLeft),
         ...(job.kind === 'drum' ? ofDrum(job.state.drum) : []),
       ]
+  }
+}

@@ -2,6 +2,11 @@ import type { BeltEntries } from '../stages/lineUp/entries'
 import type { ClosingEntries } from '../stages/close/entries'
 import type { DrumTrueEntries } from '../stages/drumTrue/entries'
 import type { FeetEntries } from '../stages/feet/entries'
+import type { BacklashEntries } from '../stages/backlash/entries'
+import type { ContactEntries } from '../stages/contact/entries'
+import type { GearLookEntries } from '../stages/gearLook/entries'
+import type { GearTightenEntries } from '../stages/gearTighten/entries'
+import type { RefitEntries } from '../stages/refit/entries'
 import type { FlangeLookEntries } from '../stages/flangeLook/entries'
 import type { FlangeMoveEntries } from '../stages/flangeMove/entries'
 import type { FlangePlanEntries } from '../stages/flangePlan/entries'
@@ -52,6 +57,11 @@ export interface EntryPayloads
     FlangeLookEntries,
     FlangePlanEntries,
     FlangeMoveEntries,
+    GearLookEntries,
+    RefitEntries,
+    ContactEntries,
+    BacklashEntries,
+    GearTightenEntries,
     SlackOffEntries,
     InspectEntries,
     SquareEntries,

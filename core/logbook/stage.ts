@@ -70,6 +70,17 @@ export type ObjectionCode =
   | 'opened-too-far'
   | 'no-such-groove'
   | 'guard-first'
+  | 'disturbed-already'
+  | 'paint-a-run'
+  | 'both-runs'
+  | 'both-blocks'
+  | 'not-refitted'
+  | 'mesh-not-cleared'
+  | 'nothing-shifted'
+  | 'contact-unread'
+  | 'backlash-unread'
+  | 'pins-hold'
+  | 'no-such-layers'
 
 export const conflict = (code: ObjectionCode): Objection => ({ code, sort: 'conflict', path: [] })
 export const invalid = (code: ObjectionCode, ...path: (string | number)[]): Objection => ({

@@ -1,8 +1,9 @@
 import type { BeltMachine } from './beltMachine'
 import type { CoupledMachine } from './coupledMachine'
 import type { DrumMachine } from './drumMachine'
+import type { GearMachine } from './gearMachine'
 import type { FlangeMachine } from './flangeMachine'
 
 /** What the calculations need to know of a machine, by the kind of drive. One row a kind. */
-export type Machine = CoupledMachine | FlangeMachine | DrumMachine | BeltMachine
-export type { BeltMachine, CoupledMachine, DrumMachine, FlangeMachine }
+export type Machine = CoupledMachine | FlangeMachine | DrumMachine | GearMachine | BeltMachine
+export type { BeltMachine, CoupledMachine, DrumMachine, FlangeMachine, GearMachine }

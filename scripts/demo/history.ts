@@ -6,6 +6,7 @@ import type { MachineFields } from '../../shared/register/machine'
 import { writeBelts } from './beltHistory'
 import { CoupledWriter } from './coupledWriter'
 import { writeDrums } from './drumHistory'
+import { writeGearsets } from './gearHistory'
 import { writeFlanges } from './flangeHistory'
 import { momentsBefore } from './moments'
 import { demoId, MACHINES } from './works'
@@ -273,6 +274,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
 
   await writeFlanges(knex, { day, night }, at)
   await writeDrums(knex, { day }, at)
+  await writeGearsets(knex, { day }, at)
   await writeBelts(knex, { day, night, lead }, at)
 }
 

@@ -1,5 +1,5 @@
 import { reportWords } from '../../shared/wording/en'
-import { foldJob } from '../../core/jobs/jobs'
+import { foldJob, type Job } from '../../core/jobs/jobs'
 import type { LogEntry } from '../../core/logbook/entry'
 import type { MethodId } from '../../core/methods/methods'
 import type { UnitSystem } from '../../core/units/unitSystem'
@@ -11,6 +11,8 @@ import { tellingOf, type FootWords } from '../../shared/wording/telling'
 import { reportDocument } from '../report/document'
 import type { SheetShim } from '../../core/shims/sheetShim'
 import { outlineDocument } from '../report/outlineDocument'
+import { gearSheetDocument } from '../report/gearSheet'
+import type { Reported } from '../report/section'
 import { beltSheetDocument } from '../report/beltSheet'
 import { sheetDocument } from '../report/sheet'
 import { printPdf, type ReportFonts } from '../report/printer'
@@ -77,15 +79,7 @@ export const report = async ({
   }
   if (task.sheet) {
     const { method, filled } = task.sheet
-    const sheet =
-      job.kind === 'belt'
-        ? beltSheetDocument(job.state, reported, filled)
-        : sheetDocument(
-            job.state,
-            reported,
-            method ?? job.state.setUp?.how.method ?? job.state.machine.usual.method,
-            filled,
-          )
+    const sheet = sheetOf(job, reported, method, filled)
     return {
       pdf: await printPdf(sheet, task.fonts),
       name: `${machine.tag}-${words.sheet.fileName}.pdf`,
@@ -93,6 +87,25 @@ export const report = async ({
   }
   const pdf = await printPdf(reportDocument(job, reported), task.fonts)
   return { pdf, name: `${machine.tag}-${words.fileNames[job.kind]}.pdf` }
+}
+
+/** The data sheet of a job, by its kind: of a method where one is asked for, else of the one in use. */
+const sheetOf = (
+  job: Job,
+  reported: Reported,
+  method: NonNullable<ReportTask['sheet']>['method'],
+  filled: boolean,
+) => {
+  switch (job.kind) {
+    case 'belt':
+      return beltSheetDocument(job.state, reported, filled)
+    case 'gear':
+      return gearSheetDocument(job.state, reported, filled)
+    default: {
+      const { setUp, machine } = job.state
+      return sheetDocument(job.state, reported, method ?? setUp?.how.method ?? machine.usual.method, filled)
+    }
+  }
 }
 
 export interface OutlineTask {

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { foldJob, objectionTo } from '../../core/jobs/jobs'
+import { figuredFrom } from '../../core/jobs/summary'
 import type { LogEntry } from '../../core/logbook/entry'
 import { extended } from '../../core/logbook/forward'
 import { MAY } from '../../core/logbook/may'
@@ -164,8 +165,9 @@ const asWritten = (
   people: ReadonlyMap<string, Person>,
   logbook: Logbook,
 ): Written => {
-  const was = foldJob(logbook.machine, judged.before.entries).state
+  const was = figuredFrom(foldJob(logbook.machine, judged.before.entries))
   const job = foldJob(logbook.machine, logbook.entries)
+  const now = figuredFrom(job)
   const columns = columnsOf(job)
   const closing = judged.news.find((e) => e.kind === 'job-closed')
   return {
@@ -174,7 +176,7 @@ const asWritten = (
     known: judged.before.entries.length,
     news: judged.news,
     columns,
-    figuresChanged: job.state.asFound !== was.asFound || job.state.asLeft !== was.asLeft,
+    figuresChanged: now.length !== was.length || now.some((x, i) => x !== was[i]),
     closedAt: closing?.receivedAt ?? null,
     writers: [...new Set(judged.news.map((e) => e.author))].map((id) => ({
       id,

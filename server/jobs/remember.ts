@@ -2,8 +2,10 @@ import type { Knex } from 'knex'
 import type { BeltState } from '../../core/jobs/belt'
 import type { FootedState } from '../../core/jobs/footed'
 import type { FlangeState } from '../../core/jobs/flange'
+import type { GearState } from '../../core/jobs/gear'
 import type { Job } from '../../core/jobs/jobs'
 import { beltRegisterChanges } from '../../core/stages/close/beltRegister'
+import { gearRegisterChanges } from '../../core/stages/close/gearRegister'
 import { flangeRegisterChanges } from '../../core/stages/close/flangeRegister'
 import { tapedDistances } from '../../core/stages/close/registerChanges'
 import type { ColdTarget } from '../../core/stages/target/target'
@@ -54,6 +56,45 @@ const rememberBelts = async (
     }
   const changed = machineFields.safeParse({ ...record, sheaves, belts, base })
   if (!changed.success) return answerWords.beltsNotWritten
+  await updateMachine(knex, id, version, changed.data)
+  return null
+}
+
+/** What lies under the blocks, how the paint goes with each lever and how it was left become the register's. */
+const rememberGear = async (
+  knex: Knex,
+  machine: MachineSnapshot,
+  state: GearState,
+): Promise<string | null> => {
+  const changes = gearRegisterChanges(state)
+  if (changes.length === 0) return null
+  const current = await findMachine(knex, machine.tag, true)
+  if (!current || current.id !== machine.id || current.drive !== 'gear')
+    return answerWords.machineGone(machine.tag)
+  const { id, version, ...record } = current
+  const own = (mm: number) => Number(fromCore(mm, 'displacement', record.units).toPrecision(8))
+  // Percent a millimetre, told by the record's own unit.
+  const rate = (perMm: number) => Number((perMm / fromCore(1, 'displacement', record.units)).toPrecision(8))
+  let { gear } = record
+  for (const c of changes)
+    switch (c.what) {
+      case 'layers':
+        gear = { ...gear, layers: { ...gear.layers, thickness: own(c.thickness), under: [...c.now] } }
+        break
+      case 'response':
+        gear = {
+          ...gear,
+          responses: {
+            ...gear.responses,
+            [c.lever]: { together: rate(c.response.together), apart: rate(c.response.apart) },
+          },
+        }
+        break
+      case 'left-as':
+        gear = { ...gear, leftAs: { forward: [...c.zones.forward], back: [...c.zones.back] } }
+    }
+  const changed = machineFields.safeParse({ ...record, gear })
+  if (!changed.success) return answerWords.gearNotWritten
   await updateMachine(knex, id, version, changed.data)
   return null
 }
@@ -177,6 +218,8 @@ export const rememberInRegister = (
       return rememberFeet(knex, machine, job.state)
     case 'flange':
       return rememberFlange(knex, machine, job.state)
+    case 'gear':
+      return rememberGear(knex, machine, job.state)
     case 'belt':
       return rememberBelts(knex, machine, job.state)
   }

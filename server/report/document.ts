@@ -23,8 +23,11 @@ export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions
   const verdict = job.state.closing?.payload.signed?.verdict ?? job.state.outcome.verdict
   const w = reportWords(telling.words)
   const names = UNIT_NAMES[telling.units]
-  const units =
-    job.kind !== 'belt' ? `${names.displacement}, ${names.slope}` : `${names.distance}, ${w.degrees}`
+  const units = {
+    belt: `${names.distance}, ${w.degrees}`,
+    gear: `${names.displacement}, %`,
+    measured: `${names.displacement}, ${names.slope}`,
+  }[job.kind === 'belt' || job.kind === 'gear' ? job.kind : 'measured']
   const title = w.titles[job.kind]
   return {
     pageSize: report.paper,

@@ -3,6 +3,7 @@ import type { BeltState } from '../../core/jobs/belt'
 import type { CoupledState } from '../../core/jobs/coupled'
 import type { DrumState } from '../../core/jobs/drum'
 import type { FlangeState } from '../../core/jobs/flange'
+import type { GearState } from '../../core/jobs/gear'
 import type { Job } from '../../core/jobs/jobs'
 import type { Reported, Section } from './section'
 import { couplingResult } from './sections/couplingResult'
@@ -12,6 +13,7 @@ import { facts } from './sections/facts'
 import { hotCheck } from './sections/hotCheck'
 import { feetRounds } from './sections/feet'
 import { flangeFound, flangeMoves, flangeResult } from './sections/flange'
+import { gearFinished, gearFound, gearResult, gearRounds, gearTaken } from './sections/gear'
 import { levelAndRunout } from './sections/level'
 import { lineResult, lineRounds } from './sections/lineResult'
 import { lookedAt } from './sections/look'
@@ -70,6 +72,17 @@ const DRUM: readonly Section<DrumState>[] = [
   record,
   signature,
 ]
+const GEAR: readonly Section<GearState>[] = [
+  facts,
+  gearResult,
+  gearRounds,
+  gearFinished,
+  gearFound,
+  lookedAt,
+  gearTaken,
+  record,
+  signature,
+]
 const BELT: readonly Section<BeltState>[] = [
   facts,
   lineResult,
@@ -91,6 +104,8 @@ export const sectionsOf = (job: Job, report: Reported): readonly Content[] => {
       return FLANGE.flatMap((section) => section(job.state, report))
     case 'drum':
       return DRUM.flatMap((section) => section(job.state, report))
+    case 'gear':
+      return GEAR.flatMap((section) => section(job.state, report))
     case 'belt':
       return BELT.flatMap((section) => section(job.state, report))
   }

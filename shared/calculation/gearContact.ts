@@ -42,6 +42,8 @@ export const gearContactOperation = defineOperation({
   result: z.object({
     off: z.object({ forward: out(), reverse: out() }),
     runs: z.object({ forward: runOut, reverse: runOut }),
+    together: out().describe('What both runs have in common: half the sum of how far they are off.'),
+    apart: out().describe('What sets them apart: half the difference.'),
     advice: z.array(z.string()),
     blocksToward: out(),
     backlash: z

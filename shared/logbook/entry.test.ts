@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { EntryBody } from '../../core/logbook/entry'
 import { TestBelt } from '../../core/jobs/testBelt'
 import { TestDrum } from '../../core/jobs/testDrum'
+import { TestGear } from '../../core/jobs/testGear'
 import { TestFlange } from '../../core/jobs/testFlange'
 import { REVERSE_SET_UP, TestJob } from '../../core/jobs/testJob'
 import { foldJob } from '../../core/jobs/jobs'
@@ -72,7 +73,22 @@ describe('what may be posted', () => {
         remark: '',
       },
     })
+    const gear = new TestGear().ready().paint([15, 51], [10, 44]).shift('blocks', 6).play(18).layers(-3, -3)
+    gear.tighten()
     const bodies: EntryBody[] = [
+      ...gear.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
+      {
+        kind: 'layers-marked',
+        payload: {
+          units: 'inch',
+          layer: 2,
+          under: [10, 9],
+          pins: 'marked',
+          marks: 'A, B',
+          photographs: [],
+          words: '',
+        },
+      },
       ...job.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
       ...drum.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
       ...flange.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),

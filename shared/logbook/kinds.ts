@@ -19,6 +19,11 @@ import { planKinds } from '../stages/plan/entries'
 import { roughInKinds } from '../stages/roughIn/entries'
 import { setUpKinds } from '../stages/setUp/entries'
 import { targetKinds } from '../stages/target/entries'
+import { backlashKinds } from '../stages/backlash/entries'
+import { contactKinds } from '../stages/contact/entries'
+import { gearLookKinds } from '../stages/gearLook/entries'
+import { gearTightenKinds } from '../stages/gearTighten/entries'
+import { refitKinds } from '../stages/refit/entries'
 import { fitKinds } from '../stages/fit/entries'
 import { inspectKinds } from '../stages/inspect/entries'
 import { runKinds } from '../stages/run/entries'
@@ -54,6 +59,11 @@ export const KINDS = {
   ...flangeLookKinds,
   ...flangePlanKinds,
   ...flangeMoveKinds,
+  ...gearLookKinds,
+  ...refitKinds,
+  ...contactKinds,
+  ...backlashKinds,
+  ...gearTightenKinds,
   ...slackOffKinds,
   ...inspectKinds,
   ...squareKinds,

@@ -10,6 +10,7 @@ import { beltBoxes, blankBelt } from './beltBoxes'
 import { boxesOf, type RecordBox } from './boxes'
 import { blankCoupled, coupledBoxes } from './coupledBoxes'
 import { blankDrum, drumBoxes } from './drumBoxes'
+import { blankGear, gearBoxes } from './gearBoxes'
 import { blankFlange, flangeBoxes } from './flangeBoxes'
 import type { MachineFields, MachineRecord } from './machine'
 
@@ -35,7 +36,7 @@ const commonBoxes = (record: MachineFields): readonly RecordBox[] => {
     text('area', w.area),
     text('movableName', w.movableName),
     text('stationaryName', w.stationaryName),
-    ...(record.drive !== 'belt' ? [text('couplingKind', w.couplingKind)] : []),
+    ...('couplingKind' in record ? [text('couplingKind', w.couplingKind)] : []),
     number('powerKw', w.power, 'plain'),
     number('rpm', w.rpm, 'plain'),
   ]
@@ -58,6 +59,8 @@ const ownBoxes = (record: MachineFields, chosen: FootWords, words: Words): reado
       return flangeBoxes(record, words)
     case 'drum':
       return drumBoxes(record, words, chosen)
+    case 'gear':
+      return gearBoxes(record, words)
     case 'belt':
       return beltBoxes(record, words)
   }
@@ -77,10 +80,14 @@ export const recordBoxes = (
 /** A machine like this one: everything but its identity, and what was learned of that machine alone. */
 export const recordLike = (known: MachineRecord): MachineFields => {
   const { id: _, version: __, ...record } = known
+  if (record.drive === 'gear')
+    return { ...record, tag: '', gear: { ...record.gear, leftAs: null, responses: NO_RESPONSES } }
   if (record.drive !== 'coupled') return { ...record, tag: '' }
   const { target: ___, ...own } = record
   return { ...own, tag: '' }
 }
+
+const NO_RESPONSES = { blocks: null, gear: null }
 
 /** What stands in the boxes for a record, by path. */
 export const recordTexts = (record: MachineFields, boxes: readonly RecordBox[]): Record<string, string> =>
@@ -150,7 +157,13 @@ export const readRecord = (
 }
 
 /** What each kind of drive has, empty. */
-const BLANK = { coupled: blankCoupled, flange: blankFlange, drum: blankDrum, belt: blankBelt } as const
+const BLANK = {
+  coupled: blankCoupled,
+  flange: blankFlange,
+  drum: blankDrum,
+  gear: blankGear,
+  belt: blankBelt,
+} as const
 
 /** An empty record of a kind of drive, to be filled by the form; zeros are not yet valid and must be typed. */
 export const blankRecord = (drive: MachineFields['drive'], units: UnitSystem): MachineFields => ({

@@ -28,6 +28,7 @@ export const keptWithJob = (
     stock: stockFor(machine, works?.stock ?? []),
     packLimit: works?.packLimit ?? ANY_PACK,
   }
+  if (own.drive === 'gear') return own
   if (own.drive !== 'belt') {
     const sets = setsFor(own.couplingKind, limitSets)
     return { ...own, ...(sets.length > 0 ? { limitSets: sets } : {}) }

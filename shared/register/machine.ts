@@ -8,13 +8,14 @@ import { uuid } from '../text'
 import { beltFields } from './beltMachine'
 import { coupledFields } from './coupledMachine'
 import { drumFields } from './drumMachine'
+import { gearFields } from './gearMachine'
 import { flangeFields } from './flangeMachine'
 import { liftMachine } from './lifts'
 
 /** What a person writes about a machine. One row a kind of drive. */
 export const machineFields = z.discriminatedUnion(
   'drive',
-  [coupledFields, flangeFields, drumFields, beltFields],
+  [coupledFields, flangeFields, drumFields, gearFields, beltFields],
   {
     error: issue('unknown-drive'),
   },

@@ -1,4 +1,6 @@
 import type { Job, StageId } from '../../core/jobs/jobs'
+import type { Lever } from '../../core/gear/levers'
+import type { GearState } from '../../core/jobs/gear'
 import type { FlangePush } from '../../core/flange/flangeMove'
 import { keyOfPair, pairKey } from '../../core/plan/pairNames'
 import { handsMayGo } from '../../core/stages/makeSafe/safety'
@@ -20,6 +22,10 @@ export type Command =
   | { readonly does: 'press'; readonly press: Press }
   /** A flange: both dials watched down to zero. */
   | { readonly does: 'push-flange'; readonly toGo: FlangePush }
+  /** Gears under light load: turned slowly, both ways. */
+  | { readonly does: 'turn-gears' }
+  /** Blocks or gear, toward the `to` end positive. */
+  | { readonly does: 'shift-gears'; readonly lever: Lever; readonly by: Millimetres }
   | {
       readonly does: 'push' | 'slacken'
       readonly end: PushEnd
@@ -35,6 +41,15 @@ export type Command =
 
 const endOf = ({ ends }: PushWatch, bite: Bite): PushEnd | undefined =>
   ends.find((e) => keyOfPair(e) === pairKey(bite.pair, bite.machine))
+
+/** What a helper at the gears is told: turn while the paint is unread, shift while it asks for that. */
+const gearCommand = ({ contact, cleared, gearRecheck, pins }: GearState): Command | null => {
+  const unread = contact.now === null || gearRecheck.missing.includes('contact')
+  if (unread) return cleared ? { does: 'turn-gears' } : null
+  const { next } = contact
+  if (!next || typeof next === 'string' || pins === 'in' || pins === 'reamed') return null
+  return { does: 'shift-gears', lever: next.lever, by: next.by }
+}
 
 /**
  * What somebody on this side of the machine is told: hands off while the lockout isn't whole, then what the
@@ -53,6 +68,7 @@ export const commandFor = (
   if (press) return { does: 'press', press }
   if (job.kind === 'flange' && job.state.push)
     return job.state.push.arrived ? { does: 'tighten' } : { does: 'push-flange', toGo: job.state.push.toGo }
+  if (job.kind === 'gear') return gearCommand(job.state) ?? { does: 'wait', stage: sheet.current }
   if ((job.kind !== 'coupled' && job.kind !== 'drum') || !job.state.push.wanted)
     return { does: 'wait', stage: sheet.current }
   const { push } = job.state

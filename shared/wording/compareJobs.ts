@@ -2,6 +2,9 @@ import { targetSource } from './aims'
 import { clockFace } from './clockFace'
 import { feetWords, flangeWords, reasonsWords, verdictsWords } from './en'
 import type { FlangeState } from '../../core/jobs/flange'
+import { backlashFigure } from './backlash'
+import { contactQuantityName, percentFigure } from './gearContact'
+import { layerFigure, underBoth } from './gearPrepare'
 import { historyWords } from './viewWords'
 import type { FootedState } from '../../core/jobs/footed'
 import type { MeasuredState } from '../../core/jobs/measured'
@@ -75,6 +78,29 @@ const told = (job: Job, telling: Telling): Told => {
         [lineFigure(q, telling), lineLimit(q, telling)].filter((s) => s !== '').join(' · '),
       ])
     return [...head, ...line('found'), ...line('left')]
+  }
+  if (job.kind === 'gear') {
+    const { contact, backlash, layers, machine } = job.state
+    const paint = (moment: 'found' | 'left'): Told =>
+      ((moment === 'found' ? contact.asFound : contact.left)?.figures?.quantities ?? []).map((q) => [
+        w[moment](contactQuantityName(q, telling)),
+        `${verdictsWords(words)[q.verdict]}, ${percentFigure(q.value, q.quantity === 'off')} %`,
+      ])
+    return [
+      ...head,
+      [w.rounds, String(job.state.rounds.length - 1)],
+      ...paint('found'),
+      ...paint('left'),
+      ...(backlash.left
+        ? [
+            [
+              w.left(quantityName('gear.backlash', telling)),
+              `${verdictsWords(words)[backlash.left.verdict]}, ${backlashFigure(backlash.left.worst, machine, telling)}`,
+            ] as const,
+          ]
+        : []),
+      [w.layers, `${underBoth(layers.now)} × ${layerFigure(layers.thickness, telling)}`],
+    ]
   }
   const { state } = job
   return [

@@ -4,12 +4,14 @@ import type { Findings } from './commonFindings'
 import { coupledFindings } from './coupledFindings'
 import { drumFindings } from './drumFindings'
 import { flangeFindings } from './flangeFindings'
+import { gearFindings } from './gearFindings'
 import type { Telling } from './telling'
 
 const FINDINGS: Readonly<Record<Job['kind'], (job: Job, telling: Telling) => Findings>> = {
   coupled: coupledFindings,
   flange: flangeFindings,
   drum: drumFindings,
+  gear: gearFindings,
   belt: beltFindings,
 }
 

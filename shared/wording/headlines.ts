@@ -9,6 +9,7 @@ import type { BeltStageId, BeltState } from '../../core/jobs/belt'
 import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
 import type { DrumStageId, DrumState } from '../../core/jobs/drum'
 import type { FlangeStageId, FlangeState } from '../../core/jobs/flange'
+import type { GearStageId, GearState } from '../../core/jobs/gear'
 import type { Job } from '../../core/jobs/jobs'
 import { meaningOfDrum } from './drumTrue'
 import { meaningOfTram } from './drum'
@@ -22,6 +23,9 @@ import {
   meaningOfSquare,
 } from './drive'
 import { meaningOfAlignment } from './lines'
+import { meaningOfBacklash } from './backlash'
+import { meaningOfContact } from './gearContact'
+import { meaningOfGearTighten, meaningOfPattern, meaningOfRefit } from './gearPrepare'
 import { meaningOfTension } from './tension'
 import { meaningOfPlan } from './plans'
 import { meaningOfProof } from './prove'
@@ -107,6 +111,18 @@ const DRUM: { readonly [S in DrumStageId]: (state: DrumState, telling: Telling) 
   close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
 }
 
+const GEAR: { readonly [S in GearStageId]: (state: GearState, telling: Telling) => Meaning } = {
+  'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
+  look: (s, t) => meaningOfLooks(s.looks, t),
+  pattern: meaningOfPattern,
+  refit: meaningOfRefit,
+  contact: meaningOfContact,
+  backlash: meaningOfBacklash,
+  tighten: meaningOfGearTighten,
+  run: (s, t) => meaningOfRun(s.running, t),
+  close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
+}
+
 const BELT: { readonly [S in BeltStageId]: (state: BeltState, telling: Telling) => Meaning } = {
   'make-safe': (s, t) => meaningOfSafety(s.safety, s.closing !== null, t),
   'slack-off': meaningOfSlack,
@@ -128,6 +144,8 @@ const headlines = (job: Job, telling: Telling): readonly (readonly [string, stri
       return job.sheet.rows.map((r) => [r.id, FLANGE[r.id](job.state, telling).headline])
     case 'drum':
       return job.sheet.rows.map((r) => [r.id, DRUM[r.id](job.state, telling).headline])
+    case 'gear':
+      return job.sheet.rows.map((r) => [r.id, GEAR[r.id](job.state, telling).headline])
     case 'belt':
       return job.sheet.rows.map((r) => [r.id, BELT[r.id](job.state, telling).headline])
   }

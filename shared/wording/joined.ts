@@ -1,4 +1,5 @@
 import { drivesWords } from './en'
+import { capital } from './telling'
 import type { MachineFields } from '../register/machine'
 import type { Words } from './words'
 
@@ -11,6 +12,10 @@ export const joinedWords = (machine: MachineFields, words: Words): string => {
       return drivesWords(words).upright(machine.couplingKind)
     case 'drum':
       return drivesWords(words).trammed(machine.couplingKind, drivesWords(words).drums[machine.drum.kind])
+    case 'gear': {
+      const w = drivesWords(words)
+      return capital(w.geared(w.gears[machine.gear.kind], String(machine.gear.ratio)))
+    }
     case 'belt': {
       const w = drivesWords(words)
       return w.belts(machine.belts.count, w.beltKinds[machine.belts.kind])

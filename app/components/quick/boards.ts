@@ -53,6 +53,7 @@ export const SUM_BOARDS: Readonly<Record<string, SumBoard>> = {
   },
   'variable-sheave': of(() => import('./boards/SettingSum.vue')),
   'drum-tram': of(() => import('./boards/DrumSum.vue')),
+  'gear-contact': of(() => import('./boards/GearSum.vue'), 'forward', 'reverse', 'wanted'),
   'vertical-flange': of(() => import('./boards/FlangeSum.vue')),
   'compare-sets': lineFound,
   growth: {

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { secondScreenWords, sheetWords } from '~~/shared/wording/en'
+import { gearWords, secondScreenWords, sheetWords } from '~~/shared/wording/en'
 import type { Job } from '~~/core/jobs/jobs'
 import type { MateSide, Press, Wanted } from '~~/shared/secondScreen/call'
 import { commandFor, dialSays, readingSays, thereAt } from '~~/shared/secondScreen/command'
 import { clockName, hourOf, towardWords } from '~~/shared/wording/directions'
-import { figure } from '~~/shared/wording/figures'
+import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
+import { endOf, leverName } from '~~/shared/wording/gearContact'
 import { capital, pairName } from '~~/shared/wording/telling'
 import ClockFace from './ClockFace.vue'
 import MateAnswer from './MateAnswer.vue'
@@ -65,6 +66,10 @@ const head = computed((): { say: string; how: string } => {
       return { say: w.value.press.say[c.press.by], how: '' }
     case 'push-flange':
       return { say: w.value.push, how: towardWords(c.toGo, 'displacement', telling.value) }
+    case 'turn-gears':
+      return { say: w.value.turn, how: w.value.gears.turnHow }
+    case 'shift-gears':
+      return { say: w.value.gears.shift, how: gearShift.value?.how ?? '' }
     case 'hands-off':
       return { say: w.value.handsOff, how: w.value.handsOffWhy }
     case 'tighten':
@@ -79,6 +84,25 @@ const head = computed((): { say: string; how: string } => {
 const flangeLeft = computed(() =>
   command.value.does === 'push-flange' ? d(Math.hypot(command.value.toGo.v, command.value.toGo.h)) : '',
 )
+/** What is shifted at a gearset, toward which end, and how far. */
+const gearShift = computed(() => {
+  const c = command.value
+  if (c.does !== 'shift-gears' || props.job.kind !== 'gear') return null
+  const { machine } = props.job.state
+  return {
+    how: w.value.gears.toward(leverName(c.lever, machine, telling.value), endOf(machine, c.by)),
+    far: d(c.by),
+  }
+})
+const shifted = () => {
+  const c = command.value
+  const far = Number(gearShift.value?.far)
+  if (c.does !== 'shift-gears' || !(far > 0)) return
+  store.log({
+    kind: 'gear-shifted',
+    payload: { units: session.units, lever: c.lever, by: c.by > 0 ? far : -far, words: '' },
+  })
+}
 /** Both dials of a flange stand at zero. */
 const bothThere = () =>
   store.log({
@@ -158,6 +182,11 @@ const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.val
       <p class="count figure" :style="{ '--digits': flangeLeft.length }">{{ flangeLeft }}</p>
       <p class="to">{{ w.bothDials }}</p>
     </template>
+    <template v-else-if="gearShift">
+      <p class="count figure" :style="{ '--digits': gearShift.far.length }">{{ gearShift.far }}</p>
+      <p class="to">{{ UNIT_NAMES[session.units].displacement }}</p>
+    </template>
+    <p v-else-if="command.does === 'turn-gears'" class="to">{{ gearWords(telling.words).caution }}</p>
     <template v-else-if="turn">
       <ClockFace :clock="turn.at" />
       <p class="to">{{ w.read(turn.dial) }} · {{ w.leftToRead(turn.left) }}</p>
@@ -176,6 +205,7 @@ const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.val
       @send="send"
     />
     <MateButton v-else-if="tap" @hit="there">{{ tap }}</MateButton>
+    <MateButton v-else-if="gearShift" @hit="shifted">{{ w.gears.shifted }}</MateButton>
     <MateButton v-else-if="flangeLeft" @hit="bothThere">{{ w.bothZero }}</MateButton>
     <div class="links">
       <el-button v-if="push && !typing" link class="text-button on-dye" @click="typing = true">{{

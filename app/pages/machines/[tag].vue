@@ -16,6 +16,7 @@ import StandsAsLeft from '~/components/history/StandsAsLeft.vue'
 const FoundAndLeft = defineAsyncComponent(() => import('~/components/history/FoundAndLeft.vue'))
 const DrumNow = defineAsyncComponent(() => import('~/components/history/DrumNow.vue'))
 /** What only a drive by belts shows comes with the first of them. */
+const GearNow = defineAsyncComponent(() => import('~/components/history/GearNow.vue'))
 const BeltDrive = defineAsyncComponent(() => import('~/components/history/BeltDrive.vue'))
 const behind = useBehind()
 
@@ -91,6 +92,7 @@ const leftAs = computed(() =>
   leftJob.value?.kind === 'coupled' && leftJob.value.state.asLeft?.coupling ? leftJob.value.state : null,
 )
 const leftDrum = computed(() => (leftJob.value?.kind === 'drum' ? leftJob.value.state : null))
+const leftGear = computed(() => (leftJob.value?.kind === 'gear' ? leftJob.value.state : null))
 const leftFlange = computed(() => (leftJob.value?.kind === 'flange' ? leftJob.value.state : null))
 const drawn = ref<'left' | 'dimensions'>('left')
 const draws = computed(() => (leftAs.value ? drawn.value : 'dimensions'))
@@ -175,6 +177,12 @@ const saved = (now: string) =>
           :left="leftFlange"
           :closed-at="measured?.closedAt ?? null"
         />
+        <GearNow
+          v-else-if="data.machine.drive === 'gear'"
+          :machine="data.machine"
+          :left="leftGear"
+          :closed-at="measured?.closedAt ?? null"
+        />
         <BeltDrive
           v-else
           :machine="data.machine"
@@ -188,7 +196,7 @@ const saved = (now: string) =>
           <PastJobs :open="openJobs" :jobs="closedJobs" @compare="comparing = true" />
           <div class="aside">
             <CoupledFacts
-              v-if="data.machine.drive !== 'belt'"
+              v-if="data.machine.drive !== 'belt' && data.machine.drive !== 'gear'"
               :limit-sets="(limitSets ?? []).filter((s) => s.inForce)"
               :machine="data.machine"
             />

@@ -25,10 +25,12 @@ import type { WorkingStep } from '~~/shared/working/step'
 import { ahead, loadedAhead } from '../ahead'
 
 const loadWorking = ahead(() => import('~~/shared/stages/measure/working'))
+const loadGearWorking = ahead(() => import('~~/shared/stages/contact/working'))
 const loadLineWorking = ahead(() => import('~~/shared/stages/lineUp/working'))
 const BeltsAhead = defineAsyncComponent(() => import('./BeltsAhead.vue'))
 const CouplingClosing = loadedAhead(() => import('./CouplingClosing.vue'))
 const DrumClosing = loadedAhead(() => import('./DrumClosing.vue'))
+const GearClosing = loadedAhead(() => import('./GearClosing.vue'))
 const FlangeClosing = loadedAhead(() => import('./FlangeClosing.vue'))
 const CustomerHand = loadedAhead(() => import('./CustomerHand.vue'))
 const LineClosing = loadedAhead(() => import('./LineClosing.vue'))
@@ -57,10 +59,10 @@ const meaning = computed(() => meaningOfClosing(closed.value, outcome.value, tel
 const differs = computed(() => signedOtherwise(closed.value, outcome.value))
 /** What was found on the way and is nobody's verdict: pins still out, places to report. */
 const stillOpen = computed(() =>
-  job.measured && !closed.value
+  job.opened && !closed.value
     ? [
-        ...openAtClose(job.measured.looks, telling.value),
-        ...unprovedAtClose(job.measured, telling.value),
+        ...openAtClose(job.opened.looks, telling.value),
+        ...(job.measured ? unprovedAtClose(job.measured, telling.value) : []),
         ...(job.coupled ? provisionalAtClose(job.coupled, telling.value) : []),
       ]
     : [],
@@ -94,7 +96,7 @@ const advised = computed((): DueFor => {
   if (job.belt) return dueOfBelts(beltsToday(job.belt, dayOf(new Date())))
   return dueAdvised({
     provisional: job.coupled !== null && job.coupled.expected !== null,
-    moved: (job.measured?.moves.length ?? 0) > 0,
+    moved: (job.measured?.moves.length ?? 0) > 0 || (job.gear?.rounds.length ?? 0) > 1,
   })
 })
 /** What this kind of drive is come back to for. */
@@ -141,6 +143,7 @@ const report = (paper: 'a4' | 'letter') =>
   `/api/jobs/${job.id}/report.pdf?paper=${paper}&units=${session.units}&view=${job.viewFrom}`
 const working = async (): Promise<readonly WorkingStep[]> => {
   const [measured, belt, to] = [job.measured, job.belt, telling.value]
+  if (job.gear) return (await loadGearWorking()).contactWorking(job.gear, to)
   if (measured?.asLeft) {
     const about = { rpm: measured.rpm, source: limitSource(measured, to) }
     return (await loadWorking()).readingsWorking(measured.asLeft, about, to)
@@ -163,6 +166,7 @@ onMounted(() => {
   <CouplingClosing v-if="job.coupled" :state="job.coupled" />
   <DrumClosing v-else-if="job.drum" :state="job.drum" />
   <FlangeClosing v-else-if="job.flange" :state="job.flange" />
+  <GearClosing v-else-if="job.gear" :state="job.gear" />
   <LineClosing v-else-if="job.belt" :state="job.belt" />
   <LedgerFrame
     ref="ledger"
@@ -179,7 +183,7 @@ onMounted(() => {
     "
   >
     <p v-for="line in stillOpen" :key="line" class="caution">{{ line }}</p>
-    <VibrationNote v-if="job.measured" moment="after" />
+    <VibrationNote v-if="job.opened" moment="after" />
     <template v-if="closed">
       <p>
         {{
@@ -260,7 +264,7 @@ onMounted(() => {
       />
       <p class="muted">{{ w.view.before }}</p>
     </form>
-    <ShowWorking v-if="job.measured?.asLeft || job.belt?.asLeft" :steps="working" />
+    <ShowWorking v-if="job.measured?.asLeft || job.belt?.asLeft || job.gear?.contact.now" :steps="working" />
     <template #next>
       <template v-if="closed">
         <el-button tag="a" class="next-button" :href="report('a4')" target="_blank" rel="noopener">{{

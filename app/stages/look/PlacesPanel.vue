@@ -102,8 +102,9 @@ const working = () => (shown.value.pipe ? pipeWorking(shown.value.pipe, telling.
 <template>
   <BoardFrame :title="v.title" :note="v.note">
     <slot name="tools" />
-    <div class="round">
+    <div class="round" :class="{ alone: look.state.machine.drive === 'gear' }">
       <PlacesMap
+        v-if="look.state.machine.drive !== 'gear'"
         class="map"
         :places="looks.places.map((p) => ({ place: p.place, found: p.entry?.payload.found ?? null }))"
         :chosen="chosen"
@@ -168,7 +169,7 @@ const working = () => (shown.value.pipe ? pipeWorking(shown.value.pipe, telling.
           :place="name"
           @update:ids="look.write({ photographs: $event })"
         />
-        <PinsDone v-if="chosen === 'pins'" />
+        <PinsDone v-if="chosen === 'pins' || chosen === 'gear-pins'" />
       </template>
       <PipeDial v-if="chosen === 'pipe'" />
       <p v-if="chosen === 'feet' || chosen === 'pads'" class="caution">{{ v.lifting }}</p>
@@ -220,6 +221,9 @@ const working = () => (shown.value.pipe ? pipeWorking(shown.value.pipe, telling.
   display: grid;
   grid-template-columns: minmax(200px, 270px) minmax(0, 1fr);
   gap: 18px;
+}
+.alone {
+  grid-template-columns: 1fr;
 }
 .two {
   grid-template-columns: repeat(2, minmax(0, 1fr));

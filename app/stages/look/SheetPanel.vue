@@ -27,7 +27,7 @@ const places = computed(() => {
         key: b.id,
         name: capital(flangeWords(telling.value.words).bolt(clockFace(b.clock))),
       }))
-    : feetToCutFor(state.machine).map((f) => ({
+    : feetToCutFor(look.onFeet.machine).map((f) => ({
         key: shimKey(f),
         name: capital(footPlace(f, telling.value)),
       }))
@@ -104,7 +104,7 @@ const entryOf = (told: NonNullable<typeof read.value.cut>): EntryBody | null => 
   const { at, ...rest } = told
   const all = { units: session.units, ...rest, words: '' }
   if ('shape' in look.state) return { kind: 'bolt-shims-cut', payload: { ...all, bolt: at } }
-  const foot = feetToCutFor(look.state.machine).find((f) => shimKey(f) === at)
+  const foot = feetToCutFor(look.onFeet.machine).find((f) => shimKey(f) === at)
   return foot ? { kind: 'sheet-shims-cut', payload: { ...all, ...foot } } : null
 }
 function logCut() {

@@ -1,5 +1,6 @@
 import type { MachineRole, Side } from '../../plan/pairNames'
 import type { CouplingPart } from '../../register/couplingParts'
+import type { GearPlace } from '../gearLook/entries'
 import type { FlangePlace } from '../flangeLook/entries'
 import type { UnitSystem } from '../../units/unitSystem'
 
@@ -7,7 +8,8 @@ import type { UnitSystem } from '../../units/unitSystem'
 export const BASE_PLACES = ['feet', 'pads', 'bolts', 'base', 'jacking', 'pins', 'pipe'] as const
 /** Where one looks on a motor that is trammed to a drum. */
 export const DRUM_PLACES = ['feet', 'pads', 'bolts', 'base', 'jacking', 'pins', 'drum-face', 'brake'] as const
-export type Place = (typeof BASE_PLACES)[number] | (typeof DRUM_PLACES)[number] | FlangePlace | CouplingPart
+export type Place =
+  (typeof BASE_PLACES)[number] | (typeof DRUM_PLACES)[number] | FlangePlace | GearPlace | CouplingPart
 
 export const FOUND = ['fine', 'put-right', 'to-report'] as const
 export type Found = (typeof FOUND)[number]

@@ -6,6 +6,8 @@ import type { FlangeMachine } from '../../register/flangeMachine'
 import { partsOfCoupling } from '../../register/couplingParts'
 import { toCore, type Millimetres } from '../../units/unitSystem'
 import { levelBase, type BaseFound } from './base'
+import { GEAR_PLACES } from '../gearLook/entries'
+import type { GearMachine } from '../../register/gearMachine'
 import { FLANGE_PLACES } from '../flangeLook/entries'
 import { BASE_PLACES, DRUM_PLACES, type Found, type Place } from './entries'
 import { shimsAgainstRegister, type FootFound } from './shimsFound'
@@ -56,16 +58,20 @@ export const keepLooks = (now: LookFacts, e: LogEntry): LookFacts => {
   }
 }
 
-const PLACES: Readonly<Record<(FootedMachine | FlangeMachine)['drive'], readonly Place[]>> = {
+/** Whatever is opened and looked over place by place. */
+export type Opened = FootedMachine | FlangeMachine | GearMachine
+
+const PLACES: Readonly<Record<Opened['drive'], readonly Place[]>> = {
   coupled: BASE_PLACES,
   flange: FLANGE_PLACES,
   drum: DRUM_PLACES,
+  gear: GEAR_PLACES,
 }
 
-/** Where one looks on this machine: its base or its flange, and its coupling by kind. */
-export const placesOf = remember((machine: FootedMachine | FlangeMachine): readonly Place[] => [
+/** Where one looks on this machine: its base, its flange or its gears, and its coupling by kind. */
+export const placesOf = remember((machine: Opened): readonly Place[] => [
   ...PLACES[machine.drive],
-  ...partsOfCoupling(machine.couplingType),
+  ...(machine.drive === 'gear' ? [] : partsOfCoupling(machine.couplingType)),
 ])
 
 /** How far a hub may move while the pipe's bolts are loosened, the starting value: two mil. */
@@ -117,7 +123,7 @@ export interface Looks {
   readonly base: BaseFound | null
 }
 
-export const checkLooks = remember((machine: FootedMachine | FlangeMachine, facts: LookFacts): Looks => {
+export const checkLooks = remember((machine: Opened, facts: LookFacts): Looks => {
   const places = placesOf(machine).map((place) => ({ place, entry: facts.looked.get(place) ?? null }))
   const counts = { fine: 0, 'put-right': 0, 'to-report': 0 }
   for (const { entry } of places) if (entry) counts[entry.payload.found]++
@@ -128,7 +134,10 @@ export const checkLooks = remember((machine: FootedMachine | FlangeMachine, fact
     counts,
     pipe: facts.pipe && pipeOf(facts.pipe),
     pinsOut: facts.pins?.payload.did === 'pulled',
-    feet: machine.drive === 'flange' ? [] : shimsAgainstRegister(machine, facts.shims),
+    feet:
+      machine.drive === 'flange' || machine.drive === 'gear'
+        ? []
+        : shimsAgainstRegister(machine, facts.shims),
     base: facts.base && levelBase(facts.base),
   }
 })

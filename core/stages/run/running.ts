@@ -1,7 +1,6 @@
 import type { LogEntry } from '../../logbook/entry'
 import { remember } from '../../logbook/remember'
 import { marginIn, verdictOfMargin, type Verdict } from '../../judge/judge'
-import type { BeltMachine } from '../../register/beltMachine'
 import { RUN_POINTS, type RunPoint } from './entries'
 
 /** What was confirmed of the closed-up drive, last entry a point. */
@@ -11,6 +10,10 @@ export const keepRunning = (now: RunFacts, e: LogEntry): RunFacts => {
   switch (e.kind) {
     case 'run-confirmed':
       return [...now.filter((r) => r.payload.point !== e.payload.point), e]
+    case 'gear-refitted':
+    case 'gear-shifted':
+    case 'layers-changed':
+    case 'gear-tightened':
     case 'slacked-off':
     case 'line-corrected':
     case 'tension-adjusted':
@@ -35,25 +38,27 @@ export interface Running {
   } | null
 }
 
-export const checkRunning = remember((machine: BeltMachine, facts: RunFacts): Running => {
-  const rows = RUN_POINTS.map((point) => ({
-    point,
-    entry: facts.find((f) => f.payload.point === point) ?? null,
-  }))
-  const amperes = facts.find((f) => f.payload.current !== null)?.payload.current ?? null
-  const plate = machine.plateCurrent ?? null
-  return {
-    facts,
-    rows,
-    next: rows.find((r) => r.entry === null)?.point ?? null,
-    bad: rows.filter((r) => r.entry?.payload.found === 'bad').map((r) => r.point),
-    current:
-      amperes === null
-        ? null
-        : {
-            amperes,
-            plate,
-            verdict: plate === null ? null : verdictOfMargin(marginIn(amperes, [null, plate])),
-          },
-  }
-})
+export const checkRunning = remember(
+  (machine: { readonly plateCurrent?: number }, facts: RunFacts): Running => {
+    const rows = RUN_POINTS.map((point) => ({
+      point,
+      entry: facts.find((f) => f.payload.point === point) ?? null,
+    }))
+    const amperes = facts.find((f) => f.payload.current !== null)?.payload.current ?? null
+    const plate = machine.plateCurrent ?? null
+    return {
+      facts,
+      rows,
+      next: rows.find((r) => r.entry === null)?.point ?? null,
+      bad: rows.filter((r) => r.entry?.payload.found === 'bad').map((r) => r.point),
+      current:
+        amperes === null
+          ? null
+          : {
+              amperes,
+              plate,
+              verdict: plate === null ? null : verdictOfMargin(marginIn(amperes, [null, plate])),
+            },
+    }
+  },
+)

@@ -8,7 +8,7 @@ interface Sees {
   readonly safety: Safety
   readonly running: Running
   /** A sheave was set otherwise since the motor's current was read last. */
-  readonly reset: boolean
+  readonly reset?: boolean
 }
 
 /** Turned by hand, guard on, run and listened to. */

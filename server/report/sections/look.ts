@@ -1,17 +1,29 @@
 import { lookWords, placesWords } from '../../../shared/wording/en'
 import type { Content, TableCell } from 'pdfmake/interfaces'
-import type { MeasuredState } from '../../../core/jobs/measured'
-import { checkLooks, NO_LOOKS, type LookEntry } from '../../../core/stages/look/looks'
+import {
+  checkLooks,
+  NO_LOOKS,
+  type LookEntry,
+  type Looks,
+  type Opened,
+} from '../../../core/stages/look/looks'
 import { BASE_EDGES } from '../../../core/stages/look/entries'
 import { toCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { figure, pack, UNIT_NAMES } from '../../../shared/wording/figures'
 import { baseWords, footPlace, pipeWords } from '../../../shared/wording/look'
 import type { Telling } from '../../../shared/wording/telling'
 import { block, grid, heading, QUIET, when } from '../blocks'
+import { pictureRows } from '../pictures'
 import type { Section } from '../section'
 
+/** Whatever was opened and looked over. */
+interface LookedAt {
+  readonly machine: Opened
+  readonly looks: Looks
+}
+
 /** What an entry besides the places says, in lines. */
-const linesOf = (entry: LookEntry, by: string, state: MeasuredState, telling: Telling): readonly string[] => {
+const linesOf = (entry: LookEntry, by: string, state: LookedAt, telling: Telling): readonly string[] => {
   const w = lookWords(telling.words)
   const { units } = telling
   const also = (line: string, words: string) => (words ? `${line}: ${words.replace(/\.$/, '')}.` : `${line}.`)
@@ -61,7 +73,7 @@ const linesOf = (entry: LookEntry, by: string, state: MeasuredState, telling: Te
 }
 
 /** The machine as it was opened: place by place, what was measured of it, and the photographs. */
-export const lookedAt: Section<MeasuredState> = (state, { telling, personName, photographs }) => {
+export const lookedAt: Section<LookedAt> = (state, { telling, personName, photographs }) => {
   const { looks } = state
   const w = lookWords(telling.words)
   const by = (e: { readonly madeAt: string; readonly author: string }) =>
@@ -96,21 +108,7 @@ export const lookedAt: Section<MeasuredState> = (state, { telling, personName, p
       ),
     })),
   )
-  const cells = pictures.map(({ picture, caption }): Content => ({
-    stack: [
-      picture
-        ? { image: picture, fit: [245, 190] }
-        : { text: w.report.notHere, color: QUIET, margin: [0, 30, 0, 30] },
-      { text: caption, fontSize: 8, color: QUIET },
-    ],
-    unbreakable: true,
-  }))
-  const rows = Array.from({ length: Math.ceil(cells.length / 2) }, (_, i): Content => ({
-    columns: [cells[2 * i] ?? '', cells[2 * i + 1] ?? ''],
-    columnGap: 14,
-    margin: [0, 4, 0, 6],
-    unbreakable: true,
-  }))
+  const rows = pictureRows(pictures, w.report.notHere)
   return [
     ...(body.length > 0 ? [block(w.report.name, ...body)] : []),
     ...(rows.length > 0 ? [heading(w.report.photographs), ...rows] : []),

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { sheetShimFault } from '../../../core/shims/sheetShim'
+import { GEAR_PLACES } from '../../../core/stages/gearLook/entries'
 import { FLANGE_PLACES } from '../../../core/stages/flangeLook/entries'
 import { BASE_PLACES, DRUM_PLACES, FOUND, PINS } from '../../../core/stages/look/entries'
 import { COUPLING_PARTS } from '../../../core/register/couplingParts'
@@ -51,9 +52,18 @@ export const lookKinds = {
     z
       .object({
         places: z
-          .array(oneOf('place', [...BASE_PLACES, ...DRUM_PLACES, ...FLANGE_PLACES, ...COUPLING_PARTS]), {
-            error: issue('places-as-a-list'),
-          })
+          .array(
+            oneOf('place', [
+              ...BASE_PLACES,
+              ...DRUM_PLACES,
+              ...FLANGE_PLACES,
+              ...GEAR_PLACES,
+              ...COUPLING_PARTS,
+            ]),
+            {
+              error: issue('places-as-a-list'),
+            },
+          )
           .min(1, { error: issue('places-as-a-list') })
           .max(20, { error: issue('places-as-a-list') }),
         found: oneOf('what-was-found', FOUND),

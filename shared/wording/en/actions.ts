@@ -3,6 +3,7 @@ import { said } from '../words'
 /** What buttons and questions say on several stages. */
 export const actions = {
   goOn: 'Go on',
+  goOnAsItIs: 'Go on as it is and say why',
   logIt: 'Log it',
   logCorrection: 'Log the correction',
   leaveAsItWas: 'Leave it as it was',

@@ -66,6 +66,8 @@ export const answers = {
   noJob: 'There is no such job. It may have been opened on a device that has not sent it yet.',
   noTag: (tag: string) => `There is no machine with the tag ${tag}.`,
   noMachine: (tag: string) => `There is no machine with the tag ${tag}. Look it up under Machines.`,
+  gearNotWritten:
+    'What this job found of the gearset could not be written into the register: change it there by hand.',
   beltsNotWritten:
     'The register could not take how this drive was left: its sheaves, belts or base were changed meanwhile. Write it there by hand.',
   machineGone: (tag: string) =>

@@ -16,6 +16,11 @@ export const closing = {
     'turns-wrong': 'It was seen to turn the wrong way. Say why it is left so.',
     'drum-out': 'The drum runs out more than it may. Say why it is left so.',
     'drum-unread': 'The drum was not turned under a dial since the motor was set. Read it, or say why not.',
+    'contact-unread': 'The contact was not painted. Paint it, or say why not.',
+    'backlash-unread': 'The backlash was not read. Read it, or say why not.',
+    'gear-untightened':
+      'The blocks were not drawn down with paint and backlash read after it. Do it, or say why not.',
+    'pins-out': 'The locating pins are still out. Put them back, or say why they stay out.',
     untensioned: 'The tension of the belts was not read. Read it, or say why not.',
     untightened: 'The base was not drawn down with line and tension read after it. Do it, or say why not.',
     'runs-badly': 'Something was not right as it ran. Say why it is left so.',
@@ -62,6 +67,12 @@ export const closing = {
     bolts: (bolts: string) => `Hold-down bolts: ${bolts}`,
     flange: (across: string, plane: string) =>
       `Flange as taped: bolts on ${across}, ${plane} above the coupling centre`,
+    layers: (was: string, now: string, of: string) =>
+      `Layers of ${of} under the blocks: ${was} become ${now}`,
+    response: (lever: string, together: string, apart: string) =>
+      `How the paint goes with the ${lever}: ${together} together, ${apart} apart`,
+    leftAs: (zones: string) => `The paint as it was left: ${zones}`,
+    zone: (run: string, from: string, to: string) => `${run} ${from} to ${to} %`,
     setting: (sheave: string, was: string, now: string) =>
       `${sheave}: ${was} turns open becomes ${now}, with its diameter and groove depths`,
     belts: (day: string, length: string, set: string) =>

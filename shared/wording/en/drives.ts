@@ -1,5 +1,6 @@
 import type { BeltKind } from '../../../core/belt/sheaveLine'
 import type { DrumKind } from '../../../core/register/drumMachine'
+import type { GearKind } from '../../../core/register/gearMachine'
 import { said } from '../words'
 
 /** What a machine is, in one line: what drives what, by what, how fast. */
@@ -9,6 +10,8 @@ export const drives = {
   /** A motor that is measured against a drum. */
   trammed: (coupling: string, drum: string) => `${coupling}, trammed to its ${drum}`,
   drums: { 'brake-drum': 'brake drum', flywheel: 'flywheel' } satisfies Record<DrumKind, string>,
+  geared: (kind: string, ratio: string) => `${kind} 1:${ratio}`,
+  gears: { worm: 'worm gearset', bevel: 'bevel gearset' } satisfies Record<GearKind, string>,
   between: (motor: string, driven: string) => `${motor} to ${driven}`,
   nameplate: (kw: number, rpm: number) => `${kw} kW, ${rpm} rpm`,
   under: (area: string, drive: string, kw: number, rpm: number) =>

@@ -93,6 +93,7 @@ export const findings = {
   },
   tighten: { read: 'Read again', held: 'Held', moved: 'Tightening moved it' },
   run: { next: (point: string) => `Next: ${point}`, whole: 'Runs', bad: 'Not right' },
+  contact: (together: string, apart: string) => `contact ${together} % off together, ${apart} % apart`,
   line: {
     corrected: 'Corrected; read again',
     found: (offset: string, turn: string) => `Offset ${offset}, turn ${turn}`,

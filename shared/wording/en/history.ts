@@ -53,6 +53,7 @@ export const history = {
     why: 'Why',
     verdict: 'Verdict',
     rounds: 'Moves',
+    layers: 'Layers under the blocks',
     speed: 'Speed',
     target: 'Cold target',
     limits: 'Limits',

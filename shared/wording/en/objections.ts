@@ -72,6 +72,18 @@ export const objections = {
   'opened-too-far': 'It doesn’t open that far. Count the turns again from closed.',
   'no-such-groove':
     'The sheave has no such groove, or the register does not say how far its grooves stand apart.',
+  'disturbed-already':
+    'The gearset was disturbed since. What the teeth showed before can’t be read any more; add a remark.',
+  'paint-a-run': 'Paint one run at least, as it was found.',
+  'both-runs': 'Paint both runs: one alone tells nothing of what to shift.',
+  'both-blocks': 'Give a number for each of both blocks.',
+  'not-refitted': 'Say first that the gearset is back together.',
+  'mesh-not-cleared': 'Confirm first that fingers are out of the mesh and who turns.',
+  'nothing-shifted': 'Nothing was shifted or changed. Say how far, or how many layers.',
+  'contact-unread': 'Paint the teeth first: without it nobody can tell what this does.',
+  'backlash-unread': 'Read the backlash first, before it is drawn down.',
+  'pins-hold': 'The pins are in and hold it. Log that they are pulled before anything is shifted.',
+  'no-such-layers': 'So many layers do not lie under that block.',
   'guard-first': 'The guard is not on yet. Nothing is run before it is.',
   'no-such-move': 'The move this is said to belong before is not in the logbook.',
 } satisfies Record<ObjectionCode, string>

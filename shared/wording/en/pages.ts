@@ -70,6 +70,7 @@ export const pages = {
       coupled: 'A coupling',
       flange: 'A coupling, upright on a flange',
       drum: 'A coupling, trammed to a drum',
+      gear: 'A gearset set on site',
       belt: 'Belts',
     },
     keptIn: 'Kept in',

@@ -45,6 +45,27 @@ const named = {
     name: 'Frame under it',
     look: 'No cracks at welds and feet; its own bolts tight; nothing rocks when the motor is leant on.',
   },
+  'gear-teeth': {
+    name: 'Teeth',
+    look: 'Bare and dry, both flanks: no pitting, no scuffing, no step at an end, no chip.',
+  },
+  'gear-bearings': {
+    name: 'Bearings',
+    look: 'Races clean and quiet by hand; home against their shoulders; clearance as the maker has it.',
+  },
+  'gear-housing': {
+    name: 'Blocks and seats',
+    look: 'Seats bare and flat, no burr, no crack; bolt holes clear of swarf.',
+  },
+  'gear-seals': { name: 'Seals and covers', look: 'Lips whole, the shaft smooth under them; gaskets new.' },
+  'gear-oil': {
+    name: 'Oil and magnet',
+    look: 'Old oil caught; what lies in it and on the magnet looked at; the sump wiped.',
+  },
+  'gear-pins': {
+    name: 'Pins and marks',
+    look: 'Pins and their holes marked together; blocks marked to the bed.',
+  },
   spider: { name: 'Spider', look: 'Not torn, hard or swollen; jaws not worn on one side.' },
   grid: { name: 'Grid', look: 'No broken or worn rungs; hub teeth not stepped.' },
   chain: { name: 'Chain', look: 'Rollers turn, no stretch, hub teeth not hooked.' },

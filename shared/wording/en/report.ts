@@ -21,6 +21,22 @@ export const report = {
       `${works} · ${tag} · job ${job} · figures in ${unit}`,
   },
   /** A data sheet of a belt drive. */
+  gearSheet: {
+    title: 'Data sheet: gear contact',
+    gearset: 'The gearset',
+    what: 'what',
+    figure: 'figure',
+    rule: 'What to shift for what',
+    wanted: (run: string) => `Wanted, ${run}`,
+    look: 'Look and clean',
+    paint: (from: string, to: string) =>
+      `The paint, percent of the face width: both flanks seen from one side, ${from} left, ${to} right`,
+    begins: (run: string) => `${run}: begins`,
+    ends: 'ends',
+    then: 'then shifted, or layers',
+    asFound: 'as found',
+    round: (n: number) => `round ${n}`,
+  },
   beltSheet: {
     title: 'Data sheet: belt drive',
     drive: 'The drive',
@@ -53,11 +69,18 @@ export const report = {
     coupled: 'Alignment report',
     flange: 'Alignment report',
     drum: 'Alignment report',
+    gear: 'Gear contact report',
     belt: 'Belt drive report',
   },
   title: (title: string, machine: string) => `${title}, ${machine}`,
   fileTitle: (tag: string, title: string) => `${tag} ${title.toLowerCase()}`,
-  fileNames: { coupled: 'alignment', flange: 'alignment', drum: 'alignment', belt: 'belts' },
+  fileNames: {
+    coupled: 'alignment',
+    flange: 'alignment',
+    drum: 'alignment',
+    gear: 'gear-contact',
+    belt: 'belts',
+  },
   someone: 'Someone',
   degrees: 'degrees',
   foot: (works: string, tag: string, job: string, zone: string, units: string) =>
@@ -75,6 +98,26 @@ export const report = {
     instruments: 'Instruments',
     site: 'Site',
     note: 'Note',
+  },
+  gear: {
+    result: 'Contact and backlash as left',
+    backlash: 'Backlash, worst',
+    wanted: (from: string) => `Held against ${from}.`,
+    legend: (from: string, to: string) =>
+      `Both flanks seen from one side: ${from} left, ${to} right. Grey: paint as left; dashed: wanted. Percent of the face width.`,
+    found: 'Pattern as found, layers and refit',
+    pattern: (by: string, zones: string, words: string) =>
+      [`${by}: ${zones}.`, words].filter(Boolean).join(' '),
+    picture: (by: string) => `Pattern as found, ${by}`,
+    markPicture: (by: string) => `Layers and pins as marked, ${by}`,
+    rounds: 'Round by round',
+    painted: (round: number, by: string, zones: string, figures: string, words: string) =>
+      [`Round ${round}, ${by}: ${zones}${figures ? `; ${figures}` : ''}.`, words].filter(Boolean).join(' '),
+    read: (round: number, by: string, readings: string, how: string, worst: string) =>
+      `Round ${round}, ${by}: backlash ${readings}, ${how.toLowerCase()}; worst ${worst}.`,
+    shifted: (by: string, lever: string, far: string, end: string) =>
+      `${by}: the ${lever} ${far} toward the ${end}. Not painted after it.`,
+    finished: 'Tightened, pinned, run',
   },
   result: {
     name: 'Result',

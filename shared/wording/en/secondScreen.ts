@@ -68,6 +68,12 @@ export const secondScreen = {
   send: 'Send',
   typeIt: 'Type what it shows',
   leftToRead: (n: number) => (n === 1 ? '1 reading left' : `${n} readings left`),
+  gears: {
+    turnHow: 'slowly, both ways, when called',
+    shift: 'Shift',
+    toward: (lever: string, end: string) => `the ${lever}, toward the ${end}`,
+    shifted: 'Shifted',
+  },
   handsOff: 'Hands off',
   handsOffWhy: 'The lockout is not whole. Nobody reaches in.',
   tighten: 'Tighten',

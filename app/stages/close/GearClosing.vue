@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { RUNS } from '~~/core/gear/contactFigures'
+import { backlashWindow } from '~~/core/register/gearMachine'
+import { gearRegisterChanges } from '~~/core/stages/close/gearRegister'
+import type { GearState } from '~~/core/jobs/gear'
+import { backlashWords, closingWords, tablesWords, gearWords } from '~~/shared/wording/en'
+import { backlashWindowWords } from '~~/shared/wording/backlash'
+import { figure } from '~~/shared/wording/figures'
+import { contactLimit, contactQuantityName, percentFigure } from '~~/shared/wording/gearContact'
+import { gearRegisterWords } from '~~/shared/wording/gearRegister'
+import { zoneTexts } from '~~/shared/wording/gearContact'
+
+/** The paint of both runs as found against as left, the backlash, and what the register takes over. */
+const props = defineProps<{ state: GearState }>()
+const session = useSession()
+const telling = useTelling()
+const c = computed(() => closingWords(telling.value.words))
+const t = computed(() => tablesWords(telling.value.words))
+const w = computed(() => gearWords(telling.value.words))
+const left = computed(() => props.state.contact.left)
+const rows = computed(() =>
+  (left.value?.figures?.quantities ?? []).map((q) => ({
+    q,
+    before: props.state.contact.asFound?.figures?.quantities.find((b) => b.name === q.name),
+  })),
+)
+const backlash = computed(() => props.state.backlash.left)
+const taken = computed(() =>
+  gearRegisterWords(gearRegisterChanges(props.state), props.state.machine, telling.value),
+)
+const value = (q: { readonly quantity: string; readonly value: number }) =>
+  percentFigure(q.value, q.quantity === 'off')
+</script>
+
+<template>
+  <BoardFrame :title="w.view.closing" :note="w.view.changesBetween(state.rounds.length - 1)" scrolls>
+    <div v-if="left" class="flanks">
+      <ToothZone
+        v-for="run in RUNS"
+        :key="run"
+        :run="run"
+        :zone="left.zones[run]"
+        :texts="zoneTexts(left.zones[run])"
+        :wanted="state.contact.wanted?.zones[run] ?? null"
+        :ends="state.machine.gear.ends"
+        :off="null"
+        :verdict="left.figures?.runs[run] ?? null"
+        :faults="{}"
+        :units="session.units"
+        disabled
+        read-only
+      />
+    </div>
+    <p v-else class="quiet">{{ c.view.nothingStands }}</p>
+    <FigureTable v-if="rows.length || backlash" on-dye :head="['%', t.asFound, t.asLeft, t.limit]">
+      <tr v-for="{ q, before } in rows" :key="q.name">
+        <td>{{ contactQuantityName(q, telling) }}</td>
+        <td class="figure">{{ before ? value(before) : '–' }}</td>
+        <td class="figure"><VerdictMark :mark="q.verdict" on-dye /> {{ value(q) }}</td>
+        <td class="figure">{{ contactLimit(q) }}</td>
+      </tr>
+      <tr v-if="backlash">
+        <td>{{ backlashWords(telling.words).view.title }}</td>
+        <td class="figure">–</td>
+        <td class="figure">
+          <VerdictMark :mark="backlash.verdict" on-dye />
+          {{ figure(backlash.worst, 'displacement', session.units, { unit: true }) }}
+        </td>
+        <td class="figure">{{ backlashWindowWords(backlashWindow(state.machine), telling) }}</td>
+      </tr>
+    </FigureTable>
+    <section v-if="taken.length" class="taken" :aria-label="c.register.name">
+      <h3>{{ c.register.name }}</h3>
+      <p v-if="!state.closing" class="quiet">{{ c.register.waits }}</p>
+      <ul>
+        <li v-for="line in taken" :key="line">{{ line }}</li>
+      </ul>
+    </section>
+  </BoardFrame>
+</template>
+
+<style scoped>
+.flanks {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 24px;
+  margin-bottom: 10px;
+}
+.taken {
+  margin-top: 14px;
+  padding-top: 10px;
+  border-top: 1px solid var(--dye-line);
+}
+.taken h3 {
+  font-size: 16px;
+  color: #fff;
+}
+.taken ul {
+  margin: 6px 0 0;
+  padding-left: 18px;
+}
+.quiet {
+  color: var(--scribe-dim);
+}
+@media (max-width: 640px) {
+  .flanks {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
