@@ -39,7 +39,7 @@ const top = computed(() => 116 - HEIGHT * rows.value.length)
     </svg>
     <p>
       <strong v-if="change !== 0" class="figure">{{ change > 0 ? `+${change}` : `−${-change}` }}</strong>
-      <template v-if="change !== 0"> {{ w.layersOf('', layer, '').trim() }}<br /></template>
+      <span v-if="change !== 0" class="of">{{ w.layersOf('', layer, '').trim() }}</span>
       <span>{{ change === 0 ? w.layersOf(String(under), layer, '') : w.stay(stays) }}</span>
     </p>
   </div>
@@ -80,6 +80,13 @@ text {
 .bed {
   stroke: #fff;
   stroke-width: 2;
+}
+p > span {
+  display: block;
+}
+p > .of {
+  display: inline;
+  margin-left: 7px;
 }
 p {
   font-size: 14px;

@@ -90,7 +90,7 @@ const at = computed(() => ({ x: way.value > 0 ? 318 : 62, y: moves('blocks') ? 5
   max-height: 216px;
 }
 .small {
-  font-size: 13px;
+  font-size: 15.5px;
   fill: var(--scribe-dim);
 }
 .line {
@@ -136,10 +136,10 @@ const at = computed(() => ({ x: way.value > 0 ? 318 : 62, y: moves('blocks') ? 5
   stroke-width: 3.5;
 }
 .unit {
-  font-size: 15px;
+  font-size: 17px;
 }
 .by {
-  font-size: 24px;
+  font-size: 27px;
   fill: var(--brass-on-dye);
 }
 </style>

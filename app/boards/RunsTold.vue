@@ -55,7 +55,7 @@ section {
 section + section {
   border-top: 1px solid var(--dye-line);
 }
-svg {
+section > svg {
   width: 70px;
 }
 .flank {
@@ -70,6 +70,7 @@ svg {
   stroke-dasharray: 3 2;
 }
 h4 {
+  margin: 0;
   font-size: 15px;
   font-weight: 400;
   color: #fff;

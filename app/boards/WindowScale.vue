@@ -19,12 +19,14 @@ const props = defineProps<{
   units: UnitSystem
   /** Stands on end, high at the top: what lies below an end that nothing may pass is hatched. */
   upright?: boolean
+  /** Counts from zero up: no plus stands before it. */
+  unsigned?: boolean
   never?: { readonly low: string; readonly high: string }
 }>()
 const words = useWords()
 const w = drumWords(words)
 const drawn = computed(() => drawWindow(props.band, [props.now, props.after ?? null]))
-const d = (x: number) => figure(x, 'displacement', props.units, { sign: x !== 0 })
+const d = (x: number) => figure(x, 'displacement', props.units, { sign: x !== 0 && !props.unsigned })
 const pct = (share: number) => `${(100 * share).toFixed(1)}%`
 const span = computed(() => {
   const from = drawn.value.low ?? 0

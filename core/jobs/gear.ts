@@ -121,7 +121,9 @@ const outcomeOf = ({
   pins,
   running,
 }: Omit<GearState, 'outcome'>): Outcome => {
-  const exceptions: ExceptionReason[] = []
+  const read = [contact.left?.figures?.verdict ?? 'unknown', backlash.left?.verdict ?? 'unknown'] as const
+  const verdict = worstVerdict(read)
+  const exceptions: ExceptionReason[] = verdict === 'out' ? ['out'] : []
   if (!contact.left && !backlash.left) exceptions.push('unmeasured')
   else {
     const passed = skips.once
@@ -132,9 +134,6 @@ const outcomeOf = ({
     if (gearRecheck.loosened && !tight && !passed.has('tighten')) exceptions.push('gear-untightened')
   }
   if (pins === 'out') exceptions.push('pins-out')
-  const read = [contact.left?.figures?.verdict ?? 'unknown', backlash.left?.verdict ?? 'unknown'] as const
-  const verdict = worstVerdict(read)
-  if (verdict === 'out') exceptions.push('out')
   // What was passed over with a word is not asked for once more.
   const unknown = contact.left !== null && contact.left.figures === null
   if (unknown) exceptions.push('unknown')

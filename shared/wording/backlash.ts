@@ -7,7 +7,7 @@ import { backlashWords } from './en'
 import { figure, thickness, UNIT_NAMES } from './figures'
 import { percentFigure } from './gearContact'
 import { plainMeaning, type Meaning } from './meaning'
-import type { Telling } from './telling'
+import { capital, type Telling } from './telling'
 
 /** `18.0 mil at the tooth`. */
 export const backlashFigure = (mm: number, { gear }: Pick<GearMachine, 'gear'>, telling: Telling): string =>
@@ -57,7 +57,7 @@ export const meaningOfBacklash = ({ backlash, contact, machine }: GearState, tel
     const first = contact.now?.figures?.verdict === 'out'
     return plainMeaning('todo', first ? w.contactFirst : w.todo, first ? '' : w.todoDetail)
   }
-  const window = `${backlashWindowWords(backlashWindow(machine), telling)}.`
+  const window = `${capital(backlashWindowWords(backlashWindow(machine), telling))}.`
   const read = backlashFigure(now.worst, machine, telling)
   if (now.verdict !== 'out') return plainMeaning(now.verdict, w[now.verdict](read), window)
   const cured = cure && cure.verdict !== 'out'

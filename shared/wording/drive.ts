@@ -97,7 +97,11 @@ export const meaningOfRecheck = (recheck: Recheck, anythingRead: boolean, { word
 export const amperes = (a: number): string => `${a.toFixed(a >= 100 ? 0 : 1)} A`
 
 /** What the closed-up drive says. */
-export const meaningOfRun = ({ rows, next, bad, current }: Running, { words }: Telling): Meaning => {
+export const meaningOfRun = (
+  { rows, next, bad, current }: Running,
+  { words }: Telling,
+  gears = false,
+): Meaning => {
   const w = runWords(words)
   if (bad.length > 0) {
     const said = rows.find((r) => r.entry?.payload.found === 'bad')?.entry?.payload.words ?? ''
@@ -109,7 +113,8 @@ export const meaningOfRun = ({ rows, next, bad, current }: Running, { words }: T
   }
   if (current?.verdict === 'out' && current.plate !== null)
     return plainMeaning('out', w.over(amperes(current.amperes), amperes(current.plate)), w.overDetail)
-  if (next) return plainMeaning('todo', w.next(w.points[next].name), w.points[next].detail)
+  if (next)
+    return plainMeaning('todo', w.next(w.points[next].name), gears ? w.gears[next] : w.points[next].detail)
   return plainMeaning(
     'done',
     w.whole,

@@ -28,6 +28,16 @@ export const offWords = (x: Percent, machine: Pick<GearMachine, 'gear'>, { words
   return size === '0' ? w.even : w.toward(w.percent(size), endOf(machine, x))
 }
 
+/** The same in two parts, the figure to be drawn large. */
+export const offParts = (
+  x: Percent,
+  machine: Pick<GearMachine, 'gear'>,
+  { words }: Telling,
+): { readonly figure: string; readonly words: string } => {
+  const figure = percentFigure(Math.abs(x))
+  return { figure, words: figure === '0' ? '%' : gearWords(words).toward('%', endOf(machine, x)) }
+}
+
 export const leverName = (lever: Lever, { gear }: Pick<GearMachine, 'gear'>, { words }: Telling): string =>
   gearWords(words).levers[gear.kind][lever]
 

@@ -119,7 +119,7 @@ const GEAR: { readonly [S in GearStageId]: (state: GearState, telling: Telling) 
   contact: meaningOfContact,
   backlash: meaningOfBacklash,
   tighten: meaningOfGearTighten,
-  run: (s, t) => meaningOfRun(s.running, t),
+  run: (s, t) => meaningOfRun(s.running, t, true),
   close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
 }
 

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { historyWords } from '~~/shared/wording/viewWords'
-import { fromCore } from '~~/core/units/unitSystem'
+import { CONVERSIONS, fromCore } from '~~/core/units/unitSystem'
+import { figureKind } from '~~/shared/drawing/figureKind'
+import { forceFigure } from '~~/shared/wording/forces'
+import { percentFigure } from '~~/shared/wording/gearContact'
 import type { PastJob } from '~~/shared/api/answers'
 import { judgedNames, splitName, trendOf } from '~~/shared/drawing/trend'
 import { figure, UNIT_NAMES, degrees } from '~~/shared/wording/figures'
@@ -32,23 +35,25 @@ const name = computed(() =>
     : `${what.value}.${planes.value.includes(picked.value.plane) ? picked.value.plane : (planes.value[0] ?? 'v')}`,
 )
 const trend = computed(() => trendOf(props.jobs, name.value))
-/** Angles of sheaves are radians, everything else a length or a slope. */
-const kind = computed(() =>
-  what.value === 'offset' || what.value === 'sheaves.offset'
-    ? 'displacement'
-    : what.value.startsWith('sheaves.')
-      ? 'angle'
-      : 'slope',
-)
-const unit = computed(() => (kind.value === 'angle' ? w.degrees : UNIT_NAMES[session.units][kind.value]))
+
+const kind = computed(() => figureKind(what.value))
+const unit = computed(() => {
+  const measured = kind.value
+  if (measured === 'angle') return w.degrees
+  if (measured === 'percent') return w.percent
+  return measured === 'force' ? CONVERSIONS[session.units].force.unit : UNIT_NAMES[session.units][measured]
+})
 const shown = computed(() => {
   const measured = kind.value
+  if (measured === 'percent') return (x: number) => x
   return measured === 'angle'
     ? (x: number) => (x * 180) / Math.PI
     : (x: number) => fromCore(x, measured, session.units)
 })
 const words = computed(() => {
   const measured = kind.value
+  if (measured === 'percent') return (x: number) => `${percentFigure(x, true)} %`
+  if (measured === 'force') return (x: number) => forceFigure(x, session.units, true)
   return measured === 'angle'
     ? (x: number) => degrees(x)
     : (x: number) => figure(x, measured, session.units, { sign: true, unit: true })

@@ -4,11 +4,10 @@ import { backlashWindow } from '~~/core/register/gearMachine'
 import { gearRegisterChanges } from '~~/core/stages/close/gearRegister'
 import type { GearState } from '~~/core/jobs/gear'
 import { backlashWords, closingWords, tablesWords, gearWords } from '~~/shared/wording/en'
-import { backlashWindowWords } from '~~/shared/wording/backlash'
+import { windowFigures } from '~~/shared/wording/backlash'
 import { figure } from '~~/shared/wording/figures'
-import { contactLimit, contactQuantityName, percentFigure } from '~~/shared/wording/gearContact'
+import { contactLimit, percentFigure, zoneTexts } from '~~/shared/wording/gearContact'
 import { gearRegisterWords } from '~~/shared/wording/gearRegister'
-import { zoneTexts } from '~~/shared/wording/gearContact'
 
 /** The paint of both runs as found against as left, the backlash, and what the register takes over. */
 const props = defineProps<{ state: GearState }>()
@@ -18,12 +17,27 @@ const c = computed(() => closingWords(telling.value.words))
 const t = computed(() => tablesWords(telling.value.words))
 const w = computed(() => gearWords(telling.value.words))
 const left = computed(() => props.state.contact.left)
-const rows = computed(() =>
-  (left.value?.figures?.quantities ?? []).map((q) => ({
-    q,
-    before: props.state.contact.asFound?.figures?.quantities.find((b) => b.name === q.name),
-  })),
-)
+/** A row a quantity, a cell a run: as found, as left. */
+const rows = computed(() => {
+  const now = left.value?.figures?.quantities ?? []
+  const found = props.state.contact.asFound?.figures?.quantities ?? []
+  return (['off', 'length', 'covered', 'edge'] as const).flatMap((quantity) => {
+    const own = now.filter((q) => q.quantity === quantity)
+    const [first] = own
+    return first
+      ? [
+          {
+            quantity,
+            limit: contactLimit(first),
+            cells: own.map((q) => {
+              const before = found.find((b) => b.name === q.name)
+              return { run: q.run, now: value(q), before: before ? value(before) : '', verdict: q.verdict }
+            }),
+          },
+        ]
+      : []
+  })
+})
 const backlash = computed(() => props.state.backlash.left)
 const taken = computed(() =>
   gearRegisterWords(gearRegisterChanges(props.state), props.state.machine, telling.value),
@@ -52,21 +66,22 @@ const value = (q: { readonly quantity: string; readonly value: number }) =>
       />
     </div>
     <p v-else class="quiet">{{ c.view.nothingStands }}</p>
-    <FigureTable v-if="rows.length || backlash" on-dye :head="['%', t.asFound, t.asLeft, t.limit]">
-      <tr v-for="{ q, before } in rows" :key="q.name">
-        <td>{{ contactQuantityName(q, telling) }}</td>
-        <td class="figure">{{ before ? value(before) : '–' }}</td>
-        <td class="figure"><VerdictMark :mark="q.verdict" on-dye /> {{ value(q) }}</td>
-        <td class="figure">{{ contactLimit(q) }}</td>
+    <FigureTable v-if="rows.length || backlash" on-dye :head="['%', w.runs.forward, w.runs.back, t.limit]">
+      <tr v-for="r in rows" :key="r.quantity">
+        <td>{{ w.closingRows[r.quantity] }}</td>
+        <td v-for="c in r.cells" :key="c.run" class="figure">
+          <span v-if="c.before" class="quiet">{{ c.before }} → </span>
+          <VerdictMark :mark="c.verdict" on-dye /> {{ c.now }}
+        </td>
+        <td class="figure">{{ r.limit }}</td>
       </tr>
       <tr v-if="backlash">
         <td>{{ backlashWords(telling.words).view.title }}</td>
-        <td class="figure">–</td>
-        <td class="figure">
+        <td class="figure" colspan="2">
           <VerdictMark :mark="backlash.verdict" on-dye />
           {{ figure(backlash.worst, 'displacement', session.units, { unit: true }) }}
         </td>
-        <td class="figure">{{ backlashWindowWords(backlashWindow(state.machine), telling) }}</td>
+        <td class="figure">{{ windowFigures(backlashWindow(state.machine), telling) }}</td>
       </tr>
     </FigureTable>
     <section v-if="taken.length" class="taken" :aria-label="c.register.name">

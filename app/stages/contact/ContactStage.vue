@@ -21,7 +21,7 @@ import {
   lastAgainstRule,
   leverName,
   meaningOfContact,
-  offWords,
+  offParts,
   percentFigure,
   shiftFigure,
   shiftReadWords,
@@ -62,12 +62,7 @@ const figures = computed(() => contact.value.now?.figures ?? null)
 const quantity = (name: string) => figures.value?.quantities.find((q) => q.name === name)
 const off = (run: Run) => {
   const q = quantity(`off.${run}`)
-  return q
-    ? {
-        figure: percentFigure(Math.abs(q.value)),
-        words: offWords(q.value, machine.value, telling.value).replace(/^\d\S* /, ''),
-      }
-    : null
+  return q ? offParts(q.value, state.value.machine, telling.value) : null
 }
 
 const next = computed(() => {
@@ -216,6 +211,7 @@ const word = (verdict: Verdict) => verdictsWords(telling.value.words)[verdict]
         :now="backlash.now.worst"
         :after="backlashAfter"
         :says="backlashFigure(backlash.now.worst, machine, telling)"
+        unsigned
         :verdict="backlash.now.verdict"
         :units="session.units"
       />

@@ -100,7 +100,7 @@ const working = () => (shown.value.pipe ? pipeWorking(shown.value.pipe, telling.
 </script>
 
 <template>
-  <BoardFrame :title="v.title" :note="v.note">
+  <BoardFrame :title="v.title" :note="look.state.machine.drive === 'gear' ? '' : v.note">
     <slot name="tools" />
     <div class="round" :class="{ alone: look.state.machine.drive === 'gear' }">
       <PlacesMap

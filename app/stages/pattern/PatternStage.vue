@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { RUNS } from '~~/core/gear/contactFigures'
 import { actionsWords, gearWords } from '~~/shared/wording/en'
-import { offWords, percentFigure } from '~~/shared/wording/gearContact'
+import { offParts } from '~~/shared/wording/gearContact'
 import { meaningOfPattern } from '~~/shared/wording/gearPrepare'
 import { loadedAhead } from '../ahead'
 
@@ -27,13 +27,8 @@ const wanted = computed(() =>
 )
 const figures = computed(() => (wanted.value ? (live.value.contact.asFound?.figures ?? null) : null))
 const off = (run: (typeof RUNS)[number]) => {
-  const x = figures.value?.quantities.find((q) => q.name === `off.${run}`)
-  return x
-    ? {
-        figure: percentFigure(Math.abs(x.value)),
-        words: offWords(x.value, state.value.machine, telling.value).replace(/^\S+ /, ''),
-      }
-    : null
+  const q = figures.value?.quantities.find((x) => x.name === `off.${run}`)
+  return q ? offParts(q.value, state.value.machine, telling.value) : null
 }
 const log = () => {
   if (paint.log()) goOn()

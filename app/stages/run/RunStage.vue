@@ -15,7 +15,7 @@ const v = computed(() => w.value.view)
 const state = computed(() => (job.belt ?? job.gear)!)
 const closed = computed(() => state.value.closing !== null)
 const running = computed(() => state.value.running)
-const meaning = computed(() => meaningOfRun(running.value, telling.value))
+const meaning = computed(() => meaningOfRun(running.value, telling.value, job.gear !== null))
 const next = computed(() => (closed.value ? null : (running.value.bad[0] ?? running.value.next)))
 const { draft: form } = useDraft('run', () => ({ current: '' }))
 const current = computed(() => {
@@ -51,7 +51,7 @@ const wrong = ref(false)
         <span class="number figure">{{ i + 1 }}</span>
         <div>
           <h3>{{ w.points[row.point].name }}</h3>
-          <p>{{ w.points[row.point].detail }}</p>
+          <p>{{ job.gear ? w.gears[row.point] : w.points[row.point].detail }}</p>
           <p v-if="row.entry?.payload.words" class="said">{{ row.entry.payload.words }}</p>
         </div>
         <p v-if="row.entry" class="by">

@@ -5,11 +5,11 @@ export const FLANK = {
   width: 320,
   left: 12,
   right: 308,
-  top: 14,
-  dip: 22,
-  bottom: 122,
-  rise: 22,
-  axis: 150,
+  top: 38,
+  dip: 20,
+  bottom: 136,
+  rise: 20,
+  axis: 172,
 } as const
 
 const SPAN = FLANK.right - FLANK.left
@@ -73,5 +73,7 @@ export const flankLabels = (paint: PaintedZone | null, wanted: PaintedZone | nul
       { of, x: b + spread, text: String(Math.round(zone[1])) },
     ]
   }
-  return [...ends(wanted, 'wanted'), ...ends(paint, 'paint')]
+  const painted = ends(paint, 'paint')
+  // An end that lies where it is wanted is said once.
+  return [...ends(wanted, 'wanted').filter((l, i) => l.text !== painted[i]?.text), ...painted]
 }

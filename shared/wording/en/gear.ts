@@ -24,6 +24,12 @@ export const gear = {
     covered: (run: string) => `Wanted covered, ${run}`,
     edge: (run: string) => `Clear of the ends, ${run}`,
   } satisfies Record<ContactQuantity, (run: string) => string>,
+  closingRows: {
+    off: 'Off',
+    length: 'Length',
+    covered: 'Wanted covered',
+    edge: 'Clear of the ends',
+  } satisfies Record<ContactQuantity, string>,
   /** Of both runs the one that is worse. */
   worst: { length: 'Length, worse', covered: 'Wanted covered', edge: 'Clear of ends' },
   toward: (by: string, end: string) => `${by} toward the ${end}`,
@@ -80,7 +86,7 @@ export const gear = {
       `Round ${round} shifted ${shifted} and the paint went ${went}: ${rate}.`,
     register: (rate: string) => `In the last job the paint went ${rate}.`,
     sum: (figure: string, rate: string, by: string) => `${figure} ÷ ${rate} = ${by}`,
-    rate: (percent: string, unit: string) => `${percent} % a ${unit}`,
+    rate: (percent: string, unit: string) => `${percent}\u00a0% a ${unit}`,
     room: (lever: string, room: string) => `Room left for the ${lever} that way: ${room}.`,
     roomUnknown: (lever: string) => `How much room the ${lever} have, nobody wrote. Look before you push.`,
     roomShort: (wanted: string) => `It would take ${wanted}; there is no more room than that.`,
@@ -117,7 +123,7 @@ export const gear = {
   cautionLoad:
     'Light load only, so that the flanks touch and no more. The site’s lockout procedure and the maker’s manual govern.',
   cleared: (load: string, helper: string) => (helper === '' ? load : `${load}; ${helper} turns`),
-  percent: (x: string) => `${x} %`,
+  percent: (x: string) => `${x}\u00a0%`,
   view: {
     title: (round: number) => `Contact, round ${round}`,
     closing: 'Contact as left',

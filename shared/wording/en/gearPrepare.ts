@@ -107,7 +107,7 @@ export const gearPrepare = {
     refit: (pins: string, bearings: string) => `${bearings}, pins ${pins}`,
     pinsIn: { 'left-out': 'left out', fitted: 'fitted', none: 'none' } satisfies Record<PinsAtRefit, string>,
     contact: (round: number, what: string) => `Round ${round}: ${what}`,
-    off: (by: string, end: string) => `${by} to the ${end}`,
+    off: (by: string, end: string) => `${by} ${end}`,
     even: 'in place',
     apart: (by: string) => `runs ${by} apart`,
     toPaint: 'Paint again',

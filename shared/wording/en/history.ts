@@ -15,6 +15,7 @@ export const history = {
   trend: {
     title: (unit: string) => `Found and left, ${unit}`,
     degrees: 'degrees',
+    percent: '%',
     what: 'What is drawn over time',
     planes: { v: 'Vertical', h: 'Horizontal' },
     found: 'found',

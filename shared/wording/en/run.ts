@@ -39,6 +39,15 @@ export const run = {
       confirm: 'It sounds right',
     },
   } satisfies Record<RunPoint, PointWords> as Readonly<Record<RunPoint, PointWords>>,
+  /** What else is looked for where gears are turned, not belts. */
+  gears: {
+    turned: 'A whole turn of the wheel by hand at the motor coupling, both ways. No tight spot, no knock.',
+    'tools-out': 'Rags, dials, feelers and wrenches counted back; every cover on; oil in to its mark.',
+    'guard-on': 'Complete, all its fasteners, clear of the coupling. Before it no lock comes off.',
+    ran: 'Everybody clear; locks off by those who hung them. First a minute without load, then under it. Read the current once it runs under load.',
+    listened:
+      'A whine that rises with the load: contact or backlash. A knock a turn: a tooth. Bearing caps no hotter than the hand bears after half an hour.',
+  } satisfies Record<RunPoint, string> as Readonly<Record<RunPoint, string>>,
   next: (point: string) => `Next: ${point.toLowerCase()}.`,
   whole: 'Guarded, running and quiet.',
   bad: (points: string) => `Not right: ${points.toLowerCase()}.`,

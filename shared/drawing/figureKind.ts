@@ -1,0 +1,17 @@
+/** How a judged figure of a job is counted. */
+export type FigureKind = 'displacement' | 'slope' | 'angle' | 'force' | 'percent'
+
+const KINDS: readonly (readonly [begins: string, kind: FigureKind])[] = [
+  ['offset', 'displacement'],
+  ['sheaves.offset', 'displacement'],
+  // Turn, tilt and fleet angle of sheaves are radians.
+  ['sheaves.', 'angle'],
+  ['belts.tension', 'force'],
+  ['drum.', 'displacement'],
+  ['contact.', 'percent'],
+  ['gear.backlash', 'displacement'],
+]
+
+/** How a figure of this name is counted; whatever isn't named is a slope. */
+export const figureKind = (name: string): FigureKind =>
+  KINDS.find(([begins]) => name.startsWith(begins))?.[1] ?? 'slope'
