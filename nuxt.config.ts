@@ -44,6 +44,12 @@ export default defineNuxtConfig({
         '@element-plus/icons-vue': fileURLToPath(new URL('./app/kit/icons.ts', import.meta.url)),
       },
     },
+    // Every chunk names all that it needs at its head, so a list of what to fetch beside it would say it twice; its styles stand nowhere else.
+    $client: {
+      build: {
+        modulePreload: { resolveDependencies: (_, needed) => needed.filter((file) => file.endsWith('.css')) },
+      },
+    },
     // A worker may load more when it needs it, as the solver of trains.
     worker: { format: 'es' },
   },

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import fc from 'fast-check'
 import type { EntryBody } from '../logbook/entry'
 import { GEAR } from './gear'
 import { figuresOf, summaryOf } from './summary'
@@ -260,5 +261,44 @@ describe('the job of a gearset', () => {
       'as-left contact.apart',
       'as-left gear.backlash',
     ])
+  })
+
+  it('the same logbook folds to the same job, at every prefix, warm or cold, and nothing is no number', () => {
+    const acts: readonly ((job: TestGear, n: number) => TestGear)[] = [
+      (job) => job.lockOut(),
+      (job, n) => job.found([n % 60, (n % 60) + 30], n % 3 === 0 ? null : [20, 50]),
+      (job, n) => job.refit(n % 2 === 0 ? 'left-out' : 'fitted'),
+      (job) => job.clear(),
+      (job, n) => job.paint([n % 50, (n % 50) + 40], [n % 30, (n % 30) + 20]),
+      (job, n) => job.shift(n % 2 === 0 ? 'blocks' : 'gear', (n % 13) - 6),
+      (job, n) => job.play(n % 30, (n % 7) + 8),
+      (job, n) => job.layers((n % 5) - 2, (n % 5) - 2),
+      (job) => job.tighten(),
+      (job, n) => job.pins(n % 2 === 0 ? 'pulled' : 'reamed'),
+      (job) => job.run(),
+    ]
+    const finite = (value: unknown): boolean =>
+      typeof value === 'number'
+        ? Number.isFinite(value)
+        : typeof value !== 'object' || value === null || Object.values(value).every(finite)
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.nat({ max: acts.length - 1 }), fc.nat({ max: 1000 })), {
+          minLength: 1,
+          maxLength: 24,
+        }),
+        (choices) => {
+          const job = new TestGear().open()
+          for (const [which, n] of choices) acts[which]?.(job, n)
+          for (let n = 0; n <= job.entries.length; n++) {
+            const warm = GEAR.fold(TEST_GEAR, job.entries.slice(0, n))
+            const cold = GEAR.fold(structuredClone(TEST_GEAR), structuredClone(job.entries.slice(0, n)))
+            expect(warm).toEqual(cold)
+            expect(finite(warm.state)).toBe(true)
+          }
+        },
+      ),
+      { numRuns: 40 },
+    )
   })
 })

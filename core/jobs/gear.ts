@@ -9,7 +9,7 @@ import { checkBacklash, readBacklash, type Backlash } from '../stages/backlash/r
 import { backlashStage } from '../stages/backlash/stage'
 import { keepClosing, type Closing, type ExceptionReason, type Outcome } from '../stages/close/closing'
 import { closeStage } from '../stages/close/stage'
-import { holesMiss, readContact, type Contact } from '../stages/contact/contact'
+import { holesMiss, paintReader, readContact, type Contact } from '../stages/contact/contact'
 import {
   keepCleared,
   keepGearRounds,
@@ -145,6 +145,7 @@ const outcomeOf = ({
 const workOut = (machine: GearMachine, facts: Facts): GearState => {
   const { refit, rounds, pattern, opening, layerFacts, tightening } = facts
   const contact = readContact(machine, pattern, rounds, refit !== null)
+  const readPaint = paintReader(machine, pattern)
   const layers = layersOf(machine, layerFacts)
   const loosened = refit !== null || rounds.length > 1
   const state = {
@@ -161,7 +162,7 @@ const workOut = (machine: GearMachine, facts: Facts): GearState => {
     contact,
     backlash: checkBacklash(machine, rounds, layers),
     gearRecheck: gearRecheckOf(tightening, loosened, {
-      contact: (e) => e && contact.readOf(e),
+      contact: (e) => e && readPaint(e),
       backlash: (e) => e && readBacklash(machine, e),
     }),
     mustReam: holesMiss(contact),

@@ -30,6 +30,7 @@ describe('the register of machines', () => {
       'KY-05',
       'KY-09',
       'PR-02',
+      'PR-05',
     ])
     expect(list[0]).toMatchObject({ lastClosed: { verdict: 'in' } })
     expect(list[1]?.openJob).toMatch(/-/)
@@ -129,10 +130,10 @@ describe('the register of machines', () => {
   })
 
   it('lets only one of two changes at the same moment through', async () => {
-    await api.post('/api/machines', fresh('PR-05'))
-    const { id: _, ...machine } = await machineAt('PR-05')
+    await api.post('/api/machines', fresh('PR-08'))
+    const { id: _, ...machine } = await machineAt('PR-08')
     const both = await Promise.all(
-      [1001, 1002].map((rpm) => api.send('PUT', '/api/machines/PR-05', { ...machine, rpm })),
+      [1001, 1002].map((rpm) => api.send('PUT', '/api/machines/PR-08', { ...machine, rpm })),
     )
     expect(both.map((a) => a.status).sort()).toEqual([200, 409])
   })
@@ -194,6 +195,7 @@ describe('the works', () => {
       due: { job: { tag: string; summary: { due: { what: string } } } }[]
     }
     expect(today.open.rows.map((j) => [j.tag, j.stage])).toEqual([
+      ['PR-05', 'contact'],
       ['CP-30', 'plan'],
       ['GL-03', 'line-up'],
       ['CP-11', 'rough-in'],

@@ -34,6 +34,17 @@ const FLANGE_STAGES = [
   'Close',
 ]
 
+const GEAR_STAGES = [
+  'Make safe',
+  'Look and clean',
+  'Pattern as found',
+  'Refit and pin',
+  'Contact',
+  'Backlash',
+  'Tighten',
+  'Turn, guard',
+  'Close',
+] as const
 const DRUM_STAGES = [
   'Open',
   'Make safe',
@@ -152,6 +163,7 @@ test('a belt job: axe finds nothing serious, and each stage fits laptop, tablet 
 for (const [what, tag, stages, told] of [
   ['a motor on a flange', 'CP-21', FLANGE_STAGES, '8 bolts on 14.00 in'],
   ['a motor at a drum', 'CP-30', DRUM_STAGES, 'On its shaft: a skip.'],
+  ['a gearset', 'PR-05', GEAR_STAGES, 'Limits from the site, PR-05.'],
 ] as const)
   test(`${what}: axe finds nothing serious, and each stage fits laptop, tablet and phone`, async ({
     page,

@@ -20,7 +20,7 @@ describe('the register form', () => {
     expect(machineFields.parse(record)).toEqual(machineFields.parse(machine))
   })
 
-  it.each(['coupled', 'flange', 'drum', 'belt'] as const)(
+  it.each(['coupled', 'flange', 'drum', 'gear', 'belt'] as const)(
     'an empty %s machine is refused with a sentence at its boxes',
     (drive) => {
       const blank = blankRecord(drive, 'metric')
@@ -47,6 +47,41 @@ describe('the register form', () => {
     expect(begun.comeBack).toMatchObject({ regularMonths: 3, hotCheckDays: null })
     const emptied = readRecord(texts, begun, boxes)
     expect(machineFields.parse(emptied.record).comeBack).toMatchObject({ regularMonths: null })
+  })
+
+  it('of a gearset: zones, limits, window and room may be left open, zones all or none', () => {
+    const machine = MACHINES.find((m) => m.tag === 'PR-05')
+    if (machine?.drive !== 'gear') throw new Error('no gearset')
+    const boxes = recordBoxes(machine)
+    const texts = recordTexts(machine, boxes)
+    const typed = (change: Record<string, string>) =>
+      machineFields.safeParse(readRecord({ ...texts, ...change }, machine, boxes).record)
+    expect(
+      typed({ 'gear.room.blocks': '', 'gear.backlash.window.1': '', 'gear.limits.off': '' }).data,
+    ).toMatchObject({
+      gear: { room: { blocks: null }, backlash: { window: [10, null] }, limits: { off: null } },
+    })
+    const zones = (a: string, b: string, c: string, d: string) =>
+      typed({
+        'gear.wanted.forward.0': a,
+        'gear.wanted.forward.1': b,
+        'gear.wanted.back.0': c,
+        'gear.wanted.back.1': d,
+      })
+    expect(zones('38', '74', '30', '66').data).toMatchObject({
+      gear: { wanted: { forward: [38, 74], back: [30, 66] } },
+    })
+    const said = (parsed: ReturnType<typeof zones>) =>
+      parsed.success ? [] : issuesOf(parsed.error).map((i) => i.message)
+    expect(said(zones('38', '74', '', ''))).toEqual(['Give both ends of both wanted zones, or none of them.'])
+    expect(said(zones('74', '38', '30', '66'))).toEqual([
+      'A zone begins before it ends. Give the smaller figure first.',
+    ])
+    expect(said(typed({ 'gear.ends.to': 'Table side' }))).toEqual([
+      'Call the two ends of a tooth by different names.',
+    ])
+    const like = recordLike({ ...machine, id: 'x', version: 3 } as never)
+    expect(like).toMatchObject({ tag: '', gear: { leftAs: null, responses: { blocks: null, gear: null } } })
   })
 
   it('of a drum: distances and windows may be left empty, pairs are its motor’s alone', () => {

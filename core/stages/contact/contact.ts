@@ -68,8 +68,6 @@ export interface Contact {
   readonly asFound: ContactRead | null
   /** One a round, the last one under way; null where nothing was painted. */
   readonly reads: readonly (ContactRead | null)[]
-  /** Any paint of this job, judged as all of it is. */
-  readonly readOf: (entry: LogEntry<'contact-painted'>) => ContactRead
   readonly now: ContactRead | null
   /** The last that was read, whatever was changed since. */
   readonly left: ContactRead | null
@@ -165,6 +163,20 @@ const shiftedBy = (rounds: GearRounds): Readonly<Record<Lever, Millimetres>> => 
   return { blocks: of('blocks'), gear: of('gear') }
 }
 
+const wantedFor = (machine: GearMachine, pattern: Pattern): Wanted | null =>
+  pattern ? wantedOf(machine, pattern) : unfoundWanted(machine)
+
+/** Judges any paint of a job as all of it is judged. */
+export const paintReader = (
+  machine: GearMachine,
+  pattern: Pattern,
+): ((entry: LogEntry<'contact-painted'>) => ContactRead) => {
+  const wanted = wantedFor(machine, pattern)
+  const limits = wanted && limitsOf(machine, wanted)
+  return (entry) => (wanted && limits ? judged(entry, wanted, limits) : unjudged(entry))
+}
+
+/** What the paint of a job says, from its pattern as found and its rounds. Source: docs/stages/gear.md. */
 export const readContact = (
   machine: GearMachine,
   pattern: Pattern,
@@ -172,10 +184,9 @@ export const readContact = (
   refitted: boolean,
 ): Contact => {
   const { gear, units } = machine
-  const wanted = pattern ? wantedOf(machine, pattern) : unfoundWanted(machine)
+  const wanted = wantedFor(machine, pattern)
   const limits = wanted && limitsOf(machine, wanted)
-  const readOf = (entry: LogEntry<'contact-painted'>): ContactRead =>
-    wanted && limits ? judged(entry, wanted, limits) : unjudged(entry)
+  const readOf = paintReader(machine, pattern)
   const read = (entry: GearRound['painted']) => entry && readOf(entry)
   const asFound = read(pattern)
   const disturbed = refitted || rounds.length > 1 || rounds[0].painted !== null
@@ -201,7 +212,6 @@ export const readContact = (
     limits,
     asFound,
     reads,
-    readOf,
     now,
     left: lastRead(reads) ?? (disturbed ? null : whole),
     shifts,

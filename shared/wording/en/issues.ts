@@ -179,7 +179,8 @@ export const issues = {
   'give-the-values-at-two-foot': () => 'Give the values at two foot pairs or more.',
   'give-the-version-you-changed': () => 'Give the version you changed.',
   'give-the-windows-that-the-differences': () => 'Give the windows that the differences are judged by.',
-  'give-the-zone-as-from-to': () => 'Give the zone as [from, to], each from -1 to 1.',
+  'give-the-zone-as-from-to': () =>
+    'Give the zone as [from, to], each from -1 to 1: 0 to 100 % on the drawing.',
   'give-three-bolts-or-more': () => 'Give three bolts or more.',
   'give-three-corners-or-more': () => 'Give three corners or more.',
   'give-two-foot-pairs-for-each': () => 'Give two foot pairs for each machine of a train.',
