@@ -32,8 +32,8 @@ const BARS = { together: [12, 12], apart: [12, 34] } as const
       <div>
         <h4>{{ w.figures[r.figure] }}</h4>
         <p :class="r.verdict">
-          <VerdictMark :mark="r.verdict" on-dye /> {{ verdictsWords(words)[r.verdict]
-          }}<template v-if="r.limit">, {{ w.view.out(r.limit) }}</template>
+          <VerdictMark :mark="r.verdict" on-dye />
+          {{ w.view.verdictIs(verdictsWords(words)[r.verdict], r.limit) }}
         </p>
       </div>
       <p :class="['value', r.verdict]">

@@ -254,6 +254,7 @@ describe('the job of a gearset', () => {
       asLeft: { together: 0, apart: -1, verdict: 'in' },
       backlash: { verdict: 'in' },
     })
+    expect(figuresOf(job.job).at(-1)?.aim).toBeCloseTo(13 * MIL)
     expect(figuresOf(job.job).map((f) => `${f.moment} ${f.name}`)).toEqual([
       'as-found contact.together',
       'as-found contact.apart',

@@ -15,7 +15,6 @@ import type { BeltState } from './belt'
 import type { CoupledState } from './coupled'
 import type { DrumState } from './drum'
 import type { FlangeState } from './flange'
-import type { GearState } from './gear'
 import type { ContactRead } from '../stages/contact/contact'
 import type { BacklashJudged } from '../stages/backlash/read'
 import type { Job } from './jobs'
@@ -304,7 +303,20 @@ const ofBacklash = (
   read: BacklashJudged | null,
   [low, high]: Band,
 ): readonly JobFigure[] =>
-  read ? [{ moment, name: 'gear.backlash', value: read.worst, aim: 0, low, high, verdict: read.verdict }] : []
+  read
+    ? [
+        {
+          moment,
+          name: 'gear.backlash',
+          value: read.worst,
+          // It is aimed at the middle of its window, and never at none.
+          aim: low !== null && high !== null ? (low + high) / 2 : (low ?? high ?? 0),
+          low,
+          high,
+          verdict: read.verdict,
+        },
+      ]
+    : []
 
 /** What the figures of a job come from: while these are the very same, so are they. */
 export const figuredFrom = (job: Job): readonly unknown[] => {

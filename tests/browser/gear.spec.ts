@@ -147,7 +147,9 @@ test('PR-05: pattern, refit, both runs off together, a test, what it told, backl
   await expect(page.getByText(/from its old pin holes: ream them/).first()).toBeVisible()
   await job.next('Log: reamed and pinned')
   await job.stage('Turn, guard').click()
-  await expect(page.getByText('A whole turn of the wheel by hand at the motor coupling')).toBeVisible()
+  await expect(
+    page.getByText('A whole turn of the wheel by hand at the motor coupling').first(),
+  ).toBeVisible()
   for (const step of [
     'It turns freely',
     'All out and locked',
@@ -161,6 +163,7 @@ test('PR-05: pattern, refit, both runs off together, a test, what it told, backl
   await page.getByLabel('Signature name').fill('Lead')
   await job.next('Sign and close')
   await expect(job.meaning).toContainText('Closed and signed by Lead.')
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible()
   await page.goto(`/machines/${tag}`)
   await expect(page.getByText('Registered: 7 + 7 layers of 2 mil')).toBeVisible()
   await expect(page.getByText(/With the worm blocks the paint went/)).toBeVisible()

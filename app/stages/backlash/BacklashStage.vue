@@ -194,7 +194,7 @@ onMounted(() => {
       {{ w.told(w.by[machine.gear.backlash.by].toLowerCase(), w.by[now.entry.payload.by].toLowerCase()) }}
     </p>
     <p v-if="cure && cure.layers !== 0">
-      {{ w.after(d(after ?? cure.after.most), layersWords(cure.layers, telling)) }}.
+      {{ w.after(d(after ?? cure.after.most), layersWords(cure.layers, telling)) }}
     </p>
     <p v-if="cure && cure.layers !== 0" class="muted">{{ w.contactToo }}</p>
     <p v-if="contactOut && stands" class="muted">{{ w.contactFirst }}</p>

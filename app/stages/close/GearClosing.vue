@@ -4,6 +4,7 @@ import { backlashWindow } from '~~/core/register/gearMachine'
 import { gearRegisterChanges } from '~~/core/stages/close/gearRegister'
 import type { GearState } from '~~/core/jobs/gear'
 import { backlashWords, closingWords, tablesWords, gearWords } from '~~/shared/wording/en'
+import { capital } from '~~/shared/wording/telling'
 import { windowFigures } from '~~/shared/wording/backlash'
 import { figure } from '~~/shared/wording/figures'
 import { contactLimit, percentFigure, zoneTexts } from '~~/shared/wording/gearContact'
@@ -66,12 +67,16 @@ const value = (q: { readonly quantity: string; readonly value: number }) =>
       />
     </div>
     <p v-else class="quiet">{{ c.view.nothingStands }}</p>
-    <FigureTable v-if="rows.length || backlash" on-dye :head="['%', w.runs.forward, w.runs.back, t.limit]">
+    <FigureTable
+      v-if="rows.length || backlash"
+      on-dye
+      :head="['%', capital(w.run.forward), capital(w.run.back), t.limit]"
+    >
       <tr v-for="r in rows" :key="r.quantity">
         <td>{{ w.closingRows[r.quantity] }}</td>
-        <td v-for="c in r.cells" :key="c.run" class="figure">
-          <span v-if="c.before" class="quiet">{{ c.before }} → </span>
-          <VerdictMark :mark="c.verdict" on-dye /> {{ c.now }}
+        <td v-for="x in r.cells" :key="x.run" class="figure">
+          <span v-if="x.before" class="quiet">{{ w.view.fromTo(x.before) }}</span>
+          <VerdictMark :mark="x.verdict" on-dye /> {{ x.now }}
         </td>
         <td class="figure">{{ r.limit }}</td>
       </tr>
@@ -120,6 +125,9 @@ const value = (q: { readonly quantity: string; readonly value: number }) =>
 @media (max-width: 640px) {
   .flanks {
     grid-template-columns: 1fr;
+  }
+  td .quiet {
+    display: block;
   }
 }
 </style>

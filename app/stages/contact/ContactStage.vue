@@ -17,7 +17,6 @@ import {
   contactLimit,
   contactLimitSource,
   contactQuantityName,
-  endOf,
   lastAgainstRule,
   leverName,
   meaningOfContact,
@@ -156,6 +155,7 @@ const shiftAsIs = () => {
   })
 }
 const unread = computed(() => state.value.contact.now === null || again.value || paint.begun)
+const source = computed(() => `${capital(contactLimitSource(machine.value, telling.value))}.`)
 const done = computed(() => state.value.contact.now !== null && figures.value?.verdict !== 'out')
 const working = async () =>
   (await import('~~/shared/stages/contact/working')).contactWorking(live.value, telling.value)
@@ -274,7 +274,7 @@ const word = (verdict: Verdict) => verdictsWords(telling.value.words)[verdict]
         @keydown.enter.prevent="log"
       />
     </label>
-    <p v-if="!figures" class="muted">{{ capital(contactLimitSource(machine, telling)) }}.</p>
+    <p v-if="!figures" class="muted">{{ source }}</p>
     <ShowWorking v-if="figures" :steps="working" />
     <template v-if="later">
       <MeshCleared v-model="clearing" />

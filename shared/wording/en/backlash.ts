@@ -24,7 +24,7 @@ export const backlash = {
   cure: (n: string, what: string) => `${n} ${what} under each block`,
   out: (n: number) => `Take ${n} ${n === 1 ? 'layer' : 'layers'} out under each block`,
   into: (n: number) => `Lay ${n} ${n === 1 ? 'layer' : 'layers'} more under each block`,
-  after: (read: string, n: string) => `${read} expected where it is worst, with ${n}`,
+  after: (read: string, n: string) => `${read} expected where it is worst, with ${n}.`,
   layersOut: (n: number) => `${n} ${n === 1 ? 'layer' : 'layers'} out`,
   layersIn: (n: number) => `${n} ${n === 1 ? 'layer' : 'layers'} in`,
   short: (n: number) =>

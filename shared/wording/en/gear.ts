@@ -1,8 +1,7 @@
-import type { Run } from '../../../core/gear/contactFigures'
 import type { Figure, GearSchool, Lever, NoShift, ShiftTold } from '../../../core/gear/levers'
 import type { GearKind } from '../../../core/register/gearMachine'
 import type { LightLoad } from '../../../core/stages/contact/entries'
-import type { ContactQuantity } from '../../../core/gear/contactFigures'
+import type { ContactQuantity, Run } from '../../../core/gear/contactFigures'
 import { said } from '../words'
 
 const levers: Readonly<Record<GearKind, Readonly<Record<Lever, string>>>> = {
@@ -127,6 +126,7 @@ export const gear = {
   view: {
     title: (round: number) => `Contact, round ${round}`,
     closing: 'Contact as left',
+    fromTo: (before: string) => `${before} → `,
     changesBetween: (n: number) => (n === 1 ? '1 change on the way' : `${n} changes on the way`),
     note: 'drag the paint’s ends · dashed: wanted',
     asFoundTitle: 'Pattern as found',
@@ -134,7 +134,7 @@ export const gear = {
     fromAbove: 'From above',
     shiftScale: (n: number) => `shift ${n}×`,
     twoRuns: 'What the two runs say',
-    out: (limit: string) => `limit ${limit}`,
+    verdictIs: (verdict: string, limit: string) => (limit === '' ? verdict : `${verdict}, limit ${limit}`),
     begins: (run: string) => `${run}: paint begins, percent`,
     ends: (run: string) => `${run}: paint ends, percent`,
     unseen: 'not seen',
