@@ -37,7 +37,7 @@ const BARS = { together: [12, 12], apart: [12, 34] } as const
         </p>
       </div>
       <p :class="['value', r.verdict]">
-        <span class="figure">{{ r.value }}</span> %
+        <span class="figure">{{ r.value }}</span> {{ w.percentSign }}
       </p>
       <p v-if="r.does" :class="['does', { now: r.now }]">{{ r.does }}</p>
     </section>

@@ -122,6 +122,7 @@ export const gear = {
   cautionLoad:
     'Light load only, so that the flanks touch and no more. The site’s lockout procedure and the maker’s manual govern.',
   cleared: (load: string, helper: string) => (helper === '' ? load : `${load}; ${helper} turns`),
+  percentSign: '%',
   percent: (x: string) => `${x}\u00a0%`,
   view: {
     title: (round: number) => `Contact, round ${round}`,
