@@ -19,9 +19,9 @@ const job = useJob()
 const session = useSession()
 const telling = useTelling()
 const w = computed(() => vibrationWords(telling.value.words))
-const names = computed(() => machineNames(job.opened!))
+const names = computed(() => machineNames(job.shaken!))
 const asNoted = (): VibrationTexts => {
-  const noted = job.opened!.vibration[props.moment]
+  const noted = job.shaken!.vibration[props.moment]
   return noted ? textsOfVibration(noted.payload, session.units) : blankVibration(session.units)
 }
 const { draft: form, clear } = useDraft<VibrationTexts>(`vibration.${props.moment}`, asNoted)

@@ -8,7 +8,7 @@ defineProps<{ moment: 'before' | 'after' }>()
 const job = useJob()
 const telling = useTelling()
 const w = computed(() => vibrationWords(telling.value.words))
-const state = computed(() => job.opened!)
+const state = computed(() => job.shaken!)
 const lines = computed(() =>
   vibrationReadWords(state.value.vibration, machineNames(state.value), telling.value),
 )

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import type { Job } from '~~/core/jobs/jobs'
+import type { BeltState } from '~~/core/jobs/belt'
 import type { GearState } from '~~/core/jobs/gear'
 import type { FootedState } from '~~/core/jobs/footed'
 import type { MeasuredState } from '~~/core/jobs/measured'
@@ -89,6 +90,8 @@ export const useJob = defineStore('job', () => {
   const opened = computed((): MeasuredState | GearState | null => measured.value ?? gear.value)
   const belt = computed(() => (folded.value?.kind === 'belt' ? folded.value.state : null))
   const liveBelt = computed(() => (live.value?.kind === 'belt' ? live.value.state : null))
+  /** Whose vibration is noted before and after: any job. */
+  const shaken = computed((): MeasuredState | GearState | BeltState | null => opened.value ?? belt.value)
   const saved = computed(() => onTheWay.value.length === 0)
   const turnedDown = computed(() => outbox.turnedDown.filter((r) => r.job === id.value))
 
@@ -246,6 +249,7 @@ export const useJob = defineStore('job', () => {
     gear,
     liveGear,
     opened,
+    shaken,
     belt,
     liveBelt,
     logbook,

@@ -3,6 +3,8 @@ import { standingEntries } from '../logbook/standing'
 import type { MachineRole, Side } from '../plan/pairNames'
 import type { JobReason } from '../stages/open/entries'
 import type { FootChange, SideChange } from '../stages/plan/entries'
+import { flangeDone, type FlangeDone } from './boltsMoved'
+import { gearDone, type GearDone } from './gearDone'
 import { toCore, type Millimetres, type UnitSystem } from '../units/unitSystem'
 
 /** What one job changed at one foot pair, and who did it. */
@@ -33,6 +35,10 @@ export interface JobHistory {
   readonly exception: string
   readonly remarks: readonly SaidInJob[]
   readonly moved: readonly PairMoved[]
+  /** What was done under the bolts of a flange; null where nothing was. */
+  readonly flange: FlangeDone | null
+  /** What was shifted or laid at a gearset; null where nothing was. */
+  readonly gear: GearDone | null
   /** What was done to the belts: new ones, or their tension changed. */
   readonly belts: { readonly fitted: boolean; readonly pulled: boolean }
 }
@@ -53,6 +59,9 @@ export const TOLD_BY = [
   'belts-fitted',
   'tension-adjusted',
   'line-corrected',
+  'flange-moved',
+  'gear-shifted',
+  'layers-changed',
   ...FOOTWORK_KINDS,
 ] as const satisfies readonly LogEntry['kind'][]
 
@@ -134,6 +143,8 @@ export const jobHistory = (logbook: readonly LogEntry[]): JobHistory => {
       ? [...remarks, { text: closing.payload.remarks, by: closing.author, at: closing.madeAt }]
       : remarks,
     moved: pairsMoved(entries),
+    flange: flangeDone(entries),
+    gear: gearDone(entries),
     belts: {
       fitted: entries.some((e) => e.kind === 'belts-fitted' && e.payload.belts === 'new'),
       pulled: entries.some(

@@ -376,3 +376,21 @@ describe('a belt job', () => {
     expect(belt.fold().state.outcome.exceptions).toEqual(['unmeasured'])
   })
 })
+
+describe('vibration at a belt drive', () => {
+  it('is noted before the lockout and after the run, and judged by nobody', () => {
+    const belt = new TestBelt()
+    const before = belt.add({
+      kind: 'vibration-noted',
+      payload: {
+        units: 'metric',
+        moment: 'before',
+        points: [{ at: 'movable-near', way: 'horizontal', value: 6 }],
+        words: '',
+      },
+    })
+    const { state } = belt.fold()
+    expect(state.vibration).toEqual({ before, after: null })
+    expect(state.outcome.exceptions).toEqual(['unmeasured'])
+  })
+})

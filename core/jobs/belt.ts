@@ -16,6 +16,7 @@ import { lineUpStage } from '../stages/lineUp/stage'
 import { keepSafety, UNSAFE, type Safety } from '../stages/makeSafe/safety'
 import { makeSafe } from '../stages/makeSafe/stage'
 import { keepOpening, keepRemarks, type Opening, type Remarks } from '../stages/open/opening'
+import { keepVibration, NO_VIBRATION, type Vibration } from '../stages/open/vibration'
 import { fitStage, keepFitted, NOT_FITTED, type Fitted } from '../stages/fit/stage'
 import {
   checkInspection,
@@ -45,6 +46,7 @@ import { recheckOf, tightenStage, type Recheck } from '../stages/tighten/stage'
 interface Facts {
   readonly skips: Skips
   readonly opening: Opening
+  readonly vibration: Vibration
   readonly safety: Safety
   readonly slack: Slack
   readonly inspected: InspectFacts
@@ -61,6 +63,7 @@ interface Facts {
 const BLANK: Facts = {
   skips: NO_SKIPS,
   opening: null,
+  vibration: NO_VIBRATION,
   safety: UNSAFE,
   slack: null,
   inspected: NOT_INSPECTED,
@@ -79,6 +82,7 @@ const BLANK: Facts = {
 const take = remember((now: Facts, e: LogEntry): Facts => ({
   skips: keepSkips(now.skips, e),
   opening: keepOpening(now.opening, e),
+  vibration: keepVibration(now.vibration, e),
   safety: keepSafety(now.safety, e),
   slack: keepSlack(now.slack, e),
   inspected: keepInspection(now.inspected, e),

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import type { EntryBody } from '../logbook/entry'
+import { shakesLess } from '../stages/open/vibration'
 import { GEAR } from './gear'
 import { figuresOf, summaryOf } from './summary'
 import { TEST_GEAR, TestGear } from './testGear'
@@ -243,6 +244,23 @@ describe('the job of a gearset', () => {
     job.add({ kind: 'power-restored', payload: { why: 'bump' } })
     job.lockOut()
     expect(refused(job, painting('fit', [38, 74], [30, 66]))).toBe('mesh-not-cleared')
+  })
+
+  it('vibration is noted before the lockout and after, by any kind of job', () => {
+    const job = new TestGear().open()
+    const noted = (moment: 'before' | 'after', value: number): EntryBody => ({
+      kind: 'vibration-noted',
+      payload: {
+        units: 'metric',
+        moment,
+        points: [{ at: 'movable-near', way: 'vertical', value }],
+        words: '',
+      },
+    })
+    expect(refused(job, noted('before', 7))).toBeNull()
+    job.add(noted('before', 7))
+    job.add(noted('after', 2))
+    expect(shakesLess(job.state.vibration)).toBeCloseTo(2 / 7)
   })
 
   it('lists and trends show both figures and the backlash', () => {

@@ -13,8 +13,8 @@ export interface KindOfJob {
   readonly objection: (folded: Job, logbook: readonly LogEntry[], entry: LogEntry) => Objection | null
 }
 
-/** Kinds that any job takes at any time, written at no stage. */
-const ANYWHERE: readonly LogEntry['kind'][] = ['job-opened', 'remark', 'stage-skipped']
+/** Kinds that any job takes at any time, whatever its stages. */
+const ANYWHERE: readonly LogEntry['kind'][] = ['job-opened', 'remark', 'stage-skipped', 'vibration-noted']
 
 /** A kind of job from its fold and its stages; asked only about machines and jobs of its own kind. */
 export const kindOfJob = <M extends Machine, State>(

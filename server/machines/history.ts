@@ -28,6 +28,12 @@ export const machineHistory = async (knex: Knex, tag: string): Promise<HistoryAn
     ...told,
     remarks: told.remarks.map((r) => ({ ...r, by: nameOf(r.by) })),
     moved: told.moved.map((m) => ({ ...m, by: m.by.map(nameOf) })),
+    flange: told.flange && {
+      ...told.flange,
+      by: told.flange.by.map(nameOf),
+      bolts: told.flange.bolts.map((b) => ({ ...b, by: b.by.map(nameOf) })),
+    },
+    gear: told.gear && { ...told.gear, by: told.gear.by.map(nameOf) },
   })
   return {
     jobs: rows.map((j) => ({

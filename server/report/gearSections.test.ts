@@ -87,6 +87,20 @@ describe('a gearset in the report', () => {
     expect(printed(worked(), 'metric')).toContain('0.152 mm toward the wall side')
   })
 
+  it('prints the vibration that was noted, as a hint', () => {
+    const job = worked()
+    job.add({
+      kind: 'vibration-noted',
+      payload: {
+        units: 'metric',
+        moment: 'before',
+        points: [{ at: 'movable-near', way: 'axial', value: 7.1 }],
+        words: '',
+      },
+    })
+    expect(printed(job, 'metric')).toMatch(/[Vv]ibration.*7\.1/)
+  })
+
   it('says what the register took over once it is closed', () => {
     const job = worked()
     job.add({

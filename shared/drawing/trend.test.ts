@@ -26,6 +26,8 @@ const past = (day: string, figures: readonly JobFigure[]): PastJob => ({
   exception: '',
   remarks: [],
   moved: [],
+  flange: null,
+  gear: null,
   belts: { fitted: false, pulled: false },
 })
 const jobs = [

@@ -150,9 +150,13 @@ test('a motor on eight bolts: from the lockout to a signed close, in band after 
   await page.getByLabel('Signature name').fill('Day-shift millwright')
   await job.next('Sign and close')
   await expect(job.meaning).toContainText('Closed and signed')
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible()
   await page.goto(`/machines/${tag}`)
   await expect(page.getByText('8 bolts on 14.00 in')).toBeVisible()
   await expect(page.getByText(/^Shims: /)).toBeVisible()
+  const did = page.getByRole('region', { name: 'Bolt by bolt' })
+  await expect(did.getByText(/^Bolt at \d/).first()).toBeVisible()
+  await expect(did.getByText(/^\+\d+\.\d$/).first()).toBeVisible()
 })
 
 test('a loose spigot is pushed by two dials, and a tight one says frame or spigot', async ({ page }) => {

@@ -60,6 +60,11 @@ test('PR-05: pattern, refit, both runs off together, a test, what it told, backl
   test.slow()
   const job = new Job(page)
   const tag = await job.open('PR-05', 'Wear found')
+  // Noted while it still runs.
+  await page.getByRole('button', { name: 'Note vibration before' }).click()
+  await page.getByLabel('motor, outboard, horizontal').fill('0.28')
+  await page.getByRole('button', { name: 'Note it' }).click()
+  await expect(page.getByText('Vibration before: 0.280 in/s at most')).toBeVisible()
   await job.makeSafe()
 
   // The opened gearset, its layers and pins, before anything comes out.
@@ -167,6 +172,9 @@ test('PR-05: pattern, refit, both runs off together, a test, what it told, backl
   await page.goto(`/machines/${tag}`)
   await expect(page.getByText('Registered: 7 + 7 layers of 2 mil')).toBeVisible()
   await expect(page.getByText(/With the worm blocks the paint went/)).toBeVisible()
+  const did = page.getByRole('region', { name: 'Shifts and layers' })
+  await expect(did.getByText(/mil toward the wall side$/)).toBeVisible()
+  await expect(did.getByText('3 layers out')).toHaveCount(2)
 })
 
 test('runs off apart: the gear along its shaft; and paint that contradicts the rule, rules', async ({

@@ -16,6 +16,8 @@ import StandsAsLeft from '~/components/history/StandsAsLeft.vue'
 const FoundAndLeft = defineAsyncComponent(() => import('~/components/history/FoundAndLeft.vue'))
 const DrumNow = defineAsyncComponent(() => import('~/components/history/DrumNow.vue'))
 /** What only a drive by belts shows comes with the first of them. */
+const BoltByBolt = defineAsyncComponent(() => import('~/components/history/BoltByBolt.vue'))
+const GearByJob = defineAsyncComponent(() => import('~/components/history/GearByJob.vue'))
 const GearNow = defineAsyncComponent(() => import('~/components/history/GearNow.vue'))
 const BeltDrive = defineAsyncComponent(() => import('~/components/history/BeltDrive.vue'))
 const behind = useBehind()
@@ -204,6 +206,18 @@ const saved = (now: string) =>
           </div>
           <FootByFoot
             v-if="'feet' in data.machine"
+            class="by-foot"
+            :jobs="closedJobs"
+            :machine="data.machine"
+          />
+          <BoltByBolt
+            v-else-if="data.machine.drive === 'flange'"
+            class="by-foot"
+            :jobs="closedJobs"
+            :machine="data.machine"
+          />
+          <GearByJob
+            v-else-if="data.machine.drive === 'gear'"
             class="by-foot"
             :jobs="closedJobs"
             :machine="data.machine"

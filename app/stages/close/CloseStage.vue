@@ -183,7 +183,7 @@ onMounted(() => {
     "
   >
     <p v-for="line in stillOpen" :key="line" class="caution">{{ line }}</p>
-    <VibrationNote v-if="job.opened" moment="after" />
+    <VibrationNote moment="after" />
     <template v-if="closed">
       <p>
         {{

@@ -96,7 +96,6 @@ const under = computed(() => state.value.layers.found)
     :headline="state.layerFacts.marked ? (state.layers.differs ? w.differs : w.title) : w.note"
   >
     <p v-for="line in layersLines(state, telling)" :key="line">{{ line }}</p>
-    <VibrationNote moment="before" />
     <template #next>
       <el-button
         v-if="!locked && !state.layerFacts.marked"

@@ -18,7 +18,7 @@ interface Sees {
 /** The opened gearset, place by place; its layers and pins marked before anything comes out. */
 export const gearLookStage = defineStage({
   id: 'look',
-  writes: ['place-looked', 'pins-handled', 'layers-marked', 'vibration-noted'],
+  writes: ['place-looked', 'pins-handled', 'layers-marked'],
   skip: 'once',
   mark: ({ looks }: Sees) => (looks.unseen.length === 0 ? 'done' : 'todo'),
   // Whoever went on to the paint has looked; nobody is sent back for it.

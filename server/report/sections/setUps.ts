@@ -18,7 +18,13 @@ const mountWords = (setUp: SetUp, telling: Telling): readonly string[] => {
   const sagTold = w.sagTold[setUp.entry.payload.told.sag]
   const upright = setUp.flange !== null
   const rim = (name: string, m: RimMount) =>
-    w.rim(circleName(name, telling), l(Math.abs(m.plane)), m.carriedBy, upright ? '' : d(m.sag), sagTold)
+    w.rim(
+      circleName(name, telling),
+      m.plane === 0 ? '' : l(Math.abs(m.plane)),
+      m.carriedBy,
+      upright ? '' : d(m.sag),
+      sagTold,
+    )
   const face = (name: string, m: FaceMount) =>
     w.face(circleName(name, telling), l(m.diameter), m.plunger, upright ? '' : d(m.sag ?? 0))
   const { how } = setUp

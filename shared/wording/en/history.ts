@@ -37,6 +37,20 @@ export const history = {
     none: 'No closed job has moved a foot.',
     driven: (foot: string) => `${foot}, driven machine`,
   },
+  bolts: {
+    title: 'Bolt by bolt',
+    bolt: 'Bolt',
+    at: (clock: string) => `Bolt at ${clock}`,
+    whole: 'The whole flange',
+    raised: 'Shims',
+    none: 'No closed job has shimmed or pushed the flange.',
+  },
+  gears: {
+    title: 'Shifts and layers',
+    what: 'What',
+    by: 'By',
+    none: 'No closed job has shifted anything or changed a layer.',
+  },
   jobs: {
     rounds: (n: number) => `${String(n)} ${n === 1 ? 'round' : 'rounds'}`,
     noMove: 'nothing moved',

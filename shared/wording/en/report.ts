@@ -215,7 +215,7 @@ export const report = {
     name: (method: string, by: string) => `${method}, set up ${by}`,
     sagTold: { hang: 'told as its hang', 'pipe-at-6': 'told as the reading at 6 on a pipe' },
     rim: (circle: string, at: string, carrier: Machine, sag: string, told: string) =>
-      `${circle} ${at} from the coupling centre, carried by the ${carrier} machine${sag ? `, bar sag ${sag} (${told})` : ''}.`,
+      `${circle} ${at ? `${at} from the coupling centre` : 'where distances are counted from'}, carried by the ${carrier} machine${sag ? `, bar sag ${sag} (${told})` : ''}.`,
     face: (circle: string, swing: string, plunger: 'away' | 'back', sag: string) =>
       `${circle} on a circle of ${swing}, plunger ${plunger === 'away' ? 'pointing away' : 'reaching over, pointing back'}${sag ? `, own sag ${sag}` : ''}.`,
     gaps: (circle: string) => `Gaps felt on a circle of ${circle}, rim steps under a straightedge.`,
