@@ -211,6 +211,7 @@ describe('the works', () => {
     expect(today.due.map(({ job }) => [job.tag, job.summary.due.what])).toEqual([
       ['CP-40M', 'hot-check'],
       ['KY-05', 'regular'],
+      ['PR-05', 'regular'],
       ['KY-09', 'other'],
       ['CP-11', 'regular'],
       ['GL-03', 'regular'],
