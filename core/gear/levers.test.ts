@@ -18,7 +18,6 @@ const ask = (now: [number, number], seen: readonly ShiftSeen[] = [], more: Parti
   nextShift({
     school: 'together-blocks',
     now: paint(...now),
-    limit: 10,
     seen,
     remembered: { blocks: null, gear: null },
     testShift: 6 * MIL,

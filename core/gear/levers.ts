@@ -130,8 +130,6 @@ export type NoShift = 'neither-lever' | 'no-room' | 'nothing-moves'
 export interface ShiftAsked {
   readonly school: GearSchool
   readonly now: TwoRuns
-  /** How far a figure may be off. */
-  readonly limit: Percent
   readonly seen: readonly ShiftSeen[]
   readonly remembered: Readonly<Record<Lever, Response | null>>
   readonly testShift: Millimetres

@@ -1,4 +1,5 @@
 import { LEVERS, type Lever } from '../gear/levers'
+import { NOTHING, onceEach } from './changes'
 import type { LogEntry } from '../logbook/entry'
 import { toCore, type Millimetres } from '../units/unitSystem'
 
@@ -12,20 +13,17 @@ export interface GearDone {
   readonly by: readonly string[]
 }
 
-/** A shift below this is rounding. */
-const NOTHING: Millimetres = 1e-6
-
 /** What was shifted along the tooth and laid under the blocks over a job, by the entries that stand; null where nothing was. */
 export const gearDone = (entries: readonly LogEntry[]): GearDone | null => {
   const shifted = { blocks: 0, gear: 0 }
   let layers: readonly number[] = []
-  const by: string[] = []
+  let by: readonly string[] = []
   for (const e of entries) {
     if (e.kind === 'gear-shifted')
       shifted[e.payload.lever] += toCore(e.payload.by, 'displacement', e.payload.units)
     else if (e.kind === 'layers-changed') layers = e.payload.layers.map((n, i) => n + (layers[i] ?? 0))
     else continue
-    if (!by.includes(e.author)) by.push(e.author)
+    by = onceEach(by, e.author)
   }
   const still = LEVERS.every((l) => Math.abs(shifted[l]) <= NOTHING) && layers.every((n) => n === 0)
   return still ? null : { shifted, layers, by }

@@ -3,7 +3,8 @@ import { standingEntries } from '../logbook/standing'
 import type { MachineRole, Side } from '../plan/pairNames'
 import type { JobReason } from '../stages/open/entries'
 import type { FootChange, SideChange } from '../stages/plan/entries'
-import { flangeDone, type FlangeDone } from './boltsMoved'
+import { flangeDone, type FlangeDone } from './flangeDone'
+import { NOTHING, onceEach, sumOfLeaves } from './changes'
 import { gearDone, type GearDone } from './gearDone'
 import { toCore, type Millimetres, type UnitSystem } from '../units/unitSystem'
 
@@ -86,12 +87,6 @@ export const footworkIn = (
   }
 }
 
-const sum = (leaves: readonly number[], units: UnitSystem): Millimetres =>
-  leaves.reduce((mm, t) => mm + toCore(t, 'displacement', units), 0)
-
-/** A rise below this is rounding: leaves of one thickness out and in again. */
-const NOTHING: Millimetres = 1e-6
-
 /** What was done at each foot pair over a job, by the entries that stand; pairs that end where they began are left out. */
 export const pairsMoved = (entries: readonly LogEntry[]): readonly PairMoved[] => {
   const pairs = new Map<string, PairMoved>()
@@ -102,7 +97,7 @@ export const pairsMoved = (entries: readonly LogEntry[]): readonly PairMoved[] =
   ) => {
     const key = `${machine} ${pair}`
     const was = pairs.get(key) ?? { machine, pair, raised: { left: 0, right: 0 }, pushed: 0, by: [] }
-    pairs.set(key, { ...was, ...more(was), by: was.by.includes(by) ? was.by : [...was.by, by] })
+    pairs.set(key, { ...was, ...more(was), by: onceEach(was.by, by) })
   }
   for (const e of entries) {
     const work = footworkIn(e)
@@ -112,7 +107,9 @@ export const pairsMoved = (entries: readonly LogEntry[]): readonly PairMoved[] =
         raised: {
           ...raised,
           [change.side]:
-            raised[change.side] + sum(change.putIn, work.units) - sum(change.takenOut, work.units),
+            raised[change.side] +
+            sumOfLeaves(change.putIn, work.units) -
+            sumOfLeaves(change.takenOut, work.units),
         },
       }))
     for (const push of work.side)

@@ -4,19 +4,9 @@ import { seededRandom } from '../random/random'
 import { backlashOf, paintOfBoth, type SimulatedGearset } from '../simulate/gearset'
 import { fromCore, toCore } from '../units/unitSystem'
 import { TEST_GEAR, TestGear } from './testGear'
+import { TRUE_GEARSET } from './testGearset'
 
 const MIL = 0.0254
-/** Crowned teeth 60 mm wide whose paint is a third of the face; contact travels two percent a mil. */
-const TRUE: SimulatedGearset = {
-  face: 60,
-  crown: { forward: 4000, back: 4000 },
-  blue: 0.0144,
-  touches: { forward: 3, back: -3 },
-  travel: { blocks: { together: 47, apart: 1 }, gear: { together: -2, apart: 40 } },
-  pressureAngle: 20,
-  backlash: 13 * MIL,
-  stands: { blocks: 0, gear: 0, centres: 0 },
-}
 const standing = (g: SimulatedGearset, by: Partial<SimulatedGearset['stands']>): SimulatedGearset => ({
   ...g,
   stands: {
@@ -36,16 +26,21 @@ const WIDE = {
 
 describe('a simulated gearset', () => {
   it('shows what it is: middle, length, backlash', () => {
-    const { forward, back } = paintOfBoth(TRUE)
+    const { forward, back } = paintOfBoth(TRUE_GEARSET)
     expect((forward[0] + forward[1]) / 2).toBeCloseTo(55)
     expect((back[0] + back[1]) / 2).toBeCloseTo(45)
     expect(forward[1] - forward[0]).toBeCloseTo((200 * Math.sqrt(2 * 4000 * 0.0144)) / 60)
-    expect(backlashOf(standing(TRUE, { centres: -0.1 }))).toBeCloseTo(13 * MIL - 0.2 * Math.tan(Math.PI / 9))
+    expect(backlashOf(standing(TRUE_GEARSET, { centres: -0.1 }))).toBeCloseTo(
+      13 * MIL - 0.2 * Math.tan(Math.PI / 9),
+    )
   })
 
   it('exactly read, what a test told brings it to its place within half a percent', () => {
-    const start = standing(TRUE, { blocks: -11 * MIL })
-    const job = new TestGear(WIDE).open().lockOut().found(paintOfBoth(TRUE).forward, paintOfBoth(TRUE).back)
+    const start = standing(TRUE_GEARSET, { blocks: -11 * MIL })
+    const job = new TestGear(WIDE)
+      .open()
+      .lockOut()
+      .found(paintOfBoth(TRUE_GEARSET).forward, paintOfBoth(TRUE_GEARSET).back)
     job.refit().clear()
     let g = start
     for (let round = 0; round < 2; round++) {
@@ -64,7 +59,7 @@ describe('a simulated gearset', () => {
 
   it('layers bring backlash where they were said to, within a hundredth of a mil', () => {
     const job = new TestGear(WIDE).ready().paint([38, 74], [30, 66])
-    const g = standing(TRUE, { centres: 7 * MIL })
+    const g = standing(TRUE_GEARSET, { centres: 7 * MIL })
     job.play(fromCore(backlashOf(g), 'displacement', 'inch'))
     const { cure } = job.state.backlash
     if (!cure) throw new Error('no cure')
@@ -76,7 +71,7 @@ describe('a simulated gearset', () => {
 
   // Whoever reads paint misses its ends by a percent or two; gears don't know the rule they are set by.
   it.each([
-    ['follow the rule', (): SimulatedGearset['travel'] => TRUE.travel],
+    ['follow the rule', (): SimulatedGearset['travel'] => TRUE_GEARSET.travel],
     [
       'go the other way',
       (): SimulatedGearset['travel'] => ({
@@ -96,7 +91,7 @@ describe('a simulated gearset', () => {
     const between = (low: number, high: number) => low + (high - low) * random()
     let good = 0
     for (let n = 0; n < 30; n++) {
-      const truth = { ...TRUE, travel: travel() }
+      const truth = { ...TRUE_GEARSET, travel: travel() }
       let g = standing(truth, { blocks: between(-9, 9) * MIL, gear: between(-6, 6) * MIL })
       const seen = (zone: PaintedZone): PaintedZone => {
         const [a, b] = zone.map((x) => Math.max(0, Math.min(100, Math.round(x + between(-1.5, 1.5))))) as [

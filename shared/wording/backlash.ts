@@ -1,6 +1,6 @@
 import type { GearState } from '../../core/jobs/gear'
 import type { Band } from '../../core/judge/tolerance'
-import type { BacklashJudged, Backlash } from '../../core/stages/backlash/read'
+import { isWide, type Backlash } from '../../core/stages/backlash/read'
 import type { LayersSeen } from '../../core/stages/contact/contact'
 import { backlashWindow, type GearMachine } from '../../core/register/gearMachine'
 import { backlashWords } from './en'
@@ -40,12 +40,6 @@ export const layersToDo = ({ cure }: Pick<Backlash, 'cure'>, { words }: Pick<Tel
   const w = backlashWords(words)
   if (!cure || cure.layers === 0) return w.none
   return `${cure.layers < 0 ? w.out(-cure.layers) : w.into(cure.layers)}.`
-}
-
-/** Whether it is out because the gears stand too far apart, by the reading that is worst. */
-export const isWide = (read: BacklashJudged, machine: GearMachine): boolean => {
-  const [, high] = backlashWindow(machine)
-  return high !== null && read.worst > high
 }
 
 /** What the backlash means, and what cures it. */

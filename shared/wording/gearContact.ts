@@ -1,6 +1,7 @@
 import type { GearState } from '../../core/jobs/gear'
-import { RUNS, type JudgedContact, type Percent } from '../../core/gear/contactFigures'
+import { RUNS, type JudgedContact, type Percent, type TwoRuns } from '../../core/gear/contactFigures'
 import { leverFor, type Lever, type NextShift } from '../../core/gear/levers'
+import { isWide } from '../../core/stages/backlash/read'
 import type { Contact, ShiftRead } from '../../core/stages/contact/contact'
 import type { GearMachine } from '../../core/register/gearMachine'
 import { fromCore, toCore, type Millimetres } from '../../core/units/unitSystem'
@@ -142,6 +143,12 @@ export const whyShift = (
   return lines
 }
 
+/** Where the paint is expected to lie after it. */
+export const predictedWords = ({ together, apart }: TwoRuns, { words }: Telling): string => {
+  const w = gearWords(words)
+  return w.why.predicted(w.percent(percentFigure(together, true)), w.percent(percentFigure(apart, true)))
+}
+
 /** Which end each run lies toward, in one sentence. */
 const whereItLies = ({ contact, machine }: GearState, telling: Telling): string => {
   const { headlines: h, run } = gearWords(telling.words)
@@ -190,7 +197,7 @@ export const meaningOfContact = (s: GearState, telling: Telling): Meaning => {
   const source = capital(contactLimitSource(machine, telling))
   const also =
     backlash.now?.verdict === 'out'
-      ? ` ${backlash.now.worst > (backlash.now.least + backlash.now.most) / 2 || (backlash.cure && backlash.cure.centreChange < 0) ? w.backlashToo.wide : w.backlashToo.tight}`
+      ? ` ${isWide(backlash.now, machine) ? w.backlashToo.wide : w.backlashToo.tight}`
       : ''
   const headline = whereItLies(s, telling)
   if (verdict !== 'out') return plainMeaning(verdict, `${headline}${also}`, `${source}. ${w.underLoad}`)

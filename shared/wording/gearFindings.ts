@@ -1,9 +1,9 @@
 import type { GearStageId, GearState } from '../../core/jobs/gear'
+import { isWide } from '../../core/stages/backlash/read'
 import type { Job } from '../../core/jobs/jobs'
 import { closingFinding, findingsOfRows, safetyFinding, type Findings } from './commonFindings'
 import { findingsWords, gearPrepareWords, runWords } from './en'
 import { figure } from './figures'
-import { isWide } from './backlash'
 import { endOf, percentFigure } from './gearContact'
 import type { Telling } from './telling'
 

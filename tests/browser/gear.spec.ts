@@ -1,5 +1,6 @@
 import type { Locator } from '@playwright/test'
 import type { PaintedZone, Run } from '../../core/gear/contactFigures'
+import { TRUE_GEARSET } from '../../core/jobs/testGearset'
 import type { EntryBody } from '../../core/logbook/entry'
 import { fromCore } from '../../core/units/unitSystem'
 import { paintOfBoth, type SimulatedGearset } from '../../core/simulate/gearset'
@@ -7,17 +8,8 @@ import { lockOut } from '../support/entries'
 import { expect, Job, test } from './job'
 
 const MIL = 0.0254
-/** PR-05 as it is behind its covers: crowned teeth, paint that travels two percent a mil. */
-const TRUE: SimulatedGearset = {
-  face: 60,
-  crown: { forward: 4000, back: 4000 },
-  blue: 0.0144,
-  touches: { forward: 3, back: -1 },
-  travel: { blocks: { together: 47, apart: 1 }, gear: { together: -2, apart: 40 } },
-  pressureAngle: 20,
-  backlash: 13 * MIL,
-  stands: { blocks: 0, gear: 0, centres: 0 },
-}
+/** PR-05 as it is behind its covers. */
+const TRUE: SimulatedGearset = { ...TRUE_GEARSET, touches: { forward: 3, back: -1 } }
 const standing = (g: SimulatedGearset, by: Partial<SimulatedGearset['stands']>): SimulatedGearset => ({
   ...g,
   stands: {
@@ -110,6 +102,7 @@ test('PR-05: pattern, refit, both runs off together, a test, what it told, backl
   const by = Number(/[\d.]+/.exec(asked ?? '')?.[0])
   expect(Math.abs(by - 6)).toBeLessThan(1)
   await job.next(`Shifted ${by} mil: paint again`)
+  await expect(job.meaning).toContainText('Paint again')
   g = standing(g, { blocks: by })
   await paint(job, g)
   await job.next('Log what the paint shows')
@@ -129,6 +122,7 @@ test('PR-05: pattern, refit, both runs off together, a test, what it told, backl
   await job.next('Log the backlash')
   await expect(page.getByText('Take 3 layers out under each block.', { exact: true })).toBeVisible()
   await job.next('3 layers out: paint again')
+  await expect(job.meaning).toContainText('Paint again')
   g = standing(g, { centres: -6 })
   await paint(job, g)
   await job.next('Log what the paint shows')
@@ -194,6 +188,7 @@ test('runs off apart: the gear along its shaft; and paint that contradicts the r
   ).toBeVisible()
   await expect(page.getByText('Which way the paint goes is not said by any rule here')).toBeVisible()
   await job.next('Shifted 6 mil: paint again')
+  await expect(job.meaning).toContainText('Paint again')
   g = standing(g, { gear: -6 })
   await paint(job, g)
   await job.next('Log what the paint shows')
@@ -208,6 +203,7 @@ test('runs off apart: the gear along its shaft; and paint that contradicts the r
   await job.next('Log what the paint shows')
   await expect(page.getByText('Shift both worm blocks as a whole, to the other side').first()).toBeVisible()
   await job.next('Shifted 6 mil: paint again')
+  await expect(job.meaning).toContainText('Paint again')
   h = standing(h, { blocks: 6 })
   await paint(job, h)
   await job.next('Log what the paint shows')

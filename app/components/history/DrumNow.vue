@@ -11,7 +11,7 @@ import { drumRunoutLimit, findingOfDrum } from '~~/shared/wording/drumTrue'
 import { misalignmentWords } from '~~/shared/wording/directions'
 import { capital, pairName, tellingOf } from '~~/shared/wording/telling'
 import FeetNow from './FeetNow.vue'
-
+import StandBoard from './StandBoard.vue'
 /** A motor beside its drum as the register has it, how the last job left it and its drum, and what lies under its feet. */
 const props = defineProps<{
   machine: MachineRecord & { readonly drive: 'drum' }
@@ -31,50 +31,37 @@ const names = computed(() => props.machine.feet.movable.map((f) => pairName(tell
 </script>
 
 <template>
-  <div class="stand board">
-    <div class="drawn">
-      <div class="views">
-        <TramView
-          v-for="plane in ['v', 'h'] as const"
-          :key="plane"
-          :plane="plane"
-          :now="planeOf(line, plane)"
-          :after="null"
-          :feet="feet"
-          :foot-names="names"
-          :notes="[]"
-        />
-      </div>
-      <ul>
-        <li v-for="l in drumFactWords(machine, telling)" :key="l">{{ l }}</li>
-      </ul>
-      <template v-if="line && left && closedAt">
-        <h3>{{ historyWords.asLeft(dayjs(closedAt).format('D MMM YYYY')) }}</h3>
-        <p>{{ capital(misalignmentWords(line, false, telling)) }}</p>
-        <p v-if="left.drum.verdict">
-          {{ w.stepSays(w.steps['drum-runout'].name, findingOfDrum(left.drum, telling).toLowerCase() + '.') }}
-          {{ drumRunoutLimit(left.drum, telling) }}
-        </p>
-      </template>
+  <StandBoard>
+    <div class="views">
+      <TramView
+        v-for="plane in ['v', 'h'] as const"
+        :key="plane"
+        :plane="plane"
+        :now="planeOf(line, plane)"
+        :after="null"
+        :feet="feet"
+        :foot-names="names"
+        :notes="[]"
+      />
     </div>
-    <FeetNow :machine="machine" :pack-limit="session.works?.packLimit ?? 4" />
-  </div>
+    <ul>
+      <li v-for="l in drumFactWords(machine, telling)" :key="l">{{ l }}</li>
+    </ul>
+    <template v-if="line && left && closedAt">
+      <h3>{{ historyWords.asLeft(dayjs(closedAt).format('D MMM YYYY')) }}</h3>
+      <p>{{ capital(misalignmentWords(line, false, telling)) }}</p>
+      <p v-if="left.drum.verdict">
+        {{ w.stepSays(w.steps['drum-runout'].name, findingOfDrum(left.drum, telling).toLowerCase() + '.') }}
+        {{ drumRunoutLimit(left.drum, telling) }}
+      </p>
+    </template>
+    <template #beside>
+      <FeetNow :machine="machine" :pack-limit="session.works?.packLimit ?? 4" />
+    </template>
+  </StandBoard>
 </template>
 
 <style scoped>
-.stand {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 330px;
-  background: var(--dye);
-  color: var(--scribe);
-  border-radius: 4px;
-}
-.stand > * {
-  padding: 14px 18px;
-}
-.stand > :last-child {
-  border-left: 1px solid var(--dye-line);
-}
 .views {
   display: grid;
   grid-template-columns: 1fr 1fr;
@@ -87,15 +74,6 @@ ul {
 h3 {
   font-size: 15px;
   color: #fff;
-}
-@media (max-width: 1000px) {
-  .stand {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  .stand > :last-child {
-    border-left: 0;
-    border-top: 1px solid var(--dye-line);
-  }
 }
 @media (max-width: 640px) {
   .views {

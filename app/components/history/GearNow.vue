@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
-import { RUNS } from '~~/core/gear/contactFigures'
 import type { GearState } from '~~/core/jobs/gear'
 import { backlashWindow, registeredZones } from '~~/core/register/gearMachine'
 import { toCore } from '~~/core/units/unitSystem'
@@ -11,8 +10,7 @@ import { gearPrepareWords } from '~~/shared/wording/en'
 import { historyWords } from '~~/shared/wording/viewWords'
 import { layerFigure, underBoth } from '~~/shared/wording/gearPrepare'
 import { tellingOf } from '~~/shared/wording/telling'
-import { zoneTexts } from '~~/shared/wording/gearContact'
-
+import StandBoard from './StandBoard.vue'
 /** A gearset as the register has it and as the last job left its paint: both flanks, layers, what the site says. */
 const props = defineProps<{
   machine: MachineRecord & { readonly drive: 'gear' }
@@ -34,6 +32,7 @@ const layer = computed(() =>
     telling.value,
   ),
 )
+const NONE = { forward: null, back: null }
 const notes = computed(() =>
   (['covers', 'seals', 'waiting'] as const).flatMap((id) => {
     const said = props.machine.gear.notes[id]
@@ -43,68 +42,41 @@ const notes = computed(() =>
 </script>
 
 <template>
-  <div class="stand board">
-    <div class="drawn">
-      <div class="flanks">
-        <ToothZone
-          v-for="run in RUNS"
-          :key="run"
-          :run="run"
-          :zone="zones?.[run] ?? null"
-          :texts="zoneTexts(zones?.[run] ?? null)"
-          :wanted="wanted?.[run] ?? null"
-          :ends="props.machine.gear.ends"
-          :off="null"
-          :verdict="left?.contact.left?.figures?.runs[run] ?? null"
-          :faults="{}"
-          :units="session.units"
-          disabled
-          read-only
-        />
+  <StandBoard>
+    <TwoFlanks
+      :zones="zones ?? NONE"
+      :wanted="wanted"
+      :ends="props.machine.gear.ends"
+      :verdicts="left?.contact.left?.figures?.runs ?? null"
+      :units="session.units"
+      read-only
+    />
+    <p v-if="zones && closedAt" class="quiet">
+      {{ historyWords.asLeft(dayjs(closedAt).format('D MMM YYYY')) }}
+    </p>
+    <p v-if="left?.backlash.left">
+      {{ backlashFigure(left.backlash.left.worst, props.machine, telling) }},
+      {{ backlashWindowWords(backlashWindow(machine), telling) }}
+    </p>
+    <ul>
+      <li v-for="l in gearFactWords(machine, telling)" :key="l">{{ l }}</li>
+    </ul>
+    <template #beside>
+      <div>
+        <h3>{{ p.layers.title }}</h3>
+        <p>{{ p.layers.registered(underBoth(props.machine.gear.layers.under), layer) }}</p>
+        <dl v-if="notes.length">
+          <template v-for="n in notes" :key="n.name">
+            <dt>{{ n.name }}</dt>
+            <dd>{{ n.said }}</dd>
+          </template>
+        </dl>
       </div>
-      <p v-if="zones && closedAt" class="quiet">
-        {{ historyWords.asLeft(dayjs(closedAt).format('D MMM YYYY')) }}
-      </p>
-      <p v-if="left?.backlash.left">
-        {{ backlashFigure(left.backlash.left.worst, props.machine, telling) }},
-        {{ backlashWindowWords(backlashWindow(machine), telling) }}
-      </p>
-      <ul>
-        <li v-for="l in gearFactWords(machine, telling)" :key="l">{{ l }}</li>
-      </ul>
-    </div>
-    <div>
-      <h3>{{ p.layers.title }}</h3>
-      <p>{{ p.layers.registered(underBoth(props.machine.gear.layers.under), layer) }}</p>
-      <dl v-if="notes.length">
-        <template v-for="n in notes" :key="n.name">
-          <dt>{{ n.name }}</dt>
-          <dd>{{ n.said }}</dd>
-        </template>
-      </dl>
-    </div>
-  </div>
+    </template>
+  </StandBoard>
 </template>
 
 <style scoped>
-.stand {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 330px;
-  background: var(--dye);
-  color: var(--scribe);
-  border-radius: 4px;
-}
-.stand > * {
-  padding: 14px 18px;
-}
-.stand > :last-child {
-  border-left: 1px solid var(--dye-line);
-}
-.flanks {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 18px;
-}
 ul {
   margin: 8px 0;
   padding-left: 18px;
@@ -124,19 +96,5 @@ dd {
 }
 .quiet {
   color: var(--scribe-dim);
-}
-@media (max-width: 1000px) {
-  .stand {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  .stand > :last-child {
-    border-left: 0;
-    border-top: 1px solid var(--dye-line);
-  }
-}
-@media (max-width: 640px) {
-  .flanks {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { BACKLASH_BY } from '~~/core/gear/backlash'
+import { worstAfter } from '~~/core/stages/backlash/read'
 import { backlashWindow } from '~~/core/register/gearMachine'
 import {
   blankBacklash,
@@ -11,8 +12,8 @@ import {
 } from '~~/shared/stages/backlash/form'
 import { actionsWords, backlashWords, gearWords } from '~~/shared/wording/en'
 import {
+  backlashFigure,
   backlashWindowWords,
-  isWide,
   layersToDo,
   layersWords,
   meaningOfBacklash,
@@ -55,18 +56,8 @@ const cure = computed(() => live.value.backlash.cure)
 const window = computed(() => backlashWindow(machine.value))
 const meaning = computed(() => meaningOfBacklash(live.value, telling.value))
 const d = (mm: number) => figure(mm, 'displacement', session.units)
-const says = computed(() =>
-  now.value
-    ? `${d(now.value.worst)} ${session.units === 'inch' ? 'mil' : 'mm'} ${w.value.at[machine.value.gear.backlash.by]}`
-    : '',
-)
-/** Where the worst reading is expected to end. */
-const after = computed(() => {
-  const c = cure.value
-  const r = now.value
-  if (!c || !r || c.layers === 0) return null
-  return isWide(r, machine.value) ? c.after.most : c.after.least
-})
+const says = computed(() => (now.value ? backlashFigure(now.value.worst, machine.value, telling.value) : ''))
+const after = computed(() => worstAfter(live.value.backlash, machine.value))
 const boxes = useTemplateRef<{ focus: () => void }[]>('boxes')
 const enter = (i: number) => {
   const next = boxes.value?.[i + 1]

@@ -16,10 +16,10 @@ import { misalignmentWords } from '~~/shared/wording/directions'
 import { isParallel, limitWords, quantityName } from '~~/shared/wording/quantities'
 import { registerWords } from '~~/shared/wording/registerChanges'
 import { loadedAhead } from '../ahead'
+import IntoRegister from './IntoRegister.vue'
 
 const HotClosing = loadedAhead(() => import('./HotClosing.vue'))
 const RoughClosing = loadedAhead(() => import('./RoughClosing.vue'))
-
 /** As found against as left, each judged, and both drawn. */
 const props = defineProps<{
   state: FootedState & Partial<Pick<CoupledState, 'hot' | 'roughIn' | 'coldTarget'>>
@@ -108,13 +108,7 @@ const taken = computed(() => registerWords(registerChanges(props.state), telling
       :found="found?.coupling ?? null"
       :left="left.coupling"
     />
-    <section v-if="taken.length" class="taken" :aria-label="w.register.name">
-      <h3>{{ w.register.name }}</h3>
-      <p v-if="!state.closing" class="quiet">{{ w.register.waits }}</p>
-      <ul>
-        <li v-for="line in taken" :key="line">{{ line }}</li>
-      </ul>
-    </section>
+    <IntoRegister :lines="taken" :signed="state.closing !== null" />
   </BoardFrame>
 </template>
 
@@ -139,21 +133,6 @@ const taken = computed(() => registerWords(registerChanges(props.state), telling
 }
 .big {
   font-size: 19px;
-}
-.taken {
-  border-top: 1px solid var(--dye-line);
-  margin-top: 10px;
-  padding-top: 8px;
-  font-size: 14px;
-}
-.taken h3 {
-  font-size: 15px;
-  color: #fff;
-}
-.taken ul {
-  margin: 2px 0 0;
-  padding-left: 18px;
-  columns: 2 300px;
 }
 .empty {
   margin: auto;

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { RUNS } from '~~/core/gear/contactFigures'
 import { backlashWindow } from '~~/core/register/gearMachine'
 import { gearRegisterChanges } from '~~/core/stages/close/gearRegister'
 import type { GearState } from '~~/core/jobs/gear'
@@ -7,9 +6,9 @@ import { backlashWords, closingWords, tablesWords, gearWords } from '~~/shared/w
 import { capital } from '~~/shared/wording/telling'
 import { windowFigures } from '~~/shared/wording/backlash'
 import { figure } from '~~/shared/wording/figures'
-import { contactLimit, percentFigure, zoneTexts } from '~~/shared/wording/gearContact'
+import { contactLimit, percentFigure } from '~~/shared/wording/gearContact'
 import { gearRegisterWords } from '~~/shared/wording/gearRegister'
-
+import IntoRegister from './IntoRegister.vue'
 /** The paint of both runs as found against as left, the backlash, and what the register takes over. */
 const props = defineProps<{ state: GearState }>()
 const session = useSession()
@@ -49,23 +48,16 @@ const value = (q: { readonly quantity: string; readonly value: number }) =>
 
 <template>
   <BoardFrame :title="w.view.closing" :note="w.view.changesBetween(state.rounds.length - 1)" scrolls>
-    <div v-if="left" class="flanks">
-      <ToothZone
-        v-for="run in RUNS"
-        :key="run"
-        :run="run"
-        :zone="left.zones[run]"
-        :texts="zoneTexts(left.zones[run])"
-        :wanted="state.contact.wanted?.zones[run] ?? null"
-        :ends="state.machine.gear.ends"
-        :off="null"
-        :verdict="left.figures?.runs[run] ?? null"
-        :faults="{}"
-        :units="session.units"
-        disabled
-        read-only
-      />
-    </div>
+    <TwoFlanks
+      v-if="left"
+      class="flanks"
+      :zones="left.zones"
+      :wanted="state.contact.wanted?.zones ?? null"
+      :ends="state.machine.gear.ends"
+      :verdicts="left.figures?.runs ?? null"
+      :units="session.units"
+      read-only
+    />
     <p v-else class="quiet">{{ c.view.nothingStands }}</p>
     <FigureTable
       v-if="rows.length || backlash"
@@ -89,43 +81,18 @@ const value = (q: { readonly quantity: string; readonly value: number }) =>
         <td class="figure">{{ windowFigures(backlashWindow(state.machine), telling) }}</td>
       </tr>
     </FigureTable>
-    <section v-if="taken.length" class="taken" :aria-label="c.register.name">
-      <h3>{{ c.register.name }}</h3>
-      <p v-if="!state.closing" class="quiet">{{ c.register.waits }}</p>
-      <ul>
-        <li v-for="line in taken" :key="line">{{ line }}</li>
-      </ul>
-    </section>
+    <IntoRegister :lines="taken" :signed="state.closing !== null" />
   </BoardFrame>
 </template>
 
 <style scoped>
 .flanks {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 24px;
   margin-bottom: 10px;
-}
-.taken {
-  margin-top: 14px;
-  padding-top: 10px;
-  border-top: 1px solid var(--dye-line);
-}
-.taken h3 {
-  font-size: 16px;
-  color: #fff;
-}
-.taken ul {
-  margin: 6px 0 0;
-  padding-left: 18px;
 }
 .quiet {
   color: var(--scribe-dim);
 }
 @media (max-width: 640px) {
-  .flanks {
-    grid-template-columns: 1fr;
-  }
   td .quiet {
     display: block;
   }

@@ -5,7 +5,7 @@ import { beltRegisterWords } from '~~/shared/wording/beltRegister'
 import { forceFigure, percent } from '~~/shared/wording/forces'
 import type { BeltState } from '~~/core/jobs/belt'
 import { lineFigure, lineLimit } from '~~/shared/wording/lines'
-
+import IntoRegister from './IntoRegister.vue'
 /** The sheaves' line as found against as left. */
 const props = defineProps<{ state: BeltState }>()
 const telling = useTelling()
@@ -115,13 +115,7 @@ const corrections = computed(() => props.state.lines.length - 1)
         <td class="figure">{{ r.limit }}</td>
       </tr>
     </FigureTable>
-    <section v-if="taken.length" class="taken" :aria-label="closingWords(words).register.name">
-      <h3>{{ closingWords(words).register.name }}</h3>
-      <p v-if="!state.closing" class="quiet">{{ closingWords(words).register.waits }}</p>
-      <ul>
-        <li v-for="line in taken" :key="line">{{ line }}</li>
-      </ul>
-    </section>
+    <IntoRegister :lines="taken" :signed="state.closing !== null" />
   </BoardFrame>
 </template>
 
@@ -142,22 +136,6 @@ const corrections = computed(() => props.state.lines.length - 1)
 }
 .tension {
   margin-top: 18px;
-}
-.taken {
-  margin-top: 18px;
-  padding-top: 12px;
-  border-top: 1px solid var(--dye-line);
-}
-.taken h3 {
-  font-size: 16px;
-  color: #fff;
-}
-.taken ul {
-  margin: 6px 0 0;
-  padding-left: 18px;
-}
-.quiet {
-  color: var(--scribe-dim);
 }
 .empty {
   margin: 12px 0;

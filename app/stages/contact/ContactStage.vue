@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { RUNS, type Run } from '~~/core/gear/contactFigures'
+import type { Run } from '~~/core/gear/contactFigures'
 import { leverFor, type Figure } from '~~/core/gear/levers'
 import type { Verdict } from '~~/core/judge/judge'
 import { actionsWords, backlashWords, gearWords, tablesWords, verdictsWords } from '~~/shared/wording/en'
+import { worstAfter } from '~~/core/stages/backlash/read'
 import { backlashWindow } from '~~/core/register/gearMachine'
 import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
 import {
   backlashFigure,
   backlashWindowWords,
-  isWide,
   layersSeenWords,
   layersToDo,
   windowFigures,
@@ -22,6 +22,7 @@ import {
   meaningOfContact,
   offParts,
   percentFigure,
+  predictedWords,
   shiftFigure,
   shiftReadWords,
   shiftTyped,
@@ -117,12 +118,7 @@ const rows = computed(() => {
   ]
 })
 const backlash = computed(() => live.value.backlash)
-/** Where the worst reading would end, with the layers that cure it. */
-const backlashAfter = computed(() => {
-  const { now, cure } = backlash.value
-  if (!now || !cure || cure.layers === 0) return null
-  return isWide(now, machine.value) ? cure.after.most : cure.after.least
-})
+const backlashAfter = computed(() => worstAfter(backlash.value, machine.value))
 const windowShort = computed(() => windowFigures(backlashWindow(machine.value), telling.value))
 const why = computed(() =>
   next.value ? whyShift(next.value, contact.value, machine.value, telling.value) : [],
@@ -131,7 +127,7 @@ const against = computed(() => lastAgainstRule(contact.value))
 const seen = computed(() => contact.value.layersSeen[contact.value.layersSeen.length - 1] ?? null)
 const clear = computed(() => state.value.cleared !== null)
 
-const flanks = useTemplateRef<{ focus: () => void }[]>('flanks')
+const flanks = useTemplateRef<{ focus: () => void }>('flanks')
 const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
 const log = () => {
   if (!clear.value) {
@@ -161,35 +157,30 @@ const working = async () =>
   (await import('~~/shared/stages/contact/working')).contactWorking(live.value, telling.value)
 onMounted(() => {
   if (!closed.value && clear.value && !logged() && matchMedia('(pointer: fine)').matches)
-    void nextTick(() => flanks.value?.[0]?.focus())
+    void nextTick(() => flanks.value?.focus())
 })
 const word = (verdict: Verdict) => verdictsWords(telling.value.words)[verdict]
 </script>
 
 <template>
   <BoardFrame :title="v.title(round)" :note="v.note">
-    <div class="flanks">
-      <ToothZone
-        v-for="run in RUNS"
-        :key="run"
-        ref="flanks"
-        :run="run"
-        :zone="paint.read.zones[run]"
-        :texts="paint.stands[run]"
-        :wanted="contact.wanted?.zones[run] ?? null"
-        :ghost="paint.read.zones[run] ? null : (before?.[run] ?? null)"
-        :ends="machine.gear.ends"
-        :off="paint.read.zones[run] ? off(run) : null"
-        :verdict="paint.read.zones[run] ? (figures?.runs[run] ?? null) : null"
-        :faults="paint.faults"
-        :units="session.units"
-        :disabled="closed"
-        @zone="paint.drag(run, $event)"
-        @type="(end, text) => paint.type(run, end, text)"
-        @clear="paint.wipe(run)"
-        @enter="log"
-      />
-    </div>
+    <TwoFlanks
+      ref="flanks"
+      :zones="paint.read.zones"
+      :texts="paint.stands"
+      :wanted="contact.wanted?.zones ?? null"
+      :ghost="before"
+      :ends="machine.gear.ends"
+      :off="off"
+      :verdicts="figures?.runs ?? null"
+      :faults="paint.faults"
+      :units="session.units"
+      :disabled="closed"
+      @zone="paint.drag"
+      @type="paint.type"
+      @clear="paint.wipe"
+      @enter="log"
+    />
     <div class="told">
       <section>
         <h3>
@@ -258,6 +249,9 @@ const word = (verdict: Verdict) => verdictsWords(telling.value.words)[verdict]
     <section v-if="why.length && next" class="why">
       <h3>{{ w.why.name(shiftFigure(next.by, telling)) }}</h3>
       <p v-for="line in why" :key="line">{{ line }}</p>
+      <p v-if="next.predicted">
+        {{ predictedWords(next.predicted, telling) }}
+      </p>
     </section>
     <p v-if="seen" class="muted">{{ layersSeenWords(seen, telling) }}</p>
     <p v-if="!closed" class="caution">{{ w.caution }}</p>
@@ -308,7 +302,6 @@ const word = (verdict: Verdict) => verdictsWords(telling.value.words)[verdict]
 </template>
 
 <style scoped>
-.flanks,
 .told,
 .play {
   display: grid;
@@ -347,7 +340,6 @@ h3 {
   margin-bottom: 5px;
 }
 @media (max-width: 640px) {
-  .flanks,
   .told,
   .play {
     grid-template-columns: 1fr;

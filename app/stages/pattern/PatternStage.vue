@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { RUNS } from '~~/core/gear/contactFigures'
+import type { Run } from '~~/core/gear/contactFigures'
 import { actionsWords, gearWords } from '~~/shared/wording/en'
 import { offParts } from '~~/shared/wording/gearContact'
 import { meaningOfPattern } from '~~/shared/wording/gearPrepare'
@@ -26,7 +26,7 @@ const wanted = computed(() =>
   live.value.contact.wanted?.from === 'as-found' ? null : (live.value.contact.wanted?.zones ?? null),
 )
 const figures = computed(() => (wanted.value ? (live.value.contact.asFound?.figures ?? null) : null))
-const off = (run: (typeof RUNS)[number]) => {
+const off = (run: Run) => {
   const q = figures.value?.quantities.find((x) => x.name === `off.${run}`)
   return q ? offParts(q.value, state.value.machine, telling.value) : null
 }
@@ -37,26 +37,21 @@ const log = () => {
 
 <template>
   <BoardFrame :title="v.asFoundTitle" :note="v.asFoundNote">
-    <div class="flanks">
-      <ToothZone
-        v-for="run in RUNS"
-        :key="run"
-        :run="run"
-        :zone="paint.read.zones[run]"
-        :texts="paint.stands[run]"
-        :wanted="wanted?.[run] ?? null"
-        :ends="state.machine.gear.ends"
-        :off="off(run)"
-        :verdict="figures?.runs[run] ?? null"
-        :faults="paint.faults"
-        :units="session.units"
-        :disabled="locked"
-        @zone="paint.drag(run, $event)"
-        @type="(end, text) => paint.type(run, end, text)"
-        @clear="paint.wipe(run)"
-        @enter="log"
-      />
-    </div>
+    <TwoFlanks
+      :zones="paint.read.zones"
+      :texts="paint.stands"
+      :wanted="wanted"
+      :ends="state.machine.gear.ends"
+      :off="off"
+      :verdicts="figures?.runs ?? null"
+      :faults="paint.faults"
+      :units="session.units"
+      :disabled="locked"
+      @zone="paint.drag"
+      @type="paint.type"
+      @clear="paint.wipe"
+      @enter="log"
+    />
     <section class="kept">
       <h3>{{ v.photographs }}</h3>
       <div v-if="locked || !behind" class="thumbs">
@@ -100,11 +95,6 @@ const log = () => {
 </template>
 
 <style scoped>
-.flanks {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 24px;
-}
 .kept {
   display: grid;
   gap: 10px;
@@ -126,10 +116,5 @@ const log = () => {
   margin-bottom: 5px;
   font-size: 14px;
   color: var(--scribe-dim);
-}
-@media (max-width: 640px) {
-  .flanks {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

@@ -34,6 +34,16 @@ export const readBacklash = remember(
   },
 )
 
+/** Whether it is out because the gears stand too far apart, by the reading that is worst. */
+export const isWide = (read: Pick<BacklashRead, 'worst'>, machine: GearMachine): boolean => {
+  const [, high] = backlashWindow(machine)
+  return high !== null && read.worst > high
+}
+
+/** Where the worst reading is expected to end with the layers that cure it; null where nothing is to be changed. */
+export const worstAfter = ({ now, cure }: Pick<Backlash, 'now' | 'cure'>, machine: GearMachine) =>
+  now && cure && cure.layers !== 0 ? (isWide(now, machine) ? cure.after.most : cure.after.least) : null
+
 /** What backlash says of a job. */
 export interface Backlash {
   /** One a round, the last one under way; null where it was not read. */

@@ -223,7 +223,6 @@ export const readContact = (
         ? nextShift({
             school: gear.school,
             now: figures,
-            limit: limits.off,
             seen,
             remembered,
             testShift: gear.testShift === null ? TEST_SHIFT : mm(gear.testShift),

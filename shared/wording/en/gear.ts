@@ -133,7 +133,6 @@ export const gear = {
     asFoundTitle: 'Pattern as found',
     asFoundNote: 'before anything is disturbed',
     fromAbove: 'From above',
-    shiftScale: (n: number) => `shift ${n}×`,
     twoRuns: 'What the two runs say',
     verdictIs: (verdict: string, limit: string) => (limit === '' ? verdict : `${verdict}, limit ${limit}`),
     begins: (run: string) => `${run}: paint begins, percent`,
@@ -165,9 +164,6 @@ export const gear = {
     zone: (from: string, to: string) => `paint from ${from} % to ${to} %`,
     wantedZone: (from: string, to: string) => `wanted from ${from} % to ${to} %`,
     photographs: 'Photographs of both flanks stay with the pattern.',
-    rounds: 'Rounds',
-    roundLine: (round: number, together: string, apart: string) =>
-      `Round ${round}: together ${together}, apart ${apart}`,
   },
   faults: {
     range: 'Give it between 0 and 100 % of the face width.',

@@ -35,11 +35,14 @@ const wipe = (path: string) => {
   set(`${path}/1`, '')
 }
 const follows = computed(() => (props.result ? gearFollows(props.result as GearAnswered) : null))
-const faults = (run: Run) => ({
-  [`${run}.from`]: form.issue(`${PATH[run]}/0`),
-  [`${run}.to`]: form.issue(`${PATH[run]}/1`) || form.issue(PATH[run]),
-})
-const said = (run: Run) => Object.fromEntries(Object.entries(faults(run)).filter(([, issue]) => issue !== ''))
+const faults = computed(() =>
+  Object.fromEntries(
+    RUNS.flatMap((run) => [
+      [`${run}.from`, form.issue(`${PATH[run]}/0`)] as const,
+      [`${run}.to`, form.issue(`${PATH[run]}/1`) || form.issue(PATH[run])] as const,
+    ]).filter(([, issue]) => issue !== ''),
+  ),
+)
 const off = (run: Run) => {
   const x = follows.value?.off[run]
   return x === undefined
@@ -62,25 +65,19 @@ const rows = computed(() =>
 
 <template>
   <div class="gear-sum">
-    <div class="flanks">
-      <ToothZone
-        v-for="run in RUNS"
-        :key="run"
-        :run="run"
-        :zone="zone(PATH[run])"
-        :texts="texts(PATH[run])"
-        :wanted="zone('wanted')"
-        :ends="ends"
-        :off="off(run)"
-        :verdict="follows?.runs[run] ?? null"
-        :faults="said(run)"
-        :units="session.units"
-        :disabled="false"
-        @zone="drag(PATH[run], $event)"
-        @type="(end, typed) => type(PATH[run], end, typed)"
-        @clear="wipe(PATH[run])"
-      />
-    </div>
+    <TwoFlanks
+      :zones="{ forward: zone(PATH.forward), back: zone(PATH.back) }"
+      :texts="{ forward: texts(PATH.forward), back: texts(PATH.back) }"
+      :wanted="{ forward: zone('wanted'), back: zone('wanted') }"
+      :ends="ends"
+      :off="off"
+      :verdicts="follows?.runs ?? null"
+      :faults="faults"
+      :units="session.units"
+      @zone="(run, painted) => drag(PATH[run], painted)"
+      @type="(run, end, typed) => type(PATH[run], end, typed)"
+      @clear="(run) => wipe(PATH[run])"
+    />
     <div class="below">
       <div class="wanted">
         <NumberBox
@@ -102,7 +99,6 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
-.flanks,
 .below {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));

@@ -1,5 +1,6 @@
 import type { LogEntry } from '../logbook/entry'
-import { toCore, type Millimetres, type UnitSystem } from '../units/unitSystem'
+import { NOTHING, onceEach, sumOfLeaves } from './changes'
+import { toCore, type Millimetres } from '../units/unitSystem'
 
 /** What one job changed under one bolt of a flange, and who did it. */
 export interface BoltMoved {
@@ -19,12 +20,6 @@ export interface FlangeDone {
   readonly by: readonly string[]
 }
 
-/** Below this is rounding: leaves of one thickness out and in again. */
-const NOTHING: Millimetres = 1e-6
-const once = (by: readonly string[], who: string) => (by.includes(who) ? by : [...by, who])
-const sum = (leaves: readonly number[], units: UnitSystem): Millimetres =>
-  leaves.reduce((mm, t) => mm + toCore(t, 'displacement', units), 0)
-
 /** What was done under each bolt and to the flange as a whole over a job, by the entries that stand; null where nothing was. */
 export const flangeDone = (entries: readonly LogEntry[]): FlangeDone | null => {
   const bolts = new Map<string, BoltMoved>()
@@ -33,13 +28,13 @@ export const flangeDone = (entries: readonly LogEntry[]): FlangeDone | null => {
   for (const e of entries) {
     if (e.kind !== 'flange-moved') continue
     const { units, changes, pushed: push } = e.payload
-    by = once(by, e.author)
+    by = onceEach(by, e.author)
     for (const { bolt, putIn, takenOut } of changes) {
       const was = bolts.get(bolt) ?? { bolt, raised: 0, by: [] }
       bolts.set(bolt, {
         bolt,
-        raised: was.raised + sum(putIn, units) - sum(takenOut, units),
-        by: once(was.by, e.author),
+        raised: was.raised + sumOfLeaves(putIn, units) - sumOfLeaves(takenOut, units),
+        by: onceEach(was.by, e.author),
       })
     }
     if (push)
