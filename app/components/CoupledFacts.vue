@@ -16,6 +16,8 @@ import { toleranceSource } from '~~/shared/wording/tolerances'
 const props = defineProps<{
   machine: CoupledFields | FlangeFields | DrumFields
   limitSets: readonly LimitSet[]
+  /** The coupling, where a machine has several. */
+  name?: string
 }>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
@@ -42,7 +44,9 @@ const limits = computed(() =>
 
 <template>
   <div class="facts panel">
-    <h2 class="title">{{ pagesWords(telling.words).machine.limits }}</h2>
+    <h2 class="title">
+      {{ [pagesWords(telling.words).machine.limits, name].filter(Boolean).join(', ') }}
+    </h2>
     <FigureTable :head="['', '']">
       <tr v-for="l in limits" :key="l.name">
         <td>{{ l.name }}</td>

@@ -22,6 +22,12 @@ const day = (iso: string) => dayjs(iso).format('D MMM YYYY')
 const tellingFor = (kind: 'coupled' | 'flange' | 'drum') =>
   kind === 'flange' ? tellingOf(session.units, { drive: kind }) : telling.value
 const found = ({ summary }: JobSummary): string => {
+  if (summary.kind === 'train')
+    return summary.couplings
+      .flatMap(({ name, asLeft }) =>
+        asLeft ? [`${name.toLowerCase()} ${misalignmentWords(asLeft.coupling, false, telling.value)}`] : [],
+      )
+      .join('; ')
   if (!summary.asLeft) return ''
   if (summary.kind === 'gear') return contactSummaryWords(summary.asLeft, telling.value)
   return summary.kind !== 'belt'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { pagesWords } from '~~/shared/wording/en'
+import { pagesWords, trainWords } from '~~/shared/wording/en'
 import type { ComponentPublicInstance } from 'vue'
 import { recordWords } from '~~/shared/wording/viewWords'
 import { MOST_PAIRS, withPairs } from '~~/shared/register/coupledBoxes'
@@ -12,6 +12,8 @@ import {
   recordTexts,
 } from '~~/shared/register/form'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
+import { withUnits } from '~~/shared/register/trainBoxes'
+import { FEWEST_UNITS, MOST_UNITS } from '~~/core/register/trainMachine'
 import { withBolts } from '~~/shared/register/flangeBoxes'
 import { FEWEST_BOLTS, MOST_BOLTS } from '~~/core/register/flangeMachine'
 import type { RecordBox } from '~~/shared/register/boxes'
@@ -29,6 +31,7 @@ const emit = defineEmits<{ saved: [tag: string] }>()
 const shown = defineModel<boolean>({ required: true })
 const session = useSession()
 const { form: w, machines } = pagesWords(useWords())
+const line = trainWords(useWords()).register
 
 const drive = ref<MachineFields['drive']>('coupled')
 const units = ref<MachineFields['units']>('inch')
@@ -97,6 +100,12 @@ const bolts = (count: number | undefined) => {
   base.value = withBolts(base.value, count ?? 0)
   for (const f of boxes.value) texts.value[f.path] ??= ''
 }
+/** Another number of machines on the line: what is typed in the rest stays. */
+const lengthen = (count: number) => {
+  base.value = withUnits(base.value, count)
+  const blank = recordTexts(base.value, boxes.value)
+  for (const f of boxes.value) texts.value[f.path] ??= blank[f.path] === '0' ? '' : (blank[f.path] ?? '')
+}
 const another = () => begin(blankRecord(drive.value, units.value), true)
 
 /** The machine as typed so far, drawn as soon as its feet have a place; what can't be read yet stays as it was. */
@@ -151,6 +160,7 @@ const save = async () => {
         show-label
         :options="[
           { value: 'coupled', name: w.drives.coupled },
+          { value: 'train', name: w.drives.train },
           { value: 'flange', name: w.drives.flange },
           { value: 'drum', name: w.drives.drum },
           { value: 'gear', name: w.drives.gear },
@@ -219,6 +229,18 @@ const save = async () => {
           @update:model-value="bolts($event)"
         />
       </el-form-item>
+      <template v-if="base.drive === 'train'">
+        <el-form-item :label="line.count">
+          <el-input-number
+            :model-value="base.machines.length"
+            :min="FEWEST_UNITS"
+            :max="MOST_UNITS"
+            :aria-label="line.count"
+            @update:model-value="lengthen(($event as number | undefined) ?? 0)"
+          />
+        </el-form-item>
+        <p class="wide muted">{{ line.hint }}</p>
+      </template>
       <div v-if="'feet' in base" class="wide pairs">
         <template v-for="role in pairRoles" :key="role">
           <el-button v-if="feetOf(role) < MOST_PAIRS" class="quiet-button" @click="pairs(role, 1)">{{

@@ -9,7 +9,7 @@ const session = useSession()
 const words = useWords()
 const w = dataSheetsWords(words)
 const sheet = (paper: 'a4' | 'letter', filled: 'yes' | 'no') =>
-  `/api/jobs/${job.id}/sheet.pdf?paper=${paper}&units=${session.units}&view=${job.viewFrom}&filled=${filled}${props.method ? `&method=${props.method}` : ''}`
+  `/api/jobs/${job.id}/sheet.pdf?paper=${paper}&units=${session.units}&view=${job.viewFrom}&filled=${filled}${props.method ? `&method=${props.method}` : ''}${job.part ? `&part=${job.part}` : ''}`
 </script>
 
 <template>

@@ -1,7 +1,8 @@
 /** Something half typed that outlives a reload: kept on the device under this job and name. */
 export const useDraft = <T extends object>(name: string, blank: () => T) => {
   const job = useJob()
-  const key = `hc.draft2.${job.id}.${name}`
+  // Each part of a train has boxes of its own.
+  const key = `hc.draft2.${job.id}.${job.part ? `${job.part}.` : ''}${name}`
   // Written at once: logging leaves the stage in the same moment, and a cleared form must stay cleared.
   const kept = useLocalStorage<T>(key, blank(), {
     deep: true,

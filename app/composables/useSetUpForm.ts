@@ -18,10 +18,13 @@ export const useSetUpForm = () => {
   const telling = useTelling()
   const machine = computed(() => job.measured!.machine)
   const ofThisJob = computed(() => job.measured?.setUp?.entry.payload ?? null)
+  const before = computed(() =>
+    job.part ? (job.previous?.parts?.[job.part] ?? null) : (job.previous?.setUp ?? null),
+  )
   const context = computed((): SetUpContext => ({
     machine: machine.value,
-    last: ofThisJob.value ?? job.previous?.setUp ?? null,
-    lastJob: job.previous?.setUp ?? null,
+    last: ofThisJob.value ?? before.value,
+    lastJob: before.value,
     turned: job.coupled?.runouts.surfaces ?? [],
   }))
   const { draft: form, clear } = useDraft<SetUpTexts & { correcting: string }>('set-up', () => ({

@@ -11,6 +11,7 @@ export const composeEntry = (
   logbook: readonly LogEntry[],
   author: string,
   supersedes: LogEntry['supersedes'] = null,
+  part: string | null = null,
 ): LogEntry => ({
   id: newId(),
   author,
@@ -19,6 +20,7 @@ export const composeEntry = (
   after: logbook[logbook.length - 1]?.id ?? null,
   before: null,
   supersedes,
+  ...(part === null ? {} : { part }),
   ...body,
 })
 

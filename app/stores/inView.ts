@@ -7,6 +7,7 @@ import type { ViewFrom } from '~~/shared/wording/otherEnd'
  * job itself, so that views without a job do not load its arithmetic.
  */
 export const useInView = defineStore('inView', () => {
+  /** Of a train the part of it that is in view. */
   const machine = shallowRef<MachineSnapshot | null>(null)
   const viewFrom = ref<ViewFrom>('movable')
   return { machine, viewFrom }

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import type { Job } from '~~/core/jobs/jobs'
 import type { BeltState } from '~~/core/jobs/belt'
+import type { TrainState } from '~~/core/jobs/train'
 import type { GearState } from '~~/core/jobs/gear'
 import type { FootedState } from '~~/core/jobs/footed'
 import type { MeasuredState } from '~~/core/jobs/measured'
@@ -9,6 +10,7 @@ import { extended } from '~~/core/logbook/forward'
 import { fromWire } from '~~/shared/logbook/lifts'
 import type { PreviousSetUp } from '~~/shared/api/answers'
 import type { Call } from '~~/shared/secondScreen/call'
+import { partMachine } from '~~/shared/register/partMachine'
 import type { MachineSnapshot } from '~~/shared/register/machine'
 import { composeEntry, refusedToLog } from '~/device/composeEntry'
 import type { OpenedJob } from '~/doors/door'
@@ -28,7 +30,11 @@ export const useJob = defineStore('job', () => {
   const door = serverDoor()
 
   const id = ref('')
-  const { machine, viewFrom } = storeToRefs(useInView())
+  const { machine: inView, viewFrom } = storeToRefs(useInView())
+  /** The machine of the job; `machine` is the part of it in view, where it has parts. */
+  const whole = shallowRef<MachineSnapshot | null>(null)
+  /** The coupling or machine of a train that is in view; null for the whole of it, and for any other machine. */
+  const part = ref<string | null>(null)
   const previous = shallowRef<PreviousSetUp | null>(null)
   const left = shallowRef<OpenedJob['left']>(null)
   /** How the job before left a belt drive. */
@@ -62,16 +68,30 @@ export const useJob = defineStore('job', () => {
   /** How jobs of this machine's kind fold; there before the machine is. */
   const kind = shallowRef<LoadedKind | null>(null)
   const folded = computed((): Job | null =>
-    machine.value && kind.value ? kind.value.fold(machine.value, logbook.value) : null,
+    whole.value && kind.value ? kind.value.fold(whole.value, logbook.value) : null,
   )
   const live = computed((): Job | null =>
-    machine.value && kind.value && draft.value
-      ? kind.value.fold(machine.value, extended(logbook.value, draft.value))
+    whole.value && kind.value && draft.value
+      ? kind.value.fold(whole.value, extended(logbook.value, draft.value))
       : folded.value,
   )
   /** The fold of each kind, null for jobs of another kind; as logged, and with the draft. */
-  const coupled = computed(() => (folded.value?.kind === 'coupled' ? folded.value.state : null))
-  const liveCoupled = computed(() => (live.value?.kind === 'coupled' ? live.value.state : null))
+  const train = computed(() => (folded.value?.kind === 'train' ? folded.value.state : null))
+  const liveTrain = computed(() => (live.value?.kind === 'train' ? live.value.state : null))
+  const partIn = (state: TrainState | null) =>
+    (state && [...state.couplings, ...state.machines].find((p) => p.part.id === part.value)) ?? null
+  /** A coupling job, or the part of a train in view: every stage of a coupling serves both. */
+  const coupled = computed(() =>
+    folded.value?.kind === 'coupled' ? folded.value.state : (partIn(train.value)?.state ?? null),
+  )
+  const liveCoupled = computed(() =>
+    live.value?.kind === 'coupled' ? live.value.state : (partIn(liveTrain.value)?.state ?? null),
+  )
+  const machine = computed(() => {
+    const own = partIn(train.value)
+    return own && whole.value ? partMachine(whole.value, own.part) : whole.value
+  })
+  watch(machine, (now) => (inView.value = now), { flush: 'sync', immediate: true })
   const drum = computed(() => (folded.value?.kind === 'drum' ? folded.value.state : null))
   const liveDrum = computed(() => (live.value?.kind === 'drum' ? live.value.state : null))
   /** Whatever stands on feet: coupled, or trammed to a drum. */
@@ -117,7 +137,7 @@ export const useJob = defineStore('job', () => {
     ]
     kind.value = own
     // A job that was opened out of reach stands on this device's own copy until the server's has come.
-    if (!machine.value || (standsIn && !recalled)) machine.value = opened.machine
+    if (!whole.value || (standsIn && !recalled)) whole.value = opened.machine
     standsIn = recalled
     previous.value = opened.previous
     left.value = opened.left
@@ -138,11 +158,11 @@ export const useJob = defineStore('job', () => {
       if (!(error instanceof ApiFailure)) throw error
       // Opened on this device and not sent yet, or the server is away: the device's copy serves.
       const unsent = wasUnsent || isUnsent()
-      const kept = machine.value || !(error.passing || unsent) ? null : await door.recall(wanted)
+      const kept = whole.value || !(error.passing || unsent) ? null : await door.recall(wanted)
       const own = kept && (await loadKind(kept.machine).catch(() => null))
       if (wanted !== id.value) return
       if (kept && own) show(kept, own, true)
-      else if (!machine.value) failure.value = error
+      else if (!whole.value) failure.value = error
       if (error.passing || unsent) setTimeout(() => wanted === id.value && void load(), 2000)
     }
   }
@@ -151,7 +171,8 @@ export const useJob = defineStore('job', () => {
     const fresh = id.value !== jobId && !localStorage.getItem(seenUnder(jobId))
     if (id.value !== jobId) {
       id.value = jobId
-      machine.value = null
+      whole.value = null
+      part.value = null
       previous.value = null
       left.value = null
       drive.value = null
@@ -164,7 +185,7 @@ export const useJob = defineStore('job', () => {
     refusal.value = ''
     viewFrom.value = localStorage.getItem(viewUnder(jobId)) === 'stationary' ? 'stationary' : 'movable'
     await Promise.all([load(), session.meetPeople().catch(() => null)])
-    const opened = machine.value as MachineSnapshot | null
+    const opened = whole.value as MachineSnapshot | null
     if (!opened) return
     // The first time on this device a job opens in the units its machine is kept in; later, as left.
     if (fresh) session.switchUnits(opened.units)
@@ -188,6 +209,7 @@ export const useJob = defineStore('job', () => {
 
   const leave = () => {
     viewFrom.value = 'movable'
+    part.value = null
     stop?.()
     stop = null
     draft.value = null
@@ -198,7 +220,7 @@ export const useJob = defineStore('job', () => {
 
   /** An entry as this person would write it now. */
   const compose = (body: EntryBody, supersedes: LogEntry['supersedes'] = null): LogEntry =>
-    composeEntry(body, logbook.value, session.authorId, supersedes)
+    composeEntry(body, logbook.value, session.authorId, supersedes, part.value)
 
   /** Logs an entry: shown at once, sent when the server can be reached. Null, with words, when it can't be. */
   const log = (body: EntryBody, supersedes: LogEntry['supersedes'] = null): LogEntry | null => {
@@ -227,6 +249,10 @@ export const useJob = defineStore('job', () => {
     called,
     call,
     machine,
+    whole,
+    part,
+    train,
+    liveTrain,
     previous,
     left,
     drive,

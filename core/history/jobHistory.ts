@@ -10,6 +10,8 @@ import { toCore, type Millimetres, type UnitSystem } from '../units/unitSystem'
 
 /** What one job changed at one foot pair, and who did it. */
 export interface PairMoved {
+  /** The coupling or machine of a train that it was written at; null on any other machine. */
+  readonly unit: string | null
   readonly machine: MachineRole
   readonly pair: string
   /** Leaves put in less leaves taken out. */
@@ -92,18 +94,25 @@ export const pairsMoved = (entries: readonly LogEntry[]): readonly PairMoved[] =
   const pairs = new Map<string, PairMoved>()
   const add = (
     { machine, pair }: { readonly machine: MachineRole; readonly pair: string },
-    by: string,
+    { author: by, part = null }: Pick<LogEntry, 'author'> & { readonly part?: string | null | undefined },
     more: (was: PairMoved) => Partial<PairMoved>,
   ) => {
-    const key = `${machine} ${pair}`
-    const was = pairs.get(key) ?? { machine, pair, raised: { left: 0, right: 0 }, pushed: 0, by: [] }
+    const key = `${part ?? ''} ${machine} ${pair}`
+    const was = pairs.get(key) ?? {
+      unit: part,
+      machine,
+      pair,
+      raised: { left: 0, right: 0 },
+      pushed: 0,
+      by: [],
+    }
     pairs.set(key, { ...was, ...more(was), by: onceEach(was.by, by) })
   }
   for (const e of entries) {
     const work = footworkIn(e)
     if (!work) continue
     for (const change of work.changes)
-      add(change, e.author, ({ raised }) => ({
+      add(change, e, ({ raised }) => ({
         raised: {
           ...raised,
           [change.side]:
@@ -113,7 +122,7 @@ export const pairsMoved = (entries: readonly LogEntry[]): readonly PairMoved[] =
         },
       }))
     for (const push of work.side)
-      add(push, e.author, ({ pushed }) => ({
+      add(push, e, ({ pushed }) => ({
         pushed: pushed + toCore(push.moved, 'displacement', work.units),
       }))
   }

@@ -11,11 +11,14 @@ import type { flangeJob, FlangeStageId } from './flange'
 import { FLANGE } from './flange'
 import type { gearJob, GearStageId } from './gear'
 import { GEAR } from './gear'
+import type { trainJob, TrainStageId } from './train'
+import { TRAIN } from './train'
 import type { KindOfJob } from './kindOfJob'
 
-export type StageId = CoupledStageId | FlangeStageId | DrumStageId | GearStageId | BeltStageId
+export type StageId = CoupledStageId | TrainStageId | FlangeStageId | DrumStageId | GearStageId | BeltStageId
 export type Job =
   | ReturnType<typeof coupledJob>
+  | ReturnType<typeof trainJob>
   | ReturnType<typeof flangeJob>
   | ReturnType<typeof drumJob>
   | ReturnType<typeof gearJob>
@@ -25,6 +28,7 @@ export type JobKind = Job['kind']
 /** Every kind of job, by what drives its machine. One row a kind. */
 const KINDS: Readonly<Record<Machine['drive'], KindOfJob>> = {
   coupled: COUPLED,
+  train: TRAIN,
   flange: FLANGE,
   drum: DRUM,
   gear: GEAR,

@@ -18,6 +18,7 @@ import type { FlangeState } from './flange'
 import type { ContactRead } from '../stages/contact/contact'
 import type { BacklashJudged } from '../stages/backlash/read'
 import type { Job } from './jobs'
+import type { TrainState } from './train'
 
 /** Offset and slope in core units with their verdict. */
 export interface CouplingSummary {
@@ -72,6 +73,20 @@ export type JobSummaryFigures =
       readonly rounds: number
       readonly asFound: CouplingSummary | null
       readonly asLeft: CouplingSummary | null
+      /** Leaves that its plan waits to take from the stores, in its own units; missing where there are none. */
+      readonly reserves?: readonly number[]
+    }
+  | {
+      readonly due?: DueReason | null
+      readonly kind: 'train'
+      readonly rounds: number
+      /** From the driven end on. */
+      readonly couplings: readonly {
+        readonly id: string
+        readonly name: string
+        readonly asFound: CouplingSummary | null
+        readonly asLeft: CouplingSummary | null
+      }[]
       /** Leaves that its plan waits to take from the stores, in its own units; missing where there are none. */
       readonly reserves?: readonly number[]
     }
@@ -155,11 +170,15 @@ const dueOf = (job: Job): DueReason | null => {
 const reservesOf = ({
   plan,
   closing,
-}: Pick<CoupledState | DrumState | FlangeState, 'plan' | 'closing'>): {
+}: Pick<CoupledState | DrumState | FlangeState | TrainState, 'plan' | 'closing'>): {
   readonly reserves?: readonly number[]
 } => {
   if (!plan || plan.stale || closing) return {}
-  const { taken } = netLeaves(plan.entry.payload.changes)
+  const { taken } = netLeaves(
+    'moved' in plan
+      ? plan.entry.payload.changes.filter((c) => !plan.moved.includes(c.machine))
+      : plan.entry.payload.changes,
+  )
   return taken.length > 0 ? { reserves: taken } : {}
 }
 
@@ -195,6 +214,19 @@ export const summaryOf = (job: Job): JobSummaryFigures => {
         rounds: job.state.moves.length,
         asFound: couplingSummary(job.state.asFound),
         asLeft: couplingSummary(job.state.asLeft),
+        ...reservesOf(job.state),
+      }
+    case 'train':
+      return {
+        due: dueOf(job),
+        kind: 'train',
+        rounds: job.state.rounds,
+        couplings: job.state.couplings.map(({ part, state }) => ({
+          id: part.id,
+          name: part.name,
+          asFound: couplingSummary(state.asFound),
+          asLeft: couplingSummary(state.asLeft),
+        })),
         ...reservesOf(job.state),
       }
     case 'gear': {
@@ -329,6 +361,8 @@ export const figuredFrom = (job: Job): readonly unknown[] => {
       const { contact, backlash } = job.state
       return [contact.asFound, contact.left, backlash.left]
     }
+    case 'train':
+      return job.state.couplings.flatMap(({ state }) => [state.asFound, state.asLeft])
     case 'drum':
       return [job.state.asFound, job.state.asLeft, ...job.state.drum.surfaces.flatMap((s) => s.turns)]
     default:
@@ -346,6 +380,14 @@ export const figuresOf = (job: Job): readonly JobFigure[] => {
         ...ofLine('as-left', job.state.asLeft),
         ...ofTension('as-left', job.state.tensionLeft),
       ]
+    case 'train':
+      // A figure is known by its coupling: each has its own speed, hence its own limits.
+      return job.state.couplings.flatMap(({ part, state }) =>
+        [...ofMeasurement('as-found', state.asFound), ...ofMeasurement('as-left', state.asLeft)].map((f) => ({
+          ...f,
+          name: `${part.id}:${f.name}`,
+        })),
+      )
     case 'gear': {
       const { contact, backlash, machine } = job.state
       const window = backlashWindow(machine)

@@ -7,6 +7,7 @@ const CORRECTABLE: readonly EntryKind[] = [
   'set-up',
   'readings-taken',
   'plan-chosen',
+  'train-plan-chosen',
   'move-made',
   'flange-plan-chosen',
   'flange-moved',
@@ -16,7 +17,12 @@ const CORRECTABLE: readonly EntryKind[] = [
 ]
 
 /** Kinds that mean the machine as it stood when they were written: a move in between changes that. */
-const OF_A_ROUND: readonly EntryKind[] = ['readings-taken', 'plan-chosen', 'flange-plan-chosen']
+const OF_A_ROUND: readonly EntryKind[] = [
+  'readings-taken',
+  'plan-chosen',
+  'flange-plan-chosen',
+  'train-plan-chosen',
+]
 
 /** The first move in the logbook that came after what the writer had seen; null when there is none. */
 export const moveSince = (logbook: readonly LogEntry[], after: string | null): LogEntry | null => {

@@ -16,6 +16,8 @@ export interface Envelope {
   readonly after: string | null
   /** The move this entry belongs before, when a person settled that it does; see docs/logbook.md. */
   readonly before: string | null
+  /** The coupling or the machine of a train that it is about; missing where it is about the whole, and on any other machine. */
+  readonly part?: string | undefined
   /** The entry this one corrects, and why. */
   readonly supersedes: { readonly entry: string; readonly reason: string } | null
 }

@@ -28,6 +28,7 @@ const AT_THE_MACHINE: readonly EntryKind[] = [
   'readings-taken',
   'set-left-out',
   'plan-chosen',
+  'train-plan-chosen',
   'counts-read',
   'bolts-named',
   'move-made',
@@ -73,6 +74,8 @@ const ANSWERED_FOR: readonly EntryKind[] = [
   'lockout-waived',
   'set-used-anyway',
   'target-set',
+  'growth-set',
+  'machine-freed',
   'hot-answered',
   'stage-skipped',
   'job-closed',
@@ -83,5 +86,5 @@ export const MAY: Readonly<Record<Role, readonly EntryKind[]>> = {
   apprentice: AT_THE_MACHINE,
   millwright: [...AT_THE_MACHINE, ...ANSWERED_FOR],
   lead: [...AT_THE_MACHINE, ...ANSWERED_FOR],
-  planner: ['job-opened', 'tools-taken', 'plan-chosen', 'flange-plan-chosen', 'remark'],
+  planner: ['job-opened', 'tools-taken', 'plan-chosen', 'flange-plan-chosen', 'train-plan-chosen', 'remark'],
 }

@@ -22,6 +22,8 @@ import type { ProveEntries } from '../stages/prove/entries'
 import type { RoughInEntries } from '../stages/roughIn/entries'
 import type { SetUpEntries } from '../stages/setUp/entries'
 import type { TargetEntries } from '../stages/target/entries'
+import type { TrainGrowthEntries } from '../stages/trainGrowth/entries'
+import type { TrainPlanEntries } from '../stages/trainPlan/entries'
 import type { FitEntries } from '../stages/fit/entries'
 import type { InspectEntries } from '../stages/inspect/entries'
 import type { RunEntries } from '../stages/run/entries'
@@ -49,6 +51,8 @@ export interface EntryPayloads
     SetUpEntries,
     ReadingEntries,
     TargetEntries,
+    TrainGrowthEntries,
+    TrainPlanEntries,
     PlanEntries,
     MoveEntries,
     ProveEntries,

@@ -81,6 +81,9 @@ export type ObjectionCode =
   | 'backlash-unread'
   | 'pins-hold'
   | 'no-such-layers'
+  | 'no-such-part'
+  | 'train-unread'
+  | 'machine-locked'
 
 export const conflict = (code: ObjectionCode): Objection => ({ code, sort: 'conflict', path: [] })
 export const invalid = (code: ObjectionCode, ...path: (string | number)[]): Objection => ({

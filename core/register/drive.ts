@@ -1,5 +1,5 @@
 /** What joins a motor to its machine, and how it stands; a kind of job each. */
-export const DRIVES = ['coupled', 'flange', 'drum', 'gear', 'belt'] as const
+export const DRIVES = ['coupled', 'train', 'flange', 'drum', 'gear', 'belt'] as const
 export type Drive = (typeof DRIVES)[number]
 
 /** Names of a list that are for some drives alone; a name that is missing is for all. */

@@ -11,9 +11,9 @@ import type { StockShim } from '../shims/leafKinds'
 import type { Millimetres } from '../units/unitSystem'
 import type { SolveLinear } from './linearProgram'
 import { turnToTrain, type Train } from './train'
-import { solveContinuous, solveLifts, type PreparedMachine } from './trainProgram'
+import { solveContinuous, solveLifts, solvePushes, type PreparedMachine } from './trainProgram'
 
-export type TrainPlanKind = 'closest' | 'least-work'
+export type TrainPlanKind = 'closest' | 'least-work' | 'one-machine'
 
 export interface TrainMove {
   readonly machine: string
@@ -26,6 +26,8 @@ export interface TrainMove {
 
 export interface TrainPlan {
   readonly kind: TrainPlanKind
+  /** The only machine it moves, of a plan for one machine alone; null for the others. */
+  readonly only: string | null
   readonly moves: readonly TrainMove[]
   readonly couplings: readonly {
     readonly id: string
@@ -38,8 +40,8 @@ export interface TrainPlan {
   readonly shimsHandled: number
 }
 
-/** Plans other than the closest keep this share of every limit in hand where they can. */
-const SAFE_SHARE = 0.8
+/** Shares of the limit that the least work keeps within, the first that can be reached: half leaves room for the hands. */
+const LEVELS = [0.5, 0.8, 1] as const
 const WHOLE = 1 + 1e-6
 /** Combinations of packs tried for one set of lifts. */
 const MOST_TRIED = 400_000
@@ -49,13 +51,15 @@ const MOST_TRIED = 400_000
  * judged share over all couplings as small as whole shims allow near the continuous best,
  * `least-work` handles the fewest shims and moves the least sideways with every coupling safely in
  * band. Locked feet, packs and room are bounds. The program is linear (integer for the packs) and
- * handed to `solve`. Empty when the bounds leave nothing. Source: docs/methods/train-plan.md.
+ * handed to `solve`. Side moves go by whole `sideStep`s, 0 leaves them as they are. Empty when the
+ * bounds leave nothing. Source: docs/methods/train-plan.md.
  */
 export const planTrain = async (
   train: Train,
   stock: readonly StockShim[],
   packLimit: number,
   solve: SolveLinear,
+  sideStep: Millimetres = 0,
 ): Promise<readonly TrainPlan[]> => {
   const feet = train.machines.flatMap((m) => m.feet)
   const lent = lentTo(feet, stock, packLimit)
@@ -77,15 +81,16 @@ export const planTrain = async (
     level: number | null,
     side: Moves,
   ): Promise<TrainPlan | null> => {
+    const stepped = byStep(machines, side, sideStep)
     const from = async (own: readonly PreparedMachine[]) => {
       const lifts = await solveLifts(train, own, stock, solve, around, level)
-      return lifts && assemble(kind, train, own, stock, lifts, side)
+      return lifts && assemble(kind, train, own, stock, lifts, stepped)
     }
     const found = await from(machines)
     // A program that ran out of time may have found less than the lifts nearest to the continuous best.
     const rounded =
       level === null || !found?.feasible
-        ? assemble(kind, train, machines, stock, nearestTo(machines, around), side)
+        ? assemble(kind, train, machines, stock, nearestTo(machines, around), stepped)
         : null
     const plan = found && rounded && worstOf(rounded) < worstOf(found) - 1e-9 ? rounded : (found ?? rounded)
     if (plan) return plan
@@ -96,18 +101,67 @@ export const planTrain = async (
   const plans: TrainPlan[] = []
   const close = await whole('closest', bestV.moves, null, bestH.moves)
   if (close) plans.push(close)
-  const levelFor = (share: number) => (share <= SAFE_SHARE ? SAFE_SHARE : share <= 1 ? 1 : null)
+  const levelFor = (share: number) => LEVELS.find((l) => share <= l) ?? null
   const reached = close ? Math.max(...close.couplings.map((c) => c.score.v)) : bestV.share
   const levelV = levelFor(reached)
   const levelH = levelFor(bestH.share)
   if (levelV !== null && levelH !== null) {
     const easyV = await solveContinuous(train, machines, 'v', solve, levelV)
-    const side = await solveContinuous(train, machines, 'h', solve, levelH)
-    const plan = side && easyV && (await whole('least-work', easyV.moves, levelV, side.moves))
-    if (plan) plans.push(plan)
+    const lifted = easyV && (await whole('least-work', easyV.moves, levelV, bestH.moves))
+    const opened = new Set(
+      machines.flatMap((m, k) =>
+        lifted?.moves.some(
+          (f) => f.machine === m.machine.id && f.packs.left.changes + f.packs.right.changes > 0,
+        )
+          ? [k]
+          : [],
+      ),
+    )
+    const side = lifted && (await solvePushes(train, machines, opened, solve, levelH))
+    if (lifted && side) plans.push(pushed(train, lifted, machines, byStep(machines, side, sideStep)))
   }
   return plans
 }
+
+/**
+ * The least work that brings the train as near as `machine` alone can: every other one stays. Null when
+ * the bounds leave nothing. Source: docs/methods/train-plan.md.
+ */
+export const planOneMachine = async (
+  train: Train,
+  machine: string,
+  stock: readonly StockShim[],
+  packLimit: number,
+  solve: SolveLinear,
+  sideStep: Millimetres = 0,
+): Promise<TrainPlan | null> => {
+  const alone: Train = {
+    ...train,
+    machines: train.machines.map((m) =>
+      m.id === machine ? m : { ...m, feet: m.feet.map((f) => ({ ...f, locked: true })) },
+    ),
+  }
+  const plans = await planTrain(alone, stock, packLimit, solve, sideStep)
+  const easy = plans.find((p) => p.kind === 'least-work' && p.feasible) ?? plans[0]
+  return easy ? { ...easy, kind: 'one-machine', only: machine } : null
+}
+
+/** Side moves by whole steps of a dial, inside the room of each pair. */
+const byStep = (machines: readonly PreparedMachine[], side: Moves, step: Millimetres): Moves =>
+  step <= 0
+    ? side
+    : machines.map((m, k) => {
+        const inside = (pair: 0 | 1) => {
+          const { foot } = m.pairs[pair]
+          if (foot.locked) return 0
+          const [least, most] = [
+            Math.ceil(-foot.sideMinus / step - 1e-9),
+            Math.floor(foot.sidePlus / step + 1e-9),
+          ]
+          return Math.min(most, Math.max(least, Math.round((side[k]?.[pair] ?? 0) / step))) * step || 0
+        }
+        return [inside(0), inside(1)] as const
+      })
 
 type Moves = readonly (readonly [number, number])[]
 
@@ -147,6 +201,36 @@ const assemble = (
       }
     }),
   )
+  return planned(train, {
+    kind,
+    only: null,
+    moves,
+    shimsHandled: supplied.changes,
+  })
+}
+
+/** A plan with other side moves. */
+const pushed = (
+  train: Train,
+  plan: TrainPlan,
+  machines: readonly PreparedMachine[],
+  side: Moves,
+): TrainPlan =>
+  planned(train, {
+    ...plan,
+    moves: plan.moves.map((m) => {
+      const k = machines.findIndex((own) => own.machine.id === m.machine)
+      const h = side[k]?.[machines[k]?.pairs[0].foot.id === m.id ? 0 : 1] ?? 0
+      return { ...m, h: Math.abs(h) < 1e-9 ? 0 : h }
+    }),
+  })
+
+/** What moves make of every coupling. */
+const planned = (
+  train: Train,
+  plan: Pick<TrainPlan, 'kind' | 'only' | 'moves' | 'shimsHandled'>,
+): TrainPlan => {
+  const { moves } = plan
   const lineAt = (machine: string, x: Millimetres): Misalignment =>
     lineOfMoves(moves.filter((m) => m.machine === machine).map((m) => ({ ...m, x: m.x - x })))
   const couplings = train.couplings.map((c) => {
@@ -166,10 +250,11 @@ const assemble = (
     }
   })
   return {
-    kind,
+    kind: plan.kind,
+    only: plan.only,
     moves,
     couplings,
     feasible: couplings.every((c) => c.score.v <= WHOLE && c.score.h <= WHOLE),
-    shimsHandled: supplied.changes,
+    shimsHandled: plan.shimsHandled,
   }
 }

@@ -15,6 +15,9 @@ const WAYS = [0, 1, 2] as const
 /** Lifts looked at for the least work, of each number of shims handled: those nearest to where the closest plan goes. */
 const NEARBY_EASY = 8
 
+/** Leaves handled that opening one more machine is worth: its bolts, its dials, its tightening. */
+const WORK_OF_MACHINE = 4
+
 /** Lifts of a pair that the program may choose from. */
 const offered = ({ v, changes }: PairLifts, wanted: number, byWork: boolean): readonly number[] => {
   const still = nearestIndex(v, 0)
@@ -162,6 +165,46 @@ export const solveContinuous = async (
   }
 }
 
+/**
+ * Side moves that push as few machines as they can within `level`, those of `opened` before others, and
+ * then as near as these can come. Null where no choice of machines is within it.
+ */
+export const solvePushes = async (
+  train: Train,
+  machines: readonly PreparedMachine[],
+  opened: ReadonlySet<number>,
+  solve: SolveLinear,
+  level: number,
+): Promise<readonly (readonly [number, number])[] | null> => {
+  const free = machines.flatMap((m, k) =>
+    m.pairs.some(({ foot }) => !foot.locked && foot.sidePlus + foot.sideMinus > 0) ? [k] : [],
+  )
+  const choices = Array.from({ length: 1 << free.length }, (_, bits) =>
+    free.filter((_, i) => bits & (1 << i)),
+  )
+  const work = (set: readonly number[]) => set.filter((k) => !opened.has(k)).length * 100 + set.length
+  const byWork = new Map<number, (readonly number[])[]>()
+  for (const set of choices) byWork.set(work(set), [...(byWork.get(work(set)) ?? []), set])
+  for (const cost of [...byWork.keys()].sort((a, b) => a - b)) {
+    let best: { readonly moves: readonly (readonly [number, number])[]; readonly share: number } | null = null
+    for (const set of byWork.get(cost) ?? []) {
+      const held = machines.map((m, k) => (set.includes(k) ? m : withoutRoom(m)))
+      const found = await solveContinuous(train, held, 'h', solve, null)
+      if (found && (!best || found.share < best.share)) best = found
+    }
+    if (best && best.share <= level + 1e-9) return best.moves
+  }
+  return null
+}
+
+const withoutRoom = (m: PreparedMachine): PreparedMachine => {
+  const held = (pair: PairLifts): PairLifts => ({
+    ...pair,
+    foot: { ...pair.foot, sidePlus: 0, sideMinus: 0 },
+  })
+  return { ...m, pairs: [held(m.pairs[0]), held(m.pairs[1])] }
+}
+
 /** Whole-shim lifts: one of each pair's reachable lifts, chosen by an integer program. */
 export const solveLifts = async (
   train: Train,
@@ -177,6 +220,8 @@ export const solveLifts = async (
   const constraints: Constraint[] = [...limitConstraints(train, machines, 'v', 'share')]
   const shelf = new Map<number, { name: string; factor: number }[]>()
   machines.forEach((m, k) => {
+    const opened = `o${k}`
+    const opening: string[] = []
     for (const pair of [0, 1] as const) {
       const { v, packs } = m.pairs[pair]
       const name = nameOf(k, pair)
@@ -193,6 +238,7 @@ export const solveLifts = async (
         })
       })
       for (const choice of choices) {
+        if (choice.changes > 0) opening.push(choice.name)
         variables.push({
           name: choice.name,
           low: 0,
@@ -219,6 +265,15 @@ export const solveLifts = async (
         terms: [{ name, factor: -1 }, ...choices.map((c) => ({ name: c.name, factor: v[c.i] as number }))],
         low: 0,
         high: 0,
+      })
+    }
+    // Whatever is changed under a machine, it is loosened once.
+    if (level !== null && opening.length > 0) {
+      variables.push({ name: opened, low: 0, high: 1, cost: WORK_OF_MACHINE, binary: true })
+      constraints.push({
+        terms: [{ name: opened, factor: 2 }, ...opening.map((name) => ({ name, factor: -1 }))],
+        low: 0,
+        high: Infinity,
       })
     }
   })

@@ -8,6 +8,7 @@ import { calculate as calculateHere } from '../../shared/calculation/operations'
 import type { MachineSnapshot } from '../../shared/register/machine'
 import type { ViewFrom } from '../../shared/wording/otherEnd'
 import { tellingOf, type FootWords } from '../../shared/wording/telling'
+import { partMachine } from '../../shared/register/partMachine'
 import { reportDocument } from '../report/document'
 import type { SheetShim } from '../../core/shims/sheetShim'
 import { outlineDocument } from '../report/outlineDocument'
@@ -51,7 +52,11 @@ export interface ReportTask {
   readonly view: ViewFrom
   readonly paper: 'A4' | 'LETTER'
   /** A data sheet of this method instead of the report; filled with what the job knows, or blank. */
-  readonly sheet?: { readonly method: MethodId | null; readonly filled: boolean }
+  readonly sheet?: {
+    readonly method: MethodId | null
+    readonly filled: boolean
+    readonly part: string | null
+  }
   /** Photographs of the logbook that have arrived, as data URLs by id. */
   readonly photographs: Readonly<Record<string, string>>
   readonly fonts: ReportFonts
@@ -78,8 +83,8 @@ export const report = async ({
     photographs: task.photographs,
   }
   if (task.sheet) {
-    const { method, filled } = task.sheet
-    const sheet = sheetOf(job, reported, method, filled)
+    const { method, filled, part } = task.sheet
+    const sheet = sheetOf(job, reported, method, filled, part)
     return {
       pdf: await printPdf(sheet, task.fonts),
       name: `${machine.tag}-${words.sheet.fileName}.pdf`,
@@ -95,12 +100,30 @@ const sheetOf = (
   reported: Reported,
   method: NonNullable<ReportTask['sheet']>['method'],
   filled: boolean,
+  part: string | null,
 ) => {
   switch (job.kind) {
     case 'belt':
       return beltSheetDocument(job.state, reported, filled)
     case 'gear':
       return gearSheetDocument(job.state, reported, filled)
+    case 'train': {
+      const own = job.state.couplings.find((c) => c.part.id === part) ?? job.state.couplings[0]
+      if (!own) throw new Error('a train without couplings')
+      const told = {
+        ...reported,
+        machine: partMachine(reported.machine, own.part),
+        telling: reported.telling.of(own.part.machine),
+      }
+      const { setUp } = own.state
+      return sheetDocument(
+        own.state,
+        told,
+        method ?? setUp?.how.method ?? own.part.machine.usual.method,
+        filled,
+        own.part.name,
+      )
+    }
     default: {
       const { setUp, machine } = job.state
       return sheetDocument(job.state, reported, method ?? setUp?.how.method ?? machine.usual.method, filled)

@@ -32,6 +32,7 @@ const rowOf = (entry: LogEntry, seq: number) => ({
   before_entry: entry.before,
   supersedes: entry.supersedes?.entry ?? null,
   supersede_reason: entry.supersedes?.reason ?? null,
+  part: entry.part ?? null,
 })
 
 const UPDATE = `
@@ -47,9 +48,9 @@ const ONE = `
     returning id
   )
   insert into entries (id, job_id, seq, kind, version, payload, author, made_at, received_at, after_entry,
-    before_entry, supersedes, supersede_reason)
+    before_entry, supersedes, supersede_reason, part)
   select ?::uuid, id, ?::int, ?::text, ?::int, ?::jsonb, ?::uuid, ?::timestamptz, ?::timestamptz, ?::uuid,
-    ?::uuid, ?::uuid, ?::text from head
+    ?::uuid, ?::uuid, ?::text, ?::text from head
   returning id`
 
 const HEAD = `
@@ -59,12 +60,12 @@ const HEAD = `
     returning id
   ), added as (
     insert into entries (id, job_id, seq, kind, version, payload, author, made_at, received_at, after_entry,
-      before_entry, supersedes, supersede_reason)
+      before_entry, supersedes, supersede_reason, part)
     select e.id, head.id, e.seq, e.kind, e.version, e.payload, e.author, e.made_at, e.received_at,
-      e.after_entry, e.before_entry, e.supersedes, e.supersede_reason
+      e.after_entry, e.before_entry, e.supersedes, e.supersede_reason, e.part
     from head, jsonb_to_recordset(?::jsonb) as e(id uuid, seq int, kind text, version int, payload jsonb,
       author uuid, made_at timestamptz, received_at timestamptz, after_entry uuid, before_entry uuid,
-      supersedes uuid, supersede_reason text)
+      supersedes uuid, supersede_reason text, part text)
   )`
 
 const FIGURES = `, figures as (

@@ -47,6 +47,7 @@ const sameEntry = (a: LogEntry, b: LogEntry): boolean => {
       e.author,
       Date.parse(e.madeAt),
       e.supersedes && sorted(e.supersedes),
+      e.part ?? null,
     ])
   return said(a) === said(b)
 }

@@ -18,6 +18,7 @@ interface EntryRow {
   readonly before_entry: string | null
   readonly supersedes: string | null
   readonly supersede_reason: string | null
+  readonly part: string | null
 }
 
 const COLUMNS = [
@@ -33,6 +34,7 @@ const COLUMNS = [
   'before_entry',
   'supersedes',
   'supersede_reason',
+  'part',
 ]
 
 const toEntry = (row: EntryRow): LogEntry => ({
@@ -43,6 +45,7 @@ const toEntry = (row: EntryRow): LogEntry => ({
   after: row.after_entry,
   before: row.before_entry,
   supersedes: row.supersedes ? { entry: row.supersedes, reason: row.supersede_reason ?? '' } : null,
+  ...(row.part === null ? {} : { part: row.part }),
   ...readBody(row.kind, row.version, row.payload),
 })
 
@@ -56,18 +59,20 @@ export const listEntries = async (knex: Knex, jobId: string, from = 0): Promise<
       .select(COLUMNS)) as EntryRow[]
   ).map(toEntry)
 
-/** The last set-up in a job's logbook that no other corrects; null when it has none. */
-export const lastSetUp = async (knex: Knex, jobId: string): Promise<LogEntry<'set-up'> | null> => {
-  const row = (await knex('entries')
+/** The last set-up of each part in a job's logbook that no other corrects; under no name where a machine has no parts. */
+export const lastSetUps = async (
+  knex: Knex,
+  jobId: string,
+): Promise<ReadonlyMap<string, LogEntry<'set-up'>>> => {
+  const rows = (await knex('entries')
     .where({ job_id: jobId, kind: 'set-up' })
     .whereNotIn(
       'id',
       knex('entries').select('supersedes').where({ job_id: jobId }).whereNotNull('supersedes'),
     )
-    .orderBy('seq', 'desc')
-    .first(COLUMNS)) as EntryRow | undefined
-  const entry = row && toEntry(row)
-  return entry?.kind === 'set-up' ? entry : null
+    .orderBy('seq')
+    .select(COLUMNS)) as EntryRow[]
+  return new Map(rows.map(toEntry).flatMap((e) => (e.kind === 'set-up' ? [[e.part ?? '', e] as const] : [])))
 }
 
 /** Entries of these kinds in these jobs, by job and in order. */

@@ -24,6 +24,13 @@ export interface JobColumns {
   readonly nextDue: string | null
 }
 
+/** Closed with a cold target that no hot check has borne out, at its coupling or at one of them. */
+const isProvisional = (job: Job): boolean => {
+  if (job.state.closing === null) return false
+  if (job.kind === 'train') return job.state.couplings.some((c) => c.state.expected !== null)
+  return job.kind === 'coupled' && job.state.expected !== null
+}
+
 /** What a folded job leaves in its columns; a closed one keeps the verdict that was signed. */
 export const columnsOf = (job: Job): JobColumns => ({
   kind: job.kind,
@@ -31,7 +38,7 @@ export const columnsOf = (job: Job): JobColumns => ({
   verdict: job.state.closing?.payload.signed?.verdict ?? job.state.outcome.verdict,
   summary: summaryOf(job),
   figures: figuresOf(job),
-  provisional: job.kind === 'coupled' && job.state.closing !== null && job.state.expected !== null,
+  provisional: isProvisional(job),
   nextDue: job.state.closing?.payload.due?.on ?? null,
 })
 

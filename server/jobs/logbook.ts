@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { foldJob } from '../../core/jobs/jobs'
+import type { LogEntry } from '../../core/logbook/entry'
 import type { EntryAnswer, JobAnswer, JobSummary, Page, WireDriveLeft } from '../../shared/api/answers'
 import type { Settings } from '../../core/register/setSheaves'
 import { driveLeft, LEFT_BY } from '../../core/stages/inspect/driveLeft'
@@ -17,7 +18,7 @@ import { askForPhotographs } from '../photographs/askForPhotographs'
 import { findWorks } from '../works/works.repository'
 import { appendAll, appendBatch, idTaken, isTaken, personOf, type Offered } from './append'
 import { Batches, type Settled } from './batches'
-import { entriesOfJobs, lastSetUp, leavesPutIn } from './entries.repository'
+import { entriesOfJobs, lastSetUps, leavesPutIn } from './entries.repository'
 import {
   columnsOf,
   findJob,
@@ -59,6 +60,19 @@ const driveBefore = async (
   return { ...left, line: left.line && toWire(left.line), tension: left.tension && toWire(left.tension) }
 }
 
+/** How a machine was set up in the job before, and each of its parts where it has any. */
+const previousOf = (
+  closedAt: string,
+  setUps: ReadonlyMap<string, LogEntry<'set-up'>>,
+): JobAnswer['previous'] => {
+  const parts = [...setUps].filter(([part]) => part !== '')
+  return {
+    closedAt,
+    setUp: setUps.get('')?.payload ?? null,
+    ...(parts.length > 0 ? { parts: Object.fromEntries(parts.map(([part, e]) => [part, e.payload])) } : {}),
+  }
+}
+
 /** A job as a client opens it: with the set-up of this machine's job before it. */
 export const answerJob = async (knex: Knex, id: string): Promise<JobAnswer> => {
   const { head, machine, entries } = await readJob(knex, id)
@@ -66,9 +80,9 @@ export const answerJob = async (knex: Knex, id: string): Promise<JobAnswer> => {
     jobClosedBefore(knex, head.machineId, head.openedAt),
     leavesPutIn(knex, head.machineId, head.openedAt),
   ])
-  const [setUp, drive] = before
+  const [setUps, drive] = before
     ? await Promise.all([
-        before.settings ? null : lastSetUp(knex, before.id),
+        before.settings ? null : lastSetUps(knex, before.id),
         before.settings ? driveBefore(knex, before, before.settings) : null,
       ])
     : [null, null]
@@ -78,7 +92,7 @@ export const answerJob = async (knex: Knex, id: string): Promise<JobAnswer> => {
     machine,
     entries: entries.map(toWire),
     leavesBefore,
-    previous: before && setUp ? { closedAt: before.closedAt, setUp: setUp.payload } : null,
+    previous: before && setUps && setUps.size > 0 ? previousOf(before.closedAt, setUps) : null,
     drive,
     left: before?.left ? { job: before.id, closedAt: before.closedAt, coupling: before.left } : null,
   }

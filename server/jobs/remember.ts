@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import type { BeltState } from '../../core/jobs/belt'
 import type { FootedState } from '../../core/jobs/footed'
 import type { FlangeState } from '../../core/jobs/flange'
+import type { TrainState } from '../../core/jobs/train'
 import type { GearState } from '../../core/jobs/gear'
 import type { Job } from '../../core/jobs/jobs'
 import { beltRegisterChanges } from '../../core/stages/close/beltRegister'
@@ -203,6 +204,56 @@ const rememberFeet = async (
   return answerWords.packsNotWritten(UNIT_NAMES[units].displacement, list.join('; '))
 }
 
+/** What lies under the feet of every machine, their bolts and how the line grows become the register's. */
+const rememberTrain = async (
+  knex: Knex,
+  machine: MachineSnapshot,
+  state: TrainState,
+): Promise<string | null> => {
+  const current = await findMachine(knex, machine.tag, true)
+  if (!current || current.id !== machine.id || current.drive !== 'train')
+    return answerWords.machineGone(machine.tag)
+  const { id, version, ...record } = current
+  const own = (mm: number) => Number(fromCore(mm, 'displacement', record.units).toPrecision(12))
+  const machines = record.machines.map((unit) => {
+    const left = state.machines.find((m) => m.part.id === unit.id)?.state
+    const { bolts } = left ?? {}
+    return {
+      ...unit,
+      ...(bolts?.from === 'job' ? { bolts: bolts.payload } : {}),
+      feet: unit.feet.map((foot) => {
+        const packs = left?.packs.find((p) => p.machine === 'movable' && p.id === foot.id)?.packs
+        return packs
+          ? { ...foot, existing: { left: packs.left.map(own), right: packs.right.map(own) } }
+          : foot
+      }),
+    }
+  })
+  const { growth } = state
+  const changed = machineFields.safeParse({
+    ...record,
+    machines,
+    ...(growth?.from === 'job' ? { growth: growth.set } : {}),
+  })
+  if (changed.success) await updateMachine(knex, id, version, changed.data)
+  // Feet the register has not any more keep what lies under them in words.
+  const lost = state.machines.flatMap(({ part, state: stand }) =>
+    stand.packs
+      .filter(
+        (p) =>
+          p.machine === 'movable' &&
+          (!changed.success || !machines.some((m) => m.id === part.id && m.feet.some((f) => f.id === p.id))),
+      )
+      .map((p) => ({ name: part.name, p })),
+  )
+  if (lost.length === 0) return null
+  const { units } = machine
+  const list = lost.map(({ name, p }) =>
+    answerWords.packsLeft(`${name} ${p.id}`, pack(p.packs.left, units), pack(p.packs.right, units)),
+  )
+  return answerWords.packsNotWritten(UNIT_NAMES[units].displacement, list.join('; '))
+}
+
 /**
  * What a closed job knows better than the register becomes the register's. Answers what could not be written, in words, when the
  * register has changed under the job; null when all was. One case a kind of job.
@@ -216,6 +267,8 @@ export const rememberInRegister = (
     case 'coupled':
     case 'drum':
       return rememberFeet(knex, machine, job.state)
+    case 'train':
+      return rememberTrain(knex, machine, job.state)
     case 'flange':
       return rememberFlange(knex, machine, job.state)
     case 'gear':

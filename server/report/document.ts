@@ -64,7 +64,9 @@ export const reportDocument = (job: Job, report: Reported): TDocumentDefinitions
         ],
       },
       ...withoutLostEnd(sectionsOf(job, report)),
-      ...(job.kind === 'coupled' || job.kind === 'drum' ? [whereSeen(w.seenFrom)] : []),
+      ...(job.kind === 'coupled' || job.kind === 'drum' || job.kind === 'train'
+        ? [whereSeen(w.seenFrom)]
+        : []),
     ],
   }
 }

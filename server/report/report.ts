@@ -24,13 +24,26 @@ export const reportFor = async (
     readonly paper: 'a4' | 'letter'
     readonly units?: UnitSystem
     readonly view: ViewFrom
-    readonly sheet?: { readonly method: MethodId | null; readonly filled: boolean }
+    readonly sheet?: {
+      readonly method: MethodId | null
+      readonly filled: boolean
+      readonly part: string | null
+    }
   },
 ): Promise<Printed> => {
   const { id, machine, entries } = await readJob(knex, jobId)
   const units = wanted.units ?? machine.units
   const { sheet } = wanted
-  const key = [id, entries.length, wanted.paper, units, wanted.view, sheet?.method, sheet?.filled].join()
+  const key = [
+    id,
+    entries.length,
+    wanted.paper,
+    units,
+    wanted.view,
+    sheet?.method,
+    sheet?.filled,
+    sheet?.part,
+  ].join()
   const known = making.get(key)
   if (known) return known
   const print = async (): Promise<Printed> => {

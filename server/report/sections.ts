@@ -3,6 +3,7 @@ import type { BeltState } from '../../core/jobs/belt'
 import type { CoupledState } from '../../core/jobs/coupled'
 import type { DrumState } from '../../core/jobs/drum'
 import type { FlangeState } from '../../core/jobs/flange'
+import type { TrainState } from '../../core/jobs/train'
 import type { GearState } from '../../core/jobs/gear'
 import type { Job } from '../../core/jobs/jobs'
 import type { Reported, Section } from './section'
@@ -26,6 +27,7 @@ import { roughInLooks } from './sections/roughIn'
 import { settingTables } from './sections/setting'
 import { setUps } from './sections/setUps'
 import { signature } from './sections/signature'
+import { atCouplings, atMachines, trainPlans, trainResult, trainTaken } from './sections/train'
 import { tensionResult, tensionRounds } from './sections/tension'
 
 /** What is printed of each kind of job, in order. One row a section. */
@@ -42,6 +44,16 @@ const COUPLED: readonly Section<CoupledState>[] = [
   setUps,
   readings,
   registerTaken,
+  record,
+  signature,
+]
+const TRAIN: readonly Section<TrainState>[] = [
+  facts,
+  trainResult,
+  trainPlans,
+  atCouplings(couplingResult, movesMade, proved, hotCheck, levelAndRunout, roughInLooks, setUps, readings),
+  atMachines(lookedAt, feetRounds),
+  trainTaken,
   record,
   signature,
 ]
@@ -100,6 +112,8 @@ export const sectionsOf = (job: Job, report: Reported): readonly Content[] => {
   switch (job.kind) {
     case 'coupled':
       return COUPLED.flatMap((section) => section(job.state, report))
+    case 'train':
+      return TRAIN.flatMap((section) => section(job.state, report))
     case 'flange':
       return FLANGE.flatMap((section) => section(job.state, report))
     case 'drum':

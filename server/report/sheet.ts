@@ -39,6 +39,8 @@ export const sheetDocument = (
   report: Reported,
   method: OfferedMethod,
   filled: boolean,
+  /** The coupling it is for, where a machine has several. */
+  coupling = '',
 ): TDocumentDefinitions => {
   const { telling, personName } = report
   const { words, units } = telling
@@ -112,7 +114,7 @@ export const sheetDocument = (
       unbreakable: true,
     }
   }
-  const title = w.title(setsWords(words).methods[method])
+  const title = [w.title(setsWords(words).methods[method]), coupling].filter(Boolean).join(', ')
   return sheetPage(report, title, unit.displacement, [
     block(
       w.taped,

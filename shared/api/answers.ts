@@ -176,7 +176,9 @@ export interface TodayAnswer {
 /** How this machine was set up in its last job before this one: what a new set-up is held against. */
 export interface PreviousSetUp {
   readonly closedAt: string
-  readonly setUp: SetUpPayload
+  readonly setUp: SetUpPayload | null
+  /** Of a train, by coupling. */
+  readonly parts?: Readonly<Record<string, SetUpPayload>>
 }
 
 /** Where the job before left this machine cold, core units. */

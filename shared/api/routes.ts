@@ -74,6 +74,7 @@ const sheetQuery = reportQuery.extend({
       error: issue('unknown-method'),
     })
     .optional(),
+  part: z.string().min(1).max(40).optional(),
   filled: z.enum(['yes', 'no'], { error: issue('yes-or-no') }).default('no'),
 })
 

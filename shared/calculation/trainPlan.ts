@@ -4,7 +4,7 @@ import { ALIGNED } from '../../core/frame/planes'
 import { done, refused } from '../../core/outcome'
 import type { PlanFoot } from '../../core/plan/planFoot'
 import type { TrainCoupling } from '../../core/train/train'
-import { planTrain } from '../../core/train/trainPlan'
+import { planOneMachine, planTrain } from '../../core/train/trainPlan'
 import { highsWithin } from '../solver/highs'
 import { defineOperation } from './defineOperation'
 import { figure, idText, knownLine, oneOf, refuseTwins, rpm, tolerance, units, whole } from './fields'
@@ -49,6 +49,10 @@ const input = z
       .max(7, { error: issue('give-at-most-seven-couplings') }),
     stock,
     packLimit: whole('most-shims-a-pack-may-hold', 1, 6),
+    alone: z
+      .boolean()
+      .optional()
+      .describe('Adds what each machine by itself could do, the others left where they stand.'),
   })
   .superRefine((value, context) => {
     value.couplings.forEach((c, i) => {
@@ -81,7 +85,8 @@ export const trainPlanOperation = defineOperation({
       .describe('`all`, or `within N s`: the whole-shim programs gave the best they had found by then.'),
     plans: z.array(
       z.object({
-        kind: z.enum(['closest', 'least-work']),
+        kind: z.enum(['closest', 'least-work', 'one-machine']),
+        only: z.string().optional().describe('The machine that a plan for one machine moves.'),
         feasible: z.boolean(),
         shimsHandled: out(),
         moves: z.array(
@@ -117,13 +122,21 @@ export const trainPlanOperation = defineOperation({
       feet: m.feet.map((f): PlanFoot => ({ ...f, existing: { left: f.existing, right: f.existing } })),
     }))
     const solver = highsWithin()
-    const plans = await planTrain({ machines, couplings }, given.stock, given.packLimit, solver.solve)
+    const train = { machines, couplings }
+    const plans = [...(await planTrain(train, given.stock, given.packLimit, solver.solve))]
+    const free = machines.filter((m) => m.feet.some((f) => !f.locked))
+    if (given.alone && free.length > 1)
+      for (const { id } of free) {
+        const plan = await planOneMachine(train, id, given.stock, given.packLimit, solver.solve)
+        if (plan) plans.push(plan)
+      }
     if (plans.length === 0) return refused('no-solution', ['machines'])
     return done({
       feasible: plans.some((p) => p.feasible),
       searched: solver.searched(),
       plans: plans.map((p) => ({
         kind: p.kind,
+        ...(p.only === null ? {} : { only: p.only }),
         feasible: p.feasible,
         shimsHandled: p.shimsHandled,
         moves: p.moves.map((m) => ({

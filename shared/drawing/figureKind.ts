@@ -12,6 +12,6 @@ const KINDS: readonly (readonly [begins: string, kind: FigureKind])[] = [
   ['gear.backlash', 'displacement'],
 ]
 
-/** How a figure of this name is counted; whatever isn't named is a slope. */
+/** How a figure of this name is counted, whichever coupling of a train it is of; whatever isn't named is a slope. */
 export const figureKind = (name: string): FigureKind =>
-  KINDS.find(([begins]) => name.startsWith(begins))?.[1] ?? 'slope'
+  KINDS.find(([begins]) => name.slice(name.indexOf(':') + 1).startsWith(begins))?.[1] ?? 'slope'

@@ -164,7 +164,7 @@ export const fittingExaggeration = (input: {
 }
 
 /** The offset band as a gate at the coupling, about the target; for flex planes, what the offset alone may be. */
-const gateOf = (
+export const gateOf = (
   tolerance: SettledTolerance,
   plane: Plane,
   target?: Misalignment,

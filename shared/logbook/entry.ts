@@ -11,6 +11,12 @@ const envelope = z.object({
   madeAt: moment,
   after: uuid('last-entry-seen').nullable().default(null),
   before: uuid('move-it-belongs-before').nullable().default(null),
+  part: z
+    .string({ error: issue('part-of-the-train') })
+    .min(1, { error: issue('part-of-the-train') })
+    .max(40, { error: issue('part-of-the-train') })
+    .nullish()
+    .transform((part) => part ?? undefined),
   supersedes: z
     .object({ entry: uuid('entry-corrected'), reason: words('why-corrected', 500) })
     .nullable()

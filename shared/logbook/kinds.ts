@@ -15,6 +15,8 @@ import { proveKinds } from '../stages/prove/entries'
 import { readingKinds } from '../stages/measure/entries'
 import { moveKinds } from '../stages/move/entries'
 import { openingKinds } from '../stages/open/entries'
+import { trainGrowthKinds } from '../stages/trainGrowth/entries'
+import { trainPlanKinds } from '../stages/trainPlan/entries'
 import { planKinds } from '../stages/plan/entries'
 import { roughInKinds } from '../stages/roughIn/entries'
 import { setUpKinds } from '../stages/setUp/entries'
@@ -51,6 +53,8 @@ export const KINDS = {
   ...setUpKinds,
   ...readingKinds,
   ...targetKinds,
+  ...trainGrowthKinds,
+  ...trainPlanKinds,
   ...planKinds,
   ...moveKinds,
   ...proveKinds,

@@ -48,6 +48,7 @@ export const fromWire = (raw: unknown): LogEntry => {
     after: entry.after ?? null,
     before: entry.before ?? null,
     supersedes: entry.supersedes ?? null,
+    ...(entry.part == null ? {} : { part: entry.part }),
   }
   return { ...envelope, kind, payload } as LogEntry
 }

@@ -6,6 +6,7 @@ import { DRIVES } from '../../core/register/drive'
 import type { CoupledFields } from './coupledMachine'
 import type { DrumFields } from './drumMachine'
 import { withBolts } from './flangeBoxes'
+import { withUnits } from './trainBoxes'
 import { blankRecord, openedBy, readRecord, recordBoxes, recordTexts } from './form'
 import { machineFields, type MachineFields, type MachineRecord } from './machine'
 
@@ -34,6 +35,7 @@ const textsOf = (m: MachineFields): Readonly<Record<string, string>> => ({
   [UNITS]: m.units,
   [RETIRED]: String(m.retired ?? false),
   ...feetNames(m),
+  ...partNames(m),
   ...(m.drive === 'flange' ? { [BOLTS]: String(m.flange.bolts) } : {}),
   ...recordTexts(m, recordBoxes(m)),
 })
@@ -43,6 +45,16 @@ const feetNames = (m: MachineFields): Readonly<Record<string, string>> =>
     ? Object.fromEntries(
         (['movable', 'stationary'] as const).flatMap((role) =>
           m.feet[role].map((f, i) => [`feet.${role}.${i}.id`, f.id]),
+        ),
+      )
+    : {}
+
+/** Machines and couplings of a train are known by their ids, whatever stands before them. */
+const partNames = (m: MachineFields): Readonly<Record<string, string>> =>
+  m.drive === 'train'
+    ? Object.fromEntries(
+        (['machines', 'couplings'] as const).flatMap((list) =>
+          m[list].map((part, i) => [`${list}.${i}.id`, part.id]),
         ),
       )
     : {}
@@ -93,6 +105,16 @@ const pairsIn = (texts: Texts, role: string): readonly number[] => [
   ),
 ]
 
+/** How many machines of a train have something in their columns. */
+const unitsIn = (texts: Texts): number =>
+  Math.max(
+    0,
+    ...Object.keys(texts).map((c) => {
+      const at = /^machines\.(\d{1,2})\./.exec(c)
+      return at && (texts[c] ?? '') !== '' ? Number(at[1]) + 1 : 0
+    }),
+  )
+
 /** An empty record of the shape that a row asks for: its pairs of feet, its method and form of limit. */
 const shapeFor = (texts: Texts, known: MachineRecord | undefined): MachineFields => {
   const drive = DRIVES.find((d) => d === texts[DRIVE]) ?? 'coupled'
@@ -117,6 +139,17 @@ const shapeFor = (texts: Texts, known: MachineRecord | undefined): MachineFields
       ...record,
       feet: { movable: feet('movable'), stationary: feet('stationary') },
     } as CoupledFields | DrumFields
+  }
+  if (record.drive === 'train') {
+    const shaped = withUnits(record, unitsIn(texts) || record.machines.length)
+    const named = <P extends { readonly id: string }>(list: 'machines' | 'couplings', parts: readonly P[]) =>
+      parts.map((p, i) => ({ ...p, id: texts[`${list}.${i}.id`]?.trim() || p.id }))
+    if (shaped.drive === 'train')
+      record = {
+        ...shaped,
+        machines: named('machines', shaped.machines),
+        couplings: named('couplings', shaped.couplings),
+      }
   }
   if (texts[BOLTS]) record = withBolts(record, Number(texts[BOLTS]))
   for (const box of recordBoxes(record))

@@ -12,6 +12,7 @@ import { blankCoupled, coupledBoxes } from './coupledBoxes'
 import { blankDrum, drumBoxes } from './drumBoxes'
 import { blankGear, gearBoxes } from './gearBoxes'
 import { blankFlange, flangeBoxes } from './flangeBoxes'
+import { blankTrain, namedByEnds, trainBoxes } from './trainBoxes'
 import type { MachineFields, MachineRecord } from './machine'
 
 type Plain = Record<string, unknown>
@@ -34,8 +35,10 @@ const commonBoxes = (record: MachineFields): readonly RecordBox[] => {
     text('tag', w.tag),
     text('name', w.name),
     text('area', w.area),
-    text('movableName', w.movableName),
-    text('stationaryName', w.stationaryName),
+    // A train is called by the machines at its ends.
+    ...(record.drive === 'train'
+      ? []
+      : [text('movableName', w.movableName), text('stationaryName', w.stationaryName)]),
     ...('couplingKind' in record ? [text('couplingKind', w.couplingKind)] : []),
     number('powerKw', w.power, 'plain'),
     number('rpm', w.rpm, 'plain'),
@@ -55,6 +58,8 @@ const ownBoxes = (record: MachineFields, chosen: FootWords, words: Words): reado
   switch (record.drive) {
     case 'coupled':
       return coupledBoxes(record, words, chosen)
+    case 'train':
+      return trainBoxes(record, words)
     case 'flange':
       return flangeBoxes(record, words)
     case 'drum':
@@ -82,6 +87,10 @@ export const recordLike = (known: MachineRecord): MachineFields => {
   const { id: _, version: __, ...record } = known
   if (record.drive === 'gear')
     return { ...record, tag: '', gear: { ...record.gear, leftAs: null, responses: NO_RESPONSES } }
+  if (record.drive === 'train') {
+    const { growth: _growth, ...own } = record
+    return { ...own, tag: '' }
+  }
   if (record.drive !== 'coupled') return { ...record, tag: '' }
   const { target: ___, ...own } = record
   return { ...own, tag: '' }
@@ -153,12 +162,13 @@ export const readRecord = (
       }
     }
   }
-  return { record, faults }
+  return { record: namedByEnds(record), faults }
 }
 
 /** What each kind of drive has, empty. */
 const BLANK = {
   coupled: blankCoupled,
+  train: blankTrain,
   flange: blankFlange,
   drum: blankDrum,
   gear: blankGear,

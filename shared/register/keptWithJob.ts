@@ -29,6 +29,11 @@ export const keptWithJob = (
     packLimit: works?.packLimit ?? ANY_PACK,
   }
   if (own.drive === 'gear') return own
+  if (own.drive === 'train') {
+    // Each coupling finds its own among them.
+    const sets = [...new Set(own.couplings.flatMap((c) => setsFor(c.couplingKind, limitSets)))]
+    return { ...own, ...(sets.length > 0 ? { limitSets: sets } : {}) }
+  }
   if (own.drive !== 'belt') {
     const sets = setsFor(own.couplingKind, limitSets)
     return { ...own, ...(sets.length > 0 ? { limitSets: sets } : {}) }

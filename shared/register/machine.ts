@@ -10,12 +10,13 @@ import { coupledFields } from './coupledMachine'
 import { drumFields } from './drumMachine'
 import { gearFields } from './gearMachine'
 import { flangeFields } from './flangeMachine'
+import { trainFields } from './trainMachine'
 import { liftMachine } from './lifts'
 
 /** What a person writes about a machine. One row a kind of drive. */
 export const machineFields = z.discriminatedUnion(
   'drive',
-  [coupledFields, flangeFields, drumFields, gearFields, beltFields],
+  [coupledFields, trainFields, flangeFields, drumFields, gearFields, beltFields],
   {
     error: issue('unknown-drive'),
   },

@@ -1,4 +1,5 @@
 import { farEnd, type Telling } from './telling'
+import type { TrainState } from '../../core/jobs/train'
 import type { Looks } from '../../core/stages/look/looks'
 import { atCloseWords, placesWords, proofStepsWords, provisionalWords } from './en'
 import type { Proof } from '../../core/stages/prove/checkProof'
@@ -28,6 +29,21 @@ export const unprovedAtClose = (
 ): readonly string[] => {
   const open = openSteps(proof, { words })
   return open === '' || skips.once.has('prove') ? [] : [atCloseWords(words).unproved(open)]
+}
+
+/** The same of every machine and coupling of a line, each by its name. */
+export const trainOpenAtClose = (train: TrainState, telling: Telling): readonly string[] => {
+  const named = (part: { readonly name: string }, lines: readonly string[]) =>
+    lines.map((line) => `${part.name}: ${line}`)
+  return [
+    ...train.machines.flatMap(({ part, state }) => named(part, openAtClose(state.looks, telling))),
+    ...train.couplings.flatMap(({ part, state }) =>
+      named(part, [
+        ...unprovedAtClose(state, telling),
+        ...provisionalAtClose(state, telling.of(part.machine)),
+      ]),
+    ),
+  ]
 }
 
 /** What stands open at the close: nobody knows yet whether it runs straight. */

@@ -8,6 +8,7 @@ import { layerFigure, underBoth } from './gearPrepare'
 import { historyWords } from './viewWords'
 import type { FootedState } from '../../core/jobs/footed'
 import type { MeasuredState } from '../../core/jobs/measured'
+import type { TrainState } from '../../core/jobs/train'
 import type { Job } from '../../core/jobs/jobs'
 import { SIDES } from '../../core/plan/pairNames'
 import { figure, pack } from './figures'
@@ -100,6 +101,24 @@ const told = (job: Job, telling: Telling): Told => {
           ]
         : []),
       [w.layers, `${underBoth(layers.now)} × ${layerFigure(layers.thickness, telling)}`],
+    ]
+  }
+  if (job.kind === 'train') {
+    const of = (part: TrainState['couplings'][number], rows: Told): Told =>
+      rows.map(([name, text]) => [`${part.part.name}: ${name}`, text])
+    return [
+      ...head,
+      [w.rounds, String(job.state.rounds)],
+      ...job.state.couplings.flatMap((c) => {
+        const own = telling.of(c.part.machine)
+        return of(c, [
+          [w.target, targetSource(c.state.coldTarget, own)],
+          ...judged(c.state, 'found', own),
+          ...judged(c.state, 'left', own),
+          ...limits(c.state, own),
+        ])
+      }),
+      ...job.state.machines.flatMap((m) => of(m, packs(m.state, telling.of(m.part.machine)))),
     ]
   }
   const { state } = job

@@ -5,10 +5,12 @@ import { coupledFindings } from './coupledFindings'
 import { drumFindings } from './drumFindings'
 import { flangeFindings } from './flangeFindings'
 import { gearFindings } from './gearFindings'
+import { trainFindings } from './trainFindings'
 import type { Telling } from './telling'
 
 const FINDINGS: Readonly<Record<Job['kind'], (job: Job, telling: Telling) => Findings>> = {
   coupled: coupledFindings,
+  train: trainFindings,
   flange: flangeFindings,
   drum: drumFindings,
   gear: gearFindings,

@@ -10,6 +10,7 @@ import type { CoupledStageId, CoupledState } from '../../core/jobs/coupled'
 import type { DrumStageId, DrumState } from '../../core/jobs/drum'
 import type { FlangeStageId, FlangeState } from '../../core/jobs/flange'
 import type { GearStageId, GearState } from '../../core/jobs/gear'
+import { partsAt, type TrainStageId, type TrainState } from '../../core/jobs/train'
 import type { Job } from '../../core/jobs/jobs'
 import { meaningOfDrum } from './drumTrue'
 import { meaningOfTram } from './drum'
@@ -35,6 +36,7 @@ import { meaningOfLooks } from './look'
 import { meaningOfOpening } from './open'
 import { meaningOfRoughIn } from './roughIn'
 import { meaningOfFeet } from './softFoot'
+import { meaningOfGrowth, meaningOfTrainPlan } from './train'
 import { meaningOfTarget } from './targets'
 import { type Telling, farEnd } from './telling'
 
@@ -136,10 +138,39 @@ const BELT: { readonly [S in BeltStageId]: (state: BeltState, telling: Telling) 
   close: (s, t) => meaningOfClosing(s.closing, s.outcome, t),
 }
 
+/** What a stage says of the part whose turn it is, by its name; of the first where none wants. */
+const atPart = (
+  state: TrainState,
+  id: Exclude<CoupledStageId, 'target' | 'plan'>,
+  telling: Telling,
+): string => {
+  const rows = partsAt(state, id)
+  const row = rows.find((r) => r.wants) ?? rows[0]
+  const own = row && [...state.couplings, ...state.machines].find((p) => p.part.id === row.part.id)
+  return own ? `${own.part.name}: ${COUPLED[id](own.state, telling.of(own.part.machine)).headline}` : ''
+}
+
+const trainHeadline = (state: TrainState, id: TrainStageId, telling: Telling): string => {
+  switch (id) {
+    case 'make-safe':
+      return meaningOfSafety(state.safety, state.closing !== null, telling).headline
+    case 'growth':
+      return meaningOfGrowth(state, telling).headline
+    case 'train-plan':
+      return meaningOfTrainPlan(state, { plan: null, figures: [], searching: false }, telling).headline
+    case 'close':
+      return meaningOfClosing(state.closing, state.outcome, telling).headline
+    default:
+      return atPart(state, id, telling)
+  }
+}
+
 const headlines = (job: Job, telling: Telling): readonly (readonly [string, string])[] => {
   switch (job.kind) {
     case 'coupled':
       return job.sheet.rows.map((r) => [r.id, COUPLED[r.id](job.state, telling).headline])
+    case 'train':
+      return job.sheet.rows.map((r) => [r.id, trainHeadline(job.state, r.id, telling)])
     case 'flange':
       return job.sheet.rows.map((r) => [r.id, FLANGE[r.id](job.state, telling).headline])
     case 'drum':

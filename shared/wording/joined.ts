@@ -1,4 +1,4 @@
-import { drivesWords } from './en'
+import { drivesWords, trainWords } from './en'
 import { capital } from './telling'
 import type { MachineFields } from '../register/machine'
 import type { Words } from './words'
@@ -8,6 +8,8 @@ export const joinedWords = (machine: MachineFields, words: Words): string => {
   switch (machine.drive) {
     case 'coupled':
       return machine.couplingKind
+    case 'train':
+      return trainWords(words).onOneLine(machine.machines.map((m) => m.name))
     case 'flange':
       return drivesWords(words).upright(machine.couplingKind)
     case 'drum':

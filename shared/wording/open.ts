@@ -11,7 +11,7 @@ import type { Telling } from './telling'
 
 const day = (due: string) => dayjs(due).format('D MMM YYYY')
 
-type Seen = Pick<CoupledState, 'opening' | 'kit' | 'rpm'> & { readonly machine: MeasuredMachine }
+type Seen = Pick<CoupledState, 'opening' | 'kit' | 'rpm'> & { readonly machine: Pick<MeasuredMachine, 'rpm'> }
 
 /** `Dial 3 (calibrated until 2026-10-12, run out)`. */
 export const instrumentWords = (

@@ -18,17 +18,25 @@ export interface Telling {
   readonly footNames: FootNames
   /** From which end the person who is told looks. */
   readonly viewFrom: ViewFrom
+  /** The same told of another machine: a part of a train. */
+  readonly of: (machine: Footed) => Telling
 }
 
 /** The part of a machine that its feet are named by: pairs in order from the coupling. */
 interface Footed {
   readonly drive: string
   readonly feet?: Readonly<Record<MachineRole, readonly { readonly id: string }[]>>
+  /** What stands on either side of it in a train, null at an end: its pairs are called by that. */
+  readonly neighbours?: readonly [string | null, string | null]
 }
 
 /** Names the pairs of a machine by their place: the nearest, the furthest, those between. */
 export const nameFeet = (words: Words, chosen: FootWords, machine: Footed | null): FootNames => {
-  const { near, far } = feetWords(words).footWords[chosen]
+  const w = feetWords(words)
+  const side = (neighbour: string | null) => (neighbour === null ? w.freeEnd : w.toward(neighbour))
+  const { near, far } = machine?.neighbours
+    ? { near: side(machine.neighbours[0]), far: side(machine.neighbours[1]) }
+    : w.footWords[chosen]
   return (pair, role = 'movable') => {
     const pairs = machine?.feet?.[role] ?? []
     const at = pairs.findIndex((p) => p.id === pair)
@@ -52,7 +60,13 @@ export const tellingOf = (
   from: ViewFrom = 'movable',
 ): Telling => {
   const viewFrom = seenOf(machine, from)
-  return { words: wordsFrom(viewFrom), units, footNames: nameFeet(OWN_END, feet, machine), viewFrom }
+  return {
+    words: wordsFrom(viewFrom),
+    units,
+    footNames: nameFeet(OWN_END, feet, machine),
+    viewFrom,
+    of: (other) => tellingOf(units, other, feet, from),
+  }
 }
 
 /** An upright machine is looked at from above, wherever one stands. */

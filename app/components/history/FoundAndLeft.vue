@@ -11,7 +11,11 @@ import { quantityName } from '~~/shared/wording/quantities'
 import { tellingOf } from '~~/shared/wording/telling'
 
 /** What the jobs of a machine found and left, over time, one quantity at a time. */
-const props = defineProps<{ jobs: readonly PastJob[] }>()
+const props = defineProps<{
+  jobs: readonly PastJob[]
+  /** Names of the couplings of a line, by id. */
+  couplings?: Readonly<Record<string, string>>
+}>()
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, null, session.works?.footWords))
 const w = historyWords.trend
@@ -34,6 +38,13 @@ const name = computed(() =>
     ? what.value
     : `${what.value}.${planes.value.includes(picked.value.plane) ? picked.value.plane : (planes.value[0] ?? 'v')}`,
 )
+/** A figure by name; of a line, by its coupling. */
+const named = (figure: string) => {
+  const at = figure.indexOf(':')
+  if (at < 0) return quantityName(figure, telling.value)
+  const coupling = figure.slice(0, at)
+  return `${props.couplings?.[coupling] ?? coupling}, ${quantityName(figure.slice(at + 1), telling.value).toLowerCase()}`
+}
 const trend = computed(() => trendOf(props.jobs, name.value))
 
 const kind = computed(() => figureKind(what.value))
@@ -72,13 +83,13 @@ const words = computed(() => {
           :aria-label="w.what"
           @update:model-value="picked = { ...picked, what: $event }"
         >
-          <el-option v-for="o in whats" :key="o" :value="o" :label="quantityName(o, telling)" />
+          <el-option v-for="o in whats" :key="o" :value="o" :label="named(o)" />
         </el-select>
         <ChoiceRow
           v-else-if="whats.length > 1"
           :model-value="what"
           :label="w.what"
-          :options="whats.map((value) => ({ value, name: quantityName(value, telling) }))"
+          :options="whats.map((value) => ({ value, name: named(value) }))"
           @update:model-value="picked = { ...picked, what: $event }"
         />
         <ChoiceRow
@@ -90,13 +101,7 @@ const words = computed(() => {
         />
       </template>
     </div>
-    <TrendChart
-      v-if="trend.length > 0"
-      :trend="trend"
-      :name="quantityName(name, telling)"
-      :shown="shown"
-      :figure="words"
-    />
+    <TrendChart v-if="trend.length > 0" :trend="trend" :name="named(name)" :shown="shown" :figure="words" />
     <p v-else class="muted">{{ w.none }}</p>
     <p v-if="trend.length > 0" class="legend muted">
       <svg viewBox="0 0 18 18" width="18" height="18" aria-hidden="true">

@@ -19,8 +19,16 @@ watch(
 )
 onBeforeUnmount(() => job.leave())
 watch(useBehind(), fetchAhead)
+const rowsAt = (stage: StageId) => (job.train && job.kind?.partsAt ? job.kind.partsAt(job.train, stage) : [])
+/** The part of a line a stage is opened at: the one that wants it, else the one that was in view, else the first. */
+const partFor = (stage: StageId) => {
+  const rows = rowsAt(stage)
+  const wanted = rows.find((r) => r.wants) ?? rows.find((r) => r.part.id === job.part) ?? rows[0]
+  return wanted?.part.id ?? null
+}
 const open = (stage: StageId) => {
   job.refusal = ''
+  job.part = partFor(stage)
   shown.value = stage
 }
 watch(stageAsked, (asked) => {
@@ -36,6 +44,7 @@ const stage = computed<StageId>(() => shown.value ?? 'make-safe')
 const goOn = () => {
   if (job.folded) open(job.folded.sheet.current)
 }
+const parts = computed(() => rowsAt(stage.value))
 provide(goOnKey, goOn)
 provide(openStageKey, open)
 watch(
@@ -49,10 +58,18 @@ watch(
 </script>
 
 <template>
-  <div v-if="job.machine && job.folded" class="job">
+  <div v-if="job.machine && job.folded" class="job" :class="{ lined: parts.length > 0 }">
     <JobHeader />
     <RunSheet :job="job.folded" :stage="stage" @open="open" />
-    <StageView :key="`${job.id} ${stage} ${job.viewFrom}`" :stage="stage" />
+    <PartBar
+      v-if="job.train && parts.length > 0"
+      v-model="job.part"
+      class="line"
+      :rows="parts"
+      :train="job.train"
+      :moving="stage === 'move'"
+    />
+    <StageView :key="`${job.id} ${stage} ${job.part ?? ''} ${job.viewFrom}`" :stage="stage" />
   </div>
   <div v-else class="page">
     <NuxtLink to="/" class="text-button">{{ shell.today }}</NuxtLink>
@@ -70,8 +87,16 @@ watch(
 .job > :deep(.header) {
   grid-area: header;
 }
+.job.lined {
+  grid-template: var(--header) auto minmax(0, 1fr) / 216px minmax(0, 1fr) 340px;
+  grid-template-areas: 'header header header' 'sheet line line' 'sheet board ledger';
+}
+.line {
+  grid-area: line;
+}
 @media (max-width: 1100px) {
-  .job {
+  .job,
+  .job.lined {
     grid-template-columns: 86px minmax(0, 1fr) 310px;
   }
 }
@@ -80,6 +105,10 @@ watch(
     grid-template: var(--header) minmax(460px, 1.9fr) minmax(260px, 1fr) / 86px minmax(0, 1fr);
     grid-template-areas: 'header header' 'sheet board' 'sheet ledger';
   }
+  .job.lined {
+    grid-template: var(--header) auto minmax(460px, 1.9fr) minmax(260px, 1fr) / 86px minmax(0, 1fr);
+    grid-template-areas: 'header header' 'sheet line' 'sheet board' 'sheet ledger';
+  }
 }
 @media (max-width: 640px) {
   .job {
@@ -87,6 +116,10 @@ watch(
     min-height: 100%;
     grid-template: auto auto auto auto / minmax(0, 1fr);
     grid-template-areas: 'header' 'sheet' 'board' 'ledger';
+  }
+  .job.lined {
+    grid-template: auto auto auto auto auto / minmax(0, 1fr);
+    grid-template-areas: 'header' 'sheet' 'line' 'board' 'ledger';
   }
 }
 </style>

@@ -4,6 +4,9 @@ import { historyWords } from '~~/shared/wording/viewWords'
 import type { LimitSetRecord } from '~~/shared/limits/limitSet'
 import dayjs from 'dayjs'
 import type { HistoryAnswer, MachineAnswer } from '~~/shared/api/answers'
+import { partsOf } from '~~/core/train/parts'
+import type { MachineRecord } from '~~/shared/register/machine'
+import { partMachine } from '~~/shared/register/partMachine'
 import { urgencyWords } from '~~/shared/wording/due'
 import { tellingOf } from '~~/shared/wording/telling'
 import FeetNow from '~/components/history/FeetNow.vue'
@@ -19,6 +22,8 @@ const DrumNow = defineAsyncComponent(() => import('~/components/history/DrumNow.
 const BoltByBolt = defineAsyncComponent(() => import('~/components/history/BoltByBolt.vue'))
 const GearByJob = defineAsyncComponent(() => import('~/components/history/GearByJob.vue'))
 const GearNow = defineAsyncComponent(() => import('~/components/history/GearNow.vue'))
+const LineByJob = defineAsyncComponent(() => import('~/components/history/LineByJob.vue'))
+const TrainNow = defineAsyncComponent(() => import('~/components/history/TrainNow.vue'))
 const BeltDrive = defineAsyncComponent(() => import('~/components/history/BeltDrive.vue'))
 const behind = useBehind()
 
@@ -94,8 +99,21 @@ const leftAs = computed(() =>
   leftJob.value?.kind === 'coupled' && leftJob.value.state.asLeft?.coupling ? leftJob.value.state : null,
 )
 const leftDrum = computed(() => (leftJob.value?.kind === 'drum' ? leftJob.value.state : null))
+const leftTrain = computed(() => (leftJob.value?.kind === 'train' ? leftJob.value.state : null))
 const leftGear = computed(() => (leftJob.value?.kind === 'gear' ? leftJob.value.state : null))
 const leftFlange = computed(() => (leftJob.value?.kind === 'flange' ? leftJob.value.state : null))
+/** The couplings of a line, each as a machine of its own. */
+const linked = computed(() => {
+  const machine = data.value?.machine
+  return machine?.drive === 'train'
+    ? partsOf({ ...machine, stock: [], packLimit: 0 }).couplings.map((part) => ({
+        id: part.id,
+        name: part.name,
+        machine: partMachine(machine, part) as MachineRecord & { readonly drive: 'coupled' },
+      }))
+    : []
+})
+const couplingNames = computed(() => Object.fromEntries(linked.value.map((p) => [p.id, p.name])))
 const drawn = ref<'left' | 'dimensions'>('left')
 const draws = computed(() => (leftAs.value ? drawn.value : 'dimensions'))
 const comparing = ref(false)
@@ -167,6 +185,12 @@ const saved = (now: string) =>
           </div>
           <FeetNow :machine="data.machine" :pack-limit="session.works?.packLimit ?? 4" />
         </div>
+        <TrainNow
+          v-else-if="data.machine.drive === 'train'"
+          :machine="data.machine"
+          :left="leftTrain"
+          :closed-at="measured?.closedAt ?? null"
+        />
         <DrumNow
           v-else-if="data.machine.drive === 'drum'"
           :machine="data.machine"
@@ -193,12 +217,21 @@ const saved = (now: string) =>
           @saved="load"
         />
         <div class="below">
-          <FoundAndLeft v-if="behind" :jobs="closedJobs" />
+          <FoundAndLeft v-if="behind" :jobs="closedJobs" :couplings="couplingNames" />
           <div v-else class="panel to-come" />
           <PastJobs :open="openJobs" :jobs="closedJobs" @compare="comparing = true" />
           <div class="aside">
+            <template v-if="data.machine.drive === 'train'">
+              <CoupledFacts
+                v-for="p in linked"
+                :key="p.id"
+                :name="p.name"
+                :limit-sets="(limitSets ?? []).filter((s) => s.inForce)"
+                :machine="p.machine"
+              />
+            </template>
             <CoupledFacts
-              v-if="data.machine.drive !== 'belt' && data.machine.drive !== 'gear'"
+              v-else-if="data.machine.drive !== 'belt' && data.machine.drive !== 'gear'"
               :limit-sets="(limitSets ?? []).filter((s) => s.inForce)"
               :machine="data.machine"
             />
@@ -212,6 +245,12 @@ const saved = (now: string) =>
           />
           <BoltByBolt
             v-else-if="data.machine.drive === 'flange'"
+            class="by-foot"
+            :jobs="closedJobs"
+            :machine="data.machine"
+          />
+          <LineByJob
+            v-else-if="data.machine.drive === 'train'"
             class="by-foot"
             :jobs="closedJobs"
             :machine="data.machine"

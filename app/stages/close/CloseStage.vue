@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { provisionalAtClose, unprovedAtClose, openAtClose } from '~~/shared/wording/atClose'
+import { provisionalAtClose, trainOpenAtClose, unprovedAtClose, openAtClose } from '~~/shared/wording/atClose'
 import { meaningOfClosing } from '~~/shared/wording/closing'
 import { closingWords, verdictsWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
@@ -28,6 +28,7 @@ const loadWorking = ahead(() => import('~~/shared/stages/measure/working'))
 const loadGearWorking = ahead(() => import('~~/shared/stages/contact/working'))
 const loadLineWorking = ahead(() => import('~~/shared/stages/lineUp/working'))
 const BeltsAhead = defineAsyncComponent(() => import('./BeltsAhead.vue'))
+const TrainClosing = loadedAhead(() => import('./TrainClosing.vue'))
 const CouplingClosing = loadedAhead(() => import('./CouplingClosing.vue'))
 const DrumClosing = loadedAhead(() => import('./DrumClosing.vue'))
 const GearClosing = loadedAhead(() => import('./GearClosing.vue'))
@@ -59,13 +60,15 @@ const meaning = computed(() => meaningOfClosing(closed.value, outcome.value, tel
 const differs = computed(() => signedOtherwise(closed.value, outcome.value))
 /** What was found on the way and is nobody's verdict: pins still out, places to report. */
 const stillOpen = computed(() =>
-  job.opened && !closed.value
-    ? [
-        ...openAtClose(job.opened.looks, telling.value),
-        ...(job.measured ? unprovedAtClose(job.measured, telling.value) : []),
-        ...(job.coupled ? provisionalAtClose(job.coupled, telling.value) : []),
-      ]
-    : [],
+  job.train && !closed.value
+    ? trainOpenAtClose(job.train, telling.value)
+    : job.opened && !closed.value
+      ? [
+          ...openAtClose(job.opened.looks, telling.value),
+          ...(job.measured ? unprovedAtClose(job.measured, telling.value) : []),
+          ...(job.coupled ? provisionalAtClose(job.coupled, telling.value) : []),
+        ]
+      : [],
 )
 const needsException = computed(() => outcome.value.exceptions.length > 0)
 /** Near the edge only: it may be better, and somebody says why it is good enough. */
@@ -95,8 +98,13 @@ const canSign = computed(
 const advised = computed((): DueFor => {
   if (job.belt) return dueOfBelts(beltsToday(job.belt, dayOf(new Date())))
   return dueAdvised({
-    provisional: job.coupled !== null && job.coupled.expected !== null,
-    moved: (job.measured?.moves.length ?? 0) > 0 || (job.gear?.rounds.length ?? 0) > 1,
+    provisional:
+      (job.coupled !== null && job.coupled.expected !== null) ||
+      (job.train?.couplings.some((c) => c.state.expected !== null) ?? false),
+    moved:
+      (job.train?.rounds ?? 0) > 0 ||
+      (job.measured?.moves.length ?? 0) > 0 ||
+      (job.gear?.rounds.length ?? 0) > 1,
   })
 })
 /** What this kind of drive is come back to for. */
@@ -143,6 +151,15 @@ const report = (paper: 'a4' | 'letter') =>
   `/api/jobs/${job.id}/report.pdf?paper=${paper}&units=${session.units}&view=${job.viewFrom}`
 const working = async (): Promise<readonly WorkingStep[]> => {
   const [measured, belt, to] = [job.measured, job.belt, telling.value]
+  if (job.train) {
+    const { readingsWorking } = await loadWorking()
+    return job.train.couplings.flatMap(({ part, state: own }) => {
+      if (!own.asLeft) return []
+      const told = to.of(part.machine)
+      const about = { rpm: own.rpm, source: limitSource(own, told) }
+      return readingsWorking(own.asLeft, about, told).map((s) => ({ ...s, name: `${part.name}: ${s.name}` }))
+    })
+  }
   if (job.gear) return (await loadGearWorking()).contactWorking(job.gear, to)
   if (measured?.asLeft) {
     const about = { rpm: measured.rpm, source: limitSource(measured, to) }
@@ -163,7 +180,8 @@ onMounted(() => {
 </script>
 
 <template>
-  <CouplingClosing v-if="job.coupled" :state="job.coupled" />
+  <TrainClosing v-if="job.train" :state="job.train" />
+  <CouplingClosing v-else-if="job.coupled" :state="job.coupled" />
   <DrumClosing v-else-if="job.drum" :state="job.drum" />
   <FlangeClosing v-else-if="job.flange" :state="job.flange" />
   <GearClosing v-else-if="job.gear" :state="job.gear" />
@@ -264,7 +282,10 @@ onMounted(() => {
       />
       <p class="muted">{{ w.view.before }}</p>
     </form>
-    <ShowWorking v-if="job.measured?.asLeft || job.belt?.asLeft || job.gear?.contact.now" :steps="working" />
+    <ShowWorking
+      v-if="job.train || job.measured?.asLeft || job.belt?.asLeft || job.gear?.contact.now"
+      :steps="working"
+    />
     <template #next>
       <template v-if="closed">
         <el-button tag="a" class="next-button" :href="report('a4')" target="_blank" rel="noopener">{{

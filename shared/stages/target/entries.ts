@@ -6,7 +6,8 @@ import { defineKind } from '../../logbook/kind'
 import { text, uuid } from '../../text'
 import { pairId, refuseCrowdedPairs } from '../feet'
 
-const heat = z
+/** How a foot pair rises by its heat. */
+export const riseHeat = z
   .object({
     material: material.nullable(),
     alpha: alpha.nullable(),
@@ -27,7 +28,7 @@ const footRise = z
   .object({
     pair: pairId,
     x: figure('distance-to-the-feet'),
-    heat: heat.nullable(),
+    heat: riseHeat.nullable(),
     rise: figure('rise').nullable(),
     side: figure('side-growth'),
   })

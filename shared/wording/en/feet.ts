@@ -14,6 +14,9 @@ export const feet = {
   between: (nth: number, count: number) => (count === 3 ? 'middle' : `middle ${nth}`),
   /** A pair of the driven machine, beside those of the movable one. */
   driven: (pair: string) => `driven ${pair}`,
+  /** A pair of a machine between two others, by what stands on that side of it. */
+  toward: (machine: string) => `${machine.toLowerCase()} side`,
+  freeEnd: 'free end',
   feet: (pair: string) => `${pair} feet`,
   place: (pair: string, side: string) => `${pair} ${side}`,
   sides: { left: 'left', right: 'right' },

@@ -242,6 +242,13 @@ export const issues = {
   'shims-as-a-list': () => 'Give the shims as a list of thicknesses.',
   'that-kind-of-entry-is-not': () => 'That kind of entry is not known here.',
   'that-time-cant-be-right-check': () => 'That time can’t be right. Check the clock of this device.',
+  'part-of-the-train': () => 'Say which coupling or machine of the line it is about.',
+  'may-it-move': () => 'Say whether the machine may be moved.',
+  'a-train-machine-has-two-pairs': () => 'Give two foot pairs for each machine of the line.',
+  'a-train-is-three-to-eight': () => 'A line has three to eight machines.',
+  'a-coupling-between-each-two': () => 'Give one coupling between each machine and the next.',
+  'along-the-train': () =>
+    'This stands before what comes ahead of it on the line. Everything is taped along one line, from the driven end on.',
   'too-many-pairs': () => 'That is more feet than a machine has. Check the list.',
   'two-readings-a-dial': () => 'Give at least two readings for each dial.',
   'unknown-drive': () => 'Say what drives it: coupled, flange, drum or belt.',

@@ -68,6 +68,7 @@ export const pages = {
     joinedBy: 'Joined by',
     drives: {
       coupled: 'A coupling',
+      train: 'A line of three machines or more',
       flange: 'A coupling, upright on a flange',
       drum: 'A coupling, trammed to a drum',
       gear: 'A gearset set on site',

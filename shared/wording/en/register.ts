@@ -19,7 +19,7 @@ export const register = {
   movableName: 'What drives',
   stationaryName: 'What is driven',
   csv: {
-    drive: 'Write coupled, flange, drum, gear or belt.',
+    drive: 'Write coupled, train, flange, drum, gear or belt.',
     bolts: 'Write the number of bolts, 3 to 24.',
     units: 'Write inch or metric.',
     empty: 'There is no machine in this file.',

@@ -67,6 +67,7 @@ export const report = {
   },
   titles: {
     coupled: 'Alignment report',
+    train: 'Alignment report of a line',
     flange: 'Alignment report',
     drum: 'Alignment report',
     gear: 'Gear contact report',
@@ -76,6 +77,7 @@ export const report = {
   fileTitle: (tag: string, title: string) => `${tag} ${title.toLowerCase()}`,
   fileNames: {
     coupled: 'alignment',
+    train: 'line-alignment',
     flange: 'alignment',
     drum: 'alignment',
     gear: 'gear-contact',

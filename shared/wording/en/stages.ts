@@ -31,6 +31,8 @@ const stages = {
   'set-up': { name: 'Set up', phase: 'measure', next: 'Set up the dials' },
   'as-found': { name: 'As found', phase: 'measure', next: 'Read as found, and repeat' },
   target: { name: 'Cold target', phase: 'correct', next: 'Say how it grows when warm' },
+  growth: { name: 'Growth', phase: 'correct', next: 'Say how the line grows when warm' },
+  'train-plan': { name: 'Plan', phase: 'correct', next: 'Choose the moves' },
   plan: { name: 'Plan', phase: 'correct', next: 'Choose the move' },
   move: { name: 'Move', phase: 'correct', next: 'Make the move' },
   're-measure': { name: 'Re-measure', phase: 'correct', next: 'Measure again' },

@@ -5,6 +5,7 @@ export const things = {
   'belts-hang': 'whether the belts hang loose or are off',
   'place-of-the-drive': 'a place of the drive',
   photograph: 'a photograph',
+  'coupling-name': 'what the coupling is called',
   sheave: 'which sheave',
   'distance-to-the-motor': 'the distance to the motor',
   'edge-measured-from': 'on which side the edge lies',

@@ -5,12 +5,12 @@ import { route } from '../../../http/route'
 import { reportFor } from '../../../report/report'
 
 export default route(ROUTES.sheet, async ({ event, param, query }) => {
-  const { paper, units, view, method, filled } = query
+  const { paper, units, view, method, filled, part } = query
   const { pdf, name } = await reportFor(database('read'), param('id'), {
     paper,
     units,
     view,
-    sheet: { method: method ?? null, filled: filled === 'yes' },
+    sheet: { method: method ?? null, filled: filled === 'yes', part: part ?? null },
   })
   setResponseHeaders(event, {
     'content-type': 'application/pdf',

@@ -1,0 +1,429 @@
+<script setup lang="ts">
+import { actionsWords, directionsWords, trainWords } from '~~/shared/wording/en'
+import { PLANES, type Plane } from '~~/core/frame/planes'
+import { chosenTrainPlan, movedMachines, trainInputFor } from '~~/core/stages/trainPlan/planning'
+import type { TrainPlan } from '~~/core/train/trainPlan'
+import { layOutTrain, trainExaggeration } from '~~/shared/drawing/trainView'
+import { drawnTrain, halfGate, stillOf, takenMoves, trainFigures } from '~~/shared/stages/trainPlan/drawing'
+import { hourName } from '~~/shared/wording/directions'
+import { figure, thickness, UNIT_NAMES } from '~~/shared/wording/figures'
+import { limitWords } from '~~/shared/wording/quantities'
+import {
+  figureName,
+  figureWords,
+  leftOut,
+  machinesNamed,
+  meaningOfTrainPlan,
+  shareWords,
+  whyItStays,
+  worstAngle,
+} from '~~/shared/wording/train'
+import { ahead, loadedAhead } from '../ahead'
+
+const loadWorking = ahead(() => import('~~/shared/stages/trainPlan/working'))
+const HoldDialog = loadedAhead(() => import('./HoldDialog.vue'))
+
+/** One plan over the whole line: what is moved, what is left alone and why, and what every coupling comes to. */
+const job = useJob()
+const session = useSession()
+const telling = useTelling()
+const goOn = inject(goOnKey, () => {})
+const w = computed(() => trainWords(telling.value.words).plan)
+const state = computed(() => job.train!)
+const closed = computed(() => state.value.closing !== null)
+const input = computed(() => trainInputFor(state.value))
+/** A plan under way is carried out to its end: nothing is searched meanwhile. */
+const underWay = computed(
+  () => state.value.plan !== null && !state.value.plan.stale && state.value.plan.moved.length > 0,
+)
+const search = useTrainPlans(() => (underWay.value ? null : input.value))
+const keyOf = (p: TrainPlan) => `${p.kind}.${p.only ?? ''}`
+const picked = ref('')
+const inBand = computed(() => state.value.couplings.every((c) => c.state.latest.judgement?.verdict === 'in'))
+/** The plan already taken is drawn first, then the least work; nothing where it is in band as it stands. */
+const plan = computed((): TrainPlan | null => {
+  const own = search.plans.value.find((p) => keyOf(p) === picked.value)
+  if (own) return own
+  const taken = state.value.plan
+  if (taken && !taken.stale) {
+    const { option } = taken.entry.payload
+    const moves = machinesNamed(
+      [...new Set(taken.entry.payload.changes.map((c) => c.machine))],
+      state.value,
+      telling.value,
+    )
+    return (
+      search.plans.value.find(
+        (p) =>
+          p.kind === option &&
+          (p.only === null || machinesNamed([p.only], state.value, telling.value) === moves),
+      ) ?? null
+    )
+  }
+  return inBand.value ? null : (search.plans.value[0] ?? null)
+})
+const moves = computed(() =>
+  plan.value ? plan.value.moves : input.value && state.value.plan ? takenMoves(state.value, input.value) : [],
+)
+const figures = computed(() =>
+  input.value
+    ? trainFigures(input.value.train, plan.value ?? (underWay.value ? { couplings: predicted.value } : null))
+    : [],
+)
+const predicted = computed(() =>
+  (state.value.plan?.couplings ?? []).flatMap((c) =>
+    c.predicted && c.judgement
+      ? [{ id: c.id, predicted: c.predicted, judgement: c.judgement, score: { v: 0, h: 0 } }]
+      : [],
+  ),
+)
+const offsets = computed(() => figures.value.filter((f) => f.kind === 'offset'))
+const meaning = computed(() =>
+  meaningOfTrainPlan(
+    state.value,
+    { plan: plan.value, figures: figures.value, searching: search.state.value === 'working' },
+    telling.value,
+  ),
+)
+const drawn = computed(() =>
+  input.value ? drawnTrain(input.value, moves.value, stillOf(state.value.machines.map((m) => m.held))) : null,
+)
+const exaggeration = computed(() => (drawn.value ? trainExaggeration(drawn.value) : 1))
+const views = computed(() =>
+  drawn.value
+    ? PLANES.map((plane) => ({ plane, view: layOutTrain(drawn.value!, plane, exaggeration.value) }))
+    : [],
+)
+const d = (mm: number | null, sign = false) => figure(mm, 'displacement', session.units, { sign })
+const moved = computed(() => (plan.value ? movedMachines(plan.value) : []))
+const leavesOf = (id: string) =>
+  (plan.value?.moves ?? [])
+    .filter((m) => m.machine === id)
+    .reduce((n, m) => n + m.packs.left.changes + m.packs.right.changes, 0)
+const noteOf = (m: (typeof state.value.machines)[number]) => {
+  if (m.held.held) return m.held.why ? w.value.heldWhy(m.held.why) : w.value.held[m.held.by ?? 'register']
+  if (!moved.value.includes(m.part.id)) return w.value.leftAlone
+  const leaves = leavesOf(m.part.id)
+  return leaves > 0 ? w.value.movesShims(leaves) : w.value.pushedOnly
+}
+/** What is done at each pair of a machine in one view, as short as it can stand under a foot. */
+const doneAt = (id: string, plane: Plane) =>
+  Object.fromEntries(
+    moves.value
+      .filter((m) => m.machine === id && Math.abs(m[plane]) > 1e-9)
+      .map((m) => [
+        m.id,
+        plane === 'v'
+          ? { figure: d(m.v, true), words: leafWords(m.machine, m.id) }
+          : {
+              figure: d(Math.abs(m.h)),
+              words: directionsWords(telling.value.words).toward(m.h > 0 ? '3' : '9'),
+            },
+      ]),
+  )
+/** `in 1.00, out 0.50`: the leaves under the left foot of a pair; the right one wants the same. */
+const leafWords = (machine: string, id: string) => {
+  const packs = plan.value?.moves.find((m) => m.machine === machine && m.id === id)?.packs.left
+  if (!packs) return ''
+  const list = (t: readonly number[]) => t.map((x) => thickness(x, session.units)).join(' + ')
+  return [
+    packs.putIn.length > 0 ? `+${list(packs.putIn)}` : '',
+    packs.takeOut.length > 0 ? `−${list(packs.takeOut)}` : '',
+  ]
+    .filter(Boolean)
+    .join(' ')
+}
+const machinesTold = (plane: Plane) =>
+  state.value.machines.map((m) => ({
+    id: m.part.id,
+    name: m.part.name,
+    note: plane === 'v' ? noteOf(m) : '',
+    held: m.held.held,
+    moves: moved.value.includes(m.part.id),
+    done: doneAt(m.part.id, plane),
+  }))
+const couplingsTold = (plane: Plane) =>
+  offsets.value
+    .filter((f) => f.plane === plane)
+    .map((f) => {
+      const half = drawn.value ? halfGate(drawn.value, f.coupling, plane) : null
+      return {
+        id: f.coupling,
+        now: d(f.now, true),
+        after: d(f.after, true),
+        nowVerdict: f.nowVerdict,
+        afterVerdict: f.afterVerdict,
+        limit: half === null ? '' : `±${d(half)}`,
+      }
+    })
+const outNow = computed(() => figures.value.filter((f) => f.nowVerdict === 'out').length)
+const alone = computed(() =>
+  state.value.machines.filter(
+    (m) => !m.held.held && plan.value && moved.value.length > 0 && !moved.value.includes(m.part.id),
+  ),
+)
+/** Each coupling in one line: its speed and limit, how it was found and how it ends. */
+const couplingLines = computed(() =>
+  state.value.couplings.map(({ part, state: own }) => {
+    const of = offsets.value.filter((f) => f.coupling === part.id)
+    const said = (which: 'now' | 'after') => of.map((f) => figureWords(f, f[which], telling.value)).join(', ')
+    const half = drawn.value ? halfGate(drawn.value, part.id, 'v') : null
+    return {
+      name: part.name,
+      words: [
+        w.value.rpm(
+          String(Math.round(own.rpm)),
+          half === null ? '' : figure(half, 'displacement', session.units, { unit: true }),
+        ),
+        w.value.found(said('now')),
+        ...(moved.value.length > 0 ? [w.value.ends(said('after'))] : []),
+      ].join('; '),
+    }
+  }),
+)
+const nameOfPlan = (p: TrainPlan) =>
+  p.only
+    ? w.value.only(state.value.machines.find((m) => m.part.id === p.only)?.part.name ?? '')
+    : w.value.names[p.kind]
+/** `0.50 / 0.35`: the lifts of each machine that a plan moves, from the first pair on. */
+const liftsOf = (p: TrainPlan) =>
+  movedMachines(p)
+    .map((id) =>
+      p.moves
+        .filter((m) => m.machine === id)
+        .map((m) => d(m.v, true))
+        .join(' / '),
+    )
+    .join(', ')
+const ways = computed(() =>
+  search.plans.value.map((p) => {
+    const own = input.value ? trainFigures(input.value.train, p) : []
+    return {
+      key: keyOf(p),
+      plan: p,
+      name: nameOfPlan(p),
+      lifts: liftsOf(p),
+      handles: w.value.handles(machinesNamed(movedMachines(p), state.value, telling.value), p.shimsHandled),
+      share: Math.min(1, Math.max(...p.couplings.map((c) => Math.max(c.score.v, c.score.h)))),
+      shareWords: shareWords(p, telling.value),
+      verdict: own.some((f) => f.afterVerdict === 'out')
+        ? ('out' as const)
+        : own.some((f) => f.afterVerdict === 'edge')
+          ? ('edge' as const)
+          : ('in' as const),
+      cost: leftOut(own, state.value, telling.value),
+    }
+  }),
+)
+const take = () => {
+  if (!plan.value || closed.value || moved.value.length === 0) return
+  const payload = chosenTrainPlan(plan.value, state.value, session.units)
+  if (job.log({ kind: 'train-plan-chosen', payload })) goOn()
+}
+const holding = ref(false)
+const skipping = ref(false)
+const skip = (why: string) => {
+  if (job.log({ kind: 'stage-skipped', payload: { stage: 'train-plan', why } })) goOn()
+}
+const working = async () =>
+  input.value && plan.value
+    ? (await loadWorking()).trainWorking(state.value, input.value.train, plan.value, telling.value)
+    : []
+const takeWords = computed(() => {
+  const names = machinesNamed(moved.value, state.value, telling.value)
+  return plan.value && plan.value.shimsHandled > 0 ? w.value.take(names) : w.value.takePush(names)
+})
+const upIs = computed(() => w.value.upIs(hourName(90, telling.value), String(exaggeration.value)))
+const first = computed(() => (state.value.machine.machines[0]?.name ?? '').toLowerCase())
+</script>
+
+<template>
+  <BoardFrame :title="w.title" :note="w.frame(first)" bare>
+    <template v-if="drawn">
+      <TrainView
+        v-for="v in views"
+        :key="v.plane"
+        :view="v.view"
+        :title="w.views[v.plane]"
+        :note="v.plane === 'v' ? w.drawnBy(String(exaggeration)) : upIs"
+        :machines="machinesTold(v.plane)"
+        :couplings="couplingsTold(v.plane)"
+      />
+      <dl class="couplings">
+        <template v-for="c in couplingLines" :key="c.name">
+          <dt>{{ c.name }}</dt>
+          <dd>{{ c.words }}</dd>
+        </template>
+        <template v-for="m in alone" :key="m.part.id">
+          <dt>{{ m.part.name }}</dt>
+          <dd>{{ w.leftAlone }}. {{ whyItStays(state, plan!, m.part.id, telling) }}</dd>
+        </template>
+      </dl>
+    </template>
+    <p v-else class="empty">{{ w.waits }}</p>
+  </BoardFrame>
+  <LedgerFrame desk-work :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
+    <template v-if="figures.length">
+      <p class="muted">
+        {{ w.countOut(outNow, figures.length, state.rounds > 0 ? w.asMeasured : w.asFound) }}
+      </p>
+      <FigureTable
+        :head="[
+          w.table.offset(UNIT_NAMES[session.units].displacement),
+          w.table.now,
+          w.table.after,
+          w.table.limit,
+        ]"
+      >
+        <tr v-for="f in offsets" :key="`${f.coupling}${f.plane}`">
+          <td>{{ figureName(f, state, telling) }}</td>
+          <td class="figure" :class="f.nowVerdict">
+            <b>{{ d(f.now, true) }}</b>
+          </td>
+          <td class="figure" :class="f.afterVerdict">
+            <b>{{ d(f.after, true) }}</b>
+          </td>
+          <td class="figure">{{ f.judged ? limitWords(f.judged, telling) : '' }}</td>
+        </tr>
+      </FigureTable>
+      <p class="muted">{{ worstAngle(figures, state, telling) }}</p>
+    </template>
+    <div v-if="search.state.value === 'failed'">
+      <p class="muted">{{ w.failed }}</p>
+      <el-button class="quiet-button" @click="search.again()">{{ w.again }}</el-button>
+    </div>
+    <div v-if="ways.length" class="ways">
+      <h3>
+        {{ w.ways }} <span class="muted">{{ w.waysNote }}</span>
+      </h3>
+      <el-button
+        v-for="p in ways"
+        :key="p.key"
+        class="way"
+        :class="{ on: plan !== null && keyOf(plan) === p.key }"
+        :aria-pressed="plan !== null && keyOf(plan) === p.key"
+        :disabled="closed"
+        @click="picked = p.key"
+      >
+        <span class="name">{{ p.name }}</span>
+        <span class="figure">{{ p.lifts }}</span>
+        <span class="muted">{{ p.handles }}</span>
+        <span class="bar" aria-hidden="true"
+          ><i :style="{ width: `${p.share * 100}%` }" :class="p.verdict"
+        /></span>
+        <span class="muted verdict"><VerdictMark :mark="p.verdict" /> {{ p.shareWords }}</span>
+        <span v-if="p.cost" class="muted cost">{{ w.cost(p.cost) }}</span>
+      </el-button>
+    </div>
+    <p class="muted">{{ w.caution }}</p>
+    <el-button v-if="!closed && !underWay" link class="text-button" @click="holding = true">{{
+      w.free
+    }}</el-button>
+    <ShowWorking v-if="plan" :steps="working" />
+    <HoldDialog v-if="holding" v-model="holding" />
+    <WhyDialog
+      v-model="skipping"
+      :title="w.title"
+      :question="actionsWords(telling.words).why"
+      :action="actionsWords(telling.words).logIt"
+      @say="skip"
+    />
+    <template #next>
+      <el-button v-if="closed || underWay || moved.length === 0" class="next-button" @click="goOn()">{{
+        actionsWords(telling.words).goOn
+      }}</el-button>
+      <el-button v-else class="next-button" @click="take">{{ takeWords }}</el-button>
+    </template>
+  </LedgerFrame>
+</template>
+
+<style scoped>
+.empty {
+  margin: auto;
+  color: var(--scribe-dim);
+  max-width: 46ch;
+}
+.couplings {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 4px 14px;
+  margin: 8px 0 0;
+  border-top: 1px solid #3d4690;
+  padding-top: 8px;
+  font-size: 14px;
+}
+.couplings dt {
+  color: var(--scribe-dim);
+}
+.couplings dd {
+  margin: 0;
+  color: var(--scribe);
+}
+h3 {
+  font-size: 16px;
+  margin-bottom: 6px;
+}
+h3 .muted {
+  font-weight: 400;
+  font-size: 13px;
+}
+.out {
+  color: var(--out);
+}
+.edge {
+  color: var(--edge);
+}
+.way.el-button {
+  width: 100%;
+  height: auto;
+  min-height: 56px;
+  margin: 0 0 7px;
+  padding: 6px 12px;
+  border-color: var(--hairline);
+  color: var(--ink);
+  white-space: normal;
+}
+.way.on.el-button {
+  border: 2px solid var(--ink);
+  padding: 5px 11px;
+}
+.way :deep(> span) {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 3px 8px;
+  width: 100%;
+  text-align: left;
+}
+.way .muted {
+  font-size: 14px;
+}
+.name {
+  font-weight: 700;
+}
+.way .figure {
+  font-size: 14px;
+  flex: 1 1 auto;
+  text-align: right;
+}
+.bar {
+  flex-basis: 100%;
+  height: 5px;
+  background: var(--page);
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--ink);
+}
+.verdict {
+  white-space: nowrap;
+}
+.verdict svg {
+  vertical-align: -3px;
+}
+.cost {
+  flex-basis: 100%;
+}
+</style>

@@ -1,0 +1,15 @@
+import { expose } from 'comlink'
+import { trainPlans, type TrainInput } from '~~/core/stages/trainPlan/planning'
+import type { TrainPlan } from '~~/core/train/trainPlan'
+import { highsWithin } from '~~/shared/solver/highs'
+
+/** Seconds for all plans of a line together: whole shims under eight machines take a while. */
+const SECONDS = 6
+
+/** Plans of a line, away from the page: the programs behind them hold up no finger. */
+const search = {
+  plans: (input: TrainInput): Promise<readonly TrainPlan[]> => trainPlans(input, highsWithin(SECONDS).solve),
+}
+export type TrainSearch = typeof search
+
+expose(search)
