@@ -40,18 +40,31 @@ const moved = (a: { y: number }, b: { y: number }) => Math.abs(a.y - b.y) > 1.5
 /** Names keep to their own machine, and inside the sheet. */
 const centre = (m: { left: number; right: number }) =>
   Math.min(Math.max((m.left + m.right) / 2, 62), props.view.width - 62)
-/** Figures of a coupling stand where its lines leave room: above the gate, below where the gate is high. */
-const figureAt = (c: { now: number; ground: number; gate: { top: number; bottom: number } | null }) => {
-  const top = Math.min(c.gate?.top ?? c.ground, c.now)
-  const bottom = Math.max(c.gate?.bottom ?? c.ground, c.now)
-  return top > 116 ? top - 40 : Math.min(bottom + 22, props.view.height - 92)
-}
-/** And on the side of the middle of the sheet at its ends. */
+/** Figures keep inside the sheet, clear of the names above and of what is done below. */
+const least = computed(() => (props.view.plane === 'v' ? 62 : 24))
+const inside = (y: number) => Math.min(Math.max(y, least.value), props.view.height - 66)
 const textX = (x: number) => Math.min(Math.max(x, 66), props.view.width - 66)
-const label = (c: (typeof gates.value)[number]) =>
-  c.told.nowVerdict === c.told.afterVerdict && c.told.now === c.told.after
-    ? c.told.now
-    : `${c.told.now} → ${c.told.after}`
+const labels = computed(() =>
+  gates.value.map((c) => {
+    const low = c.now > c.ground
+    const changes = Math.abs(c.now - c.after) > 1.5 || c.told.now !== c.told.after
+    const top = Math.min(c.gate?.top ?? c.ground, c.ground, c.after, ...(low ? [] : [c.now]))
+    const bottom = Math.max(c.gate?.bottom ?? c.ground, c.ground, c.after, ...(low ? [c.now] : []))
+    const clear = {
+      top: Math.min(c.gate?.top ?? c.ground, c.after),
+      bottom: Math.max(c.gate?.bottom ?? c.ground, c.after),
+    }
+    return {
+      ...c,
+      at: textX(c.x),
+      // As found beside its dot, away from the gate; where it ends on the other side of the gate.
+      found: changes
+        ? inside(low ? Math.max(c.now + 24, clear.bottom + 20) : Math.min(c.now - 12, clear.top - 8))
+        : null,
+      ends: inside(changes ? (low ? clear.top - 28 : clear.bottom + 20) : low ? bottom + 20 : top - 28),
+    }
+  }),
+)
 </script>
 
 <template>
@@ -114,15 +127,28 @@ const label = (c: (typeof gates.value)[number]) =>
         />
       </g>
       <g paint-order="stroke" stroke="#1F2358" stroke-width="5" font-size="14" text-anchor="middle">
-        <g v-for="c in gates" :key="c.id">
-          <text :x="textX(c.x)" :y="figureAt(c)" :fill="TONES[c.told.afterVerdict]" class="figure">
-            {{ label(c) }}
+        <g v-for="c in labels" :key="c.id">
+          <text
+            v-if="c.found !== null"
+            :x="c.at"
+            :y="c.found"
+            :fill="TONES[c.told.nowVerdict]"
+            class="figure"
+          >
+            {{ c.told.now }}
           </text>
-          <text :x="textX(c.x)" :y="figureAt(c) + 18" fill="#A3AEE0" font-size="13">{{ c.told.limit }}</text>
+          <text :x="c.at" :y="c.ends" :fill="TONES[c.told.afterVerdict]" class="figure">
+            {{ c.told.after }}
+          </text>
+          <text :x="c.at" :y="c.ends + 17" fill="#A3AEE0" font-size="13">{{ c.told.limit }}</text>
         </g>
         <g v-for="m in drawn" :key="m.id">
-          <text :x="centre(m)" y="18" fill="#FFFFFF" font-weight="700" font-size="16">{{ m.told.name }}</text>
-          <text :x="centre(m)" y="37" :fill="m.told.moves ? '#E0B04A' : '#A3AEE0'">{{ m.told.note }}</text>
+          <template v-if="view.plane === 'v'">
+            <text :x="centre(m)" y="18" fill="#FFFFFF" font-weight="700" font-size="16">
+              {{ m.told.name }}
+            </text>
+            <text :x="centre(m)" y="37" :fill="m.told.moves ? '#E0B04A' : '#A3AEE0'">{{ m.told.note }}</text>
+          </template>
           <g v-for="f in m.feet" :key="f.id">
             <template v-if="m.told.done[f.id]?.figure">
               <text :x="f.now.x" :y="view.height - 26" fill="#E0B04A" class="figure big">
@@ -158,7 +184,6 @@ figcaption b {
 svg {
   display: block;
   width: 100%;
-  max-height: 46vh;
 }
 .figure {
   font-family: var(--figures, monospace);
@@ -166,6 +191,6 @@ svg {
   font-size: 16px;
 }
 .big {
-  font-size: 21px;
+  font-size: 17px;
 }
 </style>

@@ -20,7 +20,12 @@ const what = computed(() => {
   if (!m) return ''
   const { between: drive, inJob } = drivesWords(words)
   const between = drive(m.movableName.toLowerCase(), m.stationaryName.toLowerCase())
-  return inJob(m.powerKw, between, lower(joinedWords(m, words)), job.folded?.state.rpm ?? m.rpm)
+  return inJob(
+    m.powerKw,
+    between,
+    lower(joinedWords(m, words)),
+    Math.round(job.coupled?.rpm ?? job.folded?.state.rpm ?? m.rpm),
+  )
 })
 </script>
 

@@ -33,6 +33,9 @@ const shown = computed(() =>
     })),
 )
 const order = (r: PartRow) => (nth(r.part.id) < 0 ? Infinity : nth(r.part.id))
+/** At the move a machine that nobody moves was not passed over. */
+const markWords = (mark: PartRow['mark']) =>
+  props.moving && mark === 'skipped' ? trainWords(words).plan.leftAlone : sheetWords(words).marks[mark]
 /** What the move in hand makes final. */
 const note = computed(() => {
   const step = steps.value.find((s) => s.machine === part.value)
@@ -56,7 +59,7 @@ const note = computed(() => {
       class="part"
       :class="{ here: r.part.id === part, wants: r.wants }"
       :aria-pressed="r.part.id === part"
-      :aria-label="w.told(r.name, sheetWords(words).marks[r.mark])"
+      :aria-label="w.told(r.name, markWords(r.mark))"
       @click="part = r.part.id"
     >
       <VerdictMark :mark="r.mark" silent /> <span>{{ r.name }}</span>

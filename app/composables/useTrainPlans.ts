@@ -2,6 +2,18 @@ import { wrap } from 'comlink'
 import type { TrainInput } from '~~/core/stages/trainPlan/planning'
 import type { TrainPlan } from '~~/core/train/trainPlan'
 import type { TrainSearch } from '~/workers/train.worker'
+import { ahead } from '~/stages/ahead'
+
+/** Where no worker can be had, out of reach of the server for one, the page works them out itself. */
+const onPage = ahead(async () => {
+  const [solver, { trainPlans }] = await Promise.all([
+    import('~~/shared/solver/highs'),
+    import('~~/core/stages/trainPlan/planning'),
+  ])
+  await solver.loadSolver()
+  return (input: TrainInput) => trainPlans(input, solver.highsWithin(ON_PAGE_SECONDS).solve)
+})
+const ON_PAGE_SECONDS = 3
 
 /** Plans of a line, worked out in a worker: the newest input counts, a search under way for an older one is ended. */
 export const useTrainPlans = (input: () => TrainInput | null) => {
@@ -28,8 +40,15 @@ export const useTrainPlans = (input: () => TrainInput | null) => {
     ])
     if (worker !== own) return
     end()
-    plans.value = found ?? []
-    state.value = found ? 'idle' : 'failed'
+    const here =
+      found ??
+      (await onPage()
+        .then((plan) => plan(wanted))
+        .catch(() => null))
+    // What was asked meanwhile is under way by itself.
+    if (asked !== JSON.stringify(wanted) || worker) return
+    plans.value = here ?? []
+    state.value = here ? 'idle' : 'failed'
   }
   const again = () => {
     const now = input()

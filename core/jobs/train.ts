@@ -243,7 +243,7 @@ const placesAt = (train: TrainState, done: Done): readonly PartState[] =>
 
 /** What the parts come to together: what is not done yet before what is found. */
 const TOGETHER: readonly Mark[] = ['stale', 'todo', 'out', 'edge', 'in', 'done', 'skipped']
-const together = (marks: readonly Mark[]): Mark => TOGETHER.find((m) => marks.includes(m)) ?? 'done'
+const together = (marks: readonly Mark[]): Mark => TOGETHER.find((m) => marks.includes(m)) ?? 'todo'
 
 const isPassed = (stage: Pick<Stage<string, never>, 'id' | 'skip'>, { skips }: CoupledState): boolean =>
   stage.skip !== 'never' && (stage.skip === 'once' ? skips.once : skips.thisRound).has(stage.id)

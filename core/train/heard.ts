@@ -129,7 +129,7 @@ export const heardBy = remember((train: TrainMachine, part: TrainPart, e: LogEnt
   switch (e.kind) {
     case 'job-opened': {
       const rpm = e.payload.rpm * part.ratio
-      return { ...e, payload: { ...e.payload, rpm: Math.max(0.01, Number(rpm.toPrecision(6))) } }
+      return { ...e, payload: { ...e.payload, rpm: Math.max(0.01, Number(rpm.toPrecision(4))) } }
     }
     case 'train-plan-chosen':
       return planFor(part, e)

@@ -55,11 +55,31 @@ const MOST_TRIED = 400_000
  * bounds leave nothing. Source: docs/methods/train-plan.md.
  */
 export const planTrain = async (
-  train: Train,
+  whole: Train,
   stock: readonly StockShim[],
   packLimit: number,
   solve: SolveLinear,
   sideStep: Millimetres = 0,
+): Promise<readonly TrainPlan[]> => {
+  const open = new Set(whole.machines.filter((m) => m.feet.some((f) => !f.locked)).map((m) => m.id))
+  const helped = whole.couplings.filter((c) => open.has(c.left) || open.has(c.right))
+  // What nobody can help must not hide what somebody can.
+  const plans = await planHelped(
+    { ...whole, couplings: helped.length > 0 ? helped : whole.couplings },
+    stock,
+    packLimit,
+    solve,
+    sideStep,
+  )
+  return plans.map((plan) => planned(whole, plan))
+}
+
+const planHelped = async (
+  train: Train,
+  stock: readonly StockShim[],
+  packLimit: number,
+  solve: SolveLinear,
+  sideStep: Millimetres,
 ): Promise<readonly TrainPlan[]> => {
   const feet = train.machines.flatMap((m) => m.feet)
   const lent = lentTo(feet, stock, packLimit)

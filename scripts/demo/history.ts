@@ -7,6 +7,7 @@ import { writeBelts } from './beltHistory'
 import { CoupledWriter } from './coupledWriter'
 import { writeDrums } from './drumHistory'
 import { writeGearsets } from './gearHistory'
+import { writeLines } from './lineHistory'
 import { writeFlanges } from './flangeHistory'
 import { momentsBefore } from './moments'
 import { demoId, MACHINES } from './works'
@@ -165,7 +166,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await planning.measure(0.06, 0.01)
   await planning.write(boltsOf('metric', 'M20', '8.8', 'dry'))
 
-  // Both couplings of the pan mill are open: one is being looked at, at the other the heads go on next.
+  // Both couplings of the pan mill were kept by themselves before the line was: one is being looked at, at the other the heads go on next.
   const looking = on('CP-40M', 'CP-40M open', demoId('apprentice'), at(2, 9), line(-0.21, 0.3, -0.02, 0.04))
   await looking.open({ reason: 'wear', rpm: 148, customer: '', note: 'Grease thrown out at the guard.' })
   await looking.makeSafe('W-2788')
@@ -189,7 +190,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   })
 
   // Read open it was in band; made up, bushes of the wrong length bent the shafts.
-  const gripped = on('CP-40', 'CP-40 strained', night, at(118, 7), line(0.32, -0.21, 0.04, -0.03))
+  const gripped = on('CP-40G', 'CP-40 strained', night, at(118, 7), line(0.32, -0.21, 0.04, -0.03))
   await gripped.open({ reason: 'wear', rpm: 1475, customer: '', note: 'Bushes worn, new set fitted.' })
   await gripped.makeSafe('W-2602')
   await gripped.readRises([0.02, 0.03, 0.02, 0.02])
@@ -214,7 +215,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
     },
   )
 
-  const mounting = on('CP-40', 'CP-40 open', day, at(3, 7), line(0.14, -0.195, 0.0333, 0.0056))
+  const mounting = on('CP-40G', 'CP-40 open', day, at(3, 7), line(0.14, -0.195, 0.0333, 0.0056))
   await mounting.open({ reason: 'planned', rpm: 1475, customer: '', note: 'New bushes.' })
   await mounting.makeSafe('W-2786')
   await mounting.restIsFine()
@@ -275,6 +276,7 @@ export const writeHistory = async (knex: Knex, now: Date): Promise<void> => {
   await writeFlanges(knex, { day, night }, at)
   await writeDrums(knex, { day }, at)
   await writeGearsets(knex, { day }, at)
+  await writeLines(knex, { lead, day }, at)
   await writeBelts(knex, { day, night, lead }, at)
 }
 

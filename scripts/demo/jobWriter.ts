@@ -30,7 +30,7 @@ export class JobWriter {
     this.clock = start.getTime()
   }
 
-  private draft(body: EntryBody, author = this.author) {
+  private draft(body: EntryBody, author = this.author, part?: string) {
     const id = demoId(`entry/${this.name}/${this.count++}`)
     const after = this.last
     this.last = id
@@ -41,14 +41,15 @@ export class JobWriter {
       after,
       before: null,
       supersedes: null,
+      ...(part === undefined ? {} : { part }),
       ...body,
     }
   }
 
-  /** Appends an entry some minutes after the last one. */
-  async write(body: EntryBody, minutes = 4, author?: string): Promise<void> {
+  /** Appends an entry some minutes after the last one; of a train, about this part of it. */
+  async write(body: EntryBody, minutes = 4, author?: string, part?: string): Promise<void> {
     this.clock += minutes * MINUTE
-    await addEntryWithin(this.knex, this.jobId, this.draft(body, author), new Date(this.clock))
+    await addEntryWithin(this.knex, this.jobId, this.draft(body, author, part), new Date(this.clock))
   }
 
   async open(payload: Extract<EntryBody, { kind: 'job-opened' }>['payload']): Promise<void> {

@@ -1,8 +1,7 @@
 import type { Knex } from 'knex'
 import { ALIGNED, lineSum, type Misalignment } from '../../core/frame/planes'
 import type { MeasuredState } from '../../core/jobs/measured'
-import type { Turning } from '../../core/coupling/dialSet'
-import { METHODS, type MethodGiven, type UsualPlaces } from '../../core/methods/methods'
+import { METHODS } from '../../core/methods/methods'
 import { normalFrom, seededRandom, type Random } from '../../core/random/random'
 import { EXACT_DIAL } from '../../core/simulate/dialGauge'
 import { readByMethod } from '../../core/simulate/methodReadings'
@@ -18,6 +17,7 @@ import type { DrumFields } from '../../shared/register/drumMachine'
 import type { FlangeFields } from '../../shared/register/flangeMachine'
 import { usualPositions } from '../../shared/stages/measure/form'
 import { JobWriter } from './jobWriter'
+import { usualSetUp } from './usualSetUp'
 import type { DemoPicture } from './pictures'
 
 /** A misread digit in a simulated set: which circle, where, by how much (contract units). */
@@ -25,29 +25,6 @@ interface Misread {
   readonly circle: string
   readonly clock: number
   readonly by: number
-}
-
-/** The method a machine is usually measured by, with this bar sag. */
-const usualSetUp = (usual: UsualPlaces, sag: number, turning: Turning): MethodGiven => {
-  const rim = { sag, turning, readingSign: 1 } as const
-  if (usual.method === 'reverse-rim')
-    return {
-      method: 'reverse-rim',
-      given: {
-        onStationary: { ...rim, carriedBy: 'movable', plane: usual.onStationary },
-        onMovable: { ...rim, carriedBy: 'stationary', plane: usual.onMovable },
-      },
-    }
-  if (usual.method === 'heads') {
-    const { stationaryPlane, movablePlane } = usual
-    return { method: 'heads', given: { stationaryPlane: -stationaryPlane, movablePlane } }
-  }
-  if (usual.method !== 'rim-face') throw new Error(`The demo sets no machine up by ${usual.method}.`)
-  const { carriedBy, rimPlane: plane, plunger, faceDiameter: diameter } = usual
-  return {
-    method: 'rim-face',
-    given: { rim: { ...rim, carriedBy, plane }, faces: [{ plunger, diameter, sag: 0, readingSign: 1 }] },
-  }
 }
 
 /** What every demo job that is measured at a coupling does alike: looked over, set up, read, proved. Deterministic for a job name. */

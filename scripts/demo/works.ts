@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import { NO_HUBS } from '../../shared/register/coupledBoxes'
+import { PAN_MILL_LINE } from './line'
 import type { MachineFields } from '../../shared/register/machine'
 import type { Instrument, Person, Works } from '../../shared/register/works'
 import type { NewSpareBelts } from '../../shared/stores/spareBelts'
@@ -123,6 +124,7 @@ export const INSTRUMENTS: readonly (Omit<Instrument, 'due'> & { readonly dueIn: 
 ]
 
 export const MACHINES: readonly MachineFields[] = [
+  PAN_MILL_LINE,
   {
     drive: 'coupled',
     tag: 'CP-11',
@@ -505,7 +507,7 @@ export const MACHINES: readonly MachineFields[] = [
   },
   {
     drive: 'coupled',
-    tag: 'CP-40',
+    tag: 'CP-40G',
     shimSize: 'C',
     name: 'Pan mill, motor coupling',
     area: 'Clay preparation hall',

@@ -10,7 +10,7 @@ const WHOLE_SECONDS = 60
 const FOR_DATA = "default-src 'none'; frame-ancestors 'none'"
 /** Scripts and workers come from here alone. A page brings a policy of its own. */
 const FOR_FILES =
-  "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'"
+  "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'"
 
 /** An id and our policies on every answer; one log line a request, with the route it took and how long. */
 export default defineNitroPlugin((nitro) => {

@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { ALIGNED } from '../../core/frame/planes'
 import { done, refused } from '../../core/outcome'
 import type { PlanFoot } from '../../core/plan/planFoot'
-import type { TrainCoupling } from '../../core/train/train'
+import type { Train, TrainCoupling } from '../../core/train/train'
 import { planOneMachine, planTrain } from '../../core/train/trainPlan'
 import { highsWithin } from '../solver/highs'
 import { defineOperation } from './defineOperation'
@@ -13,7 +13,8 @@ import { settled } from './settled'
 import { planFoot } from './planFoot'
 import { stock } from './stock'
 
-const input = z
+/** What the plan of a train takes. */
+export const trainPlanInput = z
   .object({
     units,
     machines: z
@@ -72,12 +73,29 @@ const input = z
     })
   })
 
+/** The train of an input in core units; which coupling lacks the speed its limits hang on, where one does. */
+export const trainOf = (
+  given: z.output<typeof trainPlanInput>,
+): { readonly train: Train } | { readonly speedNeeded: number } => {
+  const couplings: TrainCoupling[] = []
+  for (const [i, c] of given.couplings.entries()) {
+    const limits = settled(c.tolerance, c.rpm)
+    if (!limits.ok) return { speedNeeded: i }
+    couplings.push({ ...c, target: c.target ?? ALIGNED, tolerance: limits.value })
+  }
+  const machines = given.machines.map((m) => ({
+    id: m.id,
+    feet: m.feet.map((f): PlanFoot => ({ ...f, existing: { left: f.existing, right: f.existing } })),
+  }))
+  return { train: { machines, couplings } }
+}
+
 /** Moves of a train of three or more machines that bring every coupling in band. */
 export const trainPlanOperation = defineOperation({
   name: 'train-plan',
   summary:
     'Moves of machines in a train that bring every coupling in band: closest, and with the least work.',
-  input,
+  input: trainPlanInput,
   result: z.object({
     feasible: z.boolean(),
     searched: z
@@ -111,20 +129,13 @@ export const trainPlanOperation = defineOperation({
     ),
   }),
   compute: async (given) => {
-    const couplings: TrainCoupling[] = []
-    for (const [i, c] of given.couplings.entries()) {
-      const limits = settled(c.tolerance, c.rpm)
-      if (!limits.ok) return refused('speed-needed', ['couplings', i, 'rpm'])
-      couplings.push({ ...c, target: c.target ?? ALIGNED, tolerance: limits.value })
-    }
-    const machines = given.machines.map((m) => ({
-      id: m.id,
-      feet: m.feet.map((f): PlanFoot => ({ ...f, existing: { left: f.existing, right: f.existing } })),
-    }))
+    const settledTrain = trainOf(given)
+    if ('speedNeeded' in settledTrain)
+      return refused('speed-needed', ['couplings', settledTrain.speedNeeded, 'rpm'])
+    const { train } = settledTrain
     const solver = highsWithin()
-    const train = { machines, couplings }
     const plans = [...(await planTrain(train, given.stock, given.packLimit, solver.solve))]
-    const free = machines.filter((m) => m.feet.some((f) => !f.locked))
+    const free = train.machines.filter((m) => m.feet.some((f) => !f.locked))
     if (given.alone && free.length > 1)
       for (const { id } of free) {
         const plan = await planOneMachine(train, id, given.stock, given.packLimit, solver.solve)

@@ -3,14 +3,14 @@ import type { Millimetres } from '../../core/units/unitSystem'
 import { roundTimes } from './roundTimes'
 
 /** Drawn size of one view of a train. */
-export const TRAIN_VIEW = { width: 690, height: 330 } as const
-/** Space left above and below for names and figures. */
-const HEAD = 92
-const FOOT = 74
+export const TRAIN_VIEW = { width: 690, height: { v: 300, h: 250 } } as const
+/** Space left above and below for names and figures: those of the machines stand in the side view alone. */
+const HEAD = { v: 96, h: 56 } as const
+const FOOT = 62
 /** Half the height of a machine's body. */
-const BODY = 34
-/** What a body reaches beyond its feet, as a share of the whole line. */
-const BEYOND = 0.025
+const BODY = 30
+/** What a body reaches from its feet toward its couplings, as a share of the way. */
+const TOWARD = 0.42
 
 /** What is drawn of a train, in the frame of the train. */
 export interface TrainDrawn {
@@ -95,7 +95,7 @@ const heights = (drawn: TrainDrawn, plane: Plane): readonly number[] => [
 export const trainExaggeration = (drawn: TrainDrawn): number => {
   const [least, most] = extent(drawn)
   const scale = TRAIN_VIEW.width / (most - least)
-  const room = TRAIN_VIEW.height - HEAD - FOOT - BODY
+  const room = Math.min(...(['v', 'h'] as const).map((p) => TRAIN_VIEW.height[p] - HEAD[p] - FOOT - BODY))
   const span = Math.max(
     1e-3,
     ...(['v', 'h'] as const).map((plane) => {
@@ -108,13 +108,15 @@ export const trainExaggeration = (drawn: TrainDrawn): number => {
 
 /** Lays one plane of a train out: the axis that stays lies on zero, up and toward 3 are up. */
 export const layOutTrain = (drawn: TrainDrawn, plane: Plane, exaggeration: number): TrainView => {
-  const { width, height } = TRAIN_VIEW
+  const { width } = TRAIN_VIEW
+  const height = TRAIN_VIEW.height[plane]
+  const head = HEAD[plane]
   const [least, most] = extent(drawn)
   const scale = width / (most - least)
   const across = scale * exaggeration
   const list = heights(drawn, plane)
   const middle = (Math.max(...list) + Math.min(...list)) / 2
-  const zero = HEAD + (height - HEAD - FOOT) / 2 + middle * across
+  const zero = head + (height - head - FOOT) / 2 + middle * across
   const point = (line: Misalignment, x: Millimetres): Point => ({
     x: (x - least) * scale,
     y: zero - at(line, x, plane) * across,
@@ -122,8 +124,7 @@ export const layOutTrain = (drawn: TrainDrawn, plane: Plane, exaggeration: numbe
   const machines = drawn.machines.map((m, i): DrawnMachine => {
     const [x1, x2] = shaftOf(drawn, i)
     const [first, last] = [m.feet[0]?.x ?? x1, m.feet[m.feet.length - 1]?.x ?? x2]
-    const beyond = BEYOND * (most - least)
-    const [b1, b2] = [point(m.now, Math.max(x1, first - beyond)), point(m.now, Math.min(x2, last + beyond))]
+    const [b1, b2] = [point(m.now, first - TOWARD * (first - x1)), point(m.now, last + TOWARD * (x2 - last))]
     const corner = (p: Point, by: number) => `${p.x.toFixed(1)} ${(p.y + by).toFixed(1)}`
     return {
       id: m.id,

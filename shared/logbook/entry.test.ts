@@ -76,6 +76,30 @@ describe('what may be posted', () => {
     const gear = new TestGear().ready().paint([15, 51], [10, 44]).shift('blocks', 6).play(18).layers(-3, -3)
     gear.tighten()
     const bodies: EntryBody[] = [
+      { kind: 'machine-freed', payload: { machine: 'm1', may: true, why: 'new grout' } },
+      {
+        kind: 'growth-set',
+        payload: {
+          units: 'metric',
+          machines: [
+            {
+              machine: 'm2',
+              feet: ['first', 'second'].map((pair) => ({ pair, heat: null, rise: 0.2, side: 0 })),
+            },
+          ],
+          source: '',
+        },
+      },
+      {
+        kind: 'train-plan-chosen',
+        payload: {
+          units: 'metric',
+          option: 'least-work',
+          changes: [{ machine: 'm2', pair: 'first', side: 'left', takenOut: [], putIn: [0.2] }],
+          side: [{ machine: 'm2', pair: 'first', moved: -0.1 }],
+          sets: { c1: ['11111111-1111-4111-8111-111111111111'] },
+        },
+      },
       ...gear.entries.map((e) => ({ kind: e.kind, payload: e.payload }) as EntryBody),
       {
         kind: 'layers-marked',

@@ -51,6 +51,15 @@ const gearCommand = ({ contact, cleared, gearRecheck, pins }: GearState): Comman
   return { does: 'shift-gears', lever: next.lever, by: next.by }
 }
 
+/** The side move under way; of a line, that of the machine whose turn it is. */
+const pushOf = (job: Job): PushWatch | null => {
+  if (job.kind === 'coupled' || job.kind === 'drum') return job.state.push
+  if (job.kind !== 'train') return null
+  const { plan, machines } = job.state
+  const moving = plan && !plan.stale ? plan.left[0] : undefined
+  return machines.find((m) => m.part.id === moving)?.state.push ?? null
+}
+
 /**
  * What somebody on this side of the machine is told: hands off while the lockout isn't whole, then what the
  * board wants read, a place of the dials or a belt, then the bite of a push; else to wait.
@@ -69,9 +78,8 @@ export const commandFor = (
   if (job.kind === 'flange' && job.state.push)
     return job.state.push.arrived ? { does: 'tighten' } : { does: 'push-flange', toGo: job.state.push.toGo }
   if (job.kind === 'gear') return gearCommand(job.state) ?? { does: 'wait', stage: sheet.current }
-  if ((job.kind !== 'coupled' && job.kind !== 'drum') || !job.state.push.wanted)
-    return { does: 'wait', stage: sheet.current }
-  const { push } = job.state
+  const push = pushOf(job)
+  if (!push?.wanted) return { does: 'wait', stage: sheet.current }
   const end = push.next && endOf(push, push.next)
   if (!push.next || !end) return { does: 'tighten' }
   // Toward 3 is plus: it is pushed from the side of 9.

@@ -46,6 +46,10 @@ export const lpText = ({ variables, constraints }: LinearProgram): string => {
 type Solver = Awaited<ReturnType<typeof import('highs').default>>
 let loading: Promise<Solver> | null = null
 
+/** The solver itself, large: loaded once, ahead of the first program where a view asks for it. */
+export const loadSolver = (): Promise<Solver> =>
+  (loading ??= import('highs').then((module) => module.default()))
+
 /** A solver for the programs of one plan, and whether time cut any of them short. */
 export interface BudgetedSolver {
   readonly solve: SolveLinear
@@ -61,8 +65,7 @@ export const highsWithin = (seconds = BUDGET): BudgetedSolver => {
   let left = seconds
   let cut = false
   const solve: SolveLinear = async (program) => {
-    loading ??= import('highs').then((module) => module.default())
-    const solver = await loading
+    const solver = await loadSolver()
     const from = performance.now()
     const solution = solver.solve(lpText(program), {
       time_limit: Math.max(LEAST, SHARE * left),

@@ -9,7 +9,7 @@ export const joinedWords = (machine: MachineFields, words: Words): string => {
     case 'coupled':
       return machine.couplingKind
     case 'train':
-      return trainWords(words).onOneLine(machine.machines.map((m) => m.name))
+      return trainWords(words).onOneLine(machine.machines.length)
     case 'flange':
       return drivesWords(words).upright(machine.couplingKind)
     case 'drum':

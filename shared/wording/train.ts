@@ -10,7 +10,7 @@ import { offsetWords } from './directions'
 import { figure } from './figures'
 import { plainMeaning, type Meaning } from './meaning'
 import { limitWords } from './quantities'
-import type { Telling } from './telling'
+import { capital, type Telling } from './telling'
 
 /** `the gear unit and the motor`, without the first article. */
 export const machinesNamed = (ids: readonly string[], state: TrainState, { words }: Pick<Telling, 'words'>) =>
@@ -86,22 +86,24 @@ export const meaningOfTrainPlan = (
     readonly plan: TrainPlan | null
     readonly figures: readonly TrainFigure[]
     readonly searching: boolean
+    readonly failed?: boolean
   },
   telling: Telling,
 ): Meaning => {
   const w = trainWords(telling.words).plan
+  if (state.plan && !state.plan.stale && state.plan.moved.length > 0)
+    return plainMeaning('todo', w.under(state.plan.left.length, machinesMoved(state.plan.entry).size))
   const unread = state.couplings.filter((c) => c.state.latest.coupling === null)
   if (unread.length > 0)
     return plainMeaning('todo', w.waits, w.unread(unread.map((c) => c.part.name.toLowerCase()).join(', ')))
-  if (state.plan && !state.plan.stale && state.plan.moved.length > 0)
-    return plainMeaning('todo', w.under(state.plan.left.length, machinesMoved(state.plan.entry).size))
   if (given.searching) return plainMeaning('todo', w.searching)
+  if (given.failed) return plainMeaning('todo', w.failed)
   if (state.plan?.stale) return plainMeaning('stale', w.stale)
   const { plan, figures } = given
   const inBand = state.couplings.every((c) => c.state.latest.judgement?.verdict === 'in')
   const moved = plan ? movedMachines(plan) : []
   if (!plan || moved.length === 0)
-    return inBand ? plainMeaning('in', w.noneNeeded) : plainMeaning('todo', w.waits)
+    return inBand ? plainMeaning('in', w.noneNeeded) : plainMeaning('out', w.nothingHelps)
   const free = state.machines.filter((m) => !m.held.held && !moved.includes(m.part.id))
   const names = machinesNamed(moved, state, telling)
   const headline =
@@ -136,7 +138,7 @@ export const whyItStays = (
       ? [w.share(part.name.toLowerCase(), percentOfShare(Math.max(found.score.v, found.score.h)))]
       : []
   })
-  return w.stays(parts.join(', '))
+  return `${capital(w.leftAlone)}. ${w.stays(parts.join(', '))}`
 }
 
 /** A share of a limit in whole percent; what is not nothing is never told as nothing. */

@@ -24,6 +24,7 @@ describe('the register of machines', () => {
       'CP-22',
       'CP-30',
       'CP-40',
+      'CP-40G',
       'CP-40M',
       'GL-03',
       'GL-07',
@@ -197,6 +198,7 @@ describe('the works', () => {
     expect(today.open.rows.map((j) => [j.tag, j.stage])).toEqual([
       ['PR-05', 'contact'],
       ['CP-30', 'plan'],
+      ['CP-40', 'train-plan'],
       ['GL-03', 'line-up'],
       ['CP-11', 'rough-in'],
       ['CP-21', 'plan'],
@@ -205,7 +207,7 @@ describe('the works', () => {
       ['KY-09', 'as-found'],
       ['GL-07', 'inspect'],
       ['CP-40M', 'look'],
-      ['CP-40', 'set-up'],
+      ['CP-40G', 'set-up'],
     ])
     expect(today.provisional.map((j) => j.tag)).toEqual(['CP-40M'])
     expect(today.due.map(({ job }) => [job.tag, job.summary.due.what])).toEqual([

@@ -45,6 +45,8 @@ const GEAR_STAGES = [
   'Turn, guard',
   'Close',
 ] as const
+/** What a line shows of its own; its other stages are a coupling’s. */
+const LINE_STAGES = ['As found', 'Growth', 'Plan', 'Move', 'Close'] as const
 const DRUM_STAGES = [
   'Open',
   'Make safe',
@@ -166,6 +168,7 @@ for (const [what, tag, stages, told] of [
   ['a motor on a flange', 'CP-21', FLANGE_STAGES, '8 bolts on 14.00 in'],
   ['a motor at a drum', 'CP-30', DRUM_STAGES, 'On its shaft: a skip.'],
   ['a gearset', 'PR-05', GEAR_STAGES, 'Limits from the site, PR-05.'],
+  ['a line of machines', 'CP-40', LINE_STAGES, 'Limits, Mill coupling'],
 ] as const)
   test(`${what}: axe finds nothing serious, and each stage fits laptop, tablet and phone`, async ({
     page,

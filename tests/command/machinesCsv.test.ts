@@ -47,7 +47,7 @@ describe('the register as CSV', () => {
     ['rpm', 'fast', 'rpm', /number/],
     ['rpm', '-5', 'rpm', /above zero/],
     ['units', 'cubits', 'units', /inch or metric/],
-    ['drive', 'chain', 'drive', /coupled, flange, drum, gear or belt/],
+    ['drive', 'chain', 'drive', /coupled, train, flange, drum, gear or belt/],
     ['tag', 'CP 11', 'tag', /letters/],
     ['feet.movable.1.x', '0', 'feet.movable.1.x', /.+/],
     ['couplingType', 'glue', 'couplingType', /one of/],

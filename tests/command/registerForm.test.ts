@@ -1,3 +1,4 @@
+import { withUnits } from '../../shared/register/trainBoxes'
 import { describe, expect, it } from 'vitest'
 import { MACHINES } from '../../scripts/demo/works'
 import { issuesOf } from '../../shared/calculation/issues'
@@ -82,6 +83,35 @@ describe('the register form', () => {
     ])
     const like = recordLike({ ...machine, id: 'x', version: 3 } as never)
     expect(like).toMatchObject({ tag: '', gear: { leftAs: null, responses: { blocks: null, gear: null } } })
+  })
+
+  it('of a line: every machine and coupling, one more or fewer, called by its ends', () => {
+    const machine = MACHINES.find((m) => m.tag === 'CP-40')
+    if (machine?.drive !== 'train') throw new Error('no line')
+    const boxes = recordBoxes(machine)
+    const texts = recordTexts(machine, boxes)
+    const typed = (change: Record<string, string>) =>
+      machineFields.safeParse(readRecord({ ...texts, ...change }, machine, boxes).record)
+    expect(typed({}).data).toEqual(machine)
+    expect(boxes.map((b) => b.path)).not.toContain('movableName')
+    expect(typed({ 'machines.2.name': 'Big motor' }).data).toMatchObject({ movableName: 'Big motor' })
+    const said = (parsed: ReturnType<typeof typed>) =>
+      parsed.success ? [] : issuesOf(parsed.error).map((i) => [i.path, i.message])
+    expect(said(typed({ 'machines.1.feet.0.x': '-500' }))).toContainEqual([
+      'machines.1.feet.0.x',
+      'This stands before what comes ahead of it on the line. Everything is taped along one line, from the driven end on.',
+    ])
+    const four = withUnits(machine, 4)
+    if (four.drive !== 'train') throw new Error('no line')
+    expect([four.machines.map((m) => m.id), four.couplings.map((c) => c.id)]).toEqual([
+      ['m1', 'm2', 'm3', 'm4'],
+      ['c1', 'c2', 'c3'],
+    ])
+    expect(withUnits(four, 3)).toEqual(machine)
+    expect(withUnits(machine, 2)).toBe(machine)
+    expect(withUnits(machine, 9)).toBe(machine)
+    const grown = { ...machine, growth: { units: 'metric', machines: [], source: '' } as never }
+    expect(recordLike({ ...grown, id: 'x', version: 3 })).not.toHaveProperty('growth')
   })
 
   it('of a drum: distances and windows may be left empty, pairs are its motor’s alone', () => {

@@ -101,3 +101,6 @@ export const closing = (exception = ''): EntryBody => ({
   kind: 'job-closed',
   payload: { signedBy: 'Lead', remarks: '', exception, signed: null },
 })
+
+/** The same of a coupling or a machine of a line. */
+export const about = (part: string, body: EntryBody): EntryBody => Object.assign({ part }, body)

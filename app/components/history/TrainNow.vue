@@ -5,7 +5,7 @@ import type { TrainState } from '~~/core/jobs/train'
 import { staysPut } from '~~/core/register/trainMachine'
 import { toCore } from '~~/core/units/unitSystem'
 import { registeredTrain } from '~~/shared/register/registeredTrain'
-import { layOutTrain, trainExaggeration } from '~~/shared/drawing/trainView'
+import { layOutTrain, trainExaggeration, type TrainDrawn } from '~~/shared/drawing/trainView'
 import { drawnTrain, halfGate, leftTrain } from '~~/shared/stages/trainPlan/drawing'
 import type { MachineRecord } from '~~/shared/register/machine'
 import { trainWords } from '~~/shared/wording/en'
@@ -25,7 +25,12 @@ const telling = computed(() => tellingOf(session.units, null, session.works?.foo
 const w = computed(() => trainWords(telling.value.words))
 const train = computed(() => registeredTrain(props.machine))
 /** As the last job left it; straight, with its distances, where none has measured it. */
-const drawn = computed(() => (props.left && leftTrain(props.left)) ?? drawnTrain(train.value.input, [], 0))
+const drawn = computed((): TrainDrawn => {
+  const left = props.left && leftTrain(props.left)
+  return left
+    ? { ...left, machines: left.machines.map((m) => ({ ...m, now: m.after })) }
+    : drawnTrain(train.value.input, [], 0)
+})
 const times = computed(() => (props.left ? trainExaggeration(drawn.value) : 1))
 const views = computed(() =>
   (props.left ? PLANES : (['v'] as const)).map((plane) => ({
@@ -89,7 +94,7 @@ const under = computed(() =>
       :key="v.plane"
       :view="v.view"
       :title="w.plan.views[v.plane]"
-      :note="left ? w.plan.drawnBy(String(times)) : ''"
+      :note="left ? w.closing.drawnLeft(String(times)) : ''"
       :machines="machines"
       :couplings="couplings(v.plane)"
     />

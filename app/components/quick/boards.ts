@@ -52,6 +52,7 @@ export const SUM_BOARDS: Readonly<Record<string, SumBoard>> = {
     board: defineAsyncComponent(() => import('./boards/BeltSetSum.vue')),
   },
   'variable-sheave': of(() => import('./boards/SettingSum.vue')),
+  'train-plan': of(() => import('./boards/TrainSum.vue')),
   'drum-tram': of(() => import('./boards/DrumSum.vue')),
   'gear-contact': of(() => import('./boards/GearSum.vue'), 'forward', 'reverse', 'wanted'),
   'vertical-flange': of(() => import('./boards/FlangeSum.vue')),

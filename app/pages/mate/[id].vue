@@ -40,6 +40,14 @@ watch(
   () => (job.viewFrom = 'movable'),
   { immediate: true },
 )
+/** Kinds of job whose machine is pushed sideways from one side or the other. */
+const WATCHED_PUSH: readonly string[] = ['coupled', 'drum', 'train']
+// Of a line the machine that is moved now is the one that is spoken of.
+watch(
+  () => job.train?.plan?.left[0] ?? null,
+  (moving) => (job.part = moving),
+  { immediate: true },
+)
 /** The screen stays on while it is looked at. */
 const wake = useWakeLock()
 onMounted(() => void wake.request('screen').catch(() => null))
@@ -71,7 +79,7 @@ const status = computed(() =>
         p.name
       }}</el-button>
     </section>
-    <section v-else-if="!side && (job.folded.kind === 'coupled' || job.folded.kind === 'drum')" class="ask">
+    <section v-else-if="!side && WATCHED_PUSH.includes(job.folded.kind)" class="ask">
       <h1>{{ w.sideAsk }}</h1>
       <el-button v-for="s in MATE_SIDES" :key="s" class="big" @click="side = s">{{ w.sides[s] }}</el-button>
       <p>{{ w.sideHint }}</p>

@@ -7,7 +7,6 @@ import { leftTrain, halfGate } from '~~/shared/stages/trainPlan/drawing'
 import { misalignmentWords } from '~~/shared/wording/directions'
 import { figure, pack } from '~~/shared/wording/figures'
 import { limitSource } from '~~/shared/wording/tolerances'
-import { capital } from '~~/shared/wording/telling'
 
 /** The whole line as found against as left: every coupling judged, and all of it drawn. */
 const props = defineProps<{ state: TrainState }>()
@@ -89,7 +88,7 @@ const packs = computed(() =>
         .map((p) =>
           w.value.taken.packs(
             part.name,
-            capital(telling.value.of(part.machine).footNames(p.id)),
+            telling.value.of(part.machine).footNames(p.id),
             pack(p.packs.left, session.units),
             pack(p.packs.right, session.units),
           ),
@@ -120,7 +119,7 @@ const packs = computed(() =>
       :key="v.plane"
       :view="v.view"
       :title="w.plan.views[v.plane]"
-      :note="v.plane === 'v' ? w.plan.drawnBy(String(v.times)) : ''"
+      :note="v.plane === 'v' ? w.closing.drawn(String(v.times)) : ''"
       :machines="machines"
       :couplings="told(v.plane)"
     />
@@ -135,6 +134,7 @@ const packs = computed(() =>
 
 <style scoped>
 .words {
+  width: 27%;
   text-align: left;
   white-space: normal;
   vertical-align: top;

@@ -6,7 +6,7 @@ import type { TrainPlan } from '~~/core/train/trainPlan'
 import { layOutTrain, trainExaggeration } from '~~/shared/drawing/trainView'
 import { drawnTrain, halfGate, stillOf, takenMoves, trainFigures } from '~~/shared/stages/trainPlan/drawing'
 import { hourName } from '~~/shared/wording/directions'
-import { figure, thickness, UNIT_NAMES } from '~~/shared/wording/figures'
+import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
 import { limitWords } from '~~/shared/wording/quantities'
 import {
   figureName,
@@ -18,6 +18,8 @@ import {
   whyItStays,
   worstAngle,
 } from '~~/shared/wording/train'
+import { pickList } from '~~/shared/stages/plan/packs'
+import PickList from '../plan/PickList.vue'
 import { ahead, loadedAhead } from '../ahead'
 
 const loadWorking = ahead(() => import('~~/shared/stages/trainPlan/working'))
@@ -38,11 +40,11 @@ const underWay = computed(
 )
 const search = useTrainPlans(() => (underWay.value ? null : input.value))
 const keyOf = (p: TrainPlan) => `${p.kind}.${p.only ?? ''}`
-const picked = ref('')
+const way = ref('')
 const inBand = computed(() => state.value.couplings.every((c) => c.state.latest.judgement?.verdict === 'in'))
 /** The plan already taken is drawn first, then the least work; nothing where it is in band as it stands. */
 const plan = computed((): TrainPlan | null => {
-  const own = search.plans.value.find((p) => keyOf(p) === picked.value)
+  const own = search.plans.value.find((p) => keyOf(p) === way.value)
   if (own) return own
   const taken = state.value.plan
   if (taken && !taken.stale) {
@@ -81,7 +83,12 @@ const offsets = computed(() => figures.value.filter((f) => f.kind === 'offset'))
 const meaning = computed(() =>
   meaningOfTrainPlan(
     state.value,
-    { plan: plan.value, figures: figures.value, searching: search.state.value === 'working' },
+    {
+      plan: plan.value,
+      figures: figures.value,
+      searching: search.state.value === 'working',
+      failed: search.state.value === 'failed',
+    },
     telling.value,
   ),
 )
@@ -121,17 +128,17 @@ const doneAt = (id: string, plane: Plane) =>
             },
       ]),
   )
-/** `in 1.00, out 0.50`: the leaves under the left foot of a pair; the right one wants the same. */
+/** `2 in, 1 out`: leaves under the left foot of a pair; the right one wants the same. */
 const leafWords = (machine: string, id: string) => {
   const packs = plan.value?.moves.find((m) => m.machine === machine && m.id === id)?.packs.left
-  if (!packs) return ''
-  const list = (t: readonly number[]) => t.map((x) => thickness(x, session.units)).join(' + ')
-  return [
-    packs.putIn.length > 0 ? `+${list(packs.putIn)}` : '',
-    packs.takeOut.length > 0 ? `−${list(packs.takeOut)}` : '',
-  ]
-    .filter(Boolean)
-    .join(' ')
+  return packs
+    ? [
+        packs.putIn.length > 0 ? w.value.goesIn(packs.putIn.length) : '',
+        packs.takeOut.length > 0 ? w.value.comesOut(packs.takeOut.length) : '',
+      ]
+        .filter(Boolean)
+        .join(', ')
+    : ''
 }
 const machinesTold = (plane: Plane) =>
   state.value.machines.map((m) => ({
@@ -220,6 +227,8 @@ const take = () => {
   const payload = chosenTrainPlan(plan.value, state.value, session.units)
   if (job.log({ kind: 'train-plan-chosen', payload })) goOn()
 }
+/** What comes from the shelf for the plan in hand, and what goes back. */
+const picked = computed(() => pickList(plan.value?.moves ?? []))
 const holding = ref(false)
 const skipping = ref(false)
 const skip = (why: string) => {
@@ -238,7 +247,7 @@ const first = computed(() => (state.value.machine.machines[0]?.name ?? '').toLow
 </script>
 
 <template>
-  <BoardFrame :title="w.title" :note="w.frame(first)" bare>
+  <BoardFrame :title="w.title" bare>
     <template v-if="drawn">
       <TrainView
         v-for="v in views"
@@ -256,7 +265,7 @@ const first = computed(() => (state.value.machine.machines[0]?.name ?? '').toLow
         </template>
         <template v-for="m in alone" :key="m.part.id">
           <dt>{{ m.part.name }}</dt>
-          <dd>{{ w.leftAlone }}. {{ whyItStays(state, plan!, m.part.id, telling) }}</dd>
+          <dd>{{ whyItStays(state, plan!, m.part.id, telling) }}</dd>
         </template>
       </dl>
     </template>
@@ -286,10 +295,9 @@ const first = computed(() => (state.value.machine.machines[0]?.name ?? '').toLow
           <td class="figure">{{ f.judged ? limitWords(f.judged, telling) : '' }}</td>
         </tr>
       </FigureTable>
-      <p class="muted">{{ worstAngle(figures, state, telling) }}</p>
+      <p class="muted">{{ worstAngle(figures, state, telling) }} {{ w.frame(first) }}</p>
     </template>
     <div v-if="search.state.value === 'failed'">
-      <p class="muted">{{ w.failed }}</p>
       <el-button class="quiet-button" @click="search.again()">{{ w.again }}</el-button>
     </div>
     <div v-if="ways.length" class="ways">
@@ -303,7 +311,7 @@ const first = computed(() => (state.value.machine.machines[0]?.name ?? '').toLow
         :class="{ on: plan !== null && keyOf(plan) === p.key }"
         :aria-pressed="plan !== null && keyOf(plan) === p.key"
         :disabled="closed"
-        @click="picked = p.key"
+        @click="way = p.key"
       >
         <span class="name">{{ p.name }}</span>
         <span class="figure">{{ p.lifts }}</span>
@@ -315,6 +323,7 @@ const first = computed(() => (state.value.machine.machines[0]?.name ?? '').toLow
         <span v-if="p.cost" class="muted cost">{{ w.cost(p.cost) }}</span>
       </el-button>
     </div>
+    <PickList :picked="picked" />
     <p class="muted">{{ w.caution }}</p>
     <el-button v-if="!closed && !underWay" link class="text-button" @click="holding = true">{{
       w.free

@@ -15,11 +15,10 @@ import {
   verdictsWords,
 } from '../../../shared/wording/en'
 import { pack, UNIT_NAMES } from '../../../shared/wording/figures'
-import { offsetWords } from '../../../shared/wording/directions'
-import { misalignmentWords } from '../../../shared/wording/directions'
+import { misalignmentWords, offsetWords } from '../../../shared/wording/directions'
 import { limitSource } from '../../../shared/wording/tolerances'
 import { machinesNamed } from '../../../shared/wording/train'
-import { capital, type Telling } from '../../../shared/wording/telling'
+import type { Telling } from '../../../shared/wording/telling'
 import { block, figures, grid, heading, QUIET, verdictCell, when } from '../blocks'
 import type { Reported, Section } from '../section'
 
@@ -212,7 +211,7 @@ const packsLeft = (state: TrainState, telling: Telling): string[] =>
       .map((p) =>
         trainWords(telling.words).taken.packs(
           part.name,
-          capital(told.footNames(p.id)),
+          told.footNames(p.id),
           pack(p.packs.left, telling.units),
           pack(p.packs.right, telling.units),
         ),

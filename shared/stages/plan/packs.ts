@@ -80,7 +80,7 @@ export interface PickedLeaf {
 }
 
 /** What to take from the shelf for a plan and what comes back, thickest first. What comes out under one foot may go in under another. */
-export const pickList = (moves: readonly PlannedMove[]): readonly PickedLeaf[] => {
+export const pickList = (moves: readonly Pick<PlannedMove, 'packs'>[]): readonly PickedLeaf[] => {
   const counts = new Map<number, { thickness: Millimetres; take: number; out: number; peeled: boolean }>()
   const count = (thickness: Millimetres) => {
     const key = thicknessKey(thickness)

@@ -107,7 +107,7 @@ const quantityOf = (judgement: Judgement, kind: 'offset' | 'slope', plane: Plane
 /** Offsets and angles of every coupling, now and after a plan. */
 export const trainFigures = (
   train: TrainInput['train'],
-  plan: Pick<TrainPlan, 'couplings'> | null,
+  plan: { readonly couplings: readonly Pick<TrainPlan['couplings'][number], 'id' | 'predicted'>[] } | null,
 ): readonly TrainFigure[] =>
   train.couplings.flatMap((c) => {
     const after = plan?.couplings.find((x) => x.id === c.id)?.predicted ?? c.coupling

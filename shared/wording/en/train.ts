@@ -3,9 +3,8 @@ import type { TrainOption } from '../../../core/stages/trainPlan/entries'
 
 /** Words of a train: its machines, its couplings, one plan over all of them. */
 export const train = {
-  /** `Pan mill, gear unit and motor on one line` */
-  onOneLine: (names: readonly string[]) =>
-    `${names.slice(0, -1).join(', ')} and ${names[names.length - 1] ?? ''} on one line`,
+  /** `3 machines on one line` */
+  onOneLine: (n: number) => `${n} machines on one line`,
   part: {
     ask: 'Which part of the line',
     told: (name: string, mark: string) => `${name}, ${mark}`,
@@ -37,11 +36,16 @@ export const train = {
     held: { register: 'locked, it stays', job: 'held in this job' },
     heldWhy: (why: string) => `held: ${why}`,
     leftAlone: 'left alone',
+    moves: 'moves',
     movesShims: (n: number) => `moves, ${n} ${n === 1 ? 'leaf' : 'leaves'} handled`,
     pushedOnly: 'pushed sideways only',
     whyStays: 'Why it stays',
-    stays: (parts: string) => `Its couplings are within the limits without it: ${parts}.`,
+    stays: (parts: string) => `Without it: ${parts}.`,
+    goesIn: (leaves: number) => `${leaves} in`,
+    comesOut: (leaves: number) => `${leaves} out`,
     share: (coupling: string, percent: number) => `${coupling} at ${percent} % of the limit`,
+    nothingHelps:
+      'Nothing that may move brings the line nearer. Free another machine, or pass the plan over.',
     noneNeeded: 'Every coupling is in band as it stands. Nothing needs to move.',
     headline: (moved: string, left: string) => `Move the ${moved}. The ${left} can stay.`,
     headlineAll: (moved: string) => `Move the ${moved}.`,
@@ -125,6 +129,8 @@ export const train = {
     title: 'As found and as left',
     note: (rounds: number) =>
       rounds === 1 ? 'moved once' : rounds === 0 ? 'nothing moved' : `moved ${rounds} times`,
+    drawn: (times: string) => `whole: as found · dashed: as left · ${times}× taller than long`,
+    drawnLeft: (times: string) => `${times}× taller than long`,
     coupling: 'Coupling',
     packs: 'What lies under the feet now',
   },

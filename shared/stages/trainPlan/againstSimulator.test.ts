@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { PLANES } from '../frame/planes'
-import { seededRandom } from '../random/random'
-import { EXACT_DIAL, type DialNature } from '../simulate/dialGauge'
-import { movedMachines, trainInputFor, trainPlans, worstShare } from '../stages/trainPlan/planning'
-import { highsWithin } from '../../shared/solver/highs'
-import { TestTrain, testTrain, through, type Standing } from './testTrain'
+import { PLANES } from '../../../core/frame/planes'
+import { seededRandom } from '../../../core/random/random'
+import { EXACT_DIAL, type DialNature } from '../../../core/simulate/dialGauge'
+import { movedMachines, trainInputFor, trainPlans, worstShare } from '../../../core/stages/trainPlan/planning'
+import { highsWithin } from '../../solver/highs'
+import { TestTrain, testTrain, through, type Standing } from '../../../core/jobs/testTrain'
 
 const HANDS: DialNature = { graduation: 0.01, noise: 0.002, backlash: 0, slip: null, sign: 1 }
 
