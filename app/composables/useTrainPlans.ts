@@ -8,7 +8,7 @@ import { ahead } from '~/stages/ahead'
 const onPage = ahead(async () => {
   const [solver, { trainPlans }] = await Promise.all([
     import('~~/shared/solver/highs'),
-    import('~~/core/stages/trainPlan/planning'),
+    import('~~/core/stages/trainPlan/search'),
   ])
   await solver.loadSolver()
   return (input: TrainInput) => trainPlans(input, solver.highsWithin(ON_PAGE_SECONDS).solve)

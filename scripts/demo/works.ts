@@ -124,7 +124,6 @@ export const INSTRUMENTS: readonly (Omit<Instrument, 'due'> & { readonly dueIn: 
 ]
 
 export const MACHINES: readonly MachineFields[] = [
-  PAN_MILL_LINE,
   {
     drive: 'coupled',
     tag: 'CP-11',
@@ -739,4 +738,5 @@ export const MACHINES: readonly MachineFields[] = [
     },
     limits: { angle: null, tilt: null, offset: null, source: '' },
   },
+  PAN_MILL_LINE,
 ]

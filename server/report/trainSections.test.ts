@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { TestTrain, testTrain, through } from '../../core/jobs/testTrain'
-import { trainInputFor, trainPlans } from '../../core/stages/trainPlan/planning'
+import { trainInputFor } from '../../core/stages/trainPlan/planning'
+import { trainPlans } from '../../core/stages/trainPlan/search'
 import { tellingOf } from '../../shared/wording/telling'
 import { highsWithin } from '../../shared/solver/highs'
 import { reportDocument } from './document'

@@ -81,6 +81,7 @@ describe('the database itself', () => {
       '0012-spare-belts',
       '0013-belt-forecasts',
       '0014-flange-leaves',
+      '0015-train-parts',
     ]
     expect(await migrateUp(knex)).toEqual(all)
     expect(await migrateUp(knex)).toEqual([])

@@ -196,9 +196,9 @@ describe('the works', () => {
       due: { job: { tag: string; summary: { due: { what: string } } } }[]
     }
     expect(today.open.rows.map((j) => [j.tag, j.stage])).toEqual([
+      ['CP-40', 'train-plan'],
       ['PR-05', 'contact'],
       ['CP-30', 'plan'],
-      ['CP-40', 'train-plan'],
       ['GL-03', 'line-up'],
       ['CP-11', 'rough-in'],
       ['CP-21', 'plan'],

@@ -2,9 +2,8 @@ import type { TrainState } from '../../jobs/train'
 import type { PlanFoot } from '../../plan/planFoot'
 import { shelfOf } from '../../register/shelf'
 import type { StockShim } from '../../shims/leafKinds'
-import type { SolveLinear } from '../../train/linearProgram'
 import type { Train, TrainCoupling } from '../../train/train'
-import { planOneMachine, planTrain, type TrainPlan } from '../../train/trainPlan'
+import type { TrainPlan } from '../../train/trainPlan'
 import { fromCore, toCore, type Millimetres, type UnitSystem } from '../../units/unitSystem'
 import { planFeet } from '../plan/planning'
 import type { EntryPayloads } from '../../logbook/payloads'
@@ -78,23 +77,6 @@ export const trainInputFor = (state: TrainState): TrainInput | null => {
     packLimit: machine.packLimit,
     sideStep: Math.max(...state.couplings.map((c) => c.state.setUp?.coarsest ?? 0.01)) || 0.01,
   }
-}
-
-/** The plans of a train: least work first, as close as it goes, then what each machine alone could do. */
-export const trainPlans = async (
-  { train, stock, packLimit, sideStep }: TrainInput,
-  solve: SolveLinear,
-): Promise<readonly TrainPlan[]> => {
-  const plans = await planTrain(train, stock, packLimit, solve, sideStep)
-  const free = train.machines.filter((m) => m.feet.some((f) => !f.locked))
-  const alone: TrainPlan[] = []
-  if (free.length > 1)
-    for (const { id } of free) {
-      const plan = await planOneMachine(train, id, stock, packLimit, solve, sideStep)
-      if (plan) alone.push(plan)
-    }
-  const easiestFirst = [...plans].sort((a) => (a.kind === 'least-work' ? -1 : 1))
-  return [...easiestFirst, ...alone]
 }
 
 /** The worst share of a limit that a plan leaves, 1 at the limit. */
