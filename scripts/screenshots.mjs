@@ -44,7 +44,7 @@ await shoot('gear', `/jobs/${open('PR-05')}`, 'Contact')
 await shoot('flange', `/jobs/${open('CP-21')}`, 'Plan')
 await shoot('plan', `/jobs/${open('CP-14')}`, 'Plan')
 await shoot('hot-check', `/jobs/${closed}`, 'Hot check')
-await shoot('close', `/jobs/${closed}`, 'Close')
+await shoot('line', `/jobs/${open('CP-40')}`, 'Plan')
 await shoot('line-up', `/jobs/${open('GL-03')}`, 'Line up')
 const set = { 'Belt 1': '18.2', 'Belt 2': '17.6', 'Belt 3': '18.5', 'Belt 4': '17.4', 'Belt 5': '18' }
 await shoot('tension', `/jobs/${open('GL-03')}`, 'Tension', undefined, '', set)

@@ -103,7 +103,6 @@ test('a job being set up loads no more script than it needs', async ({ page, bro
 for (const [what, tag] of [
   ['A motor on a flange', 'CP-21'],
   ['A motor at a drum', 'CP-30'],
-  ['A line of machines', 'CP-40'],
 ] as const)
   test(`${what.toLowerCase()} loads no more script than it needs`, async ({ page, request }) => {
     const { rows } = (await (await request.get(`/api/jobs?machine=${tag}&open=yes`)).json()) as {

@@ -338,6 +338,13 @@ const first = computed(() => (state.value.machine.machines[0]?.name ?? '').toLow
       @say="skip"
     />
     <template #next>
+      <el-button
+        v-if="!closed && !underWay && moved.length > 0"
+        link
+        class="text-button"
+        @click="skipping = true"
+        >{{ w.without }}</el-button
+      >
       <el-button v-if="closed || underWay || moved.length === 0" class="next-button" @click="goOn()">{{
         actionsWords(telling.words).goOn
       }}</el-button>

@@ -81,6 +81,7 @@ export const train = {
     cost: (what: string) => `leaves ${what}`,
     take: (machines: string) => `Take shims to the ${machines}`,
     takePush: (machines: string) => `Go and push the ${machines}`,
+    without: 'Go on without this plan',
     free: 'Hold or free a machine and say why',
     freeTitle: 'Which machine may move',
     mayMove: (machine: string) => `The ${machine} may move`,
