@@ -109,6 +109,8 @@ const leavesOf = (id: string) =>
     .reduce((n, m) => n + m.packs.left.changes + m.packs.right.changes, 0)
 const noteOf = (m: (typeof state.value.machines)[number]) => {
   if (m.held.held) return m.held.why ? w.value.heldWhy(m.held.why) : w.value.held[m.held.by ?? 'register']
+  // Nothing is said of who stays while nobody knows yet who moves.
+  if (moved.value.length === 0) return ''
   if (!moved.value.includes(m.part.id)) return w.value.leftAlone
   const leaves = leavesOf(m.part.id)
   return leaves > 0 ? w.value.movesShims(leaves) : w.value.pushedOnly
@@ -345,7 +347,8 @@ const first = computed(() => (state.value.machine.machines[0]?.name ?? '').toLow
         @click="skipping = true"
         >{{ w.without }}</el-button
       >
-      <el-button v-if="closed || underWay || moved.length === 0" class="next-button" @click="goOn()">{{
+      <template v-if="search.state.value === 'working'" />
+      <el-button v-else-if="closed || underWay || moved.length === 0" class="next-button" @click="goOn()">{{
         actionsWords(telling.words).goOn
       }}</el-button>
       <el-button v-else class="next-button" @click="take">{{ takeWords }}</el-button>
