@@ -13,7 +13,7 @@ const onPage = ahead(async () => {
   await solver.loadSolver()
   return (input: TrainInput) => trainPlans(input, solver.highsWithin(ON_PAGE_SECONDS).solve)
 })
-const ON_PAGE_SECONDS = 3
+const ON_PAGE_SECONDS = 8
 
 /** Plans of a line, worked out in a worker: the newest input counts, a search under way for an older one is ended. */
 export const useTrainPlans = (input: () => TrainInput | null) => {

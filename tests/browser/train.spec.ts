@@ -104,7 +104,7 @@ test('CP-40: read at both couplings, the least work leaves the motor alone, to a
   await job.next('Go on')
 
   // One plan over all of it.
-  await expect(job.meaning).toContainText('Move the gear unit. The motor can stay.')
+  await expect(job.meaning).toContainText('Move the gear unit. The motor can stay.', { timeout: 60_000 })
   const ways = page.getByRole('button', { pressed: true })
   await expect(ways.filter({ hasText: 'Least work' })).toBeVisible()
   await expect(page.getByRole('button', { name: /^Closest/ })).toBeVisible()
@@ -164,6 +164,7 @@ test('CP-40: read at both couplings, the least work leaves the motor alone, to a
 })
 
 test('a machine held by the job stays, and says why; a plan in hand is made anew', async ({ page }) => {
+  test.slow()
   const job = new Job(page)
   await job.begun(
     [
@@ -177,7 +178,7 @@ test('a machine held by the job stays, and says why; a plan in hand is made anew
     ],
     'CP-40',
   )
-  await expect(job.meaning).toContainText('Move the gear unit. The motor can stay.')
+  await expect(job.meaning).toContainText('Move the gear unit. The motor can stay.', { timeout: 60_000 })
   await page.getByRole('button', { name: 'Hold or free a machine and say why' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByText('The gear unit stays').first().click()
@@ -185,7 +186,7 @@ test('a machine held by the job stays, and says why; a plan in hand is made anew
   await dialog.getByLabel('Why').fill('grouted yesterday')
   await dialog.getByRole('button', { name: 'The gear unit stays' }).click()
   await expect(page.getByText('held: grouted yesterday')).toBeVisible()
-  await expect(job.meaning).toContainText('Move the motor')
+  await expect(job.meaning).toContainText('Move the motor', { timeout: 60_000 })
   await expect(page.getByText(/That leaves it out of band/)).toBeVisible()
   // And inches mean the same.
   await page.getByText('mil', { exact: true }).click()
