@@ -1,4 +1,4 @@
-import { drivesWords, trainWords } from './en'
+import { drivesWords } from './en'
 import { capital } from './telling'
 import type { MachineFields } from '../register/machine'
 import type { Words } from './words'
@@ -9,7 +9,7 @@ export const joinedWords = (machine: MachineFields, words: Words): string => {
     case 'coupled':
       return machine.couplingKind
     case 'train':
-      return trainWords(words).onOneLine(machine.machines.length)
+      return drivesWords(words).onOneLine(machine.machines.length)
     case 'flange':
       return drivesWords(words).upright(machine.couplingKind)
     case 'drum':

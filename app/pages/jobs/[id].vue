@@ -61,7 +61,7 @@ watch(
   <div v-if="job.machine && job.folded" class="job" :class="{ lined: parts.length > 0 }">
     <JobHeader />
     <RunSheet :job="job.folded" :stage="stage" @open="open" />
-    <PartBar
+    <LazyPartBar
       v-if="job.train && parts.length > 0"
       v-model="job.part"
       class="line"

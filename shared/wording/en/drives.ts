@@ -9,6 +9,8 @@ export const drives = {
   upright: (coupling: string) => `${coupling}, upright on a flange`,
   /** A motor that is measured against a drum. */
   trammed: (coupling: string, drum: string) => `${coupling}, trammed to its ${drum}`,
+  /** `3 machines on one line` */
+  onOneLine: (n: number) => `${n} machines on one line`,
   drums: { 'brake-drum': 'brake drum', flywheel: 'flywheel' } satisfies Record<DrumKind, string>,
   geared: (kind: string, ratio: string) => `${kind} 1:${ratio}`,
   gears: { worm: 'worm gearset', bevel: 'bevel gearset' } satisfies Record<GearKind, string>,

@@ -3,8 +3,6 @@ import type { TrainOption } from '../../../core/stages/trainPlan/entries'
 
 /** Words of a train: its machines, its couplings, one plan over all of them. */
 export const train = {
-  /** `3 machines on one line` */
-  onOneLine: (n: number) => `${n} machines on one line`,
   part: {
     ask: 'Which part of the line',
     told: (name: string, mark: string) => `${name}, ${mark}`,
