@@ -1,25 +1,8 @@
 <script setup lang="ts">
-import type { Verdict } from '~~/core/judge/judge'
 import type { TrainView as Laid } from '~~/shared/drawing/trainView'
+import type { CouplingTold, MachineTold } from '~~/shared/stages/trainPlan/told'
 
 /** One view of a line: bodies sheared with their axes, a gate at every coupling, brass where something moves. Plain values in. */
-export interface MachineTold {
-  readonly id: string
-  readonly name: string
-  readonly note: string
-  readonly held: boolean
-  readonly moves: boolean
-  /** What is done at each pair, by pair; empty where nothing is. */
-  readonly done: Readonly<Record<string, { readonly figure: string; readonly words: string }>>
-}
-export interface CouplingTold {
-  readonly id: string
-  readonly now: string
-  readonly after: string
-  readonly nowVerdict: Verdict | 'unknown'
-  readonly afterVerdict: Verdict | 'unknown'
-  readonly limit: string
-}
 const props = defineProps<{
   view: Laid
   title: string

@@ -106,6 +106,18 @@ export const trainExaggeration = (drawn: TrainDrawn): number => {
   return roundTimes(room / (span * scale))
 }
 
+/** Both views of a train at one exaggeration. */
+export const bothViews = (
+  drawn: TrainDrawn,
+): readonly { readonly plane: Plane; readonly view: TrainView; readonly times: string }[] => {
+  const exaggeration = trainExaggeration(drawn)
+  return (['v', 'h'] as const).map((plane) => ({
+    plane,
+    view: layOutTrain(drawn, plane, exaggeration),
+    times: String(exaggeration),
+  }))
+}
+
 /** Lays one plane of a train out: the axis that stays lies on zero, up and toward 3 are up. */
 export const layOutTrain = (drawn: TrainDrawn, plane: Plane, exaggeration: number): TrainView => {
   const { width } = TRAIN_VIEW

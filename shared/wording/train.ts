@@ -7,7 +7,7 @@ import type { TrainPlan } from '../../core/train/trainPlan'
 import type { TrainFigure } from '../stages/trainPlan/drawing'
 import { directionsWords, sheetWords, trainWords } from './en'
 import { offsetWords } from './directions'
-import { figure } from './figures'
+import { figure, pack } from './figures'
 import { plainMeaning, type Meaning } from './meaning'
 import { limitWords } from './quantities'
 import { capital, type Telling } from './telling'
@@ -148,6 +148,21 @@ export const percentOfShare = (share: number): number =>
 /** `32 % of limit`: how near a plan comes. */
 export const shareWords = (plan: TrainPlan, { words }: Pick<Telling, 'words'>): string =>
   trainWords(words).plan.ofLimit(percentOfShare(worstShare(plan)))
+
+/** What lies under the feet of these machines, a line each pair that has anything under it. */
+export const packsTold = (machines: TrainState['machines'], telling: Telling): string[] =>
+  machines.flatMap(({ part, state }) =>
+    state.packs
+      .filter((p) => p.machine === 'movable' && p.packs.left.length + p.packs.right.length > 0)
+      .map((p) =>
+        trainWords(telling.words).taken.packs(
+          part.name,
+          telling.of(part.machine).footNames(p.id),
+          pack(p.packs.left, telling.units),
+          pack(p.packs.right, telling.units),
+        ),
+      ),
+  )
 
 /** What is told of the growth of the line. */
 export const meaningOfGrowth = ({ growth }: TrainState, { words }: Telling): Meaning => {

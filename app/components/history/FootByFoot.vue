@@ -2,8 +2,8 @@
 import { historyWords } from '~~/shared/wording/viewWords'
 import type { PastJob } from '~~/shared/api/answers'
 import type { MachineFields } from '~~/shared/register/machine'
-import { offsetWords } from '~~/shared/wording/directions'
-import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
+import { movedFigures } from '~~/shared/wording/movedFeet'
+import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { capital, tellingOf } from '~~/shared/wording/telling'
 import DoneByJob from './DoneByJob.vue'
 
@@ -12,8 +12,6 @@ const props = defineProps<{ jobs: readonly PastJob[]; machine: MachineFields }>(
 const session = useSession()
 const telling = computed(() => tellingOf(session.units, props.machine, session.works?.footWords))
 const w = historyWords.feet
-const raised = (mm: number) =>
-  Math.abs(mm) < 1e-6 ? '' : figure(mm, 'displacement', session.units, { sign: true })
 const jobs = computed(() =>
   props.jobs.map((j) => ({
     ...j,
@@ -22,11 +20,7 @@ const jobs = computed(() =>
       return {
         key: `${m.machine} ${m.pair}`,
         place: m.machine === 'stationary' ? w.driven(foot) : foot,
-        figures: [
-          raised(m.raised.left),
-          raised(m.raised.right),
-          Math.abs(m.pushed) < 1e-6 ? '' : offsetWords(m.pushed, 'h', telling.value),
-        ],
+        figures: movedFigures(m, telling.value),
         by: m.by,
       }
     }),

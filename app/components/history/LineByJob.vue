@@ -4,8 +4,8 @@ import type { PastJob } from '~~/shared/api/answers'
 import { movedInTrain } from '~~/core/history/movedInTrain'
 import type { MachineRecord } from '~~/shared/register/machine'
 import { registeredTrain } from '~~/shared/register/registeredTrain'
-import { offsetWords } from '~~/shared/wording/directions'
-import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
+import { movedFigures } from '~~/shared/wording/movedFeet'
+import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { tellingOf } from '~~/shared/wording/telling'
 import DoneByJob from './DoneByJob.vue'
 
@@ -18,8 +18,6 @@ const session = useSession()
 const telling = computed(() => tellingOf(session.units, null, session.works?.footWords))
 const w = historyWords.feet
 const parts = computed(() => registeredTrain(props.machine).parts)
-const raised = (mm: number) =>
-  Math.abs(mm) < 1e-6 ? '' : figure(mm, 'displacement', session.units, { sign: true })
 const jobs = computed(() =>
   props.jobs.map((j) => ({
     ...j,
@@ -29,11 +27,7 @@ const jobs = computed(() =>
       return {
         key: `${m.unit ?? ''} ${m.pair}`,
         place: [part?.name, foot].filter(Boolean).join(', '),
-        figures: [
-          raised(m.raised.left),
-          raised(m.raised.right),
-          Math.abs(m.pushed) < 1e-6 ? '' : offsetWords(m.pushed, 'h', telling.value),
-        ],
+        figures: movedFigures(m, telling.value),
         by: m.by,
       }
     }),

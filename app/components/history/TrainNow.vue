@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
-import { PLANES } from '~~/core/frame/planes'
+import type { Plane } from '~~/core/frame/planes'
 import type { TrainState } from '~~/core/jobs/train'
 import { staysPut } from '~~/core/register/trainMachine'
 import { toCore } from '~~/core/units/unitSystem'
 import { registeredTrain } from '~~/shared/register/registeredTrain'
-import { layOutTrain, trainExaggeration, type TrainDrawn } from '~~/shared/drawing/trainView'
-import { drawnTrain, halfGate, leftTrain } from '~~/shared/stages/trainPlan/drawing'
+import { bothViews, type TrainDrawn } from '~~/shared/drawing/trainView'
+import { drawnTrain, leftFigures, leftTrain } from '~~/shared/stages/trainPlan/drawing'
+import { couplingsTold } from '~~/shared/stages/trainPlan/told'
 import type { MachineRecord } from '~~/shared/register/machine'
 import { trainWords } from '~~/shared/wording/en'
-import { figure, pack, UNIT_NAMES } from '~~/shared/wording/figures'
+import { pack, UNIT_NAMES } from '~~/shared/wording/figures'
 import { capital, tellingOf } from '~~/shared/wording/telling'
 import { historyWords } from '~~/shared/wording/viewWords'
 import StandBoard from './StandBoard.vue'
@@ -31,11 +32,13 @@ const drawn = computed((): TrainDrawn => {
     ? { ...left, machines: left.machines.map((m) => ({ ...m, now: m.after })) }
     : drawnTrain(train.value.input, [], 0)
 })
-const times = computed(() => (props.left ? trainExaggeration(drawn.value) : 1))
-const views = computed(() =>
-  (props.left ? PLANES : (['v'] as const)).map((plane) => ({
-    plane,
-    view: layOutTrain(drawn.value, plane, times.value),
+const views = computed(() => bothViews(drawn.value).filter((v) => props.left !== null || v.plane === 'v'))
+/** As left, and nothing before it. */
+const figures = computed(() =>
+  (props.left ? leftFigures(props.left) : []).map((f) => ({
+    ...f,
+    now: f.after,
+    nowVerdict: f.afterVerdict,
   })),
 )
 const machines = computed(() =>
@@ -48,25 +51,18 @@ const machines = computed(() =>
     done: {},
   })),
 )
-const couplings = (plane: 'v' | 'h') =>
-  props.machine.couplings.map((c) => {
-    const own = props.left?.couplings.find((x) => x.part.id === c.id)
-    const line = own?.state.asLeft?.coupling ?? null
-    const turned = c.stationary === 'right' && plane === 'v' ? -1 : 1
-    const shown = line
-      ? figure((line.offset[plane] ?? 0) * turned, 'displacement', session.units, { sign: true })
-      : c.name
-    const verdict = own?.state.asLeft?.judgement?.verdict ?? ('unknown' as const)
-    const half = halfGate(drawn.value, c.id, plane)
-    return {
-      id: c.id,
-      now: shown,
-      after: shown,
-      nowVerdict: verdict,
-      afterVerdict: verdict,
-      limit: half === null ? '' : `±${figure(half, 'displacement', session.units)}`,
-    }
-  })
+/** A line that nobody measured yet is drawn with the names of its couplings. */
+const couplings = (plane: Plane) =>
+  props.left
+    ? couplingsTold(figures.value, drawn.value, plane, telling.value)
+    : props.machine.couplings.map((c) => ({
+        id: c.id,
+        now: c.name,
+        after: c.name,
+        nowVerdict: 'unknown' as const,
+        afterVerdict: 'unknown' as const,
+        limit: '',
+      }))
 const small = (t: readonly number[]) =>
   pack(
     t.map((x) => toCore(x, 'displacement', props.machine.units)),
@@ -94,7 +90,7 @@ const under = computed(() =>
       :key="v.plane"
       :view="v.view"
       :title="w.plan.views[v.plane]"
-      :note="left ? w.closing.drawnLeft(String(times)) : ''"
+      :note="left ? w.closing.drawnLeft(v.times) : ''"
       :machines="machines"
       :couplings="couplings(v.plane)"
     />

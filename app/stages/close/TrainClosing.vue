@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import { closingWords, tablesWords, trainWords, verdictsWords } from '~~/shared/wording/en'
-import { PLANES } from '~~/core/frame/planes'
 import type { TrainState } from '~~/core/jobs/train'
-import { layOutTrain, trainExaggeration } from '~~/shared/drawing/trainView'
-import { leftTrain, halfGate } from '~~/shared/stages/trainPlan/drawing'
+import { bothViews } from '~~/shared/drawing/trainView'
+import { leftFigures, leftTrain } from '~~/shared/stages/trainPlan/drawing'
 import { misalignmentWords } from '~~/shared/wording/directions'
-import { figure, pack } from '~~/shared/wording/figures'
+import { couplingsTold } from '~~/shared/stages/trainPlan/told'
+import { packsTold } from '~~/shared/wording/train'
 import { limitSource } from '~~/shared/wording/tolerances'
 
 /** The whole line as found against as left: every coupling judged, and all of it drawn. */
 const props = defineProps<{ state: TrainState }>()
-const session = useSession()
 const telling = useTelling()
 const w = computed(() => trainWords(telling.value.words))
 const t = computed(() => tablesWords(telling.value.words))
@@ -35,12 +34,8 @@ const rows = computed(() =>
   }),
 )
 const drawn = computed(() => leftTrain(props.state))
-const views = computed(() => {
-  const d = drawn.value
-  if (!d) return []
-  const times = trainExaggeration(d)
-  return PLANES.map((plane) => ({ plane, times, view: layOutTrain(d, plane, times) }))
-})
+const views = computed(() => (drawn.value ? bothViews(drawn.value) : []))
+const figures = computed(() => leftFigures(props.state))
 const machines = computed(() =>
   props.state.machines.map((m) => ({
     id: m.part.id,
@@ -55,45 +50,11 @@ const machines = computed(() =>
     done: {},
   })),
 )
-const told = (plane: 'v' | 'h') =>
-  props.state.couplings.map(({ part, state: own }) => {
-    const name = `offset.${plane}`
-    const value = (which: 'asFound' | 'asLeft') => {
-      const q = own[which]?.judgement?.quantities.find((x) => x.name === name)
-      const line = own[which]?.coupling
-      const turned = part.mirrored && plane === 'v' ? -1 : 1
-      return {
-        shown: figure(line ? (line.offset[plane] ?? 0) * turned : null, 'displacement', session.units, {
-          sign: true,
-        }),
-        verdict: q?.verdict ?? own[which]?.judgement?.verdict ?? ('unknown' as const),
-      }
-    }
-    const half = drawn.value ? halfGate(drawn.value, part.id, plane) : null
-    return {
-      id: part.id,
-      now: value('asFound').shown,
-      after: value('asLeft').shown,
-      nowVerdict: value('asFound').verdict,
-      afterVerdict: value('asLeft').verdict,
-      limit: half === null ? '' : `±${figure(half, 'displacement', session.units)}`,
-    }
-  })
 const packs = computed(() =>
-  props.state.machines
-    .filter((m) => m.state.shimmed)
-    .flatMap(({ part, state: own }) =>
-      own.packs
-        .filter((p) => p.machine === 'movable')
-        .map((p) =>
-          w.value.taken.packs(
-            part.name,
-            telling.value.of(part.machine).footNames(p.id),
-            pack(p.packs.left, session.units),
-            pack(p.packs.right, session.units),
-          ),
-        ),
-    ),
+  packsTold(
+    props.state.machines.filter((m) => m.state.shimmed),
+    telling.value,
+  ),
 )
 </script>
 
@@ -119,9 +80,9 @@ const packs = computed(() =>
       :key="v.plane"
       :view="v.view"
       :title="w.plan.views[v.plane]"
-      :note="v.plane === 'v' ? w.closing.drawn(String(v.times)) : ''"
+      :note="v.plane === 'v' ? w.closing.drawn(v.times) : ''"
       :machines="machines"
-      :couplings="told(v.plane)"
+      :couplings="couplingsTold(figures, drawn!, v.plane, telling)"
     />
     <template v-if="packs.length">
       <h3>{{ w.closing.packs }}</h3>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { actionsWords, directionsWords, trainWords } from '~~/shared/wording/en'
-import { PLANES, type Plane } from '~~/core/frame/planes'
-import { chosenTrainPlan, movedMachines, trainInputFor } from '~~/core/stages/trainPlan/planning'
+import { actionsWords, trainWords } from '~~/shared/wording/en'
+import type { Plane } from '~~/core/frame/planes'
+import { chosenTrainPlan, movedMachines, trainInputFor, worstShare } from '~~/core/stages/trainPlan/planning'
 import type { TrainPlan } from '~~/core/train/trainPlan'
-import { layOutTrain, trainExaggeration } from '~~/shared/drawing/trainView'
-import { drawnTrain, halfGate, stillOf, takenMoves, trainFigures } from '~~/shared/stages/trainPlan/drawing'
+import { bothViews } from '~~/shared/drawing/trainView'
+import { endsAs, keyOfPlan, planInHand } from '~~/shared/stages/trainPlan/choice'
+import { drawnTrain, stillOf, takenMoves, trainFigures } from '~~/shared/stages/trainPlan/drawing'
+import { couplingsTold, doneTold, halfGate } from '~~/shared/stages/trainPlan/told'
 import { hourName } from '~~/shared/wording/directions'
 import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
 import { limitWords } from '~~/shared/wording/quantities'
@@ -39,45 +41,18 @@ const underWay = computed(
   () => state.value.plan !== null && !state.value.plan.stale && state.value.plan.moved.length > 0,
 )
 const search = useTrainPlans(() => (underWay.value ? null : input.value))
-const keyOf = (p: TrainPlan) => `${p.kind}.${p.only ?? ''}`
 const way = ref('')
 const inBand = computed(() => state.value.couplings.every((c) => c.state.latest.judgement?.verdict === 'in'))
-/** The plan already taken is drawn first, then the least work; nothing where it is in band as it stands. */
-const plan = computed((): TrainPlan | null => {
-  const own = search.plans.value.find((p) => keyOf(p) === way.value)
-  if (own) return own
-  const taken = state.value.plan
-  if (taken && !taken.stale) {
-    const { option } = taken.entry.payload
-    const moves = machinesNamed(
-      [...new Set(taken.entry.payload.changes.map((c) => c.machine))],
-      state.value,
-      telling.value,
-    )
-    return (
-      search.plans.value.find(
-        (p) =>
-          p.kind === option &&
-          (p.only === null || machinesNamed([p.only], state.value, telling.value) === moves),
-      ) ?? null
-    )
-  }
-  return inBand.value ? null : (search.plans.value[0] ?? null)
-})
+const plan = computed(() =>
+  planInHand(search.plans.value, { picked: way.value, taken: state.value.plan, inBand: inBand.value }),
+)
 const moves = computed(() =>
   plan.value ? plan.value.moves : input.value && state.value.plan ? takenMoves(state.value, input.value) : [],
 )
 const figures = computed(() =>
   input.value
-    ? trainFigures(input.value.train, plan.value ?? (underWay.value ? { couplings: predicted.value } : null))
+    ? trainFigures(input.value.train, plan.value ?? (underWay.value ? state.value.plan : null))
     : [],
-)
-const predicted = computed(() =>
-  (state.value.plan?.couplings ?? []).flatMap((c) =>
-    c.predicted && c.judgement
-      ? [{ id: c.id, predicted: c.predicted, judgement: c.judgement, score: { v: 0, h: 0 } }]
-      : [],
-  ),
 )
 const offsets = computed(() => figures.value.filter((f) => f.kind === 'offset'))
 const meaning = computed(() =>
@@ -95,12 +70,7 @@ const meaning = computed(() =>
 const drawn = computed(() =>
   input.value ? drawnTrain(input.value, moves.value, stillOf(state.value.machines.map((m) => m.held))) : null,
 )
-const exaggeration = computed(() => (drawn.value ? trainExaggeration(drawn.value) : 1))
-const views = computed(() =>
-  drawn.value
-    ? PLANES.map((plane) => ({ plane, view: layOutTrain(drawn.value!, plane, exaggeration.value) }))
-    : [],
-)
+const views = computed(() => (drawn.value ? bothViews(drawn.value) : []))
 const d = (mm: number | null, sign = false) => figure(mm, 'displacement', session.units, { sign })
 const moved = computed(() => (plan.value ? movedMachines(plan.value) : []))
 const leavesOf = (id: string) =>
@@ -115,21 +85,6 @@ const noteOf = (m: (typeof state.value.machines)[number]) => {
   const leaves = leavesOf(m.part.id)
   return leaves > 0 ? w.value.movesShims(leaves) : w.value.pushedOnly
 }
-/** What is done at each pair of a machine in one view, as short as it can stand under a foot. */
-const doneAt = (id: string, plane: Plane) =>
-  Object.fromEntries(
-    moves.value
-      .filter((m) => m.machine === id && Math.abs(m[plane]) > 1e-9)
-      .map((m) => [
-        m.id,
-        plane === 'v'
-          ? { figure: d(m.v, true), words: leafWords(m.machine, m.id) }
-          : {
-              figure: d(Math.abs(m.h)),
-              words: directionsWords(telling.value.words).toward(m.h > 0 ? '3' : '9'),
-            },
-      ]),
-  )
 /** `2 in, 1 out`: leaves under the left foot of a pair; the right one wants the same. */
 const leafWords = (machine: string, id: string) => {
   const packs = plan.value?.moves.find((m) => m.machine === machine && m.id === id)?.packs.left
@@ -149,22 +104,8 @@ const machinesTold = (plane: Plane) =>
     note: plane === 'v' ? noteOf(m) : '',
     held: m.held.held,
     moves: moved.value.includes(m.part.id),
-    done: doneAt(m.part.id, plane),
+    done: doneTold(moves.value, m.part.id, plane, telling.value, (pair) => leafWords(m.part.id, pair)),
   }))
-const couplingsTold = (plane: Plane) =>
-  offsets.value
-    .filter((f) => f.plane === plane)
-    .map((f) => {
-      const half = drawn.value ? halfGate(drawn.value, f.coupling, plane) : null
-      return {
-        id: f.coupling,
-        now: d(f.now, true),
-        after: d(f.after, true),
-        nowVerdict: f.nowVerdict,
-        afterVerdict: f.afterVerdict,
-        limit: half === null ? '' : `±${d(half)}`,
-      }
-    })
 const outNow = computed(() => figures.value.filter((f) => f.nowVerdict === 'out').length)
 const alone = computed(() =>
   state.value.machines.filter(
@@ -208,18 +149,14 @@ const ways = computed(() =>
   search.plans.value.map((p) => {
     const own = input.value ? trainFigures(input.value.train, p) : []
     return {
-      key: keyOf(p),
+      key: keyOfPlan(p),
       plan: p,
       name: nameOfPlan(p),
       lifts: liftsOf(p),
       handles: w.value.handles(machinesNamed(movedMachines(p), state.value, telling.value), p.shimsHandled),
-      share: Math.min(1, Math.max(...p.couplings.map((c) => Math.max(c.score.v, c.score.h)))),
+      share: Math.min(1, worstShare(p)),
       shareWords: shareWords(p, telling.value),
-      verdict: own.some((f) => f.afterVerdict === 'out')
-        ? ('out' as const)
-        : own.some((f) => f.afterVerdict === 'edge')
-          ? ('edge' as const)
-          : ('in' as const),
+      verdict: endsAs(own),
       cost: leftOut(own, state.value, telling.value),
     }
   }),
@@ -244,7 +181,9 @@ const takeWords = computed(() => {
   const names = machinesNamed(moved.value, state.value, telling.value)
   return plan.value && plan.value.shimsHandled > 0 ? w.value.take(names) : w.value.takePush(names)
 })
-const upIs = computed(() => w.value.upIs(hourName(90, telling.value), String(exaggeration.value)))
+/** What the view is drawn by. */
+const drawnBy = (plane: Plane, times: string) =>
+  plane === 'v' ? w.value.drawnBy(times) : w.value.upIs(hourName(90, telling.value), times)
 const first = computed(() => (state.value.machine.machines[0]?.name ?? '').toLowerCase())
 </script>
 
@@ -256,9 +195,9 @@ const first = computed(() => (state.value.machine.machines[0]?.name ?? '').toLow
         :key="v.plane"
         :view="v.view"
         :title="w.views[v.plane]"
-        :note="v.plane === 'v' ? w.drawnBy(String(exaggeration)) : upIs"
+        :note="drawnBy(v.plane, v.times)"
         :machines="machinesTold(v.plane)"
-        :couplings="couplingsTold(v.plane)"
+        :couplings="couplingsTold(figures, drawn, v.plane, telling)"
       />
       <dl class="couplings">
         <template v-for="c in couplingLines" :key="c.name">
@@ -310,8 +249,8 @@ const first = computed(() => (state.value.machine.machines[0]?.name ?? '').toLow
         v-for="p in ways"
         :key="p.key"
         class="way"
-        :class="{ on: plan !== null && keyOf(plan) === p.key }"
-        :aria-pressed="plan !== null && keyOf(plan) === p.key"
+        :class="{ on: plan !== null && keyOfPlan(plan) === p.key }"
+        :aria-pressed="plan !== null && keyOfPlan(plan) === p.key"
         :disabled="closed"
         @click="way = p.key"
       >

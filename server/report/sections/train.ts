@@ -1,11 +1,11 @@
 import type { Content, TableCell } from 'pdfmake/interfaces'
-import { PLANES, type Plane } from '../../../core/frame/planes'
+import { PLANES } from '../../../core/frame/planes'
 import type { CoupledState } from '../../../core/jobs/coupled'
 import type { PartState, TrainState } from '../../../core/jobs/train'
 import { machinesMoved } from '../../../core/stages/trainPlan/plans'
 import { partMachine } from '../../../shared/register/partMachine'
 import { leftTrain } from '../../../shared/stages/trainPlan/drawing'
-import { layOutTrain, trainExaggeration, type TrainDrawn } from '../../../shared/drawing/trainView'
+import { bothViews, type TrainView } from '../../../shared/drawing/trainView'
 import {
   closingWords,
   directionsWords,
@@ -14,10 +14,10 @@ import {
   trainWords,
   verdictsWords,
 } from '../../../shared/wording/en'
-import { pack, UNIT_NAMES } from '../../../shared/wording/figures'
+import { UNIT_NAMES } from '../../../shared/wording/figures'
 import { misalignmentWords, offsetWords } from '../../../shared/wording/directions'
 import { limitSource } from '../../../shared/wording/tolerances'
-import { machinesNamed } from '../../../shared/wording/train'
+import { machinesNamed, packsTold } from '../../../shared/wording/train'
 import type { Telling } from '../../../shared/wording/telling'
 import { block, figures, grid, heading, QUIET, verdictCell, when } from '../blocks'
 import type { Reported, Section } from '../section'
@@ -75,8 +75,7 @@ export const atMachines =
 const n = (x: number) => x.toFixed(1)
 
 /** One view of the whole line in black on white: as found dashed, as left whole, a gate at every coupling. */
-const lineSvg = (drawn: TrainDrawn, plane: Plane, names: readonly string[], told: string): string => {
-  const view = layOutTrain(drawn, plane, trainExaggeration(drawn))
+const lineSvg = (view: TrainView, names: readonly string[], told: string): string => {
   const escaped = (s: string) => s.replaceAll('&', '&amp;').replaceAll('<', '&lt;')
   const line = (p: readonly { x: number; y: number }[], dashed: boolean) =>
     `<path d="M${p.map((q) => `${n(q.x)} ${n(q.y)}`).join('L')}" fill="none" stroke="black" stroke-width="${dashed ? 1 : 2}"${dashed ? ' stroke-dasharray="6 4"' : ''}/>`
@@ -123,17 +122,14 @@ export const trainResult: Section<TrainState> = (state, { telling }) => {
   const t = tablesWords(words)
   const drawn = leftTrain(state)
   const names = state.machine.machines.map((m) => m.name)
-  const views = drawn
-    ? PLANES.map((plane): Content => ({
-        svg: lineSvg(
-          drawn,
-          plane,
-          names,
-          `${directionsWords(words).views[plane]}, ${reportWords(words).result.exaggerated(trainExaggeration(drawn))}`,
-        ),
-        width: 510,
-      }))
-    : []
+  const views = (drawn ? bothViews(drawn) : []).map(({ plane, view }): Content => ({
+    svg: lineSvg(
+      view,
+      names,
+      `${directionsWords(words).views[plane]}, ${reportWords(words).result.exaggerated(view.exaggeration)}`,
+    ),
+    width: 510,
+  }))
   return [
     block(
       w.report.line,
@@ -197,33 +193,18 @@ export const trainPlans: Section<TrainState> = (state, { logbook, telling }) => 
       : []),
     block(
       w.report.packs,
-      { ul: packsLeft(state, telling) },
+      { ul: packsTold(state.machines, telling) },
       { text: UNIT_NAMES[units].displacement, color: QUIET, fontSize: 8 },
     ),
   ]
 }
-
-const packsLeft = (state: TrainState, telling: Telling): string[] =>
-  state.machines.flatMap(({ part, state: own }) => {
-    const told = telling.of(part.machine)
-    return own.packs
-      .filter((p) => p.machine === 'movable' && p.packs.left.length + p.packs.right.length > 0)
-      .map((p) =>
-        trainWords(telling.words).taken.packs(
-          part.name,
-          told.footNames(p.id),
-          pack(p.packs.left, telling.units),
-          pack(p.packs.right, telling.units),
-        ),
-      )
-  })
 
 /** What the register took over from a closed job; nothing while it is open. */
 export const trainTaken: Section<TrainState> = (state, { telling }) => {
   if (!state.closing) return []
   const moved = state.machines.filter((m) => m.state.shimmed)
   const lines = [
-    ...packsLeft({ ...state, machines: moved }, telling),
+    ...packsTold(moved, telling),
     ...(state.growth?.from === 'job' ? [trainWords(telling.words).taken.growth] : []),
   ]
   return lines.length > 0 ? [block(closingWords(telling.words).register.name, { ul: lines })] : []

@@ -1,12 +1,13 @@
 import { lineOfMoves } from '../../../core/coupling/feet'
 import { ALIGNED, lineSum, PLANES, type Misalignment, type Plane } from '../../../core/frame/planes'
 import { judge, type JudgedValue, type Judgement } from '../../../core/judge/judge'
-import type { PartState, TrainState } from '../../../core/jobs/train'
+import type { TrainState } from '../../../core/jobs/train'
 import type { TrainInput } from '../../../core/stages/trainPlan/planning'
 import { turnToTrain, type TrainCoupling } from '../../../core/train/train'
+import type { TrainPart } from '../../../core/train/parts'
 import { trainLines } from '../../../core/train/trainLines'
-import type { TrainMove, TrainPlan } from '../../../core/train/trainPlan'
-import { toCore, type Millimetres } from '../../../core/units/unitSystem'
+import type { TrainMove } from '../../../core/train/trainPlan'
+import { toCore } from '../../../core/units/unitSystem'
 import { gateOf } from '../../drawing/shaftLines'
 import type { TrainDrawn } from '../../drawing/trainView'
 
@@ -57,6 +58,10 @@ export const drawnTrain = (
   }
 }
 
+/** A line as its reader sees it, in the frame of the train. */
+const inTrain = ({ mirrored }: TrainPart, line: Misalignment | null): Misalignment | null =>
+  line && turnToTrain(line, mirrored ? 'right' : 'left')
+
 /** The whole line as found and as left, each in the frame of the train; null while a coupling is unread. */
 export const leftTrain = (state: TrainState): TrainDrawn | null => {
   const { machine } = state
@@ -65,7 +70,7 @@ export const leftTrain = (state: TrainState): TrainDrawn | null => {
     trainLines(
       state.couplings.map(({ part, state: own }, i) => ({
         x: far(machine.couplings[i]?.x ?? 0),
-        line: lineInTrain({ part }, own[which]?.coupling ?? null),
+        line: inTrain(part, own[which]?.coupling ?? null),
       })),
       stillOf(state.machines.map((m) => m.held)),
     )
@@ -104,31 +109,55 @@ const quantityOf = (judgement: Judgement, kind: 'offset' | 'slope', plane: Plane
   judgement.quantities.find((q) => q.name === judgement.worst) ??
   null
 
+/** Offsets and angles of one coupling from one line to another, in the frame of the train. */
+const figuresAt = (
+  { id, tolerance, target, stationary }: Pick<TrainCoupling, 'id' | 'tolerance' | 'target' | 'stationary'>,
+  now: Misalignment | null,
+  after: Misalignment | null,
+): readonly TrainFigure[] => {
+  const of = (line: Misalignment | null) => ({
+    judged: line && judge(line, tolerance, target),
+    line: line && turnToTrain(line, stationary),
+  })
+  const [found, ends] = [of(now), of(after)]
+  return (['offset', 'slope'] as const).flatMap((kind) =>
+    PLANES.map((plane): TrainFigure => {
+      const q = found.judged && quantityOf(found.judged, kind, plane)
+      const p = ends.judged && quantityOf(ends.judged, kind, plane)
+      return {
+        coupling: id,
+        plane,
+        kind,
+        now: found.line?.[kind][plane] ?? null,
+        after: ends.line?.[kind][plane] ?? null,
+        nowVerdict: q?.verdict ?? 'unknown',
+        afterVerdict: p?.verdict ?? 'unknown',
+        judged: p,
+      }
+    }),
+  )
+}
+
 /** Offsets and angles of every coupling, now and after a plan. */
 export const trainFigures = (
   train: TrainInput['train'],
-  plan: { readonly couplings: readonly Pick<TrainPlan['couplings'][number], 'id' | 'predicted'>[] } | null,
+  plan: {
+    readonly couplings: readonly { readonly id: string; readonly predicted: Misalignment | null }[]
+  } | null,
 ): readonly TrainFigure[] =>
-  train.couplings.flatMap((c) => {
-    const after = plan?.couplings.find((x) => x.id === c.id)?.predicted ?? c.coupling
-    const [now, then] = [judge(c.coupling, c.tolerance, c.target), judge(after, c.tolerance, c.target)]
-    const [found, ends] = [turnToTrain(c.coupling, c.stationary), turnToTrain(after, c.stationary)]
-    return (['offset', 'slope'] as const).flatMap((kind) =>
-      PLANES.map((plane): TrainFigure => {
-        const [q, p] = [quantityOf(now, kind, plane), quantityOf(then, kind, plane)]
-        return {
-          coupling: c.id,
-          plane,
-          kind,
-          now: found[kind][plane],
-          after: ends[kind][plane],
-          nowVerdict: q?.verdict ?? 'unknown',
-          afterVerdict: p?.verdict ?? 'unknown',
-          judged: p,
-        }
-      }),
-    )
-  })
+  train.couplings.flatMap((c) =>
+    figuresAt(c, c.coupling, plan?.couplings.find((x) => x.id === c.id)?.predicted ?? c.coupling),
+  )
+
+/** Offsets and angles of every coupling as found and as left. */
+export const leftFigures = ({ couplings }: Pick<TrainState, 'couplings'>): readonly TrainFigure[] =>
+  couplings.flatMap(({ part, state }) =>
+    figuresAt(
+      { id: part.id, ...state, stationary: part.mirrored ? 'right' : 'left' },
+      state.asFound?.coupling ?? null,
+      state.asLeft?.coupling ?? null,
+    ),
+  )
 
 /** The moves of the plan that was taken, by machine and pair along the train. */
 export const takenMoves = (state: TrainState, input: TrainInput): readonly PairMove[] => {
@@ -148,16 +177,4 @@ export const takenMoves = (state: TrainState, input: TrainInput): readonly PairM
         h: m.h,
       }))
   })
-}
-
-/** What a coupling's line was before a plan and what it will be, in the frame of the train. */
-export const lineInTrain = (
-  { part }: Pick<PartState, 'part'>,
-  line: Misalignment | null,
-): Misalignment | null => line && turnToTrain(line, part.mirrored ? 'right' : 'left')
-
-/** Half of a coupling's offset band in one plane; null where it has no single limit. */
-export const halfGate = (drawn: TrainDrawn, id: string, plane: Plane): Millimetres | null => {
-  const gate = drawn.couplings.find((c) => c.id === id)?.gate[plane]
-  return gate ? (gate.high - gate.low) / 2 : null
 }

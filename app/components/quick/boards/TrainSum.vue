@@ -1,17 +1,16 @@
 <script setup lang="ts">
-import { PLANES, type Plane } from '~~/core/frame/planes'
-import { layOutTrain, trainExaggeration } from '~~/shared/drawing/trainView'
+import type { Plane } from '~~/core/frame/planes'
+import { bothViews } from '~~/shared/drawing/trainView'
 import { trainPlansDrawn, trainSheet } from '~~/shared/quick/trainSum'
-import { drawnTrain, halfGate, stillOf, trainFigures } from '~~/shared/stages/trainPlan/drawing'
-import { directionsWords, trainWords } from '~~/shared/wording/en'
-import { figure } from '~~/shared/wording/figures'
+import { drawnTrain, stillOf, trainFigures } from '~~/shared/stages/trainPlan/drawing'
+import { couplingsTold, doneTold } from '~~/shared/stages/trainPlan/told'
+import { trainWords } from '~~/shared/wording/en'
 
 /** A line as it stands and where a plan leads, on the same board as in a job; the plan is picked. */
 const props = defineProps<{ id: string; result: unknown }>()
 const { form } = useSumBoard()
-const session = useSession()
-const words = useWords()
-const w = trainWords(words).plan
+const telling = useTelling()
+const w = trainWords(telling.value.words).plan
 const { whole } = useLastWhole(() => {
   const sheet = props.result === null ? null : trainSheet(form.input())
   const plans = sheet ? trainPlansDrawn(sheet, props.result) : []
@@ -38,15 +37,9 @@ const drawn = computed(() =>
       )
     : null,
 )
-const times = computed(() => (drawn.value ? trainExaggeration(drawn.value) : 1))
-const d = (mm: number | null, sign = true) => figure(mm, 'displacement', session.units, { sign })
-const views = computed(() =>
-  drawn.value ? PLANES.map((plane) => ({ plane, view: layOutTrain(drawn.value!, plane, times.value) })) : [],
-)
+const views = computed(() => (drawn.value ? bothViews(drawn.value) : []))
 const figures = computed(() =>
-  whole.value && plan.value
-    ? trainFigures(whole.value.sheet.train, plan.value).filter((f) => f.kind === 'offset')
-    : [],
+  whole.value && plan.value ? trainFigures(whole.value.sheet.train, plan.value) : [],
 )
 const movesOf = (id: string) => (plan.value?.moves ?? []).filter((m) => m.machine === id)
 const machines = (plane: Plane) =>
@@ -58,35 +51,9 @@ const machines = (plane: Plane) =>
       note: held(m.id) ? w.held.register : moves ? w.moves : w.leftAlone,
       held: held(m.id),
       moves,
-      done: Object.fromEntries(
-        movesOf(m.id)
-          .filter((x) => Math.abs(x[plane]) > 1e-9)
-          .map((x) => [
-            x.id,
-            plane === 'v'
-              ? { figure: d(x.v), words: '' }
-              : {
-                  figure: d(Math.abs(x.h), false),
-                  words: directionsWords(words).toward(x.h > 0 ? '3' : '9'),
-                },
-          ]),
-      ),
+      done: doneTold(movesOf(m.id), m.id, plane, telling.value),
     }
   })
-const couplings = (plane: Plane) =>
-  figures.value
-    .filter((f) => f.plane === plane)
-    .map((f) => {
-      const half = drawn.value ? halfGate(drawn.value, f.coupling, plane) : null
-      return {
-        id: f.coupling,
-        now: d(f.now),
-        after: d(f.after),
-        nowVerdict: f.nowVerdict,
-        afterVerdict: f.afterVerdict,
-        limit: half === null ? '' : `±${d(half, false)}`,
-      }
-    })
 const options = computed(() =>
   (whole.value?.plans ?? []).map((p) => ({ value: p.key, name: p.only ? w.only(p.only) : w.names[p.kind] })),
 )
@@ -107,9 +74,9 @@ const options = computed(() =>
       :key="v.plane"
       :view="v.view"
       :title="w.views[v.plane]"
-      :note="v.plane === 'v' ? w.drawnBy(String(times)) : ''"
+      :note="v.plane === 'v' ? w.drawnBy(v.times) : ''"
       :machines="machines(v.plane)"
-      :couplings="couplings(v.plane)"
+      :couplings="couplingsTold(figures, drawn!, v.plane, telling)"
     />
   </div>
 </template>
