@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { type TrainInput } from '~~/core/stages/trainPlan/planning'
+import type { TrainInput } from '~~/core/stages/trainPlan/planning'
 import { trainPlans } from '~~/core/stages/trainPlan/search'
 import type { TrainPlan } from '~~/core/train/trainPlan'
 import { highsWithin } from '~~/shared/solver/highs'
