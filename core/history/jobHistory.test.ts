@@ -36,6 +36,14 @@ describe('the history of a job', () => {
     expect((pair?.raised.left ?? 0) + (pair?.raised.right ?? 0)).toBeCloseTo(10 * MIL, 12)
   })
 
+  it('counts what a rough-in pushed with what a move did', () => {
+    const job = new TestJob().ready()
+    const side = [{ machine: 'movable' as const, pair: 'outboard', moved: 30 }]
+    job.add({ kind: 'hubs-roughed', payload: { units: 'inch', changes: [], side, remark: '' } })
+    job.add(move([], [-4]))
+    expect(jobHistory(job.entries).moved[0]?.pushed).toBeCloseTo(26 * MIL, 12)
+  })
+
   it('goes by the correction and not by what was corrected, and leaves out what was undone', () => {
     const job = new TestJob().ready()
     const wrong = job.add(move([25]))

@@ -80,8 +80,8 @@ export const footworkIn = (
     case 'foot-filled':
       return { units: e.payload.units, changes: [e.payload.change], side: [] }
     case 'machine-levelled':
-    case 'hubs-roughed':
       return { units: e.payload.units, changes: e.payload.changes, side: [] }
+    case 'hubs-roughed':
     case 'move-made':
       return e.payload
     default:
