@@ -1,0 +1,179 @@
+import type { CoupledStageId } from '../jobs/coupled'
+import { COUPLED_STAGES } from '../jobs/coupled'
+import type { EntryBody } from '../logbook/entry'
+import type { MethodGiven, UsualPlaces } from '../methods/methods'
+import { checksFor } from '../stages/setUp/checks'
+import { placesOf } from '../stages/look/looks'
+import { SAFETY_POINTS } from '../stages/makeSafe/entries'
+import { fromCore, type Millimetres } from '../units/unitSystem'
+import { BENCH_FEET, footPlace, normalFor, type Bench } from './bench'
+import { footHeight, freshBench } from './benchState'
+import { afterAct } from './doAct'
+import { faceGapNow, rimStepNow } from './feelers'
+
+/** Hours that a straightedge and feelers go round by. */
+const QUARTERS = [0, 90, 180, 270] as const
+
+const rounded = (mm: Millimetres, to: number) => Math.round(mm / to) * to
+
+/** The dials a machine is usually measured by, as a set-up of its own units with this sag and these signs. */
+const usualDials = (
+  usual: UsualPlaces,
+  sag: { readonly rim: number; readonly face: number },
+  sign: (circle: string) => 1 | -1,
+): MethodGiven | null => {
+  const turning = 'both' as const
+  switch (usual.method) {
+    case 'rim-face': {
+      const { carriedBy, rimPlane: plane, plunger, faceDiameter: diameter } = usual
+      return {
+        method: 'rim-face',
+        given: {
+          rim: { carriedBy, plane, sag: sag.rim, turning, readingSign: sign('rim') },
+          faces: [{ plunger, diameter, sag: sag.face, readingSign: sign('face') }],
+        },
+      }
+    }
+    case 'reverse-rim':
+      return {
+        method: 'reverse-rim',
+        given: {
+          onStationary: {
+            carriedBy: 'movable',
+            plane: usual.onStationary,
+            sag: sag.rim,
+            turning,
+            readingSign: sign('onStationary'),
+          },
+          onMovable: {
+            carriedBy: 'stationary',
+            plane: usual.onMovable,
+            sag: sag.rim,
+            turning,
+            readingSign: sign('onMovable'),
+          },
+        },
+      }
+    default:
+      return null
+  }
+}
+
+/** How the bench is set up by somebody who did it well, or, where a fault says so, forgot the sag or the push test. */
+const setUpBody = (bench: Bench): EntryBody | null => {
+  const { machine, seed } = bench.setting
+  const { units, usual } = machine
+  const own = (mm: Millimetres) => fromCore(mm, 'displacement', units)
+  const step = units === 'inch' ? 0.5 : 0.01
+  const told = (hang: Millimetres, what: string) =>
+    bench.faults.has('hanging-bar')
+      ? 0
+      : Math.max(0, rounded(own(hang + bench.spread.sag * normalFor(seed, `sag ${what}`)), step / 2))
+  const how = usualDials(
+    usual,
+    { rim: told(bench.hang.rim, 'rim'), face: 0 },
+    // Told as most gauges count; whoever sets it up presses the plunger.
+    () => 1,
+  )
+  if (!how) return null
+  const circles = how.method === 'rim-face' ? ['rim', 'face'] : ['onStationary', 'onMovable']
+  const by = (value: number) => Object.fromEntries(circles.map((c) => [c, value]))
+  return {
+    kind: 'set-up',
+    payload: {
+      units,
+      how,
+      told: { sag: 'hang', circle: 'diameter' },
+      feet: (['movable', 'stationary'] as const).flatMap((role) =>
+        machine.feet[role].map((f) => ({ machine: role, pair: f.id, x: f.x })),
+      ),
+      graduation: by(step),
+      returned: by(0),
+      why: '',
+      checked: checksFor(machine, how.method, 1),
+    },
+  }
+}
+
+/** Rises as a careful hand reads them, one foot at a time. */
+const risesBody = (bench: Bench): EntryBody => {
+  const { machine } = bench.setting
+  const fresh = freshBench(bench)
+  const step = machine.units === 'inch' ? 0.5 : 0.01
+  return {
+    kind: 'rises-read',
+    payload: {
+      units: machine.units,
+      rises: BENCH_FEET.map((foot) => {
+        const { pair, side } = footPlace(foot)
+        const loose = afterAct(bench, fresh, { act: 'bolt', foot, tight: false })
+        const rise = footHeight(bench, loose, foot) - footHeight(bench, fresh, foot)
+        return {
+          machine: 'movable' as const,
+          pair: machine.feet.movable[pair]?.id ?? '',
+          side,
+          rise: rounded(fromCore(rise, 'displacement', machine.units), step),
+        }
+      }),
+      pipe: 'bolted',
+      remark: '',
+    },
+  }
+}
+
+const hubsBody = (bench: Bench): EntryBody => {
+  const { machine } = bench.setting
+  const { units } = machine
+  const fresh = freshBench(bench)
+  const circle = machine.hubs?.movableDiameter ?? null
+  const step = units === 'inch' ? 1 : 0.05
+  const own = (mm: Millimetres) => rounded(fromCore(mm, 'displacement', units), step)
+  return {
+    kind: 'hubs-felt',
+    payload: {
+      units,
+      steps: QUARTERS.map((clock) => ({ clock, value: own(rimStepNow(bench, fresh, clock)) })),
+      gaps:
+        circle === null
+          ? []
+          : QUARTERS.map((clock) => ({
+              clock,
+              value: own(faceGapNow(bench, fresh, clock, 2 * bench.hubs.movable.radius)),
+            })),
+      diameter: circle,
+      hubs: null,
+      coupled: false,
+      drag: null,
+      pushed: null,
+      remark: '',
+    },
+  }
+}
+
+/**
+ * What was done before the hands come in: the entries of every stage before `from`, honest ones, in the order of the
+ * work. Level and target are left to whoever wants them.
+ */
+export const openingEntries = (bench: Bench, from: CoupledStageId): readonly EntryBody[] => {
+  const { machine } = bench.setting
+  const order = COUPLED_STAGES.map((s) => s.id)
+  const before = (stage: CoupledStageId) => order.indexOf(stage) < order.indexOf(from)
+  const bodies: EntryBody[] = [
+    { kind: 'job-opened', payload: { reason: 'planned', rpm: machine.rpm, customer: '', note: '' } },
+  ]
+  if (before('make-safe'))
+    for (const point of SAFETY_POINTS)
+      bodies.push({ kind: 'safety-confirmed', payload: { point, permit: '' } })
+  if (before('look'))
+    bodies.push({
+      kind: 'place-looked',
+      payload: { places: placesOf(machine), found: 'fine', words: '', photographs: [] },
+    })
+  if (before('feet')) bodies.push(risesBody(bench))
+  if (before('rough-in')) bodies.push(hubsBody(bench))
+  if (before('set-up')) {
+    const body = setUpBody(bench)
+    if (body) bodies.push(body)
+  }
+  return bodies
+}

@@ -1,0 +1,164 @@
+import { describe, expect, it } from 'vitest'
+import { drawBench, type Bench } from './bench'
+import { LESSONS, lessonOf, type LessonId } from './lessons'
+import { BenchPlayer } from './player'
+import { reviewOf } from './review'
+import { STANDS } from './stands'
+
+const lessonBench = (id: LessonId): { bench: Bench; player: BenchPlayer } => {
+  const lesson = lessonOf(id)!
+  const { seed, hands, faults, lie, stand, from } = lesson
+  const bench = drawBench({ machine: STANDS[stand], seed, hands, faults, lie })
+  return { bench, player: new BenchPlayer(bench, from) }
+}
+const codes = (player: BenchPlayer) =>
+  reviewOf(player.bench, player.steps, player.opened).moments.map((m) => [m.doubt.code, m.seenBy !== null])
+
+describe('a review', () => {
+  it('says of a slipping bracket that the needle told it at the first set, when nobody looked', () => {
+    const { bench, player } = lessonBench('bracket-that-slips')
+    player.read()
+    const first = player.steps.length - 1
+    player.read()
+    player.move()
+    player.read()
+    const review = reviewOf(bench, player.steps, player.opened)
+    const slip = review.moments.find((m) => m.doubt.code === 'unsound-set')!
+    expect(slip).toMatchObject({ fault: 'slipping-bracket', seenBy: null })
+    expect(slip.doubt.flags).toContain('return-to-zero')
+    expect(slip.from).toBeLessThanOrEqual(first)
+    expect(slip.passedAt).not.toBeNull()
+    expect(review.faults).toEqual([{ fault: 'slipping-bracket', cured: false }])
+    expect(review.habits).toContainEqual({ habit: 'watches-the-return', well: false })
+    // What the readings said then is not how the machine lay.
+    expect(
+      Math.abs((slip.told?.offset.h ?? 0) - (slip.truth.offset.h ?? 0)) +
+        Math.abs((slip.told?.offset.v ?? 0) - (slip.truth.offset.v ?? 0)),
+    ).toBeGreaterThan(0.01)
+  })
+
+  it('says that it was seen, when the clamp is tightened and the set left out before anything moves', () => {
+    const { bench, player } = lessonBench('bracket-that-slips')
+    const bad = player.read()
+    player.do({ act: 'clamp' })
+    player.write({ kind: 'set-left-out', payload: { set: bad.id, why: 'The bracket slipped.' } })
+    player.read()
+    player.read()
+    player.move()
+    player.read()
+    player.read()
+    const review = reviewOf(bench, player.steps, player.opened)
+    const slip = review.moments.find((m) => m.doubt.code === 'unsound-set')!
+    expect(slip.seenBy).not.toBeNull()
+    expect(slip.passedAt).toBeNull()
+    expect(review).toMatchObject({ verdict: 'in', faults: [{ cured: true }] })
+    expect(review.moves).toBe(review.fewest)
+    expect(review.habits).toContainEqual({ habit: 'repeats-before-moving', well: true })
+  })
+
+  it('names a sag that nobody told, and a dial that counts the other way, as soon as the set-up stands', () => {
+    const hanging = lessonBench('bar-hangs').player
+    hanging.write({
+      kind: 'set-up',
+      payload: { ...lastSetUp(lessonBench('no-room-in-the-hole').player), ...reverse(0) },
+    })
+    hanging.mount()
+    hanging.read()
+    expect(codes(hanging)).toContainEqual(['sag-untold', false])
+    const told = lessonBench('bar-hangs')
+    told.player.write({
+      kind: 'set-up',
+      payload: { ...lastSetUp(lessonBench('no-room-in-the-hole').player), ...reverse(told.bench.hang.rim) },
+    })
+    expect(codes(told.player)).not.toContainEqual(['sag-untold', false])
+    const counting = lessonBench('which-way-it-counts').player
+    counting.write({ kind: 'set-up', payload: lastSetUp(lessonBench('no-room-in-the-hole').player) })
+    expect(codes(counting)).toContainEqual(['sign-untold', false])
+  })
+
+  it('tells a needle that was read wrong, and 3 and 9 that changed places', () => {
+    const misread = lessonBench('no-room-in-the-hole').player
+    misread.read((v, circle, clock) => (circle === 'face' && clock === 180 ? v + 0.06 : v))
+    expect(codes(misread)).toContainEqual(['misread', false])
+    const swapped = lessonBench('no-room-in-the-hole').player
+    const set: Record<string, number> = {}
+    swapped.read((v, circle, clock) => {
+      set[`${circle} ${clock}`] = v
+      return v
+    })
+    const mirrored = lessonBench('no-room-in-the-hole').player
+    mirrored.read((v, circle, clock) => (clock === 180 ? v : (set[`${circle} ${360 - clock}`] ?? v)))
+    expect(codes(mirrored)).toContainEqual(['sides-swapped', false])
+  })
+
+  it('notices leaves that were laid otherwise than they were logged', () => {
+    const { player } = lessonBench('foot-that-rocks')
+    player.do(
+      { act: 'bolts', tight: false },
+      { act: 'leaves', foot: 1, out: [], in: [0.2] },
+      { act: 'bolts', tight: true },
+    )
+    player.write({
+      kind: 'foot-filled',
+      payload: {
+        units: 'metric',
+        change: { machine: 'movable', pair: 'inboard', side: 'left', takenOut: [], putIn: [0.25] },
+        why: '',
+      },
+    })
+    expect(codes(player)).toContainEqual(['laid-differs', false])
+  })
+
+  it('every lesson can be done: a careful hand ends in band, in the fewest moves it is told', () => {
+    for (const { id } of LESSONS.filter((l) => l.from === 'as-found' && l.faults.length === 0)) {
+      const { bench, player } = lessonBench(id)
+      const { best, fewest } = reviewOf(bench, player.steps, player.opened)
+      expect(best.verdict, id).toBe('in')
+      expect(fewest, id).toBeGreaterThan(0)
+      expect(fewest, id).toBeLessThanOrEqual(2)
+      if (id === 'no-room-in-the-hole') {
+        expect(best.moves).toContainEqual({ machine: 'stationary', plane: 'h' })
+        continue
+      }
+      player.read()
+      player.read()
+      player.move(best.moves.map((m) => m.plane))
+      const after = reviewOf(bench, player.steps, player.opened)
+      expect(after.verdict, id).toBe('in')
+      expect(after.moves, id).toBe(fewest)
+      expect(
+        after.moments.filter((m) => m.passedAt !== null),
+        id,
+      ).toEqual([])
+    }
+  })
+})
+
+const lastSetUp = (player: BenchPlayer) => {
+  const entry = [...player.entries].reverse().find((e) => e.kind === 'set-up')
+  if (entry?.kind !== 'set-up') throw new Error('not set up')
+  return entry.payload
+}
+const reverse = (sag: number) => ({
+  how: {
+    method: 'reverse-rim' as const,
+    given: {
+      onStationary: {
+        carriedBy: 'movable' as const,
+        plane: -210,
+        sag,
+        turning: 'both' as const,
+        readingSign: 1 as const,
+      },
+      onMovable: {
+        carriedBy: 'stationary' as const,
+        plane: 210,
+        sag,
+        turning: 'both' as const,
+        readingSign: 1 as const,
+      },
+    },
+  },
+  graduation: { onStationary: 0.01, onMovable: 0.01 },
+  returned: { onStationary: 0, onMovable: 0 },
+})
