@@ -4,7 +4,8 @@ import { pairKey } from '~~/core/plan/pairNames'
 import type { BoltRoom } from '~~/shared/stages/plan/room'
 import { hourOf } from '~~/shared/wording/directions'
 import { figure } from '~~/shared/wording/figures'
-import { capital, pairName, type Telling } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
+import { pairName, type Telling } from '~~/shared/wording/telling'
 
 /** Room in the bolt holes, a gauge a foot pair: where the bolt stands now, and where the plan brings it. Millimetres. */
 const props = defineProps<{ feet: readonly BoltRoom[]; telling: Telling }>()

@@ -11,7 +11,7 @@ import {
   type RiseTexts,
   type TargetTexts,
 } from '~~/shared/stages/target/form'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 
 /** Both machines from the side, cold and as they run, and under each foot pair how it grows. */
 const props = defineProps<{

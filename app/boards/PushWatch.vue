@@ -5,7 +5,8 @@ import { fromFarEnd } from '~~/shared/stages/plan/packs'
 import { RULER } from '~~/shared/stages/move/pushDrawing'
 import { hourOf } from '~~/shared/wording/directions'
 import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
-import { capital, pairName, type Telling } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
+import { pairName, type Telling } from '~~/shared/wording/telling'
 
 /**
  * The movable machine from above while it is pushed: at each end what is still to go, large, on a ruler

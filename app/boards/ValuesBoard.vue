@@ -4,7 +4,7 @@ import type { FootPlane } from '~~/core/coupling/feet'
 import { PLANES, type Misalignment, type Plane } from '~~/core/frame/planes'
 import type { SettledTolerance } from '~~/core/judge/tolerance'
 import type { UnitSystem } from '~~/core/units/unitSystem'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 import { fittingExaggeration, layOutShafts } from '~~/shared/drawing/shaftLines'
 
 /** Values that an instrument worked out, typed where they belong on the drawn shafts; the line follows. */

@@ -10,7 +10,7 @@ import {
 } from '~~/shared/stages/open/vibrationForm'
 import { vibrationWords } from '~~/shared/wording/en'
 import { machineNames } from '~~/shared/wording/machineNames'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 
 /** Boxes for what a vibration meter said, before or after the work. */
 const props = defineProps<{ moment: 'before' | 'after' }>()

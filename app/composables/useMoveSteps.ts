@@ -3,7 +3,8 @@ import { keyOfPair, pairKey, SIDES } from '~~/core/plan/pairNames'
 import type { PlanFoot } from '~~/core/plan/movePlan'
 import type { LogEntry } from '~~/core/logbook/entry'
 import { toCore } from '~~/core/units/unitSystem'
-import { capital, pairName } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
+import { pairName } from '~~/shared/wording/telling'
 
 /** The two steps of a move, shims and push: what the plan wants in each, and which of them is on. */
 export const useMoveSteps = (feet: Ref<readonly PlanFoot[]>, plan: Ref<LogEntry<'plan-chosen'> | null>) => {

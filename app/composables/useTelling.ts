@@ -1,5 +1,5 @@
 import { wordsFrom, type Words } from '~~/shared/wording/words'
-import { seenOf, tellingOf, type Telling } from '~~/shared/wording/telling'
+import { namesOf, seenOf, tellingOf, type Telling } from '~~/shared/wording/telling'
 
 /** How this person is told: words, units, and the works' own names for the feet of the machine in view. */
 export const useTelling = (): ComputedRef<Telling> => {
@@ -11,7 +11,7 @@ export const useTelling = (): ComputedRef<Telling> => {
 /** The words of the program where neither units nor feet matter, as they are said to whoever stands where this person does. */
 export const useWords = (): Words => {
   const { machine, viewFrom } = useInView()
-  return wordsFrom(seenOf(machine, viewFrom))
+  return wordsFrom(seenOf(machine, viewFrom), namesOf(machine))
 }
 
 /** Whether this person looks from behind the stationary machine; a view is set up anew when they go round. */

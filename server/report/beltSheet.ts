@@ -20,7 +20,7 @@ import {
 import { figure, gapFigure, UNIT_NAMES } from '../../shared/wording/figures'
 import { amperes } from '../../shared/wording/drive'
 import { forceFigure, hertzFigure } from '../../shared/wording/forces'
-import { capital } from '../../shared/wording/telling'
+import { capital } from '../../shared/wording/capital'
 import { beltName } from '../../shared/wording/tension'
 import { block, figures, QUIET } from './blocks'
 import type { Reported } from './section'

@@ -10,7 +10,7 @@ import { backlashWords, gearWords, inspectWords, placesWords, reportWords } from
 import { figure, UNIT_NAMES } from '../../shared/wording/figures'
 import { contactLimitSource, endOf, leverName, percentFigure } from '../../shared/wording/gearContact'
 import { layerFigure } from '../../shared/wording/gearPrepare'
-import { capital } from '../../shared/wording/telling'
+import { capital } from '../../shared/wording/capital'
 import { block, figures, QUIET } from './blocks'
 import type { Reported } from './section'
 import { ruled, sheetPage } from './sheetPage'

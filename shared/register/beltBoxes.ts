@@ -12,7 +12,7 @@ import {
 } from '../../core/register/beltMachine'
 import { beltsWords, drivesWords } from '../wording/en'
 import type { Words } from '../wording/words'
-import { capital } from '../wording/telling'
+import { capital } from '../wording/capital'
 import { recordWords } from '../wording/viewWords'
 import type { BeltFields } from './beltMachine'
 import { boxesOf, type RecordBox } from './boxes'

@@ -1,6 +1,7 @@
 import { DRUM_KINDS, DRUM_LOADS } from '../../core/register/drumMachine'
 import { drivesWords, drumWords, methodsWords } from '../wording/en'
-import { capital, type FootWords } from '../wording/telling'
+import { capital } from '../wording/capital'
+import type { FootWords } from '../wording/telling'
 import { recordWords } from '../wording/viewWords'
 import type { Words } from '../wording/words'
 import { boxesOf, type RecordBox } from './boxes'

@@ -7,7 +7,8 @@ import { backlashWords } from './en'
 import { figure, thickness, UNIT_NAMES } from './figures'
 import { percentFigure } from './gearContact'
 import { plainMeaning, type Meaning } from './meaning'
-import { capital, type Telling } from './telling'
+import { capital } from './capital'
+import type { Telling } from './telling'
 
 /** `18.0 mil at the tooth`. */
 export const backlashFigure = (mm: number, { gear }: Pick<GearMachine, 'gear'>, telling: Telling): string =>

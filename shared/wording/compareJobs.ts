@@ -14,7 +14,8 @@ import { SIDES } from '../../core/plan/pairNames'
 import { figure, pack } from './figures'
 import { lineFigure, lineLimit } from './lines'
 import { limitWords, quantityName } from './quantities'
-import { capital, pairName, type Telling } from './telling'
+import { capital } from './capital'
+import { pairName, type Telling } from './telling'
 import { limitSource } from './tolerances'
 
 /** One thing of two jobs beside each other, in words. */

@@ -8,7 +8,8 @@ import { fromCore, toCore, type Millimetres } from '../../core/units/unitSystem'
 import { gearWords } from './en'
 import { figure, UNIT_NAMES } from './figures'
 import { plainMeaning, type Meaning } from './meaning'
-import { capital, type Telling } from './telling'
+import { capital } from './capital'
+import type { Telling } from './telling'
 
 /** `22`, `0.5`, `−3`: percent of the face width without needless zeros. */
 export const percentFigure = (x: Percent, sign = false): string => {

@@ -3,7 +3,8 @@ import { rememberedResponses, type GearMachine } from '../../core/register/gearM
 import { toCore } from '../../core/units/unitSystem'
 import { gearWords } from './en'
 import { contactLimitSource, leverName, rateWords, shiftFigure } from './gearContact'
-import { capital, type Telling } from './telling'
+import { capital } from './capital'
+import type { Telling } from './telling'
 
 /** What the register knows of how a gearset is set, a line each. */
 export const gearFactWords = (machine: GearMachine, telling: Telling): readonly string[] => {

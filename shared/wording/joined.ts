@@ -1,5 +1,5 @@
 import { drivesWords } from './en'
-import { capital } from './telling'
+import { capital } from './capital'
 import type { MachineFields } from '../register/machine'
 import type { Words } from './words'
 

@@ -3,7 +3,8 @@ import type { FootLeaves } from '../../core/shims/packsForLifts'
 import type { FootChange } from '../../core/stages/plan/entries'
 import { toCore, type UnitSystem } from '../../core/units/unitSystem'
 import { pack, UNIT_NAMES } from './figures'
-import { capital, type Telling } from './telling'
+import { capital } from './capital'
+import type { Telling } from './telling'
 
 const shims = (list: readonly number[], { units }: Telling) =>
   `${pack(list, units)} ${UNIT_NAMES[units].displacement}`

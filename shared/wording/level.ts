@@ -7,7 +7,8 @@ import type { RunoutEffect, Runouts, SurfaceRunout } from '../../core/stages/lev
 import { clockFace } from './clockFace'
 import { figure } from './figures'
 import { leavesWords } from './leaves'
-import { capital, type Telling } from './telling'
+import { capital } from './capital'
+import type { Telling } from './telling'
 
 export const slopeSize = (slope: number, { units }: Telling): string =>
   figure(Math.abs(slope), 'slope', units, { unit: true })

@@ -8,7 +8,8 @@ import { toCore } from '../../core/units/unitSystem'
 import { type JudgedLine, type LineReading, diagnosisOf } from '../../core/stages/lineUp/line'
 import type { BeltState } from '../../core/jobs/belt'
 import { degrees, gapFigure } from './figures'
-import { capital, type Telling } from './telling'
+import { capital } from './capital'
+import type { Telling } from './telling'
 
 /** What a box of the line is called: up and down where the pull is level, right and left where the motor stands above or below. */
 export const lineBoxWords = (

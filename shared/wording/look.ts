@@ -5,7 +5,8 @@ import { BASE_EDGES } from '../../core/stages/look/entries'
 import type { Looks, PipeStrain } from '../../core/stages/look/looks'
 import type { FootFound } from '../../core/stages/look/shimsFound'
 import { figure, pack, UNIT_NAMES } from './figures'
-import { capital, type Telling } from './telling'
+import { capital } from './capital'
+import type { Telling } from './telling'
 
 const small = (t: number, { units }: Telling) => figure(t, 'displacement', units, { unit: true })
 const slope = (t: number, { units }: Telling) => figure(Math.abs(t), 'slope', units, { unit: true })

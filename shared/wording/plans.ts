@@ -8,7 +8,8 @@ import type { MoveAdvice } from '../../core/stages/plan/odds'
 import { shimWords, hourOf } from './directions'
 import { figure } from './figures'
 import { namedQuantities } from './quantities'
-import { capital, pairName, type Telling } from './telling'
+import { capital } from './capital'
+import { pairName, type Telling } from './telling'
 
 /** `add 12.0 / add 18.0`: what happens under each pair, nearest the coupling first; the driven machine’s behind. */
 export const liftWords = (plan: Pick<MovePlan, 'moves'>, telling: Telling): string =>

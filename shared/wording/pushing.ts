@@ -2,7 +2,8 @@ import { feetWords, pushingWords } from './en'
 import { DRIFT_LIMIT, type Bite, type PushWatch } from '../../core/stages/move/push'
 import { hourOf } from './directions'
 import { figure } from './figures'
-import { capital, pairName, type Telling } from './telling'
+import { capital } from './capital'
+import { pairName, type Telling } from './telling'
 
 const d = (x: number, { units }: Telling) => figure(Math.abs(x), 'displacement', units, { unit: true })
 

@@ -11,7 +11,8 @@ import { clockName, hourName, misalignmentWords } from './directions'
 import { figure } from './figures'
 import { isParallel, namedQuantities, quantityName } from './quantities'
 import { refusalSentence } from './refusals'
-import { capital, type Telling, farEnd } from './telling'
+import { capital } from './capital'
+import { type Telling, farEnd } from './telling'
 
 /** `First set`: a set by its place in the round. */
 export const setName = (m: Pick<Measurement, 'sets'>, id: string, { words }: Telling): string => {

@@ -3,7 +3,8 @@ import { closingWords, feetWords } from './en'
 import type { RegisterChange } from '../../core/stages/close/registerChanges'
 import { figure, pack } from './figures'
 import { boltWords } from './bolts'
-import { capital, type Telling } from './telling'
+import { capital } from './capital'
+import type { Telling } from './telling'
 
 /** What the register takes over, a line each. */
 export const registerWords = (changes: readonly RegisterChange[], telling: Telling): readonly string[] => {

@@ -2,7 +2,8 @@ import type { MachineRole } from '../../core/plan/pairNames'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import { feetWords } from './en'
 import type { ViewFrom } from './otherEnd'
-import { OWN_END, wordsFrom, type Words } from './words'
+import { usualNames } from './en/usualNames'
+import { OWN_END, wordsFrom, type Named, type Words } from './words'
 import type { footWords } from './en/feet'
 
 /** The pair of words a works uses for its feet. */
@@ -25,6 +26,8 @@ export interface Telling {
 /** The part of a machine that its feet are named by: pairs in order from the coupling. */
 interface Footed {
   readonly drive: string
+  readonly movableName?: string
+  readonly stationaryName?: string
   readonly feet?: Readonly<Record<MachineRole, readonly { readonly id: string }[]>>
   /** What stands on either side of it in a train, null at an end: its pairs are called by that. */
   readonly neighbours?: readonly [string | null, string | null]
@@ -52,6 +55,17 @@ export const pairName = (
   { id, machine = 'movable' }: { readonly id: string; readonly machine?: MachineRole | undefined },
 ): string => (machine === 'stationary' ? feetWords(words).driven(footNames(id, machine)) : footNames(id))
 
+/**
+ * What the two machines are called in its words. A motor drives: what stands across from it is the driven one; across
+ * from any other machine stands one that is called by its name.
+ */
+export const namesOf = (machine: Footed | null): Named => {
+  const movable = machine?.movableName?.toLowerCase() ?? usualNames.movable
+  if (movable === usualNames.movable) return usualNames
+  const stationary = machine?.stationaryName?.toLowerCase()
+  return stationary ? { movable, stationary, stationaryMachine: stationary } : { ...usualNames, movable }
+}
+
 /** English, in these units, with the works' words for the feet of this machine. */
 export const tellingOf = (
   units: UnitSystem,
@@ -61,7 +75,7 @@ export const tellingOf = (
 ): Telling => {
   const viewFrom = seenOf(machine, from)
   return {
-    words: wordsFrom(viewFrom),
+    words: wordsFrom(viewFrom, namesOf(machine)),
     units,
     footNames: nameFeet(OWN_END, feet, machine),
     viewFrom,
@@ -72,8 +86,6 @@ export const tellingOf = (
 /** An upright machine is looked at from above, wherever one stands. */
 export const seenOf = (machine: Pick<Footed, 'drive'> | null, from: ViewFrom): ViewFrom =>
   machine?.drive === 'flange' ? 'above' : from
-
-export const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1)
 
 /** The far end of the movable machine, by the works' word: angles are told by it. */
 export const farEnd = (feet: readonly { readonly id: string }[], telling: Telling): string =>

@@ -10,7 +10,8 @@ import { offsetWords } from './directions'
 import { figure, pack } from './figures'
 import { plainMeaning, type Meaning } from './meaning'
 import { limitWords } from './quantities'
-import { capital, type Telling } from './telling'
+import { capital } from './capital'
+import type { Telling } from './telling'
 
 /** `the gear unit and the motor`, without the first article. */
 export const machinesNamed = (ids: readonly string[], state: TrainState, { words }: Pick<Telling, 'words'>) =>

@@ -3,6 +3,16 @@ import { describe, expect, it } from 'vitest'
 import { judge, type JudgedValue } from '../../core/judge/judge'
 import { issue } from '../issue'
 import { OWN_END } from './words'
+import {
+  findingsWords,
+  measuringWords,
+  methodsWords,
+  movesWords,
+  reportWords,
+  secondScreenWords,
+  setUpWords,
+} from './en'
+import { circleName } from './circles'
 import { issues } from './en/issues'
 import { things } from './en/things'
 import { misalignmentWords, offsetWords, shimWords, sideWords, signWord, slopeWords } from './directions'
@@ -192,6 +202,50 @@ describe('the works’ own words for feet', () => {
   it('reach every sentence', () => {
     const told = tellingOf('inch', machine, 'front-back')
     expect(slopeWords(0.0003, 'v', told.footNames('c'), told)).toBe('back end high, gap open at bottom')
+  })
+})
+
+describe('the two machines of a coupling', () => {
+  const told = (movableName: string, stationaryName: string) =>
+    tellingOf('metric', { drive: 'coupled', movableName, stationaryName })
+
+  it('are the motor and the driven one, whatever stands across from a motor', () => {
+    const { words } = told('Motor', 'Clay ball mill')
+    expect(words).toBe(OWN_END)
+    expect(circleName('onStationary', { words })).toBe('Driven hub')
+    expect(setUpWords(words).sagAsked).toContain('a low motor')
+    expect(movesWords(words).view.againstDriven).toContain('The driven machine was moved too')
+  })
+
+  it('have their own names in every label where no motor moves', () => {
+    const telling = told('Gear unit', 'Pan mill')
+    const { words } = telling
+    expect(['onMovable', 'stationary', 'atMovable'].map((c) => circleName(c, telling))).toEqual([
+      'Gear unit hub',
+      'Pan mill head',
+      'Gear unit face',
+    ])
+    const { labels } = methodsWords(words)
+    expect(labels['reverse-rim'].sagStationary).toBe('Sag of the gear unit’s bar')
+    expect(labels.heads.stationaryPlane).toBe('Centre to pan mill head')
+    expect(measuringWords(words).view.note).toMatch(/^from behind the gear unit ·/)
+    expect(reportWords(words).seenFrom).toContain('from behind the gear unit,')
+    expect(quantityName('flex.stationary.v', telling)).toBe('Pan mill flex, vertical')
+    expect(findingsWords(words).level.shim).toBe('Gear unit to level')
+    const unlike = [labels, measuringWords(words), setUpWords(words), secondScreenWords(words)]
+    expect(JSON.stringify(unlike).replaceAll(/"\w+":/g, '')).not.toMatch(/\bmotor|\bdriven/i)
+  })
+
+  it('turn with whoever goes round, names and sides at once', () => {
+    const { words } = tellingOf(
+      'metric',
+      { drive: 'coupled', movableName: 'Gear unit', stationaryName: 'Pan mill' },
+      'near-far',
+      'stationary',
+    )
+    expect(measuringWords(words).view.note).toBe('from behind the pan mill · plunger in is plus')
+    expect(methodsWords(words).labels.values.shownToward3).toBe('Gear unit toward 9: it shows')
+    expect(methodsWords(words)).toBe(methodsWords(words))
   })
 })
 

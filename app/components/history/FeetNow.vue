@@ -6,7 +6,8 @@ import { toCore } from '~~/core/units/unitSystem'
 import type { CoupledFields } from '~~/shared/register/coupledMachine'
 import type { DrumFields } from '~~/shared/register/drumMachine'
 import { pack, thickness } from '~~/shared/wording/figures'
-import { capital, tellingOf } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
+import { tellingOf } from '~~/shared/wording/telling'
 
 /** What lies under each foot by the register, leaf by leaf, the coupling end above. */
 const props = defineProps<{ machine: CoupledFields | DrumFields; packLimit: number }>()

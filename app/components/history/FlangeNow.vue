@@ -8,7 +8,8 @@ import { flangeDrawing } from '~~/shared/drawing/flangeClock'
 import type { MachineRecord } from '~~/shared/register/machine'
 import { flangeFactWords } from '~~/shared/wording/flange'
 import { misalignmentWords } from '~~/shared/wording/directions'
-import { capital, tellingOf } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
+import { tellingOf } from '~~/shared/wording/telling'
 
 /** A motor on its flange as the register has it: what lies under its bolts, and how the last job left it. */
 const props = defineProps<{

@@ -4,7 +4,8 @@ import type { PastJob } from '~~/shared/api/answers'
 import type { MachineFields } from '~~/shared/register/machine'
 import { movedFigures } from '~~/shared/wording/movedFeet'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
-import { capital, tellingOf } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
+import { tellingOf } from '~~/shared/wording/telling'
 import DoneByJob from './DoneByJob.vue'
 
 /** What each closed job did at each foot pair, and who did it. */

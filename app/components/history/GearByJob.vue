@@ -7,7 +7,8 @@ import { layersWords } from '~~/shared/wording/backlash'
 import { backlashWords, gearWords } from '~~/shared/wording/en'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 import { endOf, leverName, shiftFigure } from '~~/shared/wording/gearContact'
-import { capital, tellingOf } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
+import { tellingOf } from '~~/shared/wording/telling'
 import DoneByJob from './DoneByJob.vue'
 
 /** What each closed job shifted along the teeth and laid under the blocks, and who did it. */

@@ -4,7 +4,7 @@ import { positionAt } from '~~/core/frame/planes'
 import type { MoveRecord } from '~~/core/stages/move/moves'
 import { movesDriven } from '~~/shared/stages/move/form'
 import { figure } from '~~/shared/wording/figures'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 
 /** What the last move did: planned, made and measured at each foot, and what explains a gap. */
 const props = defineProps<{ move: MoveRecord }>()

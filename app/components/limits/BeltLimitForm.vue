@@ -12,7 +12,7 @@ import {
   type BoxGroup,
 } from '~~/shared/beltLimits/form'
 import { drivesWords, shellWords } from '~~/shared/wording/en'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 import { beltLimitWords } from '~~/shared/wording/viewWords'
 
 /** What belt drives of one kind of belt, or of every kind, are judged by. */

@@ -5,7 +5,7 @@ import { flangeRegisterChanges } from '~~/core/stages/close/flangeRegister'
 import { misalignmentWords } from '~~/shared/wording/directions'
 import { spigotWords, staysSentence } from '~~/shared/wording/flange'
 import { flangeRegisterWords } from '~~/shared/wording/flangeRegister'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 import { limitSource } from '~~/shared/wording/tolerances'
 import FlangeStands from '../flangePlan/FlangeStands.vue'
 

@@ -29,7 +29,7 @@ import {
   shiftWords,
   whyShift,
 } from '~~/shared/wording/gearContact'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 import { readTypedNumber } from '~~/core/units/typedNumber'
 import { loadedAhead } from '../ahead'
 

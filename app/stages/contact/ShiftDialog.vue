@@ -3,7 +3,7 @@ import { LEVERS, type NextShift } from '~~/core/gear/levers'
 import { nameShiftUnits, shiftPayload, type ShiftTexts } from '~~/shared/stages/contact/form'
 import { gearWords } from '~~/shared/wording/en'
 import { leverName, shiftTyped } from '~~/shared/wording/gearContact'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 
 /** What was shifted, where it was not what was asked for. */
 const props = defineProps<{ next: NextShift | null }>()

@@ -4,7 +4,7 @@ import { asRegistered, readBoltShims } from '~~/shared/stages/flangeLook/form'
 import { clockFace } from '~~/shared/wording/clockFace'
 import { pack, UNIT_NAMES } from '~~/shared/wording/figures'
 import { meaningOfLooks } from '~~/shared/wording/look'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 
 /** What lies under each bolt, leaf by leaf with its mark, before it comes out; clockwise from the marked one. */
 const look = useSharedLook()

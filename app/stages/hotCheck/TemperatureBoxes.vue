@@ -3,7 +3,7 @@ import { machineNames } from '~~/shared/wording/machineNames'
 import { hotWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
 import { warmKey } from '~~/shared/stages/hotCheck/form'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 
 /** One look at the feet: a temperature a foot pair, and when it was read. */
 const props = defineProps<{ hot: ReturnType<typeof useHotForm>; locked?: boolean }>()

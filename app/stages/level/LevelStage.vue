@@ -16,7 +16,7 @@ import {
   shaftSlopeWords,
   surfaceName,
 } from '~~/shared/wording/level'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 
 const job = useJob()
 const session = useSession()

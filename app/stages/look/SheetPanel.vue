@@ -9,7 +9,7 @@ import { feetToCutFor, readSheet, shimKey } from '~~/shared/stages/look/form'
 import { CHECK_BAR, outlineDrawing } from '~~/shared/stages/look/outline'
 import { figure } from '~~/shared/wording/figures'
 import { footPlace, meaningOfLooks } from '~~/shared/wording/look'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 
 /** A shim cut from sheet for one foot: its outline to scale on paper, and what was cut in this job. */
 const look = useSharedLook()

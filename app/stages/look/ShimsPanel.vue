@@ -5,7 +5,7 @@ import { readFoundShims, shimKey } from '~~/shared/stages/look/form'
 import { fromCore } from '~~/core/units/unitSystem'
 import { pack, UNIT_NAMES } from '~~/shared/wording/figures'
 import { footPlace, meaningOfLooks, shimsFoundWords } from '~~/shared/wording/look'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 import type { FootFound } from '~~/core/stages/look/shimsFound'
 
 /** What lies under each foot, leaf by leaf with its mark, before it comes out. */

@@ -4,7 +4,8 @@ import { keyOfPair, type MachineRole } from '~~/core/plan/pairNames'
 import type { PlanFoot } from '~~/core/plan/movePlan'
 import { crissCross } from '~~/shared/stages/feet/form'
 import { hourOf } from '~~/shared/wording/directions'
-import { capital, pairName } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
+import { pairName } from '~~/shared/wording/telling'
 import { loadedAhead } from '../ahead'
 
 const BoltsDialog = loadedAhead(() => import('./BoltsDialog.vue'))

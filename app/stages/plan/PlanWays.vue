@@ -4,7 +4,7 @@ import type { Judgement } from '~~/core/judge/judge'
 import { handlingOf, usualMinutes } from '~~/core/plan/usualTime'
 import { percentOf } from '~~/shared/wording/planOdds'
 import { handlingWords, liftWords } from '~~/shared/wording/plans'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 
 /** The ways to move it side by side: what each handles, how long it takes, how likely it ends in band. */
 const props = defineProps<{ plan: ReturnType<typeof usePlanChoice>; now: Judgement | null }>()

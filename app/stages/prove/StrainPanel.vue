@@ -7,7 +7,7 @@ import type { NamedLine } from '~~/shared/drawing/lineBundle'
 import { hourOf } from '~~/shared/wording/directions'
 import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
 import { quantityName } from '~~/shared/wording/quantities'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 
 /** Both lines over one another, their difference against its limit, and what each plan would have been. */
 const props = defineProps<{ strain: ProvedStrain; state: MeasuredState }>()

@@ -4,7 +4,7 @@ import type { RoughInEntries } from '~~/core/stages/roughIn/entries'
 import { readTypedNumber } from '~~/core/units/typedNumber'
 import { SIDES } from '~~/core/plan/pairNames'
 import { readShims } from '~~/shared/stages/move/form'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 
 /** What was done at the rough-in where it wasn't what was advised: shims under both feet of a pair, pushes. */
 const props = defineProps<{ pairs: readonly string[] }>()

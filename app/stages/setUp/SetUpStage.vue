@@ -18,7 +18,7 @@ import {
   stillHubWords,
 } from '~~/shared/stages/setUp/words'
 import { clockFace } from '~~/shared/wording/clockFace'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 import { circleName } from '~~/shared/wording/circles'
 import type { WorkingStep } from '~~/shared/working/step'
 import { ahead, loadedAhead } from '../ahead'

@@ -6,7 +6,8 @@ import { drawGrowth } from '~~/shared/stages/target/drawing'
 import { LINE_BOXES, sameAtBothEnds, pairKey, tapedPlace, type LineBox } from '~~/shared/stages/target/form'
 import { targetWorking } from '~~/shared/stages/target/working'
 import { growsBy, meaningOfTarget, targetAtFeet } from '~~/shared/wording/targets'
-import { capital, farEnd } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
+import { farEnd } from '~~/shared/wording/telling'
 import { tryTarget } from '~~/core/stages/target/target'
 
 const job = useJob()

@@ -13,7 +13,8 @@ import {
 import type { RiseBox, RiseTexts } from '~~/shared/stages/target/form'
 import { offsetWords, slopeWords } from '~~/shared/wording/directions'
 import { meaningOfGrowth } from '~~/shared/wording/train'
-import { capital, farEnd } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
+import { farEnd } from '~~/shared/wording/telling'
 
 /** What every machine of the line does as it warms; the cold target of each coupling follows. */
 const job = useJob()

@@ -15,7 +15,8 @@ import {
   shimLines,
 } from '~~/shared/wording/drum'
 import { figure } from '~~/shared/wording/figures'
-import { capital, pairName } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
+import { pairName } from '~~/shared/wording/telling'
 import { ahead } from '../ahead'
 import PickList from '../plan/PickList.vue'
 import TramReadings from './TramReadings.vue'

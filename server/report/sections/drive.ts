@@ -11,7 +11,8 @@ import {
 import { inspectWords, reportWords, runWords, slackOffWords } from '../../../shared/wording/en'
 import { toCore } from '../../../core/units/unitSystem'
 import { figure } from '../../../shared/wording/figures'
-import { capital, type Telling } from '../../../shared/wording/telling'
+import { capital } from '../../../shared/wording/capital'
+import type { Telling } from '../../../shared/wording/telling'
 import { block, when } from '../blocks'
 import type { Section } from '../section'
 

@@ -14,7 +14,8 @@ import {
   verdictsWords,
 } from '../../../shared/wording/en'
 import { figure } from '../../../shared/wording/figures'
-import { capital, farEnd } from '../../../shared/wording/telling'
+import { capital } from '../../../shared/wording/capital'
+import { farEnd } from '../../../shared/wording/telling'
 import { block, figures, grid, QUIET, verdictCell, when } from '../blocks'
 import type { Section } from '../section'
 import { shaftSvg } from '../shaftSvg'

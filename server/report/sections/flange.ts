@@ -17,7 +17,7 @@ import {
   spigotWords,
   staysSentence,
 } from '../../../shared/wording/flange'
-import { capital } from '../../../shared/wording/telling'
+import { capital } from '../../../shared/wording/capital'
 import { limitSource } from '../../../shared/wording/tolerances'
 import { block, figures, grid, QUIET, when } from '../blocks'
 import { flangeSvg } from '../flangeSvg'

@@ -9,7 +9,7 @@ import { clockFace } from '../../../shared/wording/clockFace'
 import { figure } from '../../../shared/wording/figures'
 import { shaftSlopeWords, surfaceName } from '../../../shared/wording/level'
 import { changesWords } from '../../../shared/wording/leaves'
-import { capital } from '../../../shared/wording/telling'
+import { capital } from '../../../shared/wording/capital'
 import { block, figures, grid, verdictCell, when } from '../blocks'
 import type { Section } from '../section'
 

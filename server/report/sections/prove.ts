@@ -11,7 +11,7 @@ import type { ProofRow } from '../../../core/stages/prove/checkProof'
 import { figure, UNIT_NAMES } from '../../../shared/wording/figures'
 import { gapWindow, hubGap, openedWords, strainWords } from '../../../shared/wording/prove'
 import { quantityName } from '../../../shared/wording/quantities'
-import { capital } from '../../../shared/wording/telling'
+import { capital } from '../../../shared/wording/capital'
 import { block, figures, grid, QUIET, verdictCell, when } from '../blocks'
 import type { Section } from '../section'
 

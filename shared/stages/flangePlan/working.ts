@@ -6,7 +6,8 @@ import type { Misalignment } from '../../../core/frame/planes'
 import type { FlangeShape } from '../../../core/register/flangeMachine'
 import { clockFace } from '../../wording/clockFace'
 import { figure, pack } from '../../wording/figures'
-import { capital, type Telling } from '../../wording/telling'
+import { capital } from '../../wording/capital'
+import type { Telling } from '../../wording/telling'
 import type { WorkingStep } from '../../working/step'
 
 /** How every shim follows from the tilt, what its leaves come to, and what stays. */

@@ -17,7 +17,8 @@ import { toCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { boxReader, sensitivityFrom } from '../../forms/boxes'
 import { namedParts, unitOf, withUnit } from '../../forms/typed'
 import { pack, UNIT_NAMES } from '../../wording/figures'
-import { capital, type Telling } from '../../wording/telling'
+import { capital } from '../../wording/capital'
+import type { Telling } from '../../wording/telling'
 import { readShims } from '../move/form'
 
 /** What stands in the boxes of one place. */

@@ -9,7 +9,8 @@ import { hourOf } from '../../wording/directions'
 import { figure } from '../../wording/figures'
 import { quantityName } from '../../wording/quantities'
 import { circleName } from '../../wording/circles'
-import { capital, type Telling } from '../../wording/telling'
+import { capital } from '../../wording/capital'
+import type { Telling } from '../../wording/telling'
 import type { WorkingStep } from '../../working/step'
 
 const PARTS = [

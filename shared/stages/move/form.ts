@@ -8,7 +8,8 @@ import { readTypedNumber } from '../../../core/units/typedNumber'
 import { fromCore, toCore, type Millimetres, type UnitSystem } from '../../../core/units/unitSystem'
 import { namedParts, typedValue, unitOf } from '../../forms/typed'
 import { figure, thickness } from '../../wording/figures'
-import { capital, pairName, type Telling } from '../../wording/telling'
+import { capital } from '../../wording/capital'
+import { pairName, type Telling } from '../../wording/telling'
 
 /** What stands in the boxes of a move, as typed; feet by `footKey`, side moves by `pairKey`. */
 export interface MoveTexts {

@@ -6,7 +6,8 @@ import { readTypedNumber } from '../../../core/units/typedNumber'
 import { fromCore, toCore, type UnitSystem } from '../../../core/units/unitSystem'
 import { namedParts, unitOf } from '../../forms/typed'
 import { figure } from '../../wording/figures'
-import { capital, pairName, type Telling } from '../../wording/telling'
+import { capital } from '../../wording/capital'
+import { pairName, type Telling } from '../../wording/telling'
 
 /** What stands in the boxes of a push: what each end's dial says is still to go, by `keyOfPair`. */
 export interface PushTexts {

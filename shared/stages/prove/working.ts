@@ -3,7 +3,8 @@ import { PLANES } from '../../../core/frame/planes'
 import type { ProvedStrain } from '../../../core/stages/prove/checkProof'
 import { figure } from '../../wording/figures'
 import { quantityName } from '../../wording/quantities'
-import { capital, type Telling } from '../../wording/telling'
+import { capital } from '../../wording/capital'
+import type { Telling } from '../../wording/telling'
 import type { WorkingStep } from '../../working/step'
 
 /** How the difference, its limit and the wrong moves follow from both readings, with this job's numbers. */

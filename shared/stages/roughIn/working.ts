@@ -7,7 +7,8 @@ import { GAPS_CLOSE, type RoughReading } from '../../../core/stages/roughIn/roug
 import { toCore } from '../../../core/units/unitSystem'
 import { hourName } from '../../wording/directions'
 import { figure } from '../../wording/figures'
-import { capital, type Telling } from '../../wording/telling'
+import { capital } from '../../wording/capital'
+import type { Telling } from '../../wording/telling'
 import type { WorkingStep } from '../../working/step'
 
 /** Steps, openings, the sum of the gaps, and what each pair of feet is moved by. */

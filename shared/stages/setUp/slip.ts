@@ -2,7 +2,8 @@ import { setUpWords } from '../../wording/en'
 import { distanceSlip } from '../../../core/setup/distanceSlip'
 import { asking, NO_REMARK, type Remark } from '../../forms/typed'
 import { figure } from '../../wording/figures'
-import { capital, type Telling } from '../../wording/telling'
+import { capital } from '../../wording/capital'
+import type { Telling } from '../../wording/telling'
 
 /** What is odd about a taped distance beside a known one; nothing where nothing is. */
 export const slipRemark = (mm: number, known: number, source: string, telling: Telling): Remark => {

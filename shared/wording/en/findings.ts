@@ -1,7 +1,8 @@
-import { said } from '../words'
+import { named, type Named } from '../words'
+import { capital } from '../capital'
 
 /** What each stage found, as it stands below its name on the run sheet. */
-export const findings = {
+export const findings = (n: Named) => ({
   hot: {
     running: 'Running',
     stopped: 'Stopped: measure',
@@ -12,8 +13,8 @@ export const findings = {
   },
   level: {
     level: 'Level',
-    leave: 'Driven shaft slopes',
-    shim: 'Motor to level',
+    leave: `${capital(n.stationary)} shaft slopes`,
+    shim: `${capital(n.movable)} to level`,
     again: 'Levelled, read again',
     half: 'One shaft read',
     runout: (by: string) => `Run-out ${by}`,
@@ -99,6 +100,6 @@ export const findings = {
     found: (offset: string, turn: string) => `Offset ${offset}, turn ${turn}`,
   },
   signed: (day: string) => `Signed ${day}`,
-}
+})
 
-export const findingsWords = said(findings)
+export const findingsWords = named(findings)

@@ -1,7 +1,7 @@
-import { said } from '../words'
+import { named, type Named } from '../words'
 
 /** What is said of shafts under a precision level and of hubs turned under a dial. */
-export const level = {
+export const level = (n: Named) => ({
   form: {
     feelerBelowZero: 'Type how thick the feeler is. Which end it lies under says the way.',
     aboveZero: 'Give this as a number above zero.',
@@ -13,7 +13,7 @@ export const level = {
   },
   headlines: {
     begin: 'Neither shaft has been levelled or turned. Optional: go on if there is no reason to.',
-    beginDetail: 'Read the driven shaft first: beside a sloping shaft a level motor is misaligned.',
+    beginDetail: `Read the ${n.stationary} shaft first: beside a sloping shaft a level ${n.movable} is misaligned.`,
     otherFirst: (other: string) => `Read the ${other} shaft too before anything is levelled.`,
     thisFirst: (other: string, own: string) => `The ${other} shaft is level. Now the ${own} shaft.`,
     leave: (other: string, slope: string) =>
@@ -145,6 +145,6 @@ export const level = {
     surface: 'surface',
     high: 'high at',
   },
-}
+})
 
-export const levelWords = said(level)
+export const levelWords = named(level)

@@ -1,9 +1,9 @@
 import { turning } from '../otherEnd'
-import { sided } from '../words'
+import { named, type Named } from '../words'
 import { countOfSets } from './sets'
 import type { TrustFlag } from '../../../core/trust/trustReport'
 
-export const measuring = {
+export const measuring = (n: Named) => ({
   flags: {
     closure: 'Top and bottom don’t add up to left and right.',
     residual: 'The readings don’t lie on one circle.',
@@ -97,10 +97,9 @@ export const measuring = {
     turn: 'Turn on until the full turn is done. Back at the start the dials show:',
     noteAbove: 'from above · clockwise from the marked bolt · plunger in is plus',
     noteFeltAbove: 'from above · clockwise from the marked bolt',
-    noteOtherEnd: 'from behind the driven machine · plunger in is plus',
-    noteFeltOtherEnd:
-      'seen from behind the driven machine · a rim step is plus where the motor rim is higher',
-    note: 'from behind the motor · clockwise · plunger in is plus',
+    noteOtherEnd: `from behind the ${n.stationaryMachine} · plunger in is plus`,
+    noteFeltOtherEnd: `seen from behind the ${n.stationaryMachine} · a rim step is plus where the ${n.movable} rim is higher`,
+    note: `from behind the ${n.movable} · clockwise · plunger in is plus`,
     backToProof: 'Back to the steps',
     madeUpNow: 'The coupling is made up: what is read now belongs to Prove. Open it there to read on here.',
     way: 'How the set is taken',
@@ -144,10 +143,10 @@ export const measuring = {
       add: (degrees: string) => `Read at ${degrees}°`,
       cost: (by: string) => `Standing 5° off would shift a reading by up to ${by}.`,
     },
-    noteFelt: 'seen from behind the motor · a rim step is plus where the motor rim is higher',
+    noteFelt: `seen from behind the ${n.movable} · a rim step is plus where the ${n.movable} rim is higher`,
     angleOver: (length: string) => `Angle over ${length}`,
     shownSigns: (high: 1 | -1, toward3: 1 | -1) =>
-      `as the instrument shows them · motor high is ${high > 0 ? 'plus' : 'minus'}, toward 3 is ${toward3 > 0 ? 'plus' : 'minus'}`,
+      `as the instrument shows them · ${n.movable} high is ${high > 0 ? 'plus' : 'minus'}, toward 3 is ${toward3 > 0 ? 'plus' : 'minus'}`,
     useAnyway: (set: string) => `Use the ${set} anyway and say why`,
     leaveSet: 'Leave the set as it was',
     another: 'Read another set',
@@ -187,9 +186,9 @@ export const measuring = {
     clockAngle: 'Give a clock angle from 0 to 360 degrees.',
     positionThere: 'That position is in the list.',
   },
-}
+})
 
-export const measuringWords = sided(
+export const measuringWords = named(
   measuring,
   (w) => ({
     ...w,

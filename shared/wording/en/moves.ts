@@ -1,9 +1,9 @@
 import { turning } from '../otherEnd'
-import { sided } from '../words'
+import { named, type Named } from '../words'
 import type { Upstream } from '../../../core/stages/measure/chase'
 import type { AchievedCause } from '../../../core/coupling/achieved'
 
-export const moves = {
+export const moves = (n: Named) => ({
   causes: {
     'as-planned': 'It moved as it was made.',
     'came-along': 'Nothing was asked for in this plane; it came along with the other.',
@@ -81,7 +81,7 @@ export const moves = {
     sidesAsPlanned: 'Sides as planned',
     pushed: (pair: string) => `${pair} pushed, toward 3 is plus`,
     room: (three: string, nine: string) => `room ${three} toward 3, ${nine} toward 9`,
-    againstDriven: 'The driven machine was moved too: made and measured are of the motor’s axis against it.',
+    againstDriven: `The ${n.stationaryMachine} was moved too: made and measured are of the ${n.movable}’s axis against it.`,
     drivenToo: (machine: string) => `The ${machine} was moved too`,
     correctLast: 'Correct the last move',
     order: [
@@ -94,9 +94,9 @@ export const moves = {
     goMeasure: 'Go on to measuring',
     lastMove: 'The last move',
   },
-}
+})
 
-export const movesWords = sided(moves, (w) => ({
+export const movesWords = named(moves, (w) => ({
   ...w,
   view: { ...w.view, pushed: turning(w.view.pushed), room: turning(w.view.room) },
 }))

@@ -1,22 +1,23 @@
-import { said, sided } from '../words'
+import { named, said, type Named } from '../words'
+import { capital } from '../capital'
 import type { Plane } from '../../../core/frame/planes'
 
 const plane = { v: 'vertical', h: 'horizontal' } satisfies Record<Plane, string>
 
 /** Judged quantities by name. */
-export const quantities: Readonly<Record<string, string>> = {
+export const quantities = (n: Named): Readonly<Record<string, string>> => ({
   'offset.v': `Offset, ${plane.v}`,
   'offset.h': `Offset, ${plane.h}`,
   'slope.v': `Angle, ${plane.v}`,
   'slope.h': `Angle, ${plane.h}`,
   offset: 'Offset',
   slope: 'Angle',
-  'flex.stationary.v': `Driven flex, ${plane.v}`,
-  'flex.stationary.h': `Driven flex, ${plane.h}`,
-  'flex.movable.v': `Motor flex, ${plane.v}`,
-  'flex.movable.h': `Motor flex, ${plane.h}`,
-  'flex.stationary': 'Driven flex',
-  'flex.movable': 'Motor flex',
+  'flex.stationary.v': `${capital(n.stationary)} flex, ${plane.v}`,
+  'flex.stationary.h': `${capital(n.stationary)} flex, ${plane.h}`,
+  'flex.movable.v': `${capital(n.movable)} flex, ${plane.v}`,
+  'flex.movable.h': `${capital(n.movable)} flex, ${plane.h}`,
+  'flex.stationary': `${capital(n.stationary)} flex`,
+  'flex.movable': `${capital(n.movable)} flex`,
   'drum.rim': 'Drum rim, TIR',
   'drum.face': 'Drum face, TIR',
   'contact.together': 'Contact, off together',
@@ -28,7 +29,7 @@ export const quantities: Readonly<Record<string, string>> = {
   'sheaves.fleet.motor': 'Fleet angle, motor',
   'sheaves.fleet.driven': 'Fleet angle, driven',
   'belts.tension': 'Belt tension',
-}
+})
 
 export const limits = {
   bySpeed: (grade: string, rpm: string) =>
@@ -46,7 +47,7 @@ export const limits = {
 
 export const limitsWords = said(limits)
 
-export const quantitiesWords = sided(
+export const quantitiesWords = named(
   quantities,
   (q) => q,
   (q) => ({

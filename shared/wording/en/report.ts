@@ -1,10 +1,10 @@
 import { turned, turning } from '../otherEnd'
-import { sided } from '../words'
+import { named, type Named } from '../words'
 
 type Machine = 'movable' | 'stationary'
 
 /** What the printed report says besides what the stages say. */
-export const report = {
+export const report = (n: Named) => ({
   sheet: {
     title: (method: string) => `Data sheet: ${method.toLowerCase()}`,
     fileName: 'data-sheet',
@@ -203,16 +203,15 @@ export const report = {
       `${name} ${found} (limit ${limit}) ${passes ? 'passes' : 'fails'}`,
     checks: (list: string) => `Checks: ${list}.`,
     signs: (unit: string) => `${unit}, plunger in is plus`,
-    signsFelt: (unit: string) => `${unit}, motor rim higher is plus`,
+    signsFelt: (unit: string) => `${unit}, ${n.movable} rim higher is plus`,
     signsShown: (unit: string) => `${unit}, as the instrument shows it`,
     asFound: 'Readings as found',
     after: (nth: number) => `Readings after move ${nth}`,
     madeUp: 'Readings with the coupling made up',
     hot: 'Readings of the warm machine',
   },
-  seenFrom: 'Clock positions, left and right as seen from behind the motor, looking at the coupling.',
-  seenFromOtherEnd:
-    'Clock positions, left and right as seen from behind the driven machine, looking at the coupling.',
+  seenFrom: `Clock positions, left and right as seen from behind the ${n.movable}, looking at the coupling.`,
+  seenFromOtherEnd: `Clock positions, left and right as seen from behind the ${n.stationaryMachine}, looking at the coupling.`,
   setUps: {
     name: (method: string, by: string) => `${method}, set up ${by}`,
     sagTold: { hang: 'told as its hang', 'pipe-at-6': 'told as the reading at 6 on a pipe' },
@@ -225,7 +224,7 @@ export const report = {
     footValues: (near: string, far: string) =>
       `Values typed from an instrument at ${near} and ${far} from the coupling centre.`,
     signs: (high: 1 | -1, toward3: 1 | -1) =>
-      `It shows the motor high as ${high > 0 ? 'plus' : 'minus'}, toward 3 as ${toward3 > 0 ? 'plus' : 'minus'}.`,
+      `It shows the ${n.movable} high as ${high > 0 ? 'plus' : 'minus'}, toward 3 as ${toward3 > 0 ? 'plus' : 'minus'}.`,
     spool: (length: string) => `Spool ${length} between its flex planes.`,
     heads: (a: string, b: string) => `Heads at ${a} and ${b} from the coupling centre.`,
     feet: (list: readonly string[]) => `Feet at ${list.join(' and ')}.`,
@@ -269,13 +268,13 @@ export const report = {
       turning: 'shafts that turn',
       readingSign: 'press raises the number (1) or not (−1)',
       spoolLength: 'between the flex planes',
-      stationaryPlane: 'driven head at',
-      movablePlane: 'motor head at',
+      stationaryPlane: `${n.stationary} head at`,
+      movablePlane: `${n.movable} head at`,
       per: 'angle told over',
       near: 'near values at',
       far: 'far values at',
-      high: 'motor high shows',
-      toward3: 'motor toward 3 shows',
+      high: `${n.movable} high shows`,
+      toward3: `${n.movable} toward 3 shows`,
       endHigh: 'far end high shows',
       endToward3: 'far end toward 3 shows',
       p1: 'near rim gap',
@@ -293,9 +292,9 @@ export const report = {
     graduation: (circle: string) => `${circle} graduation`,
     method: 'method',
   },
-}
+})
 
-export const reportWords = sided(report, (w) => ({
+export const reportWords = named(report, (w) => ({
   ...w,
   seenFrom: w.seenFromOtherEnd,
   moves: { ...w.moves, signs: turned(w.moves.signs) },

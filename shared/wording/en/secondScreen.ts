@@ -1,8 +1,8 @@
 import type { TensionSchool } from '../../../core/stages/tension/entries'
-import { said } from '../words'
+import { named, type Named } from '../words'
 
 /** Words of the second screen: read at three metres, so few and short. */
-export const secondScreen = {
+export const secondScreen = (n: Named) => ({
   open: 'Second screen',
   tag: 'Read this with the phone of whoever stands at the far side of the machine.',
   address: 'Or open this address on it:',
@@ -15,7 +15,7 @@ export const secondScreen = {
   sending: 'sending',
   sideAsk: 'Where do you stand?',
   sides: { '9': 'At the 9 o’clock side', '3': 'At the 3 o’clock side' },
-  sideHint: 'As seen from behind the motor, looking at the coupling: 9 is left, 3 is right.',
+  sideHint: `As seen from behind the ${n.movable}, looking at the coupling: 9 is left, 3 is right.`,
   otherSide: 'I went round',
   who: 'Who are you?',
   push: 'Push',
@@ -91,6 +91,6 @@ export const secondScreen = {
     late: (dial: string, value: string) =>
       `Second screen: ${dial} reads ${value}, but that box is filled. Nothing was changed.`,
   },
-}
+})
 
-export const secondScreenWords = said(secondScreen)
+export const secondScreenWords = named(secondScreen)

@@ -1,14 +1,15 @@
-import { sided } from '../words'
+import { named, type Named } from '../words'
+import { capital } from '../capital'
 import type { NudgeSays } from '../../../core/setup/nudge'
 import type { SetUpCheck } from '../../../core/stages/setUp/checks'
 
 /** What the set-up asks and says. */
-export const setUp = {
+export const setUp = (n: Named) => ({
   complete: 'The set-up is complete and holds its zero.',
   completeStill: 'The set-up is complete.',
   slipped: 'A dial does not come back to zero. Something slipped: find it before reading.',
   whyNeeded: 'A dial misses zero. Find what slipped, or say why it is used all the same.',
-  sagAsked: 'How far does the bar hang? Forgotten sag looks like a low motor.',
+  sagAsked: `How far does the bar hang? Forgotten sag looks like a low ${n.movable}.`,
   turnAsked: 'Zero the dials, turn one full turn, read them again.',
   turnAskedHeads: 'Zero the heads, turn one full turn, read them again.',
   tapeAsked: 'Check each distance against the tape.',
@@ -43,10 +44,8 @@ export const setUp = {
   newOne: 'Logging again starts a new set-up; sets already read keep theirs.',
   /** Which way the sag goes into the readings, by the machine that carries the dial. */
   sagSign: {
-    movable:
-      'The bar hangs from the motor: on a level pair its dial reads minus twice the sag at 6, as if the motor sat high. It is taken out.',
-    stationary:
-      'The bar hangs from the driven side: on a level pair its dial reads minus twice the sag at 6, as if the motor sat low. It is taken out.',
+    movable: `The bar hangs from the ${n.movable}: on a level pair its dial reads minus twice the sag at 6, as if the ${n.movable} sat high. It is taken out.`,
+    stationary: `The bar hangs from the ${n.stationary} side: on a level pair its dial reads minus twice the sag at 6, as if the ${n.movable} sat low. It is taken out.`,
   },
   checks: {
     tight: 'Brackets tight: shaken by hand, the needle comes back',
@@ -58,13 +57,13 @@ export const setUp = {
     'hubs-clean': 'Hubs clean, straightedge true, blades slid and not forced',
     'each-own-machine': 'Each head on its own machine: nudge one and see which number moves',
     'cords-clear': 'Cords clear of the turning shafts',
-    'sign-proved': 'Sign proved: the motor lifted a little, the number watched',
+    'sign-proved': `Sign proved: the ${n.movable} lifted a little, the number watched`,
   } satisfies Record<SetUpCheck, string>,
   nudged: 'what nudging the head moved',
   nudgedOther: 'what it did to the other head',
   nudgeAgain: 'The heads are not on their own machines yet, or not named so.',
   nudgedWas: (own: string, other: string) =>
-    `The motor’s head was nudged: its figure changed by ${own}, the other by ${other}.`,
+    `The ${n.movable}’s head was nudged: its figure changed by ${own}, the other by ${other}.`,
   nudge: {
     'as-named': 'Its own figure moved: each head is on its own machine.',
     swapped:
@@ -122,12 +121,12 @@ export const setUp = {
     whyUsed: 'Why it is used although a dial missed zero',
     correctInForce: 'Correct the set-up in force',
     correct: 'Correct the set-up',
-    motor: 'Motor',
-    driven: 'Driven machine',
+    motor: capital(n.movable),
+    driven: capital(n.stationaryMachine),
   },
-}
+})
 
-export const setUpWords = sided(
+export const setUpWords = named(
   setUp,
   (w) => w,
   (w) => ({ ...w, view: { ...w.view, note: w.view.noteUpright } }),

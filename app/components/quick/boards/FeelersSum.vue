@@ -15,7 +15,7 @@ import { drawHubs, placesOf, scaleOfHubs } from '~~/shared/stages/roughIn/drawin
 import { blankRough, placeKey, QUARTERS, shownPlaces, type RoughTexts } from '~~/shared/stages/roughIn/form'
 import { figure } from '~~/shared/wording/figures'
 import { feltWords } from '~~/shared/wording/roughIn'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 import LineFound from './LineFound.vue'
 
 /** The hubs in both views, with a box where each feeler goes in: between the faces and under the straightedge. */

@@ -6,7 +6,7 @@ import { drawGap, HUB_GAP } from '~~/shared/quick/hubGap'
 import { labelOf } from '~~/shared/quick/labels'
 import { axialScale } from '~~/shared/stages/roughIn/drawing'
 import { figure } from '~~/shared/wording/figures'
-import { capital } from '~~/shared/wording/telling'
+import { capital } from '~~/shared/wording/capital'
 
 /** Two hubs with the gap between them, each shaft's growth under it, and the gap on a scale with the window that it belongs in. */
 const props = defineProps<{ id: string; result: unknown }>()
