@@ -15,6 +15,8 @@ const props = defineProps<{
   left: Misalignment
   /** What the whole line is called: as left when nothing is said. */
   name?: string
+  /** What the other line is called: as found when nothing is said. */
+  foundName?: string
   /** Nothing is judged here: no gate is drawn. */
   gateless?: boolean
 }>()
@@ -84,7 +86,7 @@ const drawn = computed(() => {
         />
         <circle v-for="f in v.left.feet" :key="f.id" :cx="f.x" :cy="f.y" r="4" fill="#FFFFFF" />
         <g font-size="13" text-anchor="end" paint-order="stroke" stroke="#1F2358" stroke-width="4">
-          <text v-if="v.found" :x="W - 4" :y="v.foundAt" fill="#DCE3FF">{{ w.asFound }}</text>
+          <text v-if="v.found" :x="W - 4" :y="v.foundAt" fill="#DCE3FF">{{ foundName ?? w.asFound }}</text>
           <text :x="W - 4" :y="v.leftAt" fill="#FFFFFF">{{ whole }}</text>
         </g>
       </svg>

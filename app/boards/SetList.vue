@@ -9,13 +9,14 @@ defineProps<{
 }>()
 defineEmits<{ correct: [id: string]; leave: [id: string]; use: [id: string] }>()
 const w = measuringWords(useWords()).view
+const hush = useHush()
 </script>
 
 <template>
   <ol v-if="sets.length" class="sets" :aria-label="w.logged">
     <li v-for="set in sets" :key="set.id">
       <span class="name"
-        >{{ set.name }}<span>{{ set.standing }}</span></span
+        >{{ set.name }}<span v-if="!hush">{{ set.standing }}</span></span
       >
       <span class="figure values">
         <span v-for="line in set.lines" :key="line">{{ line }}</span>

@@ -13,6 +13,7 @@ const props = defineProps<{
   units: UnitSystem
 }>()
 const words = useWords()
+const hush = useHush()
 const w = measuringWords(words).view
 const drawings = drawingsWords(words)
 const d = (x: number | null) => (x === null ? '' : figure(x, 'displacement', props.units, { sign: true }))
@@ -35,7 +36,7 @@ const told = computed(() => {
 </script>
 
 <template>
-  <svg viewBox="0 0 340 100" class="balance" role="img" :aria-label="w.balanceTold(name, told)">
+  <svg v-if="!hush" viewBox="0 0 340 100" class="balance" role="img" :aria-label="w.balanceTold(name, told)">
     <g class="beam" :style="{ transform: `rotate(${tilt}deg)` }">
       <path d="M58 42H282" :stroke="tone" stroke-width="3" />
       <g class="figure" font-size="17" fill="#FFFFFF" text-anchor="middle">

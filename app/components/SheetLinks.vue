@@ -13,7 +13,7 @@ const sheet = (paper: 'a4' | 'letter', filled: 'yes' | 'no') =>
 </script>
 
 <template>
-  <p class="sheets" :class="{ dye: onDye }">
+  <p v-if="!job.practising" class="sheets" :class="{ dye: onDye }">
     <span>{{ w.title }}</span>
     <a :href="sheet('a4', 'no')" target="_blank" rel="noopener">{{ w.blankA4 }}</a>
     <a :href="sheet('letter', 'no')" target="_blank" rel="noopener">{{ w.blankLetter }}</a>

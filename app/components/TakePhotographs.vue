@@ -46,7 +46,7 @@ const remove = (id: string) => {
 </script>
 
 <template>
-  <div class="photographs">
+  <div v-if="!job.practising" class="photographs">
     <div v-for="(id, i) in ids" :key="id" class="one">
       <JobPhotograph :id="id" :name="w.view.photograph(i + 1, place)" />
       <el-button class="remove" :aria-label="w.view.removePhotograph(i + 1)" @click="remove(id)">

@@ -34,6 +34,8 @@ interface Schema extends DBSchema {
   jobs: { key: string; value: { readonly id: string } }
   /** Photographs taken on this device, until the server has the entry that shows them. */
   photographs: { key: string; value: KeptPhotograph; indexes: { job: string } }
+  /** Tries on the bench: this device's own until their results are handed in. */
+  practice: { key: string; value: { readonly id: string } }
   /** Machines, works and people, as the server last answered them, by path. */
   answers: { key: string; value: unknown }
 }
@@ -42,14 +44,15 @@ let opened: Promise<IDBPDatabase<Schema>> | null = null
 
 /** The device's own store; one for the whole program. */
 export const deviceStore = (): Promise<IDBPDatabase<Schema>> =>
-  (opened ??= openDB<Schema>('hushed-caliper', 2, {
+  (opened ??= openDB<Schema>('hushed-caliper', 3, {
     upgrade: (db, from) => {
       if (from < 1) {
         db.createObjectStore('outbox', { keyPath: 'n', autoIncrement: true }).createIndex('job', 'job')
         db.createObjectStore('jobs', { keyPath: 'id' })
         db.createObjectStore('answers')
       }
-      db.createObjectStore('photographs', { keyPath: 'id' }).createIndex('job', 'job')
+      if (from < 2) db.createObjectStore('photographs', { keyPath: 'id' }).createIndex('job', 'job')
+      db.createObjectStore('practice', { keyPath: 'id' })
     },
     blocking: (_current, _blocked, event) => {
       opened = null

@@ -14,13 +14,14 @@ const views = computed(() =>
     { to: '/stores', name: w.stores },
     { to: '/limits', name: w.limits },
     { to: '/sums', name: w.sums },
+    { to: '/practice', name: w.practice },
   ].map((v) => ({ ...v, here: v.to !== '/' && route.path.startsWith(v.to) })),
 )
 const here = computed(() =>
   route.path === '/' ? w.today : (views.value.find((v) => v.here)?.name ?? w.views),
 )
 /** As wide as the views have room side by side; see the style below. */
-const narrow = useMediaQuery('(max-width: 1000px)')
+const narrow = useMediaQuery('(max-width: 1080px)')
 onMounted(() => {
   session.meetPeople().catch(() => null)
   void outbox.begin()
@@ -93,7 +94,7 @@ nav a.router-link-exact-active {
 :root[data-bay='dim'] nav a.router-link-exact-active {
   border-bottom-color: var(--scribe);
 }
-@media (max-width: 1000px) {
+@media (max-width: 1080px) {
   nav {
     display: none;
   }

@@ -12,8 +12,10 @@ import type { PreviousSetUp } from '~~/shared/api/answers'
 import type { Call } from '~~/shared/secondScreen/call'
 import { partMachine } from '~~/shared/register/partMachine'
 import type { MachineSnapshot } from '~~/shared/register/machine'
+import { wordsFrom } from '~~/shared/wording/words'
 import { composeEntry, refusedToLog } from '~/device/composeEntry'
-import type { OpenedJob } from '~/doors/door'
+import type { Door, OpenedJob } from '~/doors/door'
+import { isPractice } from '~/doors/isPractice'
 import { serverDoor } from '~/doors/serverDoor'
 import { loadKind, type LoadedKind } from '~/jobs/kinds'
 import { ahead } from '~/stages/ahead'
@@ -27,7 +29,10 @@ const loadRefusedWords = ahead(() => import('~/device/refusedWords'))
 export const useJob = defineStore('job', () => {
   const session = useSession()
   const outbox = useOutbox()
-  const door = serverDoor()
+  const server = serverDoor()
+  let door: Door = server
+  /** A try on the bench, which no record has. */
+  const practising = computed(() => isPractice(id.value))
 
   const id = ref('')
   const { machine: inView, viewFrom } = storeToRefs(useInView())
@@ -183,6 +188,7 @@ export const useJob = defineStore('job', () => {
     }
     failure.value = null
     refusal.value = ''
+    door = isPractice(jobId) ? (await import('~/doors/practiceDoor')).practiceDoor() : server
     viewFrom.value = localStorage.getItem(viewUnder(jobId)) === 'stationary' ? 'stationary' : 'movable'
     await Promise.all([load(), session.meetPeople().catch(() => null)])
     const opened = whole.value as MachineSnapshot | null
@@ -226,12 +232,13 @@ export const useJob = defineStore('job', () => {
   const log = (body: EntryBody, supersedes: LogEntry['supersedes'] = null): LogEntry | null => {
     if (!kind.value || !folded.value) return null
     const entry = compose(body, supersedes)
-    const { role } = session.author ?? {}
+    // On the bench everybody answers for themselves.
+    const role = practising.value ? undefined : session.author?.role
     const refused = refusedToLog(kind.value, folded.value, logbook.value, entry, role)
     refusal.value = ''
     if (refused) {
       void loadRefusedWords().then(({ refusedWords }) => {
-        refusal.value = refusedWords(refused, { viewFrom: viewFrom.value })
+        refusal.value = refusedWords(refused, wordsFrom(viewFrom.value))
       })
       return null
     }
@@ -246,6 +253,7 @@ export const useJob = defineStore('job', () => {
 
   return {
     id,
+    practising,
     called,
     call,
     machine,

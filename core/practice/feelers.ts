@@ -1,3 +1,4 @@
+import { clockVector } from '../frame/clock'
 import { faceGap, rimStep } from '../simulate/bracketDial'
 import { standOn } from '../simulate/machineOnFeet'
 import type { Degrees, Millimetres } from '../units/unitSystem'
@@ -50,4 +51,10 @@ export const footDialNow = (bench: Bench, state: BenchState): Millimetres | null
 export const sideDialsNow = (state: BenchState): readonly [Millimetres, Millimetres] | null => {
   const [inboard, outboard] = state.pushed.movable
   return state.sideZeros && [inboard - state.sideZeros[0], outboard - state.sideZeros[1]]
+}
+
+/** What a dial shows on its bar hung on a stiff pipe, zeroed at 12, turned to a clock angle; millimetres. */
+export const barOnPipe = (bench: Bench, circle: string, clock: Degrees): Millimetres => {
+  const hang = circle.startsWith('face') ? bench.hang.face : bench.hang.rim
+  return bench.dial(circle).sign * hang * (clockVector(clock)[0] - 1)
 }

@@ -1,7 +1,7 @@
 import type { CoupledStageId } from '../jobs/coupled'
 import { COUPLED_STAGES } from '../jobs/coupled'
 import type { EntryBody } from '../logbook/entry'
-import type { MethodGiven, UsualPlaces } from '../methods/methods'
+import { methodToCore, type MethodGiven, type UsualPlaces } from '../methods/methods'
 import { checksFor } from '../stages/setUp/checks'
 import { placesOf } from '../stages/look/looks'
 import { SAFETY_POINTS } from '../stages/makeSafe/entries'
@@ -57,6 +57,13 @@ const usualDials = (
     default:
       return null
   }
+}
+
+/** The dials as they stand on the bench before anybody set them up: where the register has them. Core units. */
+export const usualMount = (bench: Bench): MethodGiven | null => {
+  const { usual, units } = bench.setting.machine
+  const how = usualDials(usual, { rim: 0, face: 0 }, () => 1)
+  return how && ({ method: how.method, given: methodToCore(how, units) } as MethodGiven)
 }
 
 /** How the bench is set up by somebody who did it well, or, where a fault says so, forgot the sag or the push test. */

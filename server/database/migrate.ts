@@ -13,6 +13,7 @@ import * as spareBelts from './migrations/0012-spare-belts'
 import * as beltForecasts from './migrations/0013-belt-forecasts'
 import * as flangeLeaves from './migrations/0014-flange-leaves'
 import * as trainParts from './migrations/0015-train-parts'
+import * as practice from './migrations/0016-practice'
 import * as photographs from './migrations/0003-photographs'
 
 /** Every migration in order; an explicit list, so that the built server carries them. */
@@ -32,6 +33,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Mig
   { name: '0013-belt-forecasts', migration: beltForecasts },
   { name: '0014-flange-leaves', migration: flangeLeaves },
   { name: '0015-train-parts', migration: trainParts },
+  { name: '0016-practice', migration: practice },
 ]
 
 const source: Knex.MigrationSource<(typeof MIGRATIONS)[number]> = {

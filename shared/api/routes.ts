@@ -8,6 +8,7 @@ import { entryDraft, liftDraft } from '../logbook/entry'
 import { liftPostedMachine } from '../register/lifts'
 import { limitSetChange, newLimitSet } from '../limits/limitSet'
 import { machineChange, newMachine } from '../register/machine'
+import { droppedTask, practiceQuery, practiceResult, practiceTask } from '../practice/result'
 import { PICTURE_TYPES } from '../photographs/photographs'
 import { call } from '../secondScreen/call'
 import { refuseCutThrough } from '../stages/look/entries'
@@ -111,6 +112,38 @@ export const ROUTES = {
     method: 'get',
     path: '/api/calendar',
     summary: 'What is due and on which stop it lands, and when halls stand.',
+  },
+  practice: {
+    method: 'get',
+    path: '/api/practice',
+    summary:
+      'What somebody’s tries on the bench came to, and the lessons that are set; for a lead, everybody’s.',
+    query: practiceQuery,
+  },
+  handInPractice: {
+    method: 'post',
+    path: '/api/practice/results',
+    summary: 'Hands in what a try came to; handed in twice it is there once.',
+    body: practiceResult,
+  },
+  practiceCsv: {
+    method: 'get',
+    path: '/api/practice/results.csv',
+    summary: 'Everybody’s results as CSV, for a lead.',
+    query: practiceQuery,
+    answers: 'text/csv',
+  },
+  setPractice: {
+    method: 'post',
+    path: '/api/practice/tasks',
+    summary: 'Sets a lesson with a date; a lead’s to do.',
+    body: practiceTask,
+  },
+  dropPractice: {
+    method: 'put',
+    path: '/api/practice/tasks/{id}',
+    summary: 'Takes a lesson back; a lead’s to do.',
+    body: droppedTask,
   },
   addStandstill: {
     method: 'post',

@@ -2,7 +2,7 @@ import { readTypedNumber } from '../../core/units/typedNumber'
 import { RULE_NAMES, RULES_ONLY_FOR } from '../../core/comeBack/rules'
 import { namesFor } from '../../core/register/drive'
 import type { UnitSystem } from '../../core/units/unitSystem'
-import { comeBackWords, setUp, typingWords } from '../wording/en'
+import { comeBackWords, setUpWords, typingWords } from '../wording/en'
 import { OWN_END, type Words } from '../wording/words'
 import type { FootWords } from '../wording/telling'
 import { recordWords } from '../wording/viewWords'
@@ -180,7 +180,7 @@ export const blankRecord = (drive: MachineFields['drive'], units: UnitSystem): M
   tag: '',
   name: '',
   area: '',
-  movableName: setUp.view.motor,
+  movableName: setUpWords(OWN_END).view.motor,
   stationaryName: '',
   powerKw: 0,
   units,

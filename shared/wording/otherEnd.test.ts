@@ -14,7 +14,7 @@ const OTHER = tellingOf('inch', null, 'inboard-outboard', 'stationary')
 const everything = (words: Words): Readonly<Record<string, unknown>> =>
   Object.fromEntries(
     Object.entries(subjects).flatMap(([name, say]) =>
-      typeof say === 'function'
+      typeof say === 'function' && name.endsWith('Words')
         ? [[name.replace(/Words$/, ''), (say as (words: Words) => unknown)(words)]]
         : [],
     ),

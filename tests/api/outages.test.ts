@@ -82,6 +82,7 @@ describe('the database itself', () => {
       '0013-belt-forecasts',
       '0014-flange-leaves',
       '0015-train-parts',
+      '0016-practice',
     ]
     expect(await migrateUp(knex)).toEqual(all)
     expect(await migrateUp(knex)).toEqual([])

@@ -8,6 +8,7 @@ import { capital } from '~~/shared/wording/capital'
 
 /** What the last move did: planned, made and measured at each foot, and what explains a gap. */
 const props = defineProps<{ move: MoveRecord }>()
+const hush = useHush()
 const session = useSession()
 const telling = useTelling()
 const d = (x: number | undefined) =>
@@ -29,7 +30,7 @@ const sentence = (plane: 'v' | 'h') => {
 </script>
 
 <template>
-  <div v-if="planes.length">
+  <div v-if="planes.length && !hush">
     <h3>{{ movesWords(words).view.lastMove }}</h3>
     <template v-for="p in planes" :key="p.plane">
       <FigureTable

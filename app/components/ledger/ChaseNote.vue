@@ -5,13 +5,14 @@ import { chaseIn } from '~~/core/stages/measure/chase'
 
 /** Moves that do not help are said, with what upstream was passed over or found wrong. */
 const props = defineProps<{ state: FootedState }>()
+const hush = useHush()
 const telling = useTelling()
 const w = computed(() => movesWords(telling.value.words))
 const chase = computed(() => chaseIn(props.state))
 </script>
 
 <template>
-  <div v-if="chase" class="chase" role="alert">
+  <div v-if="chase && !hush" class="chase" role="alert">
     <p>
       <strong>{{ w.chase.headline(chase.vain) }}</strong>
     </p>

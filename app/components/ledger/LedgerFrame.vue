@@ -28,6 +28,8 @@ const warning = computed(() => {
   if (!state || props.own) return null
   return lockoutWarning(state.safety, state.closing !== null, telling.value)
 })
+const quiet = inject(quietKey, null)
+const hush = useHush()
 const waiving = ref(false)
 const next = useTemplateRef<HTMLElement>('next')
 defineExpose({
@@ -49,8 +51,9 @@ defineExpose({
           w.waiveHere
         }}</el-button>
       </div>
-      <h2 aria-live="polite"><VerdictMark :mark="mark" /> {{ headline }}</h2>
-      <p v-if="detail" class="detail">{{ detail }}</p>
+      <component :is="quiet.panel" v-if="quiet" />
+      <h2 v-if="!hush" aria-live="polite"><VerdictMark :mark="mark" /> {{ headline }}</h2>
+      <p v-if="detail && !hush" class="detail">{{ detail }}</p>
       <p v-if="job.refusal" class="refusal" role="alert">{{ job.refusal }}</p>
       <TurnedDownEntries v-if="job.turnedDown.length > 0" />
       <slot />

@@ -9,7 +9,8 @@ const props = defineProps<{ measurement: Measurement }>()
 const session = useSession()
 const telling = useTelling()
 const t = computed(() => tablesWords(telling.value.words))
-const rows = computed(() => trustRows(props.measurement, telling.value))
+const hush = useHush()
+const rows = computed(() => (hush.value ? [] : trustRows(props.measurement, telling.value)))
 </script>
 
 <template>

@@ -288,17 +288,37 @@ onMounted(() => {
     />
     <template #next>
       <template v-if="closed">
-        <el-button tag="a" class="next-button" :href="report('a4')" target="_blank" rel="noopener">{{
-          w.view.openReport
-        }}</el-button>
-        <el-button tag="a" link class="text-button" :href="report('letter')" target="_blank" rel="noopener">{{
-          w.view.onLetter
-        }}</el-button>
+        <el-button
+          v-if="!job.practising"
+          tag="a"
+          class="next-button"
+          :href="report('a4')"
+          target="_blank"
+          rel="noopener"
+          >{{ w.view.openReport }}</el-button
+        >
+        <el-button
+          v-if="!job.practising"
+          tag="a"
+          link
+          class="text-button"
+          :href="report('letter')"
+          target="_blank"
+          rel="noopener"
+          >{{ w.view.onLetter }}</el-button
+        >
       </template>
       <template v-else>
-        <el-button tag="a" link class="text-button" :href="report('a4')" target="_blank" rel="noopener">{{
-          w.view.reportSoFar
-        }}</el-button>
+        <el-button
+          v-if="!job.practising"
+          tag="a"
+          link
+          class="text-button"
+          :href="report('a4')"
+          target="_blank"
+          rel="noopener"
+          >{{ w.view.reportSoFar }}</el-button
+        >
         <el-button class="next-button" :disabled="!canSign" @click="sign">{{ w.view.sign }}</el-button>
       </template>
     </template>

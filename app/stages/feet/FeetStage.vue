@@ -20,6 +20,9 @@ const job = useJob()
 const session = useSession()
 const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
+const hush = useHush()
+/** Where nothing says that the feet rock, nothing keeps one at them. */
+const openStage = inject(openStageKey, () => {})
 const { form, read, order, state, showing, live, cure, again, begin } = useFeetForm()
 const ask = useAskOnce(() => read.value.questions)
 
@@ -214,7 +217,7 @@ const working = () => (drawn.value ? feetWorking(drawn.value, cure.value, tellin
       </FigureTable>
       <p class="muted source">{{ v.limit(d(drawn.limit)) }}</p>
     </template>
-    <FeetCure v-if="drawn" :reading="drawn" :cure="cure" :machine="machine" />
+    <FeetCure v-if="drawn && !hush" :reading="drawn" :cure="cure" :machine="machine" />
     <p v-if="measured && drawn?.verdict === 'out'">{{ v.measuredAlready }}</p>
     <el-button
       v-if="showing && !closed && !measured && drawn?.verdict === 'out'"
@@ -252,7 +255,8 @@ const working = () => (drawn.value ? feetWorking(drawn.value, cure.value, tellin
           @click="begin(form.step, true)"
           >{{ v.readAgain }}</el-button
         >
-        <el-button v-if="canFill && cure" class="next-button" @click="fill">{{
+        <el-button v-if="hush" class="next-button" @click="openStage('rough-in')">{{ v.goOn }}</el-button>
+        <el-button v-else-if="canFill && cure" class="next-button" @click="fill">{{
           v.put(
             `${pack(cure.putIn, session.units)} ${UNIT_NAMES[session.units].displacement}`,
             cure.foot,

@@ -13,7 +13,7 @@ import { figures, grid, heading, when } from '../blocks'
 import { together } from '../together'
 import type { Reported, Section } from '../section'
 
-type Standing = keyof typeof report.readings.standing
+type Standing = keyof ReturnType<typeof report>['readings']['standing']
 
 const standing = (m: Measurement, s: Measurement['sets'][number]): Standing =>
   s.leftOut !== null

@@ -35,6 +35,7 @@ export const issues = {
   'give-both-factors': () => 'Give both factors, the least and the most, or none.',
   'give-two-forces': () => 'Give two forces, the least and the most, or none.',
   'no-force-in-the-row': () => 'Give the forces for new belts, for run-in belts, or both.',
+  'practice-as-a-list': () => 'Give the faults and the habits as lists of at most 400.',
   'rows-as-a-list': () => 'Give the rows as a list of 1 to 20.',
   'row-behind-open-row': () => 'Only the last row may be open to every speed.',
   'speeds-rise': () => 'Speeds rise from row to row. Check this one.',

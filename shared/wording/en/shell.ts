@@ -12,6 +12,7 @@ export const shell = {
   views: 'Views',
   today: 'Today',
   sums: 'Quick sums',
+  practice: 'Practice',
   machines: 'Machines',
   calendar: 'Calendar',
   stores: 'Stores',
