@@ -26,6 +26,8 @@ const shoot = async (name, path, stage, size = { width: 1280, height: 800 }, but
   if (button) await page.getByRole('button', { name: button }).click()
   for (const [box, text] of Object.entries(typed)) await page.getByLabel(box, { exact: true }).fill(text)
   await page.waitForTimeout(2000)
+  // Plans of a line take their time.
+  await page.getByText('Working the plans out').waitFor({ state: 'hidden', timeout: 30_000 })
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) })
   await page.close()
   say(name)
@@ -45,10 +47,18 @@ await shoot('flange', `/jobs/${open('CP-21')}`, 'Plan')
 await shoot('plan', `/jobs/${open('CP-14')}`, 'Plan')
 await shoot('hot-check', `/jobs/${closed}`, 'Hot check')
 await shoot('line', `/jobs/${open('CP-40')}`, 'Plan')
-await shoot('line-up', `/jobs/${open('GL-03')}`, 'Line up')
 const set = { 'Belt 1': '18.2', 'Belt 2': '17.6', 'Belt 3': '18.5', 'Belt 4': '17.4', 'Belt 5': '18' }
 await shoot('tension', `/jobs/${open('GL-03')}`, 'Tension', undefined, '', set)
 await shoot('sums', '/sums/soft-foot', '', undefined, 'Fill in the example')
+
+// A try on the bench, the shafts a quarter on.
+const bench = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+await bench.goto(`${base}/practice?lesson=bracket-that-slips&seed=503`)
+await bench.getByRole('button', { name: 'a quarter on' }).click()
+await bench.waitForTimeout(2000)
+await bench.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'bench.png') })
+await bench.close()
+say('bench')
 
 // Last, since it changes the job: a push under way, one bite taken.
 const { rows: people } = await ask('/api/people').then((p) => (Array.isArray(p) ? { rows: p } : p))

@@ -8,7 +8,7 @@ import type { BenchFault } from '~~/core/practice/faults'
 import type { Hands } from '~~/core/practice/hands'
 import type { LessonId } from '~~/core/practice/lessons'
 import { openingEntries, usualMount } from '~~/core/practice/opening'
-import { reviewOf, type Review } from '~~/core/practice/review'
+import type { Review } from '~~/core/practice/review'
 import { benchOf, entriesOf, type HintStep, type PracticeStep } from '~~/core/practice/steps'
 import type { CoupledStageId } from '~~/core/jobs/coupled'
 import type { LogEntry } from '~~/core/logbook/entry'
@@ -20,6 +20,9 @@ import { composeEntry } from '~/device/composeEntry'
 import { deviceStore } from '~/device/database'
 import { newId } from '~/device/newId'
 import { practiceId } from '~/doors/isPractice'
+import { ahead } from '~/stages/ahead'
+
+const loadReview = ahead(() => import('~~/core/practice/review'))
 
 /** What a try is set up from; the same set-up gives the same machine to anybody. */
 export interface TrySetUp {
@@ -177,8 +180,11 @@ export const usePractice = defineStore('practice', () => {
   }
 
   const ask = (hint: HintStep) => add({ hint })
-  const review = (): Review | null =>
-    record.value && bench.value ? reviewOf(bench.value, record.value.steps, record.value.opened) : null
+  /** Looks back on the try as it stands; what that takes is fetched when it is first asked for. */
+  const review = async (): Promise<Review | null> => {
+    const { reviewOf } = await loadReview()
+    return record.value && bench.value ? reviewOf(bench.value, record.value.steps, record.value.opened) : null
+  }
   const finish = () => {
     if (!record.value || record.value.finishedAt) return
     record.value = { ...record.value, finishedAt: new Date().toISOString() }

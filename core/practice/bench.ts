@@ -126,9 +126,6 @@ const outerPair = (machine: CoupledMachine, role: MachineRole): readonly [FootPl
   return [at(near), at(far)]
 }
 
-/** Whether a machine can stand on the bench: two foot pairs under the one that moves. */
-export const fitsBench = (machine: CoupledMachine): boolean => machine.feet.movable.length === 2
-
 const GRIP: CouplingGrip = { lateral: 900, bending: 4e6, shaftLateral: 2400, shaftBending: 6e7 }
 
 /** The pair and side of a numbered foot. */
@@ -143,7 +140,7 @@ export const footNumber = (pair: 0 | 1, side: Side): BenchFoot =>
 
 /**
  * A machine on the bench, drawn from its setting: how it lies, what hides in it, what its dials and leaves are like.
- * Throws where the machine has no two foot pairs; see fitsBench.
+ * Throws where the machine has no two foot pairs.
  */
 export const drawBench = (setting: BenchSetting): Bench => {
   const { machine, seed } = setting

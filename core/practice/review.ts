@@ -9,6 +9,7 @@ import { freshBench, lineOnBench, type BenchState } from './benchState'
 import { afterAct } from './doAct'
 import { doubtsOf, faultBehind, stateOf, type Doubt } from './doubts'
 import type { BenchFault } from './faults'
+import type { HabitSeen } from './habits'
 import { fewestMoves, truthInput, type Fewest } from './fewest'
 import { movesMade } from './movesMade'
 import { copiedFrom, NOTHING_SHOWN, seenStop } from './shown'
@@ -27,24 +28,6 @@ export interface Moment {
   /** How the shafts really lay when it could first be seen, and what the readings in use said then. */
   readonly truth: Misalignment
   readonly told: Misalignment | null
-}
-
-/** What a person does right or wrong by habit. */
-export const HABITS = [
-  'tells-the-sag',
-  'presses-the-plunger',
-  'watches-the-return',
-  'repeats-before-moving',
-  'cures-one-foot',
-  'three-and-nine',
-  'lays-what-is-logged',
-  'reads-uncoupled',
-] as const
-export type Habit = (typeof HABITS)[number]
-
-export interface HabitSeen {
-  readonly habit: Habit
-  readonly well: boolean
 }
 
 /** A try as it is looked back on. */

@@ -13,7 +13,8 @@ import { resultsAsCsv } from './csv'
 import { resultOf } from './handIn'
 import { practiceResult, type PracticeResult } from './result'
 import { habitsSeen } from './seen'
-import { canPractise, standSnapshot } from './stand'
+import { canPractise } from './canPractise'
+import { standSnapshot } from './stand'
 
 const w = practiceWords(OWN_END)
 const one = (more: Partial<PracticeResult> = {}): PracticeResult => ({

@@ -1,4 +1,4 @@
-import { HABITS, type Habit } from '../../core/practice/review'
+import { HABITS, type Habit } from '../../core/practice/habits'
 import type { PracticeResult } from './result'
 
 /** How often somebody did a thing well, of the last times it came up; the latest last. */

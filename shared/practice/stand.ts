@@ -1,7 +1,5 @@
-import { fitsBench } from '../../core/practice/bench'
 import type { Lesson } from '../../core/practice/lessons'
 import { STANDS, type StandId } from '../../core/practice/stands'
-import type { CoupledMachine } from '../../core/register/coupledMachine'
 import type { MachineSnapshot } from '../register/machine'
 import { practiceWords } from '../wording/en/practice'
 import type { Words } from '../wording/words'
@@ -26,9 +24,3 @@ export const standSnapshot = (stand: StandId, words: Words): MachineSnapshot => 
 /** The machine of a lesson. */
 export const lessonMachine = (lesson: Pick<Lesson, 'stand'>, words: Words): MachineSnapshot =>
   standSnapshot(lesson.stand, words)
-
-/** Whether a machine of the register can be practised on: coupled, on two foot pairs, measured by dials. */
-export const canPractise = (machine: { readonly drive: string }): boolean =>
-  machine.drive === 'coupled' &&
-  fitsBench(machine as CoupledMachine) &&
-  ['rim-face', 'reverse-rim'].includes((machine as CoupledMachine).usual.method)

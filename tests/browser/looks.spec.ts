@@ -200,6 +200,36 @@ for (const [what, tag, stages, told] of [
     expect(await seriousFaults(page), 'its page').toEqual([])
   })
 
+test('a bench: axe finds nothing serious in any of its modes, and it fits laptop, tablet and phone', async ({
+  page,
+}) => {
+  test.setTimeout(180_000)
+  await page.emulateMedia({ reducedMotion: 'reduce' })
+  await page.goto('/practice')
+  await expect(page.getByRole('button', { name: /^The foot that rocks/ })).toBeVisible()
+  expect(await seriousFaults(page), 'practice').toEqual([])
+  await page.getByRole('button', { name: /^Back to zero, or not/ }).click()
+  await page.waitForURL(/\/practice\/practice-/)
+  for (const mode of ['Dials', 'Feet', 'Straightedge', 'Push', 'Run']) {
+    await page.getByRole('radio', { name: mode }).check({ force: true })
+    expect(await seriousFaults(page), mode).toEqual([])
+    for (const [width, height] of [
+      [1280, 800],
+      [820, 1180],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height })
+      const { wide, tall } = await overflow(page)
+      expect(wide, `${mode} ${width}`).toBeLessThanOrEqual(0)
+      if (width > 640) expect(tall, `${mode} ${width}`).toBeLessThanOrEqual(0)
+    }
+    await page.setViewportSize({ width: 1280, height: 800 })
+  }
+  await page.getByRole('link', { name: 'I am done: look back' }).click()
+  await expect(page.getByRole('heading', { name: /Looking back/ })).toBeVisible()
+  expect(await seriousFaults(page), 'review').toEqual([])
+})
+
 for (const [width, height] of [
   [1280, 800],
   [1024, 768],

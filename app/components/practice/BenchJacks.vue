@@ -82,21 +82,29 @@ const hour = (way: 1 | -1) => ((way === 1) === !swapped.value ? '3' : '9')
 }
 .ends {
   display: flex;
-  flex-wrap: wrap;
   justify-content: center;
-  gap: 10px 26px;
+  gap: 10px 18px;
   margin-top: 6px;
 }
 .end {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: 6px;
+}
+.end .el-button {
+  margin: 0;
+  padding-inline: 10px;
 }
 figure {
-  width: 150px;
+  width: 124px;
   margin: 0;
   text-align: center;
   font-size: 13px;
   color: var(--scribe-dim);
+}
+@media (max-width: 640px) {
+  .ends {
+    flex-wrap: wrap;
+  }
 }
 </style>

@@ -4,11 +4,13 @@ import { BENCH_FEET, footPlace } from '~~/core/practice/bench'
 import { dialsOn } from '~~/core/practice/benchDials'
 import { machineNames } from '~~/shared/wording/machineNames'
 import { practiceWords } from '~~/shared/wording/en/practice'
+import { loadedAhead } from '~/stages/ahead'
 import BenchDials from './BenchDials.vue'
-import BenchEdge from './BenchEdge.vue'
-import BenchFeet from './BenchFeet.vue'
-import BenchJacks from './BenchJacks.vue'
-import BenchRun from './BenchRun.vue'
+
+const BenchEdge = loadedAhead(() => import('./BenchEdge.vue'))
+const BenchFeet = loadedAhead(() => import('./BenchFeet.vue'))
+const BenchJacks = loadedAhead(() => import('./BenchJacks.vue'))
+const BenchRun = loadedAhead(() => import('./BenchRun.vue'))
 
 /** The machine of a try and what hands can do at it: dials, feet, straightedge, jacking bolts, a run. */
 const props = defineProps<{ stage: StageId }>()

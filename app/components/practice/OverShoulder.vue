@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Review } from '~~/core/practice/review'
 import { entriesOf, HINT_STEPS, type HintStep } from '~~/core/practice/steps'
 import { movesMade } from '~~/core/practice/movesMade'
 import { practiceWords } from '~~/shared/wording/en/practice'
@@ -14,12 +15,18 @@ const h = computed(() => w.value.hints)
 const asked = computed(() => practice.asked)
 const at = computed(() => (asked.value ? HINT_STEPS.indexOf(asked.value) : -1))
 /** Worked out when something is asked, not at every digit. */
-const review = computed(() => (asked.value ? practice.review() : null))
+const review = shallowRef<Review | null>(null)
+watch(
+  () => [asked.value, practice.record?.steps.length] as const,
+  async ([now]) => (review.value = now ? await practice.review() : null),
+  { immediate: true },
+)
 const open = computed(() => review.value?.moments.filter((m) => m.seenBy === null && m.fault !== null) ?? [])
 const anyOpen = computed(() => review.value?.moments.filter((m) => m.seenBy === null) ?? [])
 const first = computed(() => open.value[0] ?? anyOpen.value[0])
 const uncured = computed(() => review.value?.faults.filter((f) => !f.cured) ?? [])
 const told = (step: HintStep): readonly string[] => {
+  if (!review.value) return []
   const hidden = practice.record?.faults.length ?? 0
   switch (step) {
     case 'look': {

@@ -1,29 +1,22 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
 import { LESSONS, type Lesson, type LessonId } from '~~/core/practice/lessons'
-import type { CoupledMachine } from '~~/core/register/coupledMachine'
 import type { Hands } from '~~/core/practice/hands'
 import { FAULTS_HIDDEN, type FaultsHidden } from '~~/core/practice/faults'
 import { HANDS } from '~~/core/practice/hands'
-import { drawnFaults } from '~~/core/practice/drawnFaults'
-import { keptWithJob } from '~~/shared/register/keptWithJob'
 import type { MachineRecord } from '~~/shared/register/machine'
 import { bestOf } from '~~/shared/practice/best'
-import { canPractise, lessonMachine } from '~~/shared/practice/stand'
+import { canPractise } from '~~/shared/practice/canPractise'
 import type { PracticeAnswer } from '~~/shared/practice/result'
 import { practiceWords } from '~~/shared/wording/en/practice'
 import { verdictsWords } from '~~/shared/wording/en'
 import LessonDrawing from '~/components/practice/LessonDrawing.vue'
 import HabitList from '~/components/practice/HabitList.vue'
-import PracticeResults from '~/components/practice/PracticeResults.vue'
-import SetLesson from '~/components/practice/SetLesson.vue'
-import { newId } from '~/device/newId'
 
 /** Lessons in the order of the work, a bench of one's own, and what the bench has seen one do. */
 const words = useWords()
 const w = practiceWords(words)
 const session = useSession()
-const practice = usePractice()
 useHead({ title: w.title })
 
 const answer = shallowRef<PracticeAnswer | null>(null)
@@ -60,17 +53,15 @@ const told = (lesson: Lesson) => {
     : w.lessons.notTried(lesson.minutes)
 }
 
+/** The bench comes with the first try: its arithmetic is a whole job's. */
+const loadBegin = () => import('~/practice/begin')
 const starting = ref(false)
 /** The lesson's own machine the first time; another of its kind with each try that was handed in. */
 const begin = async (lesson: Lesson, seed = lesson.seed + tries(lesson.id)) => {
   if (starting.value) return
   starting.value = true
   try {
-    const { id, hands, faults, lie, from } = lesson
-    const machine = lessonMachine(lesson, words)
-    await navigateTo(
-      `/practice/${await practice.start({ lesson: id, machine, seed, hands, faults, lie, from })}`,
-    )
+    await navigateTo(`/practice/${await (await loadBegin()).beginLesson(lesson, seed, words)}`)
   } finally {
     starting.value = false
   }
@@ -101,20 +92,8 @@ const beginFree = async () => {
   if (!record || starting.value) return
   starting.value = true
   try {
-    const machine = keptWithJob(record, session.works)
-    const seed = parseInt(newId().slice(0, 7), 16)
-    const faults = drawnFaults(seed, hidden.value, machine as unknown as CoupledMachine)
-    await navigateTo(
-      `/practice/${await practice.start({
-        lesson: null,
-        machine,
-        seed,
-        hands: hands.value,
-        faults,
-        lie: 'roughed',
-        from: 'make-safe',
-      })}`,
-    )
+    const begun = await (await loadBegin()).beginFree(record, hands.value, hidden.value)
+    await navigateTo(`/practice/${begun}`)
   } finally {
     starting.value = false
   }
@@ -212,8 +191,8 @@ const isLead = computed(() => session.author?.role === 'lead')
       </div>
     </div>
     <template v-if="isLead">
-      <SetLesson :tasks="answer?.tasks ?? []" @changed="fetchAll" />
-      <PracticeResults v-if="answer?.all" :results="answer.all" />
+      <LazySetLesson :tasks="answer?.tasks ?? []" @changed="fetchAll" />
+      <LazyPracticeResults v-if="answer?.all" :results="answer.all" />
     </template>
   </div>
 </template>

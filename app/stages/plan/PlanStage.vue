@@ -10,14 +10,17 @@ import { graphPaper } from '~~/shared/drawing/graphPaper'
 import { boltRoom } from '~~/shared/stages/plan/room'
 import { pickList, plannedPacks } from '~~/shared/stages/plan/packs'
 import { shimWords, sideWords } from '~~/shared/wording/directions'
-import { planWorking } from '~~/shared/stages/plan/working'
 import { oddsSource, priceWords } from '~~/shared/wording/planOdds'
 import { capital } from '~~/shared/wording/capital'
 import { pairName, farEnd } from '~~/shared/wording/telling'
 import { blockedWords, meaningOfPlan } from '~~/shared/wording/plans'
 import { limitSource } from '~~/shared/wording/tolerances'
+import type { WorkingStep } from '~~/shared/working/step'
+import { ahead } from '../ahead'
 import PickList from './PickList.vue'
 import PlanWays from './PlanWays.vue'
+
+const loadWorking = ahead(() => import('~~/shared/stages/plan/working'))
 
 const job = useJob()
 const session = useSession()
@@ -56,10 +59,10 @@ const meaning = computed(() =>
 )
 const notAgreed = computed(() => !isBelieved(state.value.latest) && found.value !== null)
 const source = computed(() => limitSource(state.value, telling.value))
-const working = () =>
-  found.value && predicted.value
-    ? planWorking(found.value, predicted.value, plan.packedMoves.value, telling.value)
-    : []
+const working = async (): Promise<readonly WorkingStep[]> => {
+  const [from, to, moves, told] = [found.value, predicted.value, plan.packedMoves.value, telling.value]
+  return from && to ? (await loadWorking()).planWorking(from, to, moves, told) : []
+}
 /** The driven machine's feet, where it may be moved. */
 const driven = computed(() => (plan.which.value === 'movable' ? undefined : state.value.feet.stationary))
 const exaggeration = computed(() =>

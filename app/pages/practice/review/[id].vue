@@ -30,7 +30,7 @@ onMounted(async () => {
     await session.meetPeople().catch(() => null)
     await practice.load(String(route.params.id))
     if (practice.record) inView.machine = practice.record.machine
-    review.value = practice.review()
+    review.value = await practice.review()
   } catch {
     missing.value = true
   }
@@ -275,6 +275,13 @@ const feet = computed(() => practice.bench?.feet.movable ?? [])
 }
 .details {
   padding-left: 18px;
+}
+aside h2,
+.drawn h2 {
+  margin-top: 0;
+}
+aside h3 {
+  margin-top: 16px;
 }
 .counts {
   display: flex;

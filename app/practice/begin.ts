@@ -1,0 +1,40 @@
+import type { CoupledMachine } from '~~/core/register/coupledMachine'
+import { drawnFaults } from '~~/core/practice/drawnFaults'
+import type { FaultsHidden } from '~~/core/practice/faults'
+import type { Hands } from '~~/core/practice/hands'
+import type { Lesson } from '~~/core/practice/lessons'
+import { lessonMachine } from '~~/shared/practice/stand'
+import { keptWithJob } from '~~/shared/register/keptWithJob'
+import type { MachineRecord } from '~~/shared/register/machine'
+import type { Words } from '~~/shared/wording/words'
+import { newId } from '~/device/newId'
+
+/** Sets up the bench for a lesson, its machine drawn from this seed; answers the id of the try. */
+export const beginLesson = (lesson: Lesson, seed: number, words: Words): Promise<string> => {
+  const { id, hands, faults, lie, from } = lesson
+  return usePractice().start({
+    lesson: id,
+    machine: lessonMachine(lesson, words),
+    seed,
+    hands,
+    faults,
+    lie,
+    from,
+  })
+}
+
+/** Sets up a machine of the register with faults drawn by chance; answers the id of the try. */
+export const beginFree = (record: MachineRecord, hands: Hands, hidden: FaultsHidden): Promise<string> => {
+  const machine = keptWithJob(record, useSession().works)
+  const seed = parseInt(newId().slice(0, 7), 16)
+  const faults = drawnFaults(seed, hidden, machine as unknown as CoupledMachine)
+  return usePractice().start({
+    lesson: null,
+    machine,
+    seed,
+    hands,
+    faults,
+    lie: 'roughed',
+    from: 'make-safe',
+  })
+}
