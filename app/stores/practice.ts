@@ -7,7 +7,7 @@ import { stateOf } from '~~/core/practice/doubts'
 import type { BenchFault } from '~~/core/practice/faults'
 import type { Hands } from '~~/core/practice/hands'
 import type { LessonId } from '~~/core/practice/lessons'
-import { openingEntries, usualMount } from '~~/core/practice/opening'
+import { openingActs, openingEntries } from '~~/core/practice/opening'
 import type { Review } from '~~/core/practice/review'
 import { benchOf, entriesOf, type HintStep, type PracticeStep } from '~~/core/practice/steps'
 import type { CoupledStageId } from '~~/core/jobs/coupled'
@@ -118,10 +118,9 @@ export const usePractice = defineStore('practice', () => {
     const written: LogEntry[] = []
     for (const body of openingEntries(drawn, setUp.from))
       written.push(composeEntry(body, written, session.authorId))
-    const how = usualMount(drawn)
     const steps: PracticeStep[] = [
       ...written.map((entry) => ({ at, entry })),
-      ...(how ? [{ at, act: { act: 'mount', how } as BenchAct }] : []),
+      ...openingActs(drawn).map((act) => ({ at, act })),
     ]
     const kept: PracticeRecord = {
       ...plain(setUp),

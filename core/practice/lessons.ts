@@ -32,6 +32,8 @@ export interface Lesson {
   readonly from: CoupledStageId
   /** Its own machine is drawn from this. */
   readonly seed: number
+  /** Machines on which what is hidden is bound to show, where not every one does. */
+  readonly shownBy?: readonly number[]
   readonly minutes: number
 }
 
@@ -101,6 +103,8 @@ export const LESSONS: readonly Lesson[] = [
     hands: 'ordinary',
     from: 'as-found',
     seed: 601,
+    // Where a needle that sticks is pulled loose at every place it shows nothing.
+    shownBy: [601, 602, 603, 604, 605],
     minutes: 20,
   },
   {
@@ -166,9 +170,15 @@ export const LESSONS: readonly Lesson[] = [
     lie: 'height-only',
     hands: 'steady',
     from: 'as-found',
-    seed: 1201,
+    seed: 1203,
+    // A leaf that no plan wants would lie there unnoticed.
+    shownBy: [1203, 1209, 1225, 1233, 1238, 1240, 1250, 1254],
     minutes: 25,
   },
 ]
+
+/** What a lesson's machine is drawn from at a try: its own the first time, another each time after. */
+export const seedOfTry = ({ seed, shownBy }: Pick<Lesson, 'seed' | 'shownBy'>, nth: number): number =>
+  shownBy ? (shownBy[nth % shownBy.length] ?? seed) : seed + nth
 
 export const lessonOf = (id: string): Lesson | null => LESSONS.find((l) => l.id === id) ?? null

@@ -6,6 +6,7 @@ import { checksFor } from '../stages/setUp/checks'
 import { placesOf } from '../stages/look/looks'
 import { SAFETY_POINTS } from '../stages/makeSafe/entries'
 import { fromCore, type Millimetres } from '../units/unitSystem'
+import type { BenchAct } from './acts'
 import { BENCH_FEET, footPlace, normalFor, type Bench } from './bench'
 import { footHeight, freshBench } from './benchState'
 import { afterAct } from './doAct'
@@ -60,10 +61,19 @@ const usualDials = (
 }
 
 /** The dials as they stand on the bench before anybody set them up: where the register has them. Core units. */
-export const usualMount = (bench: Bench): MethodGiven | null => {
+const usualMount = (bench: Bench): MethodGiven | null => {
   const { usual, units } = bench.setting.machine
   const how = usualDials(usual, { rim: 0, face: 0 }, () => 1)
   return how && ({ method: how.method, given: methodToCore(how, units) } as MethodGiven)
+}
+
+/** How the bench is left to whoever comes: the dials at hand, and a strained coupling still made up, as it ran. */
+export const openingActs = (bench: Bench): readonly BenchAct[] => {
+  const how = usualMount(bench)
+  return [
+    ...(how ? [{ act: 'mount', how } as const] : []),
+    ...(bench.faults.has('strained-coupling') ? [{ act: 'couple', made: true } as const] : []),
+  ]
 }
 
 /** How the bench is set up by somebody who did it well, or, where a fault says so, forgot the sag or the push test. */

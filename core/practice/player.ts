@@ -8,7 +8,7 @@ import { dialNow, dialsOn } from './benchDials'
 import { freshBench, type BenchState } from './benchState'
 import { afterAct } from './doAct'
 import { stateOf } from './doubts'
-import { openingEntries, usualMount } from './opening'
+import { openingActs, openingEntries } from './opening'
 import type { PracticeStep } from './steps'
 import type { CoupledStageId } from '../jobs/coupled'
 import { settleSetUp } from '../stages/setUp/setUp'
@@ -26,8 +26,7 @@ export class BenchPlayer {
   ) {
     this.now = freshBench(bench)
     for (const body of openingEntries(bench, from)) this.write(body)
-    const how = usualMount(bench)
-    if (how) this.do({ act: 'mount', how })
+    this.do(...openingActs(bench))
     this.opened = this.steps.length
   }
 

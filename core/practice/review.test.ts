@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { drawBench, type Bench } from './bench'
-import { LESSONS, lessonOf, type LessonId } from './lessons'
+import { LESSONS, lessonOf, seedOfTry, type LessonId } from './lessons'
 import { BenchPlayer } from './player'
 import { reviewOf } from './review'
 import { STANDS } from './stands'
@@ -89,6 +89,67 @@ describe('a review', () => {
     const mirrored = lessonBench('no-room-in-the-hole').player
     mirrored.read((v, circle, clock) => (clock === 180 ? v : (set[`${circle} ${360 - clock}`] ?? v)))
     expect(codes(mirrored)).toContainEqual(['sides-swapped', false])
+  })
+
+  it('does not call a leaf that lies found while the move it was laid for is still off', () => {
+    const lesson = lessonOf('leaf-that-lies')!
+    for (const nth of [0, 1, 2, 3, 4, 5, 6, 7]) {
+      const seed = seedOfTry(lesson, nth)
+      const bench = drawBench({ ...lesson, machine: STANDS[lesson.stand], seed })
+      const player = new BenchPlayer(bench, lesson.from)
+      const found = () => reviewOf(bench, player.steps, player.opened).faults
+      expect(found()).toEqual([{ fault: 'false-shim', cured: false }])
+      player.read()
+      player.read()
+      player.move(['v'])
+      player.read()
+      player.read()
+      // On every machine of this lesson the plan lays it, and what the move did tells.
+      const leaves = Object.values(player.now.packs).flat()
+      expect(
+        leaves.some((leaf) => leaf.marked !== leaf.real),
+        `machine ${seed}`,
+      ).toBe(true)
+      expect(
+        codes(player).map(([code]) => code),
+        `machine ${seed}`,
+      ).toContain('move-missed')
+      expect(found()).toEqual([{ fault: 'false-shim', cured: false }])
+    }
+    expect(seedOfTry({ seed: 5 }, 3)).toBe(8)
+  })
+
+  it('a lesson shows what it hides to whoever looks: a careless hand goes past it', () => {
+    const careless = (id: LessonId, seeds: number) =>
+      Array.from({ length: seeds }, (_, nth) => {
+        const lesson = lessonOf(id)!
+        const bench = drawBench({ ...lesson, machine: STANDS[lesson.stand], seed: seedOfTry(lesson, nth) })
+        const player = new BenchPlayer(bench, lesson.from)
+        if (!player.state.setUp)
+          player.write({ kind: 'set-up', payload: lastSetUp(lessonBench('no-room-in-the-hole').player) })
+        player.read()
+        player.read()
+        player.move()
+        player.read()
+        return reviewOf(bench, player.steps, player.opened).moments.filter((m) => m.passedAt !== null)
+      })
+    for (const moments of careless('bracket-that-slips', 6))
+      expect(moments.map((m) => m.fault)).toContain('slipping-bracket')
+    for (const moments of careless('coupled-uncoupled', 6))
+      expect(moments.map((m) => m.doubt.code)).toContain('read-made-up')
+    for (const moments of careless('which-way-it-counts', 6))
+      expect(moments.map((m) => m.fault)).toContain('counts-other-way')
+    const stuck = careless('one-that-wont-repeat', 6)
+    expect(stuck.map((moments) => moments.some((m) => m.fault === 'sticking-needle'))).toEqual(
+      stuck.map(() => true),
+    )
+  })
+
+  it('calls a needle that sticks found only once two sets repeat', () => {
+    const { bench, player } = lessonBench('one-that-wont-repeat')
+    expect(reviewOf(bench, player.steps, player.opened).faults[0]?.cured).toBe(false)
+    player.read()
+    expect(reviewOf(bench, player.steps, player.opened).faults[0]?.cured).toBe(false)
   })
 
   it('notices leaves that were laid otherwise than they were logged', () => {

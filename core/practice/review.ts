@@ -8,6 +8,7 @@ import { drawBench, type Bench } from './bench'
 import { freshBench, lineOnBench, type BenchState } from './benchState'
 import { afterAct } from './doAct'
 import { doubtsOf, faultBehind, stateOf, type Doubt } from './doubts'
+import type { CoupledState } from '../jobs/coupled'
 import type { BenchFault } from './faults'
 import type { HabitSeen } from './habits'
 import { fewestMoves, truthInput, type Fewest } from './fewest'
@@ -51,26 +52,40 @@ const DECIDES: readonly LogEntry['kind'][] = ['move-made', 'job-closed']
 const sameDoubt = (a: Doubt, b: Doubt) => a.code === b.code && a.about === b.about
 const isVerdict = (v: string): v is Verdict => v === 'in' || v === 'edge' || v === 'out'
 
-/** A cured machine has nothing hidden any more that a job could still find. */
-const isCured = (bench: Bench, fault: BenchFault, now: BenchState, entries: readonly LogEntry[]): boolean => {
-  const state = stateOf(bench.setting.machine, entries)
-  const doubts = doubtsOf(bench, state, now)
+/** Whether a fault was cured, or found in time to be taken into account: by what stands at the end of a try. */
+const isCured = (
+  fault: BenchFault,
+  now: BenchState,
+  { setUp, feetCheck, looks, runouts, latest, moves }: CoupledState,
+  doubts: readonly Doubt[],
+): boolean => {
+  const tells = (...codes: readonly Doubt['code'][]) => doubts.some((d) => codes.includes(d.code))
+  const repeats = latest.used.length > 1 && !tells('unsound-set', 'sets-differ')
   switch (fault) {
     case 'slipping-bracket':
       return now.clamped
     case 'hanging-bar':
-      return state.setUp !== null && !doubts.some((d) => d.code === 'sag-untold')
+      return setUp !== null && !tells('sag-untold')
     case 'counts-other-way':
-      return state.setUp !== null && !doubts.some((d) => d.code === 'sign-untold')
+      return setUp !== null && !tells('sign-untold')
     case 'soft-foot':
     case 'bent-foot':
-      return state.feetCheck.latest?.verdict === 'in' || state.feetCheck.latest?.verdict === 'edge'
+      return feetCheck.latest?.verdict === 'in' || feetCheck.latest?.verdict === 'edge'
     case 'pipe-strain':
-      return now.pipeSlack || state.looks.pipe !== null
+      return now.pipeSlack || looks.pipe !== null
     case 'strained-coupling':
-      return !now.made
-    default:
-      return !doubts.some((d) => d.code === 'unsound-set' || d.code === 'sets-differ')
+      return latest.sets.length > 0 && !tells('read-made-up')
+    case 'swapped-marks':
+      return latest.sets.length > 0 && !tells('sides-swapped')
+    case 'false-shim':
+      return moves.length > 0 && !tells('move-missed')
+    case 'run-out':
+    case 'oval-hub':
+      return runouts.verdict !== null || repeats
+    case 'sticking-needle':
+    case 'backlash':
+    case 'float':
+      return repeats
   }
 }
 
@@ -175,7 +190,7 @@ export const reviewOf = (bench: Bench, steps: readonly PracticeStep[], opened: n
   })
   for (const m of moments) if (m.seenBy === null && m.passedAt === null) m.passedAt = steps.length
 
-  const { state } = inForce()
+  const { state, doubts } = inForce()
   const truth = lineOnBench(bench, now)
   const judged = judge(truth, state.tolerance, state.target).verdict
   const best = fewestOf(bench, state)
@@ -192,7 +207,7 @@ export const reviewOf = (bench: Bench, steps: readonly PracticeStep[], opened: n
     verdict: isVerdict(judged) ? judged : 'out',
     hints: hintsOf(own),
     minutes: first && last ? Math.max(0, (Date.parse(last.at) - Date.parse(first.at)) / 60_000) : 0,
-    faults: bench.setting.faults.map((fault) => ({ fault, cured: isCured(bench, fault, now, [...entries]) })),
+    faults: bench.setting.faults.map((fault) => ({ fault, cured: isCured(fault, now, state, doubts) })),
   }
 }
 

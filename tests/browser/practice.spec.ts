@@ -90,6 +90,11 @@ test('a lesson with a slipping bracket: from its start, with a hint, to its revi
 
   await page.goto('/practice')
   await expect(page.getByText('1 of 12 tried')).toBeVisible()
+  // The try that was handed in is done; the one gone on with is there to go on with, or to drop.
+  const underWay = page.getByRole('link', { name: 'Back to zero, or not' })
+  await expect(underWay).toHaveCount(1)
+  await page.getByRole('button', { name: /^Drop the try/ }).click()
+  await expect(underWay).toHaveCount(0)
 })
 
 test('free practice on a machine of the register leaves its record alone', async ({ page }) => {

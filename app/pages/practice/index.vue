@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
-import { LESSONS, type Lesson, type LessonId } from '~~/core/practice/lessons'
+import { LESSONS, seedOfTry, type Lesson, type LessonId } from '~~/core/practice/lessons'
 import type { Hands } from '~~/core/practice/hands'
 import { FAULTS_HIDDEN, type FaultsHidden } from '~~/core/practice/faults'
 import { HANDS } from '~~/core/practice/hands'
@@ -11,6 +11,7 @@ import type { PracticeAnswer } from '~~/shared/practice/result'
 import { practiceWords } from '~~/shared/wording/en/practice'
 import { verdictsWords } from '~~/shared/wording/en'
 import LessonDrawing from '~/components/practice/LessonDrawing.vue'
+import TriesUnderWay from '~/components/practice/TriesUnderWay.vue'
 import HabitList from '~/components/practice/HabitList.vue'
 
 /** Lessons in the order of the work, a bench of one's own, and what the bench has seen one do. */
@@ -57,7 +58,7 @@ const told = (lesson: Lesson) => {
 const loadBegin = () => import('~/practice/begin')
 const starting = ref(false)
 /** The lesson's own machine the first time; another of its kind with each try that was handed in. */
-const begin = async (lesson: Lesson, seed = lesson.seed + tries(lesson.id)) => {
+const begin = async (lesson: Lesson, seed = seedOfTry(lesson, tries(lesson.id))) => {
   if (starting.value) return
   starting.value = true
   try {
@@ -187,6 +188,7 @@ const isLead = computed(() => session.author?.role === 'lead')
             }}</el-button>
           </el-form>
         </section>
+        <TriesUnderWay />
         <HabitList :results="answer?.own ?? []" />
       </div>
     </div>

@@ -87,6 +87,8 @@ export const practice = {
   },
   goOnTitle: 'Under way on this device',
   goOn: (when: string) => `begun ${when}`,
+  drop: 'Drop it',
+  dropTry: (name: string) => `Drop the try: ${name}`,
   bench: {
     title: 'Bench',
     modes: { dials: 'Dials', feet: 'Feet', edge: 'Straightedge', jacks: 'Push', run: 'Run' },
@@ -282,8 +284,6 @@ export const practice = {
     moves: 'moves made',
     fewest: 'fewest possible',
     minutes: 'minutes at the bench',
-    hints: 'asked',
-    hintsNone: 'nothing asked',
     hidden: 'What was hidden',
     hiddenNone: 'Nothing was hidden in this machine.',
     momentsTitle: 'What could be seen, and when',
@@ -357,7 +357,6 @@ export const practice = {
     note: 'A word with it',
     save: 'Set it',
     drop: 'Take it back',
-    onlyLead: 'A lead sets lessons and sees everybody’s results.',
   },
   results: {
     title: 'Results',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
-import { lessonOf } from '~~/core/practice/lessons'
+import { lessonOf, seedOfTry, type Lesson } from '~~/core/practice/lessons'
 import type { Moment, Review } from '~~/core/practice/review'
 import { entriesOf } from '~~/core/practice/steps'
 import { stateOf } from '~~/core/practice/doubts'
@@ -106,6 +106,10 @@ const again = async (seed: number) => {
   await navigateTo(
     `/practice/${await practice.start({ lesson: of, machine: own, seed, hands, faults, lie, from })}`,
   )
+}
+const anotherSeed = (of: Lesson): number => {
+  const at = of.shownBy?.indexOf(record.value?.seed ?? 0) ?? (record.value?.seed ?? of.seed) - of.seed
+  return seedOfTry(of, at + 1)
 }
 const link = computed(() =>
   lesson.value && record.value
@@ -226,7 +230,7 @@ const feet = computed(() => practice.bench?.feet.movable ?? [])
             <p v-if="handed === 'yes'" role="status">{{ w.review.handedIn }}</p>
             <el-button v-else class="next-button" @click="handIn">{{ w.review.handIn }}</el-button>
             <el-button class="quiet-button" @click="again(record.seed)">{{ w.review.again }}</el-button>
-            <el-button v-if="lesson" class="quiet-button" @click="again(record.seed + 1)">{{
+            <el-button v-if="lesson" class="quiet-button" @click="again(anotherSeed(lesson))">{{
               w.review.another
             }}</el-button>
             <el-button v-if="lesson" link class="text-button" @click="copy">{{
