@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test'
+import { test as base, expect, type Locator, type Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
 import { MACHINES } from '../../scripts/demo/works'
 import type { EntryBody } from '../../core/logbook/entry'
@@ -25,6 +25,19 @@ export const test = base.extend<object, { program: Program }>({
   baseURL: async ({ program }, use) => use(program.url),
 })
 export { expect }
+
+/** Picks from a select until it shows what was picked: a list that is still unfolding lets a click slip by. */
+export const choose = async (within: Page | Locator, name: string, option: string) => {
+  const page = 'page' in within ? within.page() : within
+  const box = within.getByRole('combobox', { name })
+  const shown = within.locator('.el-select', { has: page.getByRole('combobox', { name }) })
+  await expect(async () => {
+    const list = page.getByRole('option', { name: option, exact: true })
+    if (!(await list.isVisible())) await box.press('Enter')
+    await list.click({ timeout: 3000 })
+    await expect(shown).toContainText(option, { timeout: 2000 })
+  }).toPass({ timeout: 30_000 })
+}
 
 /** What a millwright does, in the program's own words. */
 export class Job {

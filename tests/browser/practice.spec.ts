@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, test } from './job'
+import { choose, expect, test } from './job'
 
 /** Where a needle of a dial on the bench points, in millimetres, as an eye reads it to the half line. */
 const needle = async (page: Page, circle: string): Promise<number> => {
@@ -124,8 +124,7 @@ test('a lead sets a lesson with a date; an apprentice finds it on top, and a lin
     await page.getByRole('dialog').getByRole('button', { name: who }).click()
   }
   await be('Maintenance lead')
-  await page.getByRole('combobox', { name: 'Lesson' }).click({ force: true })
-  await page.getByRole('option', { name: 'The bar hangs' }).click()
+  await choose(page, 'Lesson', 'The bar hangs')
   await page.getByRole('textbox', { name: 'A word with it' }).fill('In band in two moves, without a hint.')
   await page.getByRole('button', { name: 'Set it' }).click()
   await expect(page.getByText('In band in two moves, without a hint.')).toBeVisible()

@@ -19,7 +19,7 @@ const tries = shallowRef<readonly Kept[]>([])
 const newest = (a: Kept, b: Kept) => b.startedAt.localeCompare(a.startedAt)
 const read = async () => {
   const db = await deviceStore()
-  const all = [...((await db.getAll('practice')) as readonly Kept[])].sort(newest)
+  const all = [...((await db.getAll('practice')) as unknown as readonly Kept[])].sort(newest)
   tries.value = all.filter((t) => t.finishedAt === null)
   // What was handed in long ago has its result in the book.
   for (const old of all.filter((t) => t.finishedAt !== null).slice(KEPT)) await db.delete('practice', old.id)
