@@ -94,9 +94,6 @@ watch(
   grid-template: var(--header) minmax(0, 1fr) / 216px minmax(0, 1fr) 340px;
   grid-template-areas: 'header header header' 'sheet board ledger';
 }
-.job > :deep(.header) {
-  grid-area: header;
-}
 .job.lined {
   grid-template: var(--header) auto minmax(0, 1fr) / 216px minmax(0, 1fr) 340px;
   grid-template-areas: 'header header header' 'sheet line line' 'sheet board ledger';

@@ -1,9 +1,8 @@
-import type { CoupledMachine } from '~~/core/register/coupledMachine'
 import { drawnFaults } from '~~/core/practice/drawnFaults'
 import type { FaultsHidden } from '~~/core/practice/faults'
 import type { Hands } from '~~/core/practice/hands'
 import type { Lesson } from '~~/core/practice/lessons'
-import { lessonMachine } from '~~/shared/practice/stand'
+import { lessonMachine, type PractisedMachine } from '~~/shared/practice/stand'
 import { keptWithJob } from '~~/shared/register/keptWithJob'
 import type { MachineRecord } from '~~/shared/register/machine'
 import type { Words } from '~~/shared/wording/words'
@@ -25,9 +24,9 @@ export const beginLesson = (lesson: Lesson, seed: number, words: Words): Promise
 
 /** Sets up a machine of the register with faults drawn by chance; answers the id of the try. */
 export const beginFree = (record: MachineRecord, hands: Hands, hidden: FaultsHidden): Promise<string> => {
-  const machine = keptWithJob(record, useSession().works)
+  const machine = keptWithJob(record, useSession().works) as PractisedMachine
   const seed = parseInt(newId().slice(0, 7), 16)
-  const faults = drawnFaults(seed, hidden, machine as unknown as CoupledMachine)
+  const faults = drawnFaults(seed, hidden, machine)
   return usePractice().start({
     lesson: null,
     machine,

@@ -12,9 +12,8 @@ import type { Review } from '~~/core/practice/review'
 import { benchOf, entriesOf, type HintStep, type PracticeStep } from '~~/core/practice/steps'
 import type { CoupledStageId } from '~~/core/jobs/coupled'
 import type { LogEntry } from '~~/core/logbook/entry'
-import type { CoupledMachine } from '~~/core/register/coupledMachine'
 import { settleSetUp } from '~~/core/stages/setUp/setUp'
-import type { MachineSnapshot } from '~~/shared/register/machine'
+import type { PractisedMachine } from '~~/shared/practice/stand'
 import { practiceWords } from '~~/shared/wording/en/practice'
 import { composeEntry } from '~/device/composeEntry'
 import { deviceStore } from '~/device/database'
@@ -27,7 +26,7 @@ const loadReview = ahead(() => import('~~/core/practice/review'))
 /** What a try is set up from; the same set-up gives the same machine to anybody. */
 export interface TrySetUp {
   readonly lesson: LessonId | null
-  readonly machine: MachineSnapshot
+  readonly machine: PractisedMachine
   readonly seed: number
   readonly hands: Hands
   readonly faults: readonly BenchFault[]
@@ -48,7 +47,7 @@ export interface PracticeRecord extends TrySetUp {
 }
 
 const settingOf = ({ machine, seed, hands, faults, lie }: TrySetUp) => ({
-  machine: machine as unknown as CoupledMachine,
+  machine,
   seed,
   hands,
   faults,
@@ -173,7 +172,7 @@ export const usePractice = defineStore('practice', () => {
   /** The set that fails its checks and is used all the same, while the checks keep quiet; null where none does. */
   const quietlyUsed = (entry: LogEntry): string | null => {
     if (entry.kind !== 'readings-taken' || !record.value) return null
-    const { latest } = stateOf(record.value.machine as unknown as CoupledMachine, entries.value)
+    const { latest } = stateOf(record.value.machine, entries.value)
     const there = latest.sets.some((s) => s.set.entry.id === entry.id)
     return there && latest.trust === 'doubtful' ? entry.id : null
   }

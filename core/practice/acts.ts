@@ -56,5 +56,4 @@ export type ActRefusal =
   | 'not-all-loose'
   | 'no-such-leaf'
   | 'no-room'
-  | 'still-coupled'
   | 'not-coupled'

@@ -4,15 +4,13 @@ import type { MethodGiven } from '../methods/methods'
 import type { MachineRole, Side } from '../plan/pairNames'
 import { bentShafts } from '../simulate/couplingGrip'
 import type { ShaftPair } from '../simulate/bracketDial'
-import { standOn, type FourFeet, type SimulatedMachine } from '../simulate/machineOnFeet'
+import { standOn, type FourFeet, type SimulatedFoot, type SimulatedMachine } from '../simulate/machineOnFeet'
 import { axisOfLine, lineBetween, type ShaftAxis } from '../simulate/shaftAxis'
 import { toCore, type Degrees, type Millimetres } from '../units/unitSystem'
-import { normalFor, type Bench, type BenchFoot, type Leaf } from './bench'
+import { BENCH_FEET, normalFor, type Bench, type BenchFoot, type Leaf } from './bench'
 
 /** How the machine on the bench stands now, and what its instruments have been through. */
 export interface BenchState {
-  /** Everything that was done, counted. */
-  readonly done: number
   readonly mount: MethodGiven | null
   /** Turned since the start, clockwise; the dials started at 12. */
   readonly turned: Degrees
@@ -41,12 +39,10 @@ export interface BenchState {
   readonly warm: number
 }
 
-const FOOT_ORDER = [0, 1, 2, 3] as const
 const stack = (leaves: readonly Leaf[]) => leaves.reduce((s, l) => s + l.real, 0)
 
 /** The bench before anybody touched it: locked out, guard off, bolted down, coupling open. */
 export const freshBench = (bench: Bench): BenchState => ({
-  done: 0,
   mount: null,
   turned: 0,
   stops: 0,
@@ -71,11 +67,10 @@ export const freshBench = (bench: Bench): BenchState => ({
 /** The movable machine with its packs under it and its bolts as they are. */
 export const movableNow = (bench: Bench, state: BenchState): SimulatedMachine => {
   const { frame, spread, setting } = bench
-  const feet = FOOT_ORDER.map((i) => {
-    const foot = (i + 1) as BenchFoot
+  const feet = BENCH_FEET.map((foot, i) => {
     const settling =
       state.tightened > 0 ? spread.settling * normalFor(setting.seed, 'settling', state.tightened * 4 + i) : 0
-    const own = frame.feet[i]
+    const own = frame.feet[i] as SimulatedFoot
     return {
       ...own,
       pad: own.pad + stack(state.packs[foot]) + settling,

@@ -67,70 +67,69 @@ export const actRefusal = (bench: Bench, state: BenchState, act: BenchAct): ActR
 /** The bench after hands have done one thing; unchanged where they can't. */
 export const afterAct = (bench: Bench, state: BenchState, act: BenchAct): BenchState => {
   if (actRefusal(bench, state, act)) return state
-  const done = { ...state, done: state.done + 1 }
   switch (act.act) {
     case 'mount':
-      return mountOn(bench, done, act.how)
+      return mountOn(bench, state, act.how)
     case 'turn':
-      return turnShafts(bench, done, act.by, true)
+      return turnShafts(bench, state, act.by, true)
     case 'zero':
-      return { ...done, zeros: { ...done.zeros, [act.circle]: needleOf(bench, done, act.circle) } }
+      return { ...state, zeros: { ...state.zeros, [act.circle]: needleOf(bench, state, act.circle) } }
     case 'press':
-      return done
+      return state
     case 'clamp':
-      return { ...done, clamped: true }
+      return { ...state, clamped: true }
     case 'bolt': {
-      const loose = new Set(done.loose)
+      const loose = new Set(state.loose)
       if (act.tight) loose.delete(act.foot)
       else loose.add(act.foot)
       // It settles anew only when it was lifted free and comes down again.
-      const down = act.tight && loose.size === 0 && done.loose.size > 1
-      return rested(bench, { ...done, loose, tightened: done.tightened + (down ? 1 : 0) })
+      const down = act.tight && loose.size === 0 && state.loose.size > 1
+      return rested(bench, { ...state, loose, tightened: state.tightened + (down ? 1 : 0) })
     }
     case 'bolts': {
-      const down = act.tight && done.loose.size > 0
+      const down = act.tight && state.loose.size > 0
       return rested(bench, {
-        ...done,
+        ...state,
         loose: new Set(act.tight ? [] : BENCH_FEET),
-        tightened: done.tightened + (down ? 1 : 0),
+        tightened: state.tightened + (down ? 1 : 0),
       })
     }
     case 'leaves': {
-      const pack = relaid(bench, done.packs[act.foot], act.out, act.in)
-      return rested(bench, { ...done, packs: { ...done.packs, [act.foot]: pack ?? [] } })
+      const pack = relaid(bench, state.packs[act.foot], act.out, act.in)
+      return rested(bench, { ...state, packs: { ...state.packs, [act.foot]: pack ?? [] } })
     }
     case 'driven-leaves': {
-      const pair = done.drivenPacks[act.pair]
+      const pair = state.drivenPacks[act.pair]
       if (!pair) return state
       const pack = relaid(bench, pair[act.side], act.out, act.in) ?? []
       return rested(bench, {
-        ...done,
-        drivenPacks: { ...done.drivenPacks, [act.pair]: { ...pair, [act.side]: pack } },
+        ...state,
+        drivenPacks: { ...state.drivenPacks, [act.pair]: { ...pair, [act.side]: pack } },
       })
     }
     case 'push': {
-      const list = done.pushed[act.machine]
+      const list = state.pushed[act.machine]
       const pushed = withAt(list, act.pair, list[act.pair] + act.by)
-      return rested(bench, { ...done, pushed: { ...done.pushed, [act.machine]: pushed } })
+      return rested(bench, { ...state, pushed: { ...state.pushed, [act.machine]: pushed } })
     }
     case 'foot-dial':
-      return { ...done, footDial: { foot: act.foot, zero: footHeight(bench, done, act.foot) } }
+      return { ...state, footDial: { foot: act.foot, zero: footHeight(bench, state, act.foot) } }
     case 'side-dials':
-      return { ...done, sideZeros: done.pushed.movable }
+      return { ...state, sideZeros: state.pushed.movable }
     case 'couple':
-      return rested(bench, { ...done, made: act.made })
+      return rested(bench, { ...state, made: act.made })
     case 'pipe':
-      return rested(bench, { ...done, pipeSlack: act.slack })
+      return rested(bench, { ...state, pipeSlack: act.slack })
     case 'guard':
-      return { ...done, guarded: act.on }
+      return { ...state, guarded: act.on }
     case 'lock':
-      return { ...done, locked: act.on }
+      return { ...state, locked: act.on }
     case 'run':
-      return rested(bench, { ...done, warm: 1 - (1 - done.warm) * Math.exp(-act.minutes / WARMING) })
+      return rested(bench, { ...state, warm: 1 - (1 - state.warm) * Math.exp(-act.minutes / WARMING) })
     case 'wait':
       return rested(bench, {
-        ...done,
-        warm: done.warm * Math.exp(-act.minutes / (3 * WARMING)),
+        ...state,
+        warm: state.warm * Math.exp(-act.minutes / (3 * WARMING)),
       })
   }
 }

@@ -181,4 +181,8 @@ export const LESSONS: readonly Lesson[] = [
 export const seedOfTry = ({ seed, shownBy }: Pick<Lesson, 'seed' | 'shownBy'>, nth: number): number =>
   shownBy ? (shownBy[nth % shownBy.length] ?? seed) : seed + nth
 
+/** The machine after this one, of the same lesson. */
+export const seedAfter = (lesson: Pick<Lesson, 'seed' | 'shownBy'>, seed: number): number =>
+  seedOfTry(lesson, (lesson.shownBy?.indexOf(seed) ?? seed - lesson.seed) + 1)
+
 export const lessonOf = (id: string): Lesson | null => LESSONS.find((l) => l.id === id) ?? null

@@ -1,7 +1,8 @@
 import type { CoupledStageId } from '../jobs/coupled'
 import { COUPLED_STAGES } from '../jobs/coupled'
 import type { EntryBody } from '../logbook/entry'
-import { methodToCore, type MethodGiven, type UsualPlaces } from '../methods/methods'
+import { circlesOf, methodToCore, type MethodGiven } from '../methods/methods'
+import { usualSetUp } from '../methods/usualSetUp'
 import { checksFor } from '../stages/setUp/checks'
 import { placesOf } from '../stages/look/looks'
 import { SAFETY_POINTS } from '../stages/makeSafe/entries'
@@ -17,53 +18,10 @@ const QUARTERS = [0, 90, 180, 270] as const
 
 const rounded = (mm: Millimetres, to: number) => Math.round(mm / to) * to
 
-/** The dials a machine is usually measured by, as a set-up of its own units with this sag and these signs. */
-const usualDials = (
-  usual: UsualPlaces,
-  sag: { readonly rim: number; readonly face: number },
-  sign: (circle: string) => 1 | -1,
-): MethodGiven | null => {
-  const turning = 'both' as const
-  switch (usual.method) {
-    case 'rim-face': {
-      const { carriedBy, rimPlane: plane, plunger, faceDiameter: diameter } = usual
-      return {
-        method: 'rim-face',
-        given: {
-          rim: { carriedBy, plane, sag: sag.rim, turning, readingSign: sign('rim') },
-          faces: [{ plunger, diameter, sag: sag.face, readingSign: sign('face') }],
-        },
-      }
-    }
-    case 'reverse-rim':
-      return {
-        method: 'reverse-rim',
-        given: {
-          onStationary: {
-            carriedBy: 'movable',
-            plane: usual.onStationary,
-            sag: sag.rim,
-            turning,
-            readingSign: sign('onStationary'),
-          },
-          onMovable: {
-            carriedBy: 'stationary',
-            plane: usual.onMovable,
-            sag: sag.rim,
-            turning,
-            readingSign: sign('onMovable'),
-          },
-        },
-      }
-    default:
-      return null
-  }
-}
-
 /** The dials as they stand on the bench before anybody set them up: where the register has them. Core units. */
 const usualMount = (bench: Bench): MethodGiven | null => {
   const { usual, units } = bench.setting.machine
-  const how = usualDials(usual, { rim: 0, face: 0 }, () => 1)
+  const how = usualSetUp(usual, { sag: 0, turning: 'both' })
   return how && ({ method: how.method, given: methodToCore(how, units) } as MethodGiven)
 }
 
@@ -86,15 +44,10 @@ const setUpBody = (bench: Bench): EntryBody | null => {
     bench.faults.has('hanging-bar')
       ? 0
       : Math.max(0, rounded(own(hang + bench.spread.sag * normalFor(seed, `sag ${what}`)), step / 2))
-  const how = usualDials(
-    usual,
-    { rim: told(bench.hang.rim, 'rim'), face: 0 },
-    // Told as most gauges count; whoever sets it up presses the plunger.
-    () => 1,
-  )
+  // Told as most gauges count; whoever sets it up presses the plunger.
+  const how = usualSetUp(usual, { sag: told(bench.hang.rim, 'rim'), turning: 'both' })
   if (!how) return null
-  const circles = how.method === 'rim-face' ? ['rim', 'face'] : ['onStationary', 'onMovable']
-  const by = (value: number) => Object.fromEntries(circles.map((c) => [c, value]))
+  const by = (value: number) => Object.fromEntries(circlesOf(how).map((c) => [c, value]))
   return {
     kind: 'set-up',
     payload: {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { drawBench, type Bench } from './bench'
-import { LESSONS, lessonOf, seedOfTry, type LessonId } from './lessons'
+import { LESSONS, lessonOf, seedAfter, seedOfTry, type LessonId } from './lessons'
 import { BenchPlayer } from './player'
 import { reviewOf } from './review'
 import { STANDS } from './stands'
@@ -117,6 +117,9 @@ describe('a review', () => {
       expect(found()).toEqual([{ fault: 'false-shim', cured: false }])
     }
     expect(seedOfTry({ seed: 5 }, 3)).toBe(8)
+    expect(seedAfter({ seed: 5 }, 8)).toBe(9)
+    expect(seedAfter(lesson, 1254)).toBe(1203)
+    expect(seedAfter(lesson, 4711)).toBe(1203)
   })
 
   it('a lesson shows what it hides to whoever looks: a careless hand goes past it', () => {

@@ -90,6 +90,21 @@ const overflow = (page: Page) =>
     tall: document.documentElement.scrollHeight - innerHeight,
   }))
 
+/** It scrolls as a page on a phone alone, and never sideways. */
+const fitsEverySize = async (page: Page, what: string) => {
+  for (const [width, height] of [
+    [1280, 800],
+    [820, 1180],
+    [390, 844],
+  ] as const) {
+    await page.setViewportSize({ width, height })
+    const { wide, tall } = await overflow(page)
+    expect(wide, `${what} at ${width}`).toBeLessThanOrEqual(0)
+    if (width > 640) expect(tall, `${what} at ${width}`).toBeLessThanOrEqual(0)
+  }
+  await page.setViewportSize({ width: 1280, height: 800 })
+}
+
 for (const bay of ['bright', 'dim'] as const) {
   const dressed = async (page: Page) => {
     await page.addInitScript((b) => localStorage.setItem('hc.bay', b), bay)
@@ -151,17 +166,7 @@ test('a belt job: axe finds nothing serious, and each stage fits laptop, tablet 
       expect(await seriousFaults(page), 'the drive').toEqual([])
       await page.getByText('Motor sheave’s setting', { exact: true }).click()
     }
-    for (const [width, height] of [
-      [1280, 800],
-      [820, 1180],
-      [390, 844],
-    ] as const) {
-      await page.setViewportSize({ width, height })
-      const { wide, tall } = await overflow(page)
-      expect(wide, `${stage} at ${width}`).toBeLessThanOrEqual(0)
-      if (width > 640) expect(tall, `${stage} at ${width}`).toBeLessThanOrEqual(0)
-    }
-    await page.setViewportSize({ width: 1280, height: 800 })
+    await fitsEverySize(page, stage)
   }
 })
 
@@ -183,17 +188,7 @@ for (const [what, tag, stages, told] of [
       await job.stage(stage).click()
       await expect(job.meaning).toBeVisible()
       expect(await seriousFaults(page), stage).toEqual([])
-      for (const [width, height] of [
-        [1280, 800],
-        [820, 1180],
-        [390, 844],
-      ] as const) {
-        await page.setViewportSize({ width, height })
-        const { wide, tall } = await overflow(page)
-        expect(wide, `${stage} at ${width}`).toBeLessThanOrEqual(0)
-        if (width > 640) expect(tall, `${stage} at ${width}`).toBeLessThanOrEqual(0)
-      }
-      await page.setViewportSize({ width: 1280, height: 800 })
+      await fitsEverySize(page, stage)
     }
     await page.goto(`/machines/${tag}`)
     await expect(page.getByText(told)).toBeVisible()
@@ -213,17 +208,7 @@ test('a bench: axe finds nothing serious in any of its modes, and it fits laptop
   for (const mode of ['Dials', 'Feet', 'Straightedge', 'Push', 'Run']) {
     await page.getByRole('radio', { name: mode }).check({ force: true })
     expect(await seriousFaults(page), mode).toEqual([])
-    for (const [width, height] of [
-      [1280, 800],
-      [820, 1180],
-      [390, 844],
-    ] as const) {
-      await page.setViewportSize({ width, height })
-      const { wide, tall } = await overflow(page)
-      expect(wide, `${mode} ${width}`).toBeLessThanOrEqual(0)
-      if (width > 640) expect(tall, `${mode} ${width}`).toBeLessThanOrEqual(0)
-    }
-    await page.setViewportSize({ width: 1280, height: 800 })
+    await fitsEverySize(page, mode)
   }
   await page.getByRole('link', { name: 'I am done: look back' }).click()
   await expect(page.getByRole('heading', { name: /Looking back/ })).toBeVisible()

@@ -2,7 +2,6 @@
 import { footPlace, type BenchFoot } from '~~/core/practice/bench'
 import { cornerGaps, footDialNow, FOOT_CORNERS, type FootCorner } from '~~/core/practice/feelers'
 import { shelfOf } from '~~/core/register/shelf'
-import type { CoupledMachine } from '~~/core/register/coupledMachine'
 import { practiceWords } from '~~/shared/wording/en/practice'
 import { thickness, UNIT_NAMES } from '~~/shared/wording/figures'
 
@@ -20,7 +19,7 @@ const ORDER: readonly BenchFoot[] = [1, 2, 4, 3]
 
 const leaf = (mm: number) => `${thickness(mm, session.units)} ${UNIT_NAMES[session.units].displacement}`
 const shelf = computed(() =>
-  shelfOf(bench.value.setting.machine as CoupledMachine).map((s) => ({
+  shelfOf(bench.value.setting.machine).map((s) => ({
     value: s.thickness,
     name: leaf(s.thickness),
   })),
@@ -39,9 +38,7 @@ const gap = computed(() => cornerGaps(bench.value, state.value, chosen.value)[co
 /** The driven machine's feet open and close with their leaves: it is lifted by a helper. */
 const driven = ref(false)
 const drivenPairs = computed(() => bench.value.feet.stationary ?? [])
-const locked = computed(() =>
-  (bench.value.setting.machine as CoupledMachine).feet.stationary.every((f) => f.locked),
-)
+const locked = computed(() => bench.value.setting.machine.feet.stationary.every((f) => f.locked))
 const layDriven = (pair: string, out: readonly number[], putIn: readonly number[]) => {
   for (const side of ['left', 'right'] as const)
     practice.hands({ act: 'driven-leaves', pair, side, out, in: putIn })

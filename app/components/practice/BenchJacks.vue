@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { sideDialsNow } from '~~/core/practice/feelers'
-import type { CoupledMachine } from '~~/core/register/coupledMachine'
 import type { MachineRole } from '~~/core/plan/pairNames'
 import { toCore } from '~~/core/units/unitSystem'
 import { machineNames } from '~~/shared/wording/machineNames'
@@ -19,11 +18,7 @@ const bite = ref<number>(1)
 const which = ref<MachineRole>('movable')
 const names = computed(() => machineNames({ machine: practice.record?.machine ?? {} }))
 /** A driven machine that must not be moved has no jacking bolts. */
-const locked = computed(
-  () =>
-    (practice.bench?.setting.machine as CoupledMachine | undefined)?.feet.stationary.every((f) => f.locked) ??
-    true,
-)
+const locked = computed(() => practice.bench?.setting.machine.feet.stationary.every((f) => f.locked) ?? true)
 const push = (pair: 0 | 1, way: 1 | -1) => {
   const by = toCore(BITES[session.units][bite.value] ?? 0, 'displacement', session.units)
   practice.hands({ act: 'push', machine: which.value, pair, by: way * by })

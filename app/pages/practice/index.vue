@@ -138,8 +138,7 @@ const isLead = computed(() => session.author?.role === 'lead')
         <div class="lessons">
           <div v-for="l in lessons" :key="l.id" class="cell">
             <p class="muted phase">{{ l.begins ? w.lessons.phases[l.phase] : '' }}</p>
-            <button
-              type="button"
+            <el-button
               class="card"
               :aria-label="w.lessons.open(w.lessons.names[l.id], told(l))"
               @click="begin(l)"
@@ -156,7 +155,7 @@ const isLead = computed(() => session.author?.role === 'lead')
                   {{ told(l) }}
                 </span>
               </span>
-            </button>
+            </el-button>
           </div>
         </div>
       </div>
@@ -262,13 +261,22 @@ const isLead = computed(() => session.author?.role === 'lead')
   flex: 1;
   display: flex;
   flex-direction: column;
+  align-items: stretch;
+  height: auto;
   padding: 0;
+  border-radius: 0;
   text-align: left;
-  font: inherit;
+  white-space: normal;
+  font-weight: 400;
+  line-height: inherit;
   color: inherit;
   background: var(--panel);
   border: 1px solid var(--hairline);
-  cursor: pointer;
+}
+.card :deep(> span) {
+  display: flex;
+  flex-direction: column;
+  width: 100%;
 }
 .card:hover,
 .card:focus-visible {

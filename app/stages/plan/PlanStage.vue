@@ -6,7 +6,6 @@ import { pricesOf } from '~~/core/plan/price'
 import { halfWidthAt } from '~~/core/stages/plan/odds'
 import { isBelieved } from '~~/core/stages/measure/measurement'
 import { fittingExaggeration, PLAN_VIEW } from '~~/shared/drawing/shaftLines'
-import { graphPaper } from '~~/shared/drawing/graphPaper'
 import { boltRoom } from '~~/shared/stages/plan/room'
 import { pickList, plannedPacks } from '~~/shared/stages/plan/packs'
 import { shimWords, sideWords } from '~~/shared/wording/directions'
@@ -20,6 +19,7 @@ import { ahead } from '../ahead'
 import PickList from './PickList.vue'
 import PlanWays from './PlanWays.vue'
 
+const loadGraphPaper = ahead(() => import('~~/shared/drawing/graphPaper'))
 const loadWorking = ahead(() => import('~~/shared/stages/plan/working'))
 
 const job = useJob()
@@ -96,7 +96,8 @@ const packs = computed(() =>
 )
 const picked = computed(() => (plan.drawnPacks.value ? pickList(plan.drawnPacks.value) : []))
 /** The graph that people draw by hand, of the plan that is drawn, on a sheet of its own to print. */
-const openGraph = () => {
+const openGraph = async () => {
+  const { graphPaper } = await loadGraphPaper()
   const [drawn, axes] = [plan.drawn.value, plan.axes.value]
   if (!found.value || !drawn || !axes) return
   const g = w.value.graph

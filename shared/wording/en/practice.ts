@@ -191,7 +191,6 @@ export const practice = {
       'not-all-loose': 'It stands bolted. Loosen all four before you push.',
       'no-such-leaf': 'No such leaf lies there.',
       'no-room': 'The bolt stands against its hole. It goes no further this way.',
-      'still-coupled': 'The coupling is still made up.',
       'not-coupled': 'The coupling is open. Make it up before the run.',
     } satisfies Record<ActRefusal, string>,
   },

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
-import { lessonOf, seedOfTry, type Lesson } from '~~/core/practice/lessons'
+import { lessonOf, seedAfter } from '~~/core/practice/lessons'
 import type { Moment, Review } from '~~/core/practice/review'
 import { entriesOf } from '~~/core/practice/steps'
 import { stateOf } from '~~/core/practice/doubts'
-import type { CoupledMachine } from '~~/core/register/coupledMachine'
 import { resultOf } from '~~/shared/practice/handIn'
 import { lessonMachine } from '~~/shared/practice/stand'
 import { measuringWords, movesWords } from '~~/shared/wording/en'
@@ -38,9 +37,7 @@ onMounted(async () => {
 const record = computed(() => practice.record)
 const lesson = computed(() => (record.value?.lesson ? lessonOf(record.value.lesson) : null))
 const state = computed(() =>
-  record.value
-    ? stateOf(record.value.machine as unknown as CoupledMachine, entriesOf(record.value.steps))
-    : null,
+  record.value ? stateOf(record.value.machine, entriesOf(record.value.steps)) : null,
 )
 
 const at = ref(0)
@@ -106,10 +103,6 @@ const again = async (seed: number) => {
   await navigateTo(
     `/practice/${await practice.start({ lesson: of, machine: own, seed, hands, faults, lie, from })}`,
   )
-}
-const anotherSeed = (of: Lesson): number => {
-  const at = of.shownBy?.indexOf(record.value?.seed ?? 0) ?? (record.value?.seed ?? of.seed) - of.seed
-  return seedOfTry(of, at + 1)
 }
 const link = computed(() =>
   lesson.value && record.value
@@ -230,7 +223,7 @@ const feet = computed(() => practice.bench?.feet.movable ?? [])
             <p v-if="handed === 'yes'" role="status">{{ w.review.handedIn }}</p>
             <el-button v-else class="next-button" @click="handIn">{{ w.review.handIn }}</el-button>
             <el-button class="quiet-button" @click="again(record.seed)">{{ w.review.again }}</el-button>
-            <el-button v-if="lesson" class="quiet-button" @click="again(anotherSeed(lesson))">{{
+            <el-button v-if="lesson" class="quiet-button" @click="again(seedAfter(lesson, record.seed))">{{
               w.review.another
             }}</el-button>
             <el-button v-if="lesson" link class="text-button" @click="copy">{{
