@@ -3,6 +3,7 @@ import { statSync } from 'node:fs'
 import { join } from 'node:path'
 import { command, endCommands } from './local/command.mjs'
 import { fingerprint, isFresh, markFresh } from './local/freshness.mjs'
+import { startDevices } from './local/devices.mjs'
 import { guard } from './local/guard.mjs'
 import { LOCAL, ROOT } from './local/paths.mjs'
 import { haltPostgres, requireWritable, startPostgres } from './local/postgres.mjs'
@@ -13,6 +14,8 @@ import { requirePort, startWeb } from './local/webServer.mjs'
 
 const dev = process.argv.includes('--dev')
 const port = Number(process.env.HC_PORT ?? 4310)
+/** Where instruments call, and where the simulated ones have their page. */
+const [linePort, devicesPort] = [port + 2, port + 3]
 
 await run(async () => {
   requireNode()
@@ -22,12 +25,14 @@ await run(async () => {
   let starting
   let unguard
   let web
+  let devices
   let stopping = false
   const stop = async () => {
     if (stopping) return
     stopping = true
     say('\nStopping ...')
     endCommands()
+    devices?.stop()
     await web?.stop()
     // A database that is still putting itself right is not waited for.
     const late = new Promise((resolve) => setTimeout(resolve, 1000))
@@ -65,11 +70,15 @@ await run(async () => {
       port,
       databaseUrl,
       dev,
-      env: { HC_LOG_LEVEL: process.env.HC_LOG_LEVEL ?? 'warn' },
+      env: { HC_LOG_LEVEL: process.env.HC_LOG_LEVEL ?? 'warn', HC_INSTRUMENTS: String(linePort) },
     })
-    say(`Hushed Caliper is at http://127.0.0.1:${port} (Ctrl-C stops it)`)
+    devices = startDevices({ program: `http://127.0.0.1:${port}`, line: linePort, port: devicesPort })
+    say(
+      `Hushed Caliper is at http://127.0.0.1:${port}, simulated instruments at http://127.0.0.1:${devicesPort} (Ctrl-C stops both)`,
+    )
     const why = await Promise.race([stopped.then(() => null), web.ended])
     if (why !== null && !stopping) {
+      devices?.stop()
       await postgres.stop()
       unguard()
       unlock()
@@ -79,6 +88,7 @@ await run(async () => {
     await stopped
   } catch (trouble) {
     if (!stopping) {
+      devices?.stop()
       await web?.stop()
       await postgres?.stop()
       unguard?.()

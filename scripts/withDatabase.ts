@@ -1,5 +1,5 @@
 import knexModule, { type Knex } from 'knex'
-import { knexOptions } from '../server/database/connection'
+import { closeDatabase, knexOptions } from '../server/database/connection'
 import { BadEnvironment, environment } from '../server/environment'
 import { databaseFailure } from '../server/http/databaseFailure'
 
@@ -20,5 +20,7 @@ export const withDatabase = async (step: (knex: Knex) => Promise<void>): Promise
     process.exitCode = 1
   } finally {
     await knex?.destroy()
+    // A step may have used what the server uses; an idle pool would keep this process for half a minute.
+    await closeDatabase()
   }
 }

@@ -20,6 +20,21 @@ const schema = z.object({
     .default(1_000_000),
   /** Set by our own start: the program ends once whoever started it is gone. */
   HC_ENDS_WITH_PARENT: z.string().default(''),
+  /** Where instruments call: host:port, a port alone for loopback, or off. */
+  HC_INSTRUMENTS: z
+    .string()
+    .default('4312')
+    .transform((at, context) => {
+      if (at === 'off') return null
+      const [, host = '', port = ''] = /^(?:(.+):)?(\d{1,5})$/.exec(at.trim()) ?? []
+      if (port !== '' && Number(port) < 65536)
+        return { host: host.replace(/^\[(.*)\]$/, '$1') || '127.0.0.1', port: Number(port) }
+      context.addIssue({
+        code: 'custom',
+        message: 'HC_INSTRUMENTS must be a port, host:port, or off.',
+      })
+      return z.NEVER
+    }),
   HC_HOSTS: z
     .string()
     .default('')

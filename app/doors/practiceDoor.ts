@@ -1,12 +1,20 @@
 import { composeEntry } from '~/device/composeEntry'
 import type { LogEntry } from '~~/core/logbook/entry'
-import type { Door, OpenedJob } from './door'
+import type { Door, Hears, InstrumentDoor, OpenedJob } from './door'
 
 /** The bench: a simulated job on this device, which no server has and no machine's record keeps. */
 export const practiceDoor = (): Door => {
   const practice = usePractice()
   const session = useSession()
   let heard: (entry: LogEntry) => void = () => {}
+  let silence = () => {}
+  let ask: InstrumentDoor | null = null
+  const speak = async (hears: Hears) => {
+    const { benchInstruments, speakFromBench } = await import('./benchInstruments')
+    silence()
+    silence = speakFromBench(hears)
+    ask = benchInstruments()
+  }
   const opened = (): OpenedJob => {
     const { record } = practice
     if (!record) throw outOfReach()
@@ -42,10 +50,23 @@ export const practiceDoor = (): Door => {
           ),
         )
     },
-    listen: (_, hear) => {
-      heard = hear
-      return () => (heard = () => {})
+    listen: (_, hears) => {
+      heard = hears.entry
+      // Heads speak; dials show a needle and are read by eye.
+      const stop = watch(
+        () => practice.coupled?.now.mount?.method === 'heads',
+        (heads) => heads && void speak(hears),
+        { immediate: true },
+      )
+      return () => {
+        heard = () => {}
+        stop()
+        silence()
+      }
     },
     call: () => Promise.resolve(false),
+    get instruments() {
+      return ask
+    },
   }
 }

@@ -2,6 +2,7 @@ import type { DriveLeft } from '~~/core/stages/inspect/driveLeft'
 import type { JobAnswer } from '~~/shared/api/answers'
 import { fromWire } from '~~/shared/logbook/lifts'
 import { takeSnapshot } from '~~/shared/register/lifts'
+import type { InstrumentLink, LiveSample } from '~~/shared/instruments/link'
 import type { Call } from '~~/shared/secondScreen/call'
 import { deviceStore } from '~/device/database'
 import type { Door, OpenedJob } from './door'
@@ -47,26 +48,42 @@ export const serverDoor = (): Door => {
           throw failure
         },
       ),
-    listen: (job, heard, lost, called) => {
+    listen: (job, hears) => {
       const stream = new EventSource(`/api/jobs/${job}/stream`)
       let dropped = false
       stream.addEventListener('entry', (message) =>
-        heard(fromWire(JSON.parse((message as MessageEvent<string>).data))),
+        hears.entry(fromWire(JSON.parse((message as MessageEvent<string>).data))),
       )
       stream.addEventListener('call', (message) =>
-        called(JSON.parse((message as MessageEvent<string>).data) as Call),
+        hears.call(JSON.parse((message as MessageEvent<string>).data) as Call),
+      )
+      stream.addEventListener('instruments', (message) =>
+        hears.instruments(JSON.parse((message as MessageEvent<string>).data) as InstrumentLink[]),
+      )
+      stream.addEventListener('live', (message) =>
+        hears.live(JSON.parse((message as MessageEvent<string>).data) as LiveSample[]),
       )
       stream.addEventListener('error', () => {
         dropped = true
         outbox.linked = false
       })
       stream.addEventListener('open', () => {
-        if (dropped) lost()
+        if (dropped) hears.lost()
         dropped = false
         outbox.linked = true
         outbox.reachable = true
       })
       return () => stream.close()
+    },
+    instruments: {
+      wait: (job, place, author) =>
+        askServer(`/api/jobs/${job}/instruments`, { method: 'POST', body: { place, author } }),
+      release: (job, link) =>
+        askServer(`/api/jobs/${job}/instruments/${link}/release`, { method: 'POST', body: {} }),
+      tell: (job, link, command) =>
+        askServer(`/api/jobs/${job}/instruments/${link}/do`, { method: 'POST', body: { do: command } }),
+      swap: (job, places) =>
+        askServer(`/api/jobs/${job}/instruments/swap`, { method: 'POST', body: { places } }),
     },
   }
 }

@@ -5,6 +5,8 @@ import { log } from '../log'
 /** Seconds in which a request's head, and all of it, must have come. */
 const HEAD_SECONDS = 15
 const WHOLE_SECONDS = 60
+/** Seconds that an idle connection is kept: longer than whoever stands before us keeps it, so that none is cut under a request. */
+const IDLE_SECONDS = 65
 
 /** What may be done with an answer that is not one of our pages: nothing. */
 const FOR_DATA = "default-src 'none'; frame-ancestors 'none'"
@@ -33,6 +35,7 @@ export default defineNitroPlugin((nitro) => {
       limited.add(server)
       server.headersTimeout = HEAD_SECONDS * 1000
       server.requestTimeout = WHOLE_SECONDS * 1000
+      server.keepAliveTimeout = IDLE_SECONDS * 1000
     }
   })
   nitro.hooks.hook('afterResponse', (event) => {

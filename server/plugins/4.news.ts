@@ -1,7 +1,4 @@
-import { closeNews, listenToNews } from '../jobs/news'
+import { hearNews } from '../jobs/news'
 
 /** Viewers here hear of what other server processes write. */
-export default defineNitroPlugin((nitro) => {
-  listenToNews()
-  nitro.hooks.hook('close', closeNews)
-})
+export default defineNitroPlugin(() => hearNews())

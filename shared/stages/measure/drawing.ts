@@ -1,4 +1,5 @@
 import { directionsWords, measuringWords } from '../../wording/en'
+import { coveredArc } from '../../../core/frame/clock'
 import type { Measurement } from '../../../core/stages/measure/measurement'
 import type { SetUp } from '../../../core/stages/setUp/setUp'
 import { trustOf, type ReadingSet } from '../../../core/stages/measure/readingSet'
@@ -52,6 +53,9 @@ export const balanceOf = (set: ReadingSet | undefined, circle: string, telling: 
   }
 }
 
+/** More readings than this are told by their number. */
+const MOST_LISTED = 16
+
 /** A logged set as a line of the list under the board. */
 export interface ListedSet {
   readonly id: string
@@ -70,7 +74,14 @@ export const listSets = (m: Measurement | undefined, telling: Telling): readonly
     name: setName(m as Measurement, s.set.entry.id, telling),
     standing: standingWords(m as Measurement, s, telling),
     lines: s.set.setUp.circles.map((c) => {
-      const values = (s.set.read[c] ?? []).map((r) => asText(r.value, telling))
+      const read = s.set.read[c] ?? []
+      if (read.length > MOST_LISTED)
+        return measuringWords(telling.words).view.swept(
+          circleName(c, telling).toLowerCase(),
+          read.length,
+          Math.round(coveredArc(read.map((r) => r.clock))),
+        )
+      const values = read.map((r) => asText(r.value, telling))
       return `${circleName(c, telling).toLowerCase()} ${values.join(' / ')}`
     }),
     leftOut: s.leftOut !== null,

@@ -2,6 +2,7 @@ import { createEventStream } from 'h3'
 import { ROUTES } from '../../../../shared/api/routes'
 import { database } from '../../../database/connection'
 import { route } from '../../../http/route'
+import { watchInstruments } from '../../../instruments/hub'
 import { listenToCalls } from '../../../jobs/calls'
 import { readJob } from '../../../jobs/logbook'
 import { catchUp } from '../../../jobs/news'
@@ -18,6 +19,10 @@ export default route(ROUTES.stream, async ({ event, param }) => {
     (entry) => void stream.push({ event: 'entry', data: JSON.stringify(entry) }),
   )
   const hangUp = listenToCalls(id, (said) => void stream.push({ event: 'call', data: JSON.stringify(said) }))
+  const look = watchInstruments(id, {
+    links: (links) => void stream.push({ event: 'instruments', data: JSON.stringify(links) }),
+    live: (samples) => void stream.push({ event: 'live', data: JSON.stringify(samples) }),
+  })
   // What was written between that reading and now.
   void catchUp(id).catch(() => null)
   // A line now and then tells both ends, and anything between them, that the stream lives.
@@ -26,6 +31,7 @@ export default route(ROUTES.stream, async ({ event, param }) => {
     clearInterval(heartbeat)
     leave()
     hangUp()
+    look()
     await stream.close()
   })
   void stream.push({ event: 'alive', data: '' })
