@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { practiceWords } from '~~/shared/wording/en'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 
 /** A dial on the bench: a needle over a hundred lines, and no digits. One turn is 1 mm, or 50 mil. */
@@ -9,7 +9,7 @@ const props = defineProps<{
   value: number
   units: UnitSystem
 }>()
-const { ways, dialNamed } = practiceWords(useWords()).bench
+const { ways, dialNamed } = practiceBenchWords(useWords()).bench
 const LINES = 100
 const perLine = computed(() => (props.units === 'inch' ? 0.0127 : 0.01))
 const lines = computed(() => props.value / perLine.value)

@@ -13,6 +13,8 @@ const props = defineProps<{
   /** Leaves under the two feet of the motor that one sees, and whether their bolts are loose. */
   feet: readonly { readonly name: string; readonly leaves: readonly number[]; readonly loose: boolean }[]
   pipe: 'none' | 'bolted' | 'slack'
+  /** What the motor's plate says. */
+  plate: string
 }>()
 /** A dial goes round the hub: above at 12, below at 6, in front or behind at the sides. */
 const up = computed(() => Math.cos(((props.clock ?? 0) * Math.PI) / 180))
@@ -57,7 +59,9 @@ const leafHeights = (leaves: readonly number[]) => {
     <!-- motor -->
     <path d="M466 22H700V118H466z" fill="#1B1F55" stroke="#DCE3FF" stroke-width="1.6" />
     <path d="M480 36H686M480 46H686M480 94H686M480 104H686" stroke="#3C4390" stroke-width="1" />
-    <text x="583" y="79" fill="#A3AEE0" font-size="14" text-anchor="middle">{{ names.movable }}</text>
+    <text x="583" y="66" fill="#A3AEE0" font-size="14" text-anchor="middle">{{ names.movable }}</text>
+    <path d="M537 70h92v19h-92z" fill="#15183F" stroke="#A3AEE0" stroke-width="1" />
+    <text x="583" y="84" fill="#DCE3FF" font-size="13" text-anchor="middle" class="figure">{{ plate }}</text>
     <g v-for="(foot, i) in feet" :key="foot.name">
       <path
         :d="`M${MOTOR_FEET[i]!.x} 118h${MOTOR_FEET[i]!.w}v8h-${MOTOR_FEET[i]!.w}z`"

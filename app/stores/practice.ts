@@ -1,27 +1,48 @@
 import { defineStore } from 'pinia'
 import type { ActRefusal, BenchAct } from '~~/core/practice/acts'
-import { drawBench, type BenchLie } from '~~/core/practice/bench'
+import type { Bench, BenchLie } from '~~/core/practice/bench'
 import type { BenchState } from '~~/core/practice/benchState'
-import { actRefusal, afterAct } from '~~/core/practice/doAct'
-import { stateOf } from '~~/core/practice/doubts'
+import type { DriveAct, DriveRefusal } from '~~/core/practice/drive/driveActs'
+import type { DriveBelts, DriveBench } from '~~/core/practice/drive/driveBench'
+import type { DriveState } from '~~/core/practice/drive/driveState'
 import type { BenchFault } from '~~/core/practice/faults'
 import type { Hands } from '~~/core/practice/hands'
+import { benchAsLeft, type KindOfBench } from '~~/core/practice/kindOfBench'
 import type { LessonId } from '~~/core/practice/lessons'
-import { openingActs, openingEntries } from '~~/core/practice/opening'
-import type { Review } from '~~/core/practice/review'
-import { benchOf, entriesOf, type HintStep, type PracticeStep } from '~~/core/practice/steps'
-import type { CoupledStageId } from '~~/core/jobs/coupled'
+import type { Review } from '~~/core/practice/reviews'
+import type { TrySetting } from '~~/core/practice/setting'
+import { entriesOf, type HintStep, type PracticeStep } from '~~/core/practice/steps'
+import type { StageId } from '~~/core/jobs/jobs'
 import type { LogEntry } from '~~/core/logbook/entry'
-import { settleSetUp } from '~~/core/stages/setUp/setUp'
 import type { PractisedMachine } from '~~/shared/practice/stand'
-import { practiceWords } from '~~/shared/wording/en/practice'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
 import { composeEntry } from '~/device/composeEntry'
 import { deviceStore } from '~/device/database'
 import { newId } from '~/device/newId'
 import { practiceId } from '~/doors/isPractice'
 import { ahead } from '~/stages/ahead'
 
-const loadReview = ahead(() => import('~~/core/practice/review'))
+const loadCoupled = ahead(() => import('~~/core/practice/coupledBench'))
+const loadBelt = ahead(() => import('~~/core/practice/drive/beltBench'))
+/** What it takes to look back, by what stands on the bench. */
+const REVIEWS = {
+  coupled: ahead(() => import('~~/core/practice/review').then((m) => m.reviewOf)),
+  belt: ahead(() => import('~~/core/practice/drive/driveReview').then((m) => m.driveReviewOf)),
+} as const
+
+/** A kind whose bench, state and acts are nobody's business here: they were made by it and go back to it. */
+type AnyKind = KindOfBench<
+  TrySetting['machine']['drive'],
+  unknown,
+  unknown,
+  unknown,
+  ActRefusal | DriveRefusal
+>
+/** A machine as it stands on the bench; `drive` says of which kind bench and state are. */
+type Standing = { readonly kind: AnyKind } & (
+  | { readonly drive: 'coupled'; readonly bench: Bench; readonly now: BenchState }
+  | { readonly drive: 'belt'; readonly bench: DriveBench; readonly now: DriveState }
+)
 
 /** What a try is set up from; the same set-up gives the same machine to anybody. */
 export interface TrySetUp {
@@ -30,8 +51,11 @@ export interface TrySetUp {
   readonly seed: number
   readonly hands: Hands
   readonly faults: readonly BenchFault[]
-  readonly lie: BenchLie
-  readonly from: CoupledStageId
+  /** How a coupled machine lies. */
+  readonly lie?: BenchLie
+  /** What lies on the sheaves of a drive. */
+  readonly belts?: DriveBelts
+  readonly from: StageId
 }
 
 /** A try as this device keeps it. */
@@ -46,26 +70,37 @@ export interface PracticeRecord extends TrySetUp {
   readonly finishedAt: string | null
 }
 
-const settingOf = ({ machine, seed, hands, faults, lie }: TrySetUp) => ({
-  machine,
-  seed,
-  hands,
-  faults,
-  lie,
-})
+/** Draws the machine of a try; what that takes comes with its kind. */
+const drawn = async (setUp: TrySetUp, steps: readonly PracticeStep[]): Promise<Standing> => {
+  const { drive } = setUp.machine
+  const kind = (
+    drive === 'belt' ? (await loadBelt()).BELT_BENCH : (await loadCoupled()).COUPLED_BENCH
+  ) as AnyKind
+  // How it lies is said of a coupled machine, what is on its sheaves of a drive.
+  const bench = kind.draw(setUp as TrySetting)
+  return { drive, kind, bench, now: benchAsLeft(kind, bench, steps) } as Standing
+}
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 /** The bench in view: the machine with what hides in it, what hands did to it, and how much was asked. */
 export const usePractice = defineStore('practice', () => {
   const session = useSession()
   const record = shallowRef<PracticeRecord | null>(null)
-  const now = shallowRef<BenchState | null>(null)
+  const standing = shallowRef<Standing | null>(null)
   /** Shown while the shafts are on their way; null where they stand. */
   const underway = shallowRef<BenchState | null>(null)
-  const refused = ref<ActRefusal | null>(null)
-  const bench = computed(() => (record.value ? drawBench(settingOf(record.value)) : null))
+  const refused = ref<ActRefusal | DriveRefusal | null>(null)
   const entries = computed(() => entriesOf(record.value?.steps ?? []))
-  const shown = computed(() => underway.value ?? now.value)
+  /** A coupled machine on the bench: how it stands, and how it is shown while the shafts are on their way. */
+  const coupled = computed(() => {
+    const s = standing.value
+    return s?.drive === 'coupled' ? { bench: s.bench, now: s.now, shown: underway.value ?? s.now } : null
+  })
+  /** A belt drive on the bench. */
+  const drive = computed(() => {
+    const s = standing.value
+    return s?.drive === 'belt' ? { bench: s.bench, now: s.now } : null
+  })
   /** The furthest that was asked since something was last logged. */
   const asked = computed((): HintStep | null => {
     const steps = record.value?.steps ?? []
@@ -76,7 +111,7 @@ export const usePractice = defineStore('practice', () => {
     }
     return null
   })
-  const quietWhy = practiceWords(useWords()).quietWhy
+  const quietWhy = practiceBenchWords(useWords()).quietWhy
 
   const keep = () => {
     const kept = record.value
@@ -87,7 +122,7 @@ export const usePractice = defineStore('practice', () => {
       .catch(() => null)
   }
   const add = (
-    step: { readonly act: BenchAct } | { readonly entry: LogEntry } | { readonly hint: HintStep },
+    step: { readonly act: BenchAct | DriveAct } | { readonly entry: LogEntry } | { readonly hint: HintStep },
   ) => {
     if (!record.value) return
     const at = new Date().toISOString()
@@ -95,31 +130,32 @@ export const usePractice = defineStore('practice', () => {
     keep()
   }
 
-  const show = (kept: PracticeRecord) => {
+  const show = async (kept: PracticeRecord) => {
+    const stands = await drawn(kept, kept.steps)
     record.value = kept
+    standing.value = stands
     underway.value = null
     refused.value = null
-    now.value = bench.value ? benchOf(bench.value, kept.steps) : null
   }
   /** Fetches a try of this device into view. Throws an ApiFailure where there is none. */
   const load = async (id: string) => {
     if (record.value?.id === id) return
     const kept = (await (await deviceStore()).get('practice', id)) as PracticeRecord | undefined
     if (!kept) throw outOfReach()
-    show(kept)
+    await show(kept)
   }
 
   /** Sets up a bench and answers the id of the try. */
   const start = async (setUp: TrySetUp): Promise<string> => {
     const id = practiceId(newId())
-    const drawn = drawBench(settingOf(setUp))
+    const { kind, bench } = await drawn(setUp, [])
+    const opening = await kind.opening(bench, setUp.from)
     const at = new Date().toISOString()
     const written: LogEntry[] = []
-    for (const body of openingEntries(drawn, setUp.from))
-      written.push(composeEntry(body, written, session.authorId))
+    for (const body of opening.entries) written.push(composeEntry(body, written, session.authorId))
     const steps: PracticeStep[] = [
       ...written.map((entry) => ({ at, entry })),
-      ...openingActs(drawn).map((act) => ({ at, act })),
+      ...(opening.acts as readonly (BenchAct | DriveAct)[]).map((act) => ({ at, act })),
     ]
     const kept: PracticeRecord = {
       ...plain(setUp),
@@ -131,7 +167,7 @@ export const usePractice = defineStore('practice', () => {
       finishedAt: null,
     }
     await (await deviceStore()).put('practice', plain(kept))
-    show(kept)
+    await show(kept)
     return id
   }
 
@@ -146,42 +182,49 @@ export const usePractice = defineStore('practice', () => {
       finishedAt: null,
     }
     await (await deviceStore()).put('practice', plain(kept))
-    show(kept)
+    await show(kept)
     return id
   }
 
   /** Hands do something; said why where they can't. */
-  const hands = (act: BenchAct): boolean => {
-    if (!bench.value || !now.value) return false
-    refused.value = actRefusal(bench.value, now.value, act)
+  const hands = (act: BenchAct | DriveAct): boolean => {
+    const s = standing.value
+    if (!s) return false
     underway.value = null
+    refused.value = s.kind.refusal(s.bench, s.now, act)
     if (refused.value) return false
-    now.value = afterAct(bench.value, now.value, act)
+    standing.value = { ...s, now: s.kind.after(s.bench, s.now, act) } as Standing
     add({ act })
     return true
   }
 
-  /** An entry as it was logged; a set-up that mounts other instruments mounts them on the bench. */
+  /** An entry as it was logged, and what hands do along with it: a set-up mounts its instruments. */
   const write = (entry: LogEntry) => {
     add({ entry })
-    if (entry.kind !== 'set-up' || !now.value) return
-    const { how } = settleSetUp(entry)
-    if (standsOtherwise(how, now.value.mount)) hands({ act: 'mount', how })
+    const s = standing.value
+    const along = s?.kind.along(s.bench, s.now, entry)
+    if (along) hands(along as BenchAct | DriveAct)
   }
 
   /** The set that fails its checks and is used all the same, while the checks keep quiet; null where none does. */
   const quietlyUsed = (entry: LogEntry): string | null => {
-    if (entry.kind !== 'readings-taken' || !record.value) return null
-    const { latest } = stateOf(record.value.machine, entries.value)
-    const there = latest.sets.some((s) => s.set.entry.id === entry.id)
-    return there && latest.trust === 'doubtful' ? entry.id : null
+    const s = standing.value
+    return s?.kind.refusedSet(s.bench, entries.value, entry) ?? null
   }
+  /** Moves made since the hands came in. */
+  const moves = computed(() => {
+    const own = entriesOf((record.value?.steps ?? []).slice(record.value?.opened ?? 0))
+    return standing.value?.kind.moves(own) ?? 0
+  })
 
   const ask = (hint: HintStep) => add({ hint })
   /** Looks back on the try as it stands; what that takes is fetched when it is first asked for. */
   const review = async (): Promise<Review | null> => {
-    const { reviewOf } = await loadReview()
-    return record.value && bench.value ? reviewOf(bench.value, record.value.steps, record.value.opened) : null
+    const [s, kept] = [standing.value, record.value]
+    if (!s || !kept) return null
+    return s.drive === 'belt'
+      ? (await REVIEWS.belt())(s.bench, kept.steps, kept.opened)
+      : (await REVIEWS.coupled())(s.bench, kept.steps, kept.opened)
   }
   const finish = () => {
     if (!record.value || record.value.finishedAt) return
@@ -191,11 +234,11 @@ export const usePractice = defineStore('practice', () => {
 
   return {
     record,
-    bench,
-    now,
+    coupled,
+    drive,
     underway,
-    shown,
     refused,
+    moves,
     entries,
     asked,
     quietWhy,
@@ -210,19 +253,3 @@ export const usePractice = defineStore('practice', () => {
     finish,
   }
 })
-
-/** Whether a set-up puts other instruments on the shafts than stand there: sag and signs are only told. */
-const standsOtherwise = (how: NonNullable<BenchState['mount']>, mount: BenchState['mount']): boolean => {
-  const stands = (m: BenchState['mount']) => {
-    if (m?.method === 'rim-face')
-      return [
-        m.method,
-        m.given.rim.carriedBy,
-        m.given.rim.turning,
-        ...m.given.faces.map((f) => f.plunger),
-      ].join()
-    if (m?.method === 'reverse-rim') return [m.method, m.given.onStationary.turning].join()
-    return m?.method ?? ''
-  }
-  return stands(how) !== stands(mount)
-}

@@ -1,7 +1,7 @@
 import type { FootPlane } from '../coupling/feet'
 import { ALIGNED, lineSum, positionAt, type Misalignment } from '../frame/planes'
 import type { MachineRole, Side } from '../plan/pairNames'
-import { normalFrom, seededRandom, type Random } from '../random/random'
+import type { Random } from '../random/random'
 import type { CoupledMachine } from '../register/coupledMachine'
 import { OPEN_COUPLING, type CouplingGrip } from '../simulate/couplingGrip'
 import type { Hub } from '../simulate/hub'
@@ -9,6 +9,7 @@ import { standOn, type FourFeet, type SimulatedMachine } from '../simulate/machi
 import { lineBetween, REFERENCE_AXIS } from '../simulate/shaftAxis'
 import type { Spread } from '../uncertainty/spread'
 import { toCore, type Millimetres } from '../units/unitSystem'
+import { between, chanceFor, signed } from './chance'
 import type { BenchFault } from './faults'
 import { spreadOfHands, type Hands } from './hands'
 
@@ -25,8 +26,8 @@ export interface BenchSetting {
   readonly lie?: BenchLie
 }
 
-/** How the shafts lie at the start: as a lift left them, as rough-in leaves them, high or low alone, or close to in band. */
-export type BenchLie = 'dropped' | 'roughed' | 'height-only' | 'side-only' | 'close'
+/** How the shafts lie at the start: as a lift left them, as rough-in leaves them, high or low alone, close to in band, or good enough for a slower motor alone. */
+export type BenchLie = 'dropped' | 'roughed' | 'height-only' | 'side-only' | 'close' | 'slow-enough'
 
 /** A foot of the movable machine by the numbers everybody gives it: f1 inboard left, then round. */
 export type BenchFoot = 1 | 2 | 3 | 4
@@ -80,21 +81,9 @@ export interface Bench {
   readonly leaf: (marked: Millimetres) => Leaf
   /** How the movable shaft rises against the driven one from cold to warm. */
   readonly growth: Misalignment
+  /** The speed that stands on the motor's plate, rpm; the register may have another. */
+  readonly plate: number
 }
-
-const between = (random: Random, low: number, high: number) => low + (high - low) * random()
-const signed = (random: Random, low: number, high: number) =>
-  (random() < 0.5 ? -1 : 1) * between(random, low, high)
-
-/** Chance for one purpose of one bench: what is drawn for one thing never shifts what is drawn for another. */
-export const chanceFor = (seed: number, purpose: string, nth = 0): Random => {
-  let mixed = seed ^ Math.imul(nth + 1, 0x9e3779b1)
-  for (const c of purpose) mixed = Math.imul(mixed ^ c.charCodeAt(0), 0x01000193)
-  return seededRandom(mixed >>> 0)
-}
-/** One normally spread number for a purpose. */
-export const normalFor = (seed: number, purpose: string, nth = 0): number =>
-  normalFrom(chanceFor(seed, purpose, nth))()
 
 /** Offsets (mm) and angles (mm/mm) of a lie: least and most of each plane. */
 const LIES: Readonly<
@@ -108,6 +97,7 @@ const LIES: Readonly<
   'height-only': { v: [0.15, 0.4, 0.0008], h: [0, 0.01, 0] },
   'side-only': { v: [0, 0.01, 0], h: [0.15, 0.4, 0.0008] },
   close: { v: [0.02, 0.05, 0.00012], h: [0.02, 0.05, 0.00012] },
+  'slow-enough': { v: [0.057, 0.07, 0.00008], h: [0, 0.015, 0.00008] },
 }
 
 const drawLine = (random: Random, lie: BenchLie): Misalignment => {
@@ -127,6 +117,13 @@ const outerPair = (machine: CoupledMachine, role: MachineRole): readonly [FootPl
 }
 
 const GRIP: CouplingGrip = { lateral: 900, bending: 4e6, shaftLateral: 2400, shaftBending: 6e7 }
+
+/** Speeds that motors of two, four, six and eight poles have, rpm. */
+const PLATES = [740, 985, 1480, 2970]
+
+/** The plate of a motor that somebody put in place of the registered one: the next faster, of the fastest the next slower. */
+const otherPlate = (rpm: number): number =>
+  PLATES.find((p) => p > 1.3 * rpm) ?? [...PLATES].reverse().find((p) => p < rpm / 1.3) ?? rpm
 
 /** The pair and side of a numbered foot. */
 export const footPlace = (foot: BenchFoot): { readonly pair: 0 | 1; readonly side: Side } => ({
@@ -302,6 +299,7 @@ export const drawBench = (setting: BenchSetting): Bench => {
       ? { foot: BENCH_FEET[Math.floor(bentAt() * 4)] as BenchFoot, open: between(bentAt, 8, 13) * MIL }
       : null,
     leaf,
+    plate: has('wrong-nameplate') ? otherPlate(machine.rpm) : machine.rpm,
     growth: {
       ...ALIGNED,
       offset: { v: signed(warm, 0.08, 0.16), h: 0 },

@@ -2,7 +2,8 @@ import { normalClock } from '../frame/clock'
 import { circlesOf, type MethodGiven } from '../methods/methods'
 import { faceTravel, rimTravel, type ShaftPair } from '../simulate/bracketDial'
 import { toCore, type Degrees, type Millimetres } from '../units/unitSystem'
-import { normalFor, type Bench } from './bench'
+import type { Bench } from './bench'
+import { normalFor } from './chance'
 import { shaftsOnBench, type BenchState } from './benchState'
 
 /** How a bracket and its dial really stand. */
@@ -12,6 +13,8 @@ type Mounted =
       readonly carriedBy: 'movable' | 'stationary'
       readonly plane: Millimetres
       readonly bothTurn: boolean
+      /** A head has no bar that hangs. */
+      readonly sagless?: boolean
     }
   | {
       readonly kind: 'face'
@@ -56,16 +59,28 @@ const mountedAt = (bench: Bench, how: MethodGiven, circle: string): Mounted | nu
         bothTurn: (own.turning ?? 'both') === 'both',
       }
     }
+    case 'heads': {
+      // Each feels where the other shaft's axis lies in its own plane; no bar hangs.
+      const onDriven = circle === 'stationary'
+      const at = onDriven ? how.given.stationaryPlane : how.given.movablePlane
+      return {
+        kind: 'rim',
+        carriedBy: onDriven ? 'movable' : 'stationary',
+        plane: taped(at, `head ${circle}`),
+        bothTurn: true,
+        sagless: true,
+      }
+    }
     default:
       return null
   }
 }
 
-/** Dials a set-up puts on the bench, in the order they are read. */
+const ON_BENCH: readonly MethodGiven['method'][] = ['rim-face', 'reverse-rim', 'heads']
+
+/** Dials or heads a set-up puts on the bench, in the order they are read. */
 export const dialsOn = (state: Pick<BenchState, 'mount'>): readonly string[] =>
-  state.mount && (state.mount.method === 'rim-face' || state.mount.method === 'reverse-rim')
-    ? circlesOf(state.mount)
-    : []
+  state.mount && ON_BENCH.includes(state.mount.method) ? circlesOf(state.mount) : []
 
 /** How far a plunger is pushed in at an angle, its bracket whole. */
 const plungerAt = (
@@ -78,7 +93,11 @@ const plungerAt = (
   const clock = normalClock(turned)
   const { carriedBy, bothTurn } = mounted
   return mounted.kind === 'rim'
-    ? rimTravel(shafts, { carriedBy, bothTurn, sag: bench.hang.rim, plane: mounted.plane }, clock)
+    ? rimTravel(
+        shafts,
+        { carriedBy, bothTurn, sag: mounted.sagless ? 0 : bench.hang.rim, plane: mounted.plane },
+        clock,
+      )
     : faceTravel(
         shafts,
         {
@@ -160,6 +179,10 @@ export const mountOn = (bench: Bench, state: BenchState, how: MethodGiven): Benc
   const stood = rested(bench, bare)
   return { ...stood, zeros: stood.needles }
 }
+
+/** Where the shaft really stands: what a head tells by itself, and a mark is missed by. */
+export const standsAt = (bench: Bench, state: BenchState): Degrees =>
+  normalClock(state.turned + stopError(bench, state.stops))
 
 /** Where a needle points before its zero, the unsteadiness of this stop included. */
 export const needleOf = (bench: Bench, state: BenchState, circle: string): Millimetres =>

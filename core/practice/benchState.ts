@@ -7,7 +7,8 @@ import type { ShaftPair } from '../simulate/bracketDial'
 import { standOn, type FourFeet, type SimulatedFoot, type SimulatedMachine } from '../simulate/machineOnFeet'
 import { axisOfLine, lineBetween, type ShaftAxis } from '../simulate/shaftAxis'
 import { toCore, type Degrees, type Millimetres } from '../units/unitSystem'
-import { BENCH_FEET, normalFor, type Bench, type BenchFoot, type Leaf } from './bench'
+import { BENCH_FEET, type Bench, type BenchFoot, type Leaf } from './bench'
+import { normalFor } from './chance'
 
 /** How the machine on the bench stands now, and what its instruments have been through. */
 export interface BenchState {

@@ -1,6 +1,4 @@
-import { coupledJob, type CoupledState } from '../jobs/coupled'
-import type { LogEntry } from '../logbook/entry'
-import type { CoupledMachine } from '../register/coupledMachine'
+import type { CoupledState } from '../jobs/coupled'
 import type { TrustFlag } from '../trust/trustReport'
 import type { Degrees, Millimetres } from '../units/unitSystem'
 import type { AchievedCause } from '../coupling/achieved'
@@ -22,6 +20,8 @@ export type DoubtCode =
   | 'pipe-pulls'
   | 'misread'
   | 'sides-swapped'
+  | 'read-warm'
+  | 'plate-differs'
 
 /** Something that was there to be seen at a step. */
 export interface Doubt {
@@ -46,6 +46,9 @@ const doubt = (code: DoubtCode, about: string, more: Partial<Doubt> = {}): Doubt
 
 /** How far a told sag may be off before it counts as not told. */
 const SAG_OFF: Millimetres = 0.03
+
+/** Share by which a told speed may be off the plate: nobody reads a slip of the motor out of it. */
+const SPEED_OFF = 0.02
 
 /** Each leaf that lies otherwise than the logbook has it, by foot. */
 const laidOtherwise = (state: CoupledState, now: BenchState): readonly BenchFoot[] =>
@@ -85,6 +88,7 @@ const toldMounts = (
 export const doubtsOf = (bench: Bench, state: CoupledState, now: BenchState): readonly Doubt[] => {
   const found: Doubt[] = []
   const { latest, setUp, feetCheck, moves } = state
+  if (Math.abs(state.rpm / bench.plate - 1) > SPEED_OFF) found.push(doubt('plate-differs', 'plate'))
   for (const { set, leftOut } of latest.sets)
     if (!set.sound && leftOut === null && latest.used.includes(set.entry.id))
       found.push(doubt('unsound-set', set.entry.id, { flags: set.flags }))
@@ -123,10 +127,6 @@ export const doubtsOf = (bench: Bench, state: CoupledState, now: BenchState): re
 
 const total = (list: readonly number[]) => list.reduce((s, t) => s + t, 0)
 
-/** The state a logbook folds to, for what a try is judged by. */
-export const stateOf = (machine: CoupledMachine, entries: readonly LogEntry[]): CoupledState =>
-  coupledJob(machine, entries).state
-
 /** Which hidden fault a doubt comes from, where one does. */
 export const faultBehind = (bench: Bench, { code, flags }: Doubt): BenchFault | null => {
   const has = (...list: readonly BenchFault[]) => list.find((f) => bench.faults.has(f)) ?? null
@@ -159,6 +159,10 @@ export const faultBehind = (bench: Bench, { code, flags }: Doubt): BenchFault | 
       return has('swapped-marks')
     case 'pipe-pulls':
       return has('pipe-strain')
+    case 'read-warm':
+      return has('still-warm')
+    case 'plate-differs':
+      return has('wrong-nameplate')
     default:
       return null
   }

@@ -8,6 +8,10 @@ export const HABITS = [
   'three-and-nine',
   'lays-what-is-logged',
   'reads-uncoupled',
+  'reads-what-is-there',
+  'numbers-before-moving',
+  'tells-belts-age',
+  'reads-after-tightening',
 ] as const
 export type Habit = (typeof HABITS)[number]
 

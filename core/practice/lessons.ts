@@ -1,10 +1,13 @@
+import type { BeltStageId } from '../jobs/belt'
 import type { CoupledStageId } from '../jobs/coupled'
 import type { BenchLie } from './bench'
+import type { DriveBelts } from './drive/driveBench'
 import type { BenchFault } from './faults'
 import type { Hands } from './hands'
-import type { StandId } from './stands'
+import type { BeltStandId, CoupledStandId } from './stands'
 
 export const LESSON_IDS = [
+  'plate-tells-otherwise',
   'foot-that-rocks',
   'straightedge-first',
   'which-way-it-counts',
@@ -15,21 +18,23 @@ export const LESSON_IDS = [
   'no-room-in-the-hole',
   'both-dials-to-zero',
   'coupled-uncoupled',
+  'cold-but-aimed-hot',
   'pipe-that-pulls',
   'leaf-that-lies',
+  'three-touch-one-not',
+  'top-leans-out',
+  'base-that-sticks',
+  'set-otherwise',
+  'one-of-four',
+  'slack-after-a-day',
 ] as const
 export type LessonId = (typeof LESSON_IDS)[number]
 
-/** A lesson: which stand it is on, what is hidden, and where the hands come in. */
-export interface Lesson {
+interface AnyLesson {
   readonly id: LessonId
-  readonly phase: 'prepare' | 'measure' | 'correct' | 'finish'
-  readonly stand: StandId
+  readonly phase: 'prepare' | 'measure' | 'correct' | 'finish' | 'belts'
   readonly faults: readonly BenchFault[]
-  readonly lie: BenchLie
   readonly hands: Hands
-  /** The stage it begins at; what comes before has been done. */
-  readonly from: CoupledStageId
   /** Its own machine is drawn from this. */
   readonly seed: number
   /** Machines on which what is hidden is bound to show, where not every one does. */
@@ -37,8 +42,37 @@ export interface Lesson {
   readonly minutes: number
 }
 
+/** A lesson on a coupled machine: which stand, how it lies, and the stage where the hands come in; what comes before is done. */
+export interface CoupledLesson extends AnyLesson {
+  readonly stand: CoupledStandId
+  readonly lie: BenchLie
+  readonly from: CoupledStageId
+}
+
+/** A lesson on a belt drive. */
+export interface BeltLesson extends AnyLesson {
+  readonly stand: BeltStandId
+  readonly belts: DriveBelts
+  readonly from: BeltStageId
+}
+
+export type Lesson = CoupledLesson | BeltLesson
+
+export const onBelts = (lesson: Lesson): lesson is BeltLesson => 'belts' in lesson
+
 /** Every lesson, in the order of the work. */
 export const LESSONS: readonly Lesson[] = [
+  {
+    id: 'plate-tells-otherwise',
+    phase: 'prepare',
+    stand: 'short',
+    faults: ['wrong-nameplate'],
+    lie: 'slow-enough',
+    hands: 'steady',
+    from: 'as-found',
+    seed: 61,
+    minutes: 15,
+  },
   {
     id: 'foot-that-rocks',
     phase: 'prepare',
@@ -152,6 +186,17 @@ export const LESSONS: readonly Lesson[] = [
     minutes: 25,
   },
   {
+    id: 'cold-but-aimed-hot',
+    phase: 'finish',
+    stand: 'short',
+    faults: ['still-warm'],
+    lie: 'height-only',
+    hands: 'steady',
+    from: 'as-found',
+    seed: 1051,
+    minutes: 25,
+  },
+  {
     id: 'pipe-that-pulls',
     phase: 'finish',
     stand: 'long',
@@ -173,6 +218,74 @@ export const LESSONS: readonly Lesson[] = [
     seed: 1203,
     // A leaf that no plan wants would lie there unnoticed.
     shownBy: [1203, 1209, 1225, 1233, 1238, 1240, 1250, 1254],
+    minutes: 25,
+  },
+  {
+    id: 'three-touch-one-not',
+    phase: 'belts',
+    stand: 'belts',
+    faults: ['unequal-rims', 'turned-motor'],
+    belts: 'off',
+    hands: 'steady',
+    from: 'line-up',
+    seed: 1301,
+    minutes: 25,
+  },
+  {
+    id: 'top-leans-out',
+    phase: 'belts',
+    stand: 'belts',
+    faults: ['tilted-motor'],
+    belts: 'off',
+    hands: 'steady',
+    from: 'line-up',
+    seed: 1401,
+    minutes: 25,
+  },
+  {
+    id: 'base-that-sticks',
+    phase: 'belts',
+    stand: 'belts',
+    faults: ['sticking-base', 'turned-motor'],
+    belts: 'off',
+    hands: 'steady',
+    from: 'line-up',
+    seed: 1502,
+    // Where the far end has to come in: driven out it follows its screw.
+    shownBy: [1502, 1504, 1505, 1507, 1509, 1511, 1513, 1515],
+    minutes: 25,
+  },
+  {
+    id: 'set-otherwise',
+    phase: 'belts',
+    stand: 'set-sheave',
+    faults: ['changed-sheave'],
+    belts: 'off',
+    hands: 'steady',
+    from: 'inspect',
+    seed: 1601,
+    minutes: 20,
+  },
+  {
+    id: 'one-of-four',
+    phase: 'belts',
+    stand: 'belts',
+    faults: ['mismatched-belt'],
+    belts: 'run-in',
+    hands: 'ordinary',
+    from: 'tension',
+    seed: 1701,
+    minutes: 20,
+  },
+  {
+    id: 'slack-after-a-day',
+    phase: 'belts',
+    stand: 'belts',
+    faults: ['bedding-belts'],
+    belts: 'new',
+    hands: 'steady',
+    from: 'tension',
+    seed: 1801,
     minutes: 25,
   },
 ]

@@ -8,7 +8,8 @@ import { placesOf } from '../stages/look/looks'
 import { SAFETY_POINTS } from '../stages/makeSafe/entries'
 import { fromCore, type Millimetres } from '../units/unitSystem'
 import type { BenchAct } from './acts'
-import { BENCH_FEET, footPlace, normalFor, type Bench } from './bench'
+import { BENCH_FEET, footPlace, type Bench } from './bench'
+import { normalFor } from './chance'
 import { footHeight, freshBench } from './benchState'
 import { afterAct } from './doAct'
 import { faceGapNow, rimStepNow } from './feelers'
@@ -25,10 +26,22 @@ const usualMount = (bench: Bench): MethodGiven | null => {
   return how && ({ method: how.method, given: methodToCore(how, units) } as MethodGiven)
 }
 
+/** It ran until a moment ago: stopped, locked out, guard off, coupling opened. */
+const JUST_STOPPED: readonly BenchAct[] = [
+  { act: 'couple', made: true },
+  { act: 'guard', on: true },
+  { act: 'lock', on: false },
+  { act: 'run', minutes: 180 },
+  { act: 'lock', on: true },
+  { act: 'guard', on: false },
+  { act: 'couple', made: false },
+]
+
 /** How the bench is left to whoever comes: the dials at hand, and a strained coupling still made up, as it ran. */
 export const openingActs = (bench: Bench): readonly BenchAct[] => {
   const how = usualMount(bench)
   return [
+    ...(bench.faults.has('still-warm') ? JUST_STOPPED : []),
     ...(how ? [{ act: 'mount', how } as const] : []),
     ...(bench.faults.has('strained-coupling') ? [{ act: 'couple', made: true } as const] : []),
   ]

@@ -1,5 +1,5 @@
 import { PLANES, type Plane } from '../frame/planes'
-import type { EntryBody, LogEntry } from '../logbook/entry'
+import type { LogEntry } from '../logbook/entry'
 import { fromCore, type Degrees } from '../units/unitSystem'
 import { worthwhilePlan, planChanges, plansFor } from '../stages/plan/planning'
 import type { BenchAct } from './acts'
@@ -7,16 +7,14 @@ import { footNumber, type Bench } from './bench'
 import { dialNow, dialsOn } from './benchDials'
 import { freshBench, type BenchState } from './benchState'
 import { afterAct } from './doAct'
-import { stateOf } from './doubts'
+import { stateOf } from './stateOf'
 import { openingActs, openingEntries } from './opening'
-import type { PracticeStep } from './steps'
 import type { CoupledStageId } from '../jobs/coupled'
 import { settleSetUp } from '../stages/setUp/setUp'
+import { TryPlayer } from './tryPlayer'
 
 /** Somebody at the bench, for tests: does things with hands, reads needles, writes them down. */
-export class BenchPlayer {
-  readonly steps: PracticeStep[] = []
-  readonly entries: LogEntry[] = []
+export class BenchPlayer extends TryPlayer {
   readonly opened: number
   now: BenchState
 
@@ -24,30 +22,11 @@ export class BenchPlayer {
     readonly bench: Bench,
     from: CoupledStageId,
   ) {
+    super()
     this.now = freshBench(bench)
     for (const body of openingEntries(bench, from)) this.write(body)
     this.do(...openingActs(bench))
     this.opened = this.steps.length
-  }
-
-  private clock() {
-    return `2026-01-01T08:${String(Math.floor(this.steps.length / 60)).padStart(2, '0')}:${String(this.steps.length % 60).padStart(2, '0')}.000Z`
-  }
-
-  write(body: EntryBody): LogEntry {
-    const entry = {
-      ...body,
-      id: `entry-${this.entries.length + 1}`,
-      author: 'apprentice',
-      madeAt: this.clock(),
-      receivedAt: null,
-      after: this.entries[this.entries.length - 1]?.id ?? null,
-      before: null,
-      supersedes: null,
-    } satisfies LogEntry
-    this.entries.push(entry)
-    this.steps.push({ at: this.clock(), entry })
-    return entry
   }
 
   do(...acts: readonly BenchAct[]): this {

@@ -1,12 +1,25 @@
 import { describe, expect, it } from 'vitest'
 import { drawBench, type Bench } from './bench'
-import { LESSONS, lessonOf, seedAfter, seedOfTry, type LessonId } from './lessons'
+import {
+  LESSONS,
+  lessonOf,
+  onBelts,
+  seedAfter,
+  seedOfTry,
+  type CoupledLesson,
+  type LessonId,
+} from './lessons'
 import { BenchPlayer } from './player'
 import { reviewOf } from './review'
 import { STANDS } from './stands'
 
+const coupled = (id: LessonId): CoupledLesson => {
+  const lesson = lessonOf(id)
+  if (!lesson || onBelts(lesson)) throw new Error(`${id} is no lesson on a coupling`)
+  return lesson
+}
 const lessonBench = (id: LessonId): { bench: Bench; player: BenchPlayer } => {
-  const lesson = lessonOf(id)!
+  const lesson = coupled(id)
   const { seed, hands, faults, lie, stand, from } = lesson
   const bench = drawBench({ machine: STANDS[stand], seed, hands, faults, lie })
   return { bench, player: new BenchPlayer(bench, from) }
@@ -92,7 +105,7 @@ describe('a review', () => {
   })
 
   it('does not call a leaf that lies found while the move it was laid for is still off', () => {
-    const lesson = lessonOf('leaf-that-lies')!
+    const lesson = coupled('leaf-that-lies')
     for (const nth of [0, 1, 2, 3, 4, 5, 6, 7]) {
       const seed = seedOfTry(lesson, nth)
       const bench = drawBench({ ...lesson, machine: STANDS[lesson.stand], seed })
@@ -125,7 +138,7 @@ describe('a review', () => {
   it('a lesson shows what it hides to whoever looks: a careless hand goes past it', () => {
     const careless = (id: LessonId, seeds: number) =>
       Array.from({ length: seeds }, (_, nth) => {
-        const lesson = lessonOf(id)!
+        const lesson = coupled(id)
         const bench = drawBench({ ...lesson, machine: STANDS[lesson.stand], seed: seedOfTry(lesson, nth) })
         const player = new BenchPlayer(bench, lesson.from)
         if (!player.state.setUp)
@@ -140,12 +153,68 @@ describe('a review', () => {
       expect(moments.map((m) => m.fault)).toContain('slipping-bracket')
     for (const moments of careless('coupled-uncoupled', 6))
       expect(moments.map((m) => m.doubt.code)).toContain('read-made-up')
+    for (const moments of careless('cold-but-aimed-hot', 6))
+      expect(moments.map((m) => m.fault)).toContain('still-warm')
     for (const moments of careless('which-way-it-counts', 6))
       expect(moments.map((m) => m.fault)).toContain('counts-other-way')
     const stuck = careless('one-that-wont-repeat', 6)
     expect(stuck.map((moments) => moments.some((m) => m.fault === 'sticking-needle'))).toEqual(
       stuck.map(() => true),
     )
+  })
+
+  it('calls a machine that ran a moment ago found once it was waited for, and judges it by how it lies cold', () => {
+    for (let nth = 0; nth < 6; nth++) {
+      const lesson = coupled('cold-but-aimed-hot')
+      const bench = drawBench({ ...lesson, machine: STANDS[lesson.stand], seed: seedOfTry(lesson, nth) })
+      const warm = new BenchPlayer(bench, lesson.from)
+      expect(warm.now.warm).toBeGreaterThan(0.9)
+      warm.read()
+      warm.read()
+      warm.move()
+      expect(reviewOf(bench, warm.steps, warm.opened)).toMatchObject({ faults: [{ cured: false }] })
+      const cold = new BenchPlayer(bench, lesson.from)
+      for (let i = 0; i < 4; i++) cold.do({ act: 'wait', minutes: 120 })
+      cold.read()
+      cold.read()
+      cold.move()
+      cold.read()
+      cold.read()
+      const left = reviewOf(bench, cold.steps, cold.opened)
+      expect(left, `try ${String(nth)}`).toMatchObject({ verdict: 'in', faults: [{ cured: true }] })
+      expect(left.moments.map((m) => m.doubt.code)).not.toContain('read-warm')
+    }
+  })
+
+  it('holds a machine to the speed on its plate: what passes at the registered one is out, until the opening is put right', () => {
+    for (let nth = 0; nth < 6; nth++) {
+      const lesson = coupled('plate-tells-otherwise')
+      const bench = drawBench({ ...lesson, machine: STANDS[lesson.stand], seed: seedOfTry(lesson, nth) })
+      expect(bench.plate).toBeGreaterThan(1.5 * bench.setting.machine.rpm)
+      const player = new BenchPlayer(bench, lesson.from)
+      player.read()
+      player.read()
+      expect(player.state.latest.judgement?.verdict, `try ${String(nth)}`).toBe('in')
+      const careless = reviewOf(bench, player.steps, player.opened)
+      expect(careless).toMatchObject({ verdict: 'out', faults: [{ cured: false }] })
+      expect(careless.fewest).toBeGreaterThan(0)
+      expect(careless.moments.filter((m) => m.passedAt !== null).map((m) => m.fault)).toEqual([
+        'wrong-nameplate',
+      ])
+      const [opening] = player.entries
+      if (opening?.kind !== 'job-opened') throw new Error('not opened')
+      player.write(
+        { kind: 'job-opened', payload: { ...opening.payload, rpm: bench.plate } },
+        { entry: opening.id, reason: 'read off the plate' },
+      )
+      player.move(careless.best.moves.map((m) => m.plane))
+      player.read()
+      player.read()
+      const careful = reviewOf(bench, player.steps, player.opened)
+      expect(careful, `try ${String(nth)}`).toMatchObject({ verdict: 'in', faults: [{ cured: true }] })
+      expect(careful.moments.filter((m) => m.passedAt !== null)).toEqual([])
+      expect(careful.moves).toBe(careful.fewest)
+    }
   })
 
   it('calls a needle that sticks found only once two sets repeat', () => {

@@ -4,57 +4,47 @@ import type { LogEntry } from '../logbook/entry'
 import type { Misalignment } from '../frame/planes'
 import type { Verdict } from '../judge/judge'
 import { judge } from '../judge/judge'
+import type { SettledTolerance } from '../judge/tolerance'
+import { limitsOf } from '../register/measuredMachine'
 import { drawBench, type Bench } from './bench'
 import { freshBench, lineOnBench, type BenchState } from './benchState'
 import { afterAct } from './doAct'
-import { doubtsOf, faultBehind, stateOf, type Doubt } from './doubts'
+import { doubtsOf, faultBehind, type Doubt, type DoubtCode } from './doubts'
+import { stateOf } from './stateOf'
 import type { CoupledState } from '../jobs/coupled'
-import type { BenchFault } from './faults'
+import type { BenchAct } from './acts'
+import { COUPLED_FAULTS, type CoupledFault } from './faults'
 import type { HabitSeen } from './habits'
 import { fewestMoves, truthInput, type Fewest } from './fewest'
 import { movesMade } from './movesMade'
 import { copiedFrom, NOTHING_SHOWN, seenStop } from './shown'
-import { hintsOf, type HintStep, type PracticeStep } from './steps'
+import { minutesOf, MomentKeeper, type Looked, type MomentOf } from './looked'
+import { hintsOf, type PracticeStep } from './steps'
 
-/** What was there to be seen in a try, from where on, and what became of it. */
-export interface Moment {
-  readonly doubt: Doubt
-  readonly fault: BenchFault | null
-  /** Step after which it could be seen. */
-  readonly from: number
-  /** Step by which something was done about it; null when a move, or the end, came first. */
-  readonly seenBy: number | null
-  /** The move or the end that went past it; null where none did. */
-  readonly passedAt: number | null
-  /** How the shafts really lay when it could first be seen, and what the readings in use said then. */
-  readonly truth: Misalignment
-  readonly told: Misalignment | null
-}
+export type Moment = MomentOf<Doubt, Misalignment, Misalignment>
 
-/** A try as it is looked back on. */
-export interface Review {
+/** A try on a coupled machine as it is looked back on. */
+export interface CoupledReview extends Looked {
+  readonly kind: 'coupled'
   readonly moments: readonly Moment[]
-  readonly habits: readonly HabitSeen[]
-  readonly moves: number
-  readonly fewest: number
   readonly best: Fewest
-  /** How the shafts really lie at the end, judged. */
+  /** How the shafts really lie at the end. */
   readonly truth: Misalignment
-  readonly verdict: Verdict
-  readonly hints: readonly HintStep[]
-  readonly minutes: number
-  /** Faults that were hidden, and whether each was cured or taken into account. */
-  readonly faults: readonly { readonly fault: BenchFault; readonly cured: boolean }[]
 }
+
+/** Share of the way to warm below which a machine counts as cold. */
+const STILL_WARM = 0.1
+/** How the shafts lie once it has cooled down: what a job aims at. */
+const lineCold = (bench: Bench, now: BenchState) => lineOnBench(bench, { ...now, warm: 0 })
 
 const DECIDES: readonly LogEntry['kind'][] = ['move-made', 'job-closed']
 
-const sameDoubt = (a: Doubt, b: Doubt) => a.code === b.code && a.about === b.about
+const isCoupledFault = (fault: string): fault is CoupledFault => COUPLED_FAULTS.some((f) => f === fault)
 const isVerdict = (v: string): v is Verdict => v === 'in' || v === 'edge' || v === 'out'
 
 /** Whether a fault was cured, or found in time to be taken into account: by what stands at the end of a try. */
 const isCured = (
-  fault: BenchFault,
+  fault: CoupledFault,
   now: BenchState,
   { setUp, feetCheck, looks, runouts, latest, moves }: CoupledState,
   doubts: readonly Doubt[],
@@ -62,6 +52,8 @@ const isCured = (
   const tells = (...codes: readonly Doubt['code'][]) => doubts.some((d) => codes.includes(d.code))
   const repeats = latest.used.length > 1 && !tells('unsound-set', 'sets-differ')
   switch (fault) {
+    case 'wrong-nameplate':
+      return !tells('plate-differs')
     case 'slipping-bracket':
       return now.clamped
     case 'hanging-bar':
@@ -75,6 +67,8 @@ const isCured = (
       return now.pipeSlack || looks.pipe !== null
     case 'strained-coupling':
       return latest.sets.length > 0 && !tells('read-made-up')
+    case 'still-warm':
+      return latest.sets.length > 0 && !tells('read-warm')
     case 'swapped-marks':
       return latest.sets.length > 0 && !tells('sides-swapped')
     case 'false-shim':
@@ -110,12 +104,12 @@ const copyDoubt = (
  * Looks back on a try: what could be seen when, and whether it was, before the next move or the end. `opened` is how
  * many steps were there before the hands came in.
  */
-export const reviewOf = (bench: Bench, steps: readonly PracticeStep[], opened: number): Review => {
+export const reviewOf = (bench: Bench, steps: readonly PracticeStep[], opened: number): CoupledReview => {
   const { machine } = bench.setting
   let now = freshBench(bench)
   let shown = NOTHING_SHOWN
   const entries: LogEntry[] = []
-  const moments: { -readonly [K in keyof Moment]: Moment[K] }[] = []
+  const keeper = new MomentKeeper<Doubt, Misalignment, Misalignment>()
   const habits: HabitSeen[] = []
   const standing = () => standingEntries(entries)
   /** Sets that were copied wrongly or taken with the coupling made up: told by the bench, not by the logbook. */
@@ -135,7 +129,7 @@ export const reviewOf = (bench: Bench, steps: readonly PracticeStep[], opened: n
 
   steps.forEach((step, i) => {
     if ('act' in step) {
-      now = afterAct(bench, now, step.act)
+      now = afterAct(bench, now, step.act as BenchAct)
       if (step.act.act === 'zero' || step.act.act === 'mount') shown = NOTHING_SHOWN
       shown = seenStop(bench, now, shown)
       return
@@ -145,9 +139,7 @@ export const reviewOf = (bench: Bench, steps: readonly PracticeStep[], opened: n
     const past = i >= opened ? inForce() : null
     if (past && DECIDES.includes(entry.kind)) {
       // Whatever is in force as a move is logged was gone past, but for leaves laid and about to be logged.
-      for (const m of moments)
-        if (m.seenBy === null && m.passedAt === null && past.doubts.some((d) => sameDoubt(d, m.doubt)))
-          m.passedAt = i
+      keeper.passed(past.doubts, i)
       if (entry.kind === 'move-made') habits.push(...habitsAtMove(past.state, past.doubts))
     }
     entries.push(entry)
@@ -156,26 +148,23 @@ export const reviewOf = (bench: Bench, steps: readonly PracticeStep[], opened: n
     if (entry.kind === 'readings-taken') {
       const copied = copyDoubt(bench, state, entry, shown)
       const madeUp = now.made && besideOf(state) !== 'prove'
-      const told = copied ?? (madeUp ? madeUpDoubt(entry.id) : null)
+      // The hot check wants it warm; every other set is read cold, and aims at where it lies cold.
+      const warm = now.warm > STILL_WARM && besideOf(state) !== 'hot-check'
+      const told =
+        copied ?? (madeUp ? asideOf('read-made-up', entry.id) : warm ? asideOf('read-warm', entry.id) : null)
       if (told) aside.set(entry.id, told)
       habits.push({ habit: 'three-and-nine', well: copied?.code !== 'sides-swapped' })
       habits.push({ habit: 'reads-uncoupled', well: !madeUp })
     }
     const current = entry.kind === 'readings-taken' ? inForce().doubts : doubts
-    for (const m of moments)
-      if (m.seenBy === null && m.passedAt === null && !current.some((d) => sameDoubt(d, m.doubt)))
-        m.seenBy = i
+    keeper.now(current, i)
     for (const d of current) {
       // Leaves are laid before they are logged: only what the log itself leaves different counts.
       if (d.code === 'laid-differs' && entry.kind !== 'move-made' && entry.kind !== 'foot-filled') continue
-      if (moments.some((m) => sameDoubt(m.doubt, d) && m.seenBy === null)) continue
-      moments.push({
-        doubt: d,
+      keeper.begin(d, {
         fault: faultBehind(bench, d),
         from: i,
-        seenBy: null,
-        passedAt: null,
-        truth: lineOnBench(bench, now),
+        truth: lineCold(bench, now),
         told: state.latest.coupling,
       })
     }
@@ -188,17 +177,15 @@ export const reviewOf = (bench: Bench, steps: readonly PracticeStep[], opened: n
     if (entry.kind === 'move-made')
       habits.push({ habit: 'lays-what-is-logged', well: !doubts.some((d) => d.code === 'laid-differs') })
   })
-  for (const m of moments) if (m.seenBy === null && m.passedAt === null) m.passedAt = steps.length
-
   const { state, doubts } = inForce()
-  const truth = lineOnBench(bench, now)
-  const judged = judge(truth, state.tolerance, state.target).verdict
-  const best = fewestOf(bench, state)
-  const first = steps[Math.min(opened, steps.length - 1)]
-  const last = steps[steps.length - 1]
+  const truth = lineCold(bench, now)
+  const tolerance = limitsByPlate(bench, state)
+  const judged = judge(truth, tolerance, state.target).verdict
+  const best = fewestOf(bench, { target: state.target, tolerance })
   const own = steps.slice(opened)
   return {
-    moments,
+    kind: 'coupled',
+    moments: keeper.ended(steps.length),
     habits,
     moves: movesMade(standing().slice(countEntries(steps.slice(0, opened)))),
     fewest: best.moves.length + (bench.faults.has('soft-foot') ? 1 : 0),
@@ -206,14 +193,22 @@ export const reviewOf = (bench: Bench, steps: readonly PracticeStep[], opened: n
     truth,
     verdict: isVerdict(judged) ? judged : 'out',
     hints: hintsOf(own),
-    minutes: first && last ? Math.max(0, (Date.parse(last.at) - Date.parse(first.at)) / 60_000) : 0,
-    faults: bench.setting.faults.map((fault) => ({ fault, cured: isCured(fault, now, state, doubts) })),
+    minutes: minutesOf(steps, opened),
+    faults: bench.setting.faults.flatMap((fault) =>
+      isCoupledFault(fault) ? [{ fault, cured: isCured(fault, now, state, doubts) }] : [],
+    ),
   }
 }
 
+/** The limits at the speed it really runs at, whatever the opening says. */
+export const limitsByPlate = (bench: Bench, { opening, tolerance }: CoupledState): SettledTolerance =>
+  opening
+    ? limitsOf(bench.setting.machine, { ...opening, payload: { ...opening.payload, rpm: bench.plate } })
+    : tolerance
+
 const countEntries = (steps: readonly PracticeStep[]) => steps.filter((s) => 'entry' in s).length
 
-const madeUpDoubt = (set: string): Doubt => ({ code: 'read-made-up', about: set, flags: [], causes: [] })
+const asideOf = (code: DoubtCode, set: string): Doubt => ({ code, about: set, flags: [], causes: [] })
 
 const habitsAtMove = (
   { latest }: ReturnType<typeof stateOf>,

@@ -1,7 +1,12 @@
+import type { BeltMachine } from '../register/beltMachine'
 import type { CoupledMachine } from '../register/coupledMachine'
 
 /** Machines that stand in the practice room alone: no register has them, so that a lesson is the same everywhere. */
-export const STAND_IDS = ['short', 'long', 'bare-drawer', 'bolt-bound'] as const
+export const COUPLED_STANDS = ['short', 'long', 'bare-drawer', 'bolt-bound'] as const
+export const BELT_STANDS = ['belts', 'set-sheave'] as const
+export const STAND_IDS = [...COUPLED_STANDS, ...BELT_STANDS] as const
+export type CoupledStandId = (typeof COUPLED_STANDS)[number]
+export type BeltStandId = (typeof BELT_STANDS)[number]
 export type StandId = (typeof STAND_IDS)[number]
 
 const pair = (id: string, x: number, existing: readonly number[], room = 1.5) => ({
@@ -44,8 +49,8 @@ const SHORT: CoupledMachine = {
   packLimit: 4,
 }
 
-/** The stands as they are registered, metric. */
-export const STANDS: Readonly<Record<StandId, CoupledMachine>> = {
+/** Coupled stands as they are registered, metric. */
+export const STANDS: Readonly<Record<CoupledStandId, CoupledMachine>> = {
   short: SHORT,
   long: {
     ...SHORT,
@@ -75,6 +80,107 @@ export const STANDS: Readonly<Record<StandId, CoupledMachine>> = {
     feet: {
       movable: [pair('inboard', 260, [1, 0.25], 0.03), pair('outboard', 760, [1, 0.25], 0.03)],
       stationary: [pair('inboard', -280, [0.5]), pair('outboard', -640, [0.5])],
+    },
+  },
+}
+
+const FOUR_BELTS: BeltMachine = {
+  drive: 'belt',
+  powerKw: 15,
+  units: 'metric',
+  rpm: 1465,
+  sheaves: {
+    motor: {
+      pitchDiameter: 170,
+      outsideDiameter: 178,
+      faceWidth: 82,
+      grooves: 4,
+      groovePitch: 19,
+      depthOuter: 10,
+      depthInner: 10,
+    },
+    driven: {
+      pitchDiameter: 320,
+      outsideDiameter: 328,
+      faceWidth: 88,
+      grooves: 4,
+      groovePitch: 19,
+      depthOuter: 13,
+      depthInner: 13,
+      hubToShaftEnd: 6,
+    },
+  },
+  centreDistance: 760,
+  belts: {
+    kind: 'v',
+    section: 'B',
+    count: 4,
+    construction: 'plain',
+    length: 2296,
+    mass: 0.2,
+    stiffness: 58_000,
+  },
+  load: 'steady',
+  tension: { serviceFactor: 1.3 },
+  base: {
+    kind: 'slide-screws',
+    place: 'beside',
+    pull: 'level',
+    footSpacing: 250,
+    sheaveToFeet: 110,
+    shaftHeight: 160,
+    screwPitch: 2.5,
+    hubToShaftEnd: 16,
+    lineAngle: 0,
+    travelLeft: 40,
+  },
+  limits: { angle: null, tilt: null, offset: 1.5, source: '' },
+  stock: [0.1, 0.25, 0.5, 1].map((thickness) => ({ thickness, count: 12 })),
+  packLimit: 4,
+}
+
+/** Belt drives as they are registered, metric. */
+export const DRIVE_STANDS: Readonly<Record<BeltStandId, BeltMachine>> = {
+  belts: FOUR_BELTS,
+  /** One belt on a sheave that can be set: one turn open when it was registered. */
+  'set-sheave': {
+    ...FOUR_BELTS,
+    powerKw: 4,
+    sheaves: {
+      motor: {
+        pitchDiameter: 130,
+        outsideDiameter: 150,
+        faceWidth: 42,
+        grooves: 1,
+        depthOuter: 20,
+        depthInner: 20,
+        build: {
+          kind: 'variable',
+          threadPitch: 2,
+          turnsMost: 4,
+          grooveAngle: 34,
+          moves: 'outer',
+          turnsOpen: 1,
+        },
+      },
+      driven: {
+        pitchDiameter: 280,
+        outsideDiameter: 288,
+        faceWidth: 34,
+        grooves: 1,
+        depthOuter: 17,
+        depthInner: 17,
+      },
+    },
+    centreDistance: 620,
+    belts: {
+      kind: 'v',
+      section: 'B',
+      count: 1,
+      construction: 'notched',
+      length: 1893,
+      mass: 0.19,
+      stiffness: 58_000,
     },
   },
 }

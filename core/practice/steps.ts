@@ -1,8 +1,6 @@
 import type { LogEntry } from '../logbook/entry'
 import type { BenchAct } from './acts'
-import type { Bench } from './bench'
-import type { BenchState } from './benchState'
-import { benchAfter } from './doAct'
+import type { DriveAct } from './drive/driveActs'
 
 /** How far somebody was helped: told to look once more, which check failed, what it is. */
 export const HINT_STEPS = ['look', 'check', 'answer'] as const
@@ -10,18 +8,11 @@ export type HintStep = (typeof HINT_STEPS)[number]
 
 /** One thing in a try, in the order it happened: done with hands, written in the logbook, or asked for. */
 export type PracticeStep = { readonly at: string } & (
-  { readonly act: BenchAct } | { readonly entry: LogEntry } | { readonly hint: HintStep }
+  { readonly act: BenchAct | DriveAct } | { readonly entry: LogEntry } | { readonly hint: HintStep }
 )
 
 export const entriesOf = (steps: readonly PracticeStep[]): readonly LogEntry[] =>
   steps.flatMap((s) => ('entry' in s ? [s.entry] : []))
-
-export const actsOf = (steps: readonly PracticeStep[]): readonly BenchAct[] =>
-  steps.flatMap((s) => ('act' in s ? [s.act] : []))
-
-/** The bench as a try has left it. */
-export const benchOf = (bench: Bench, steps: readonly PracticeStep[]): BenchState =>
-  benchAfter(bench, actsOf(steps))
 
 /** Hints that were asked for; each step counts once for each time. */
 export const hintsOf = (steps: readonly PracticeStep[]): readonly HintStep[] =>

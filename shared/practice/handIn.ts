@@ -1,4 +1,4 @@
-import type { Review } from '../../core/practice/review'
+import type { Review } from '../../core/practice/reviews'
 import type { PracticeResult } from './result'
 
 /** What of a review is handed in; null while the try has no result of its own yet. */
@@ -15,5 +15,5 @@ export const resultOf = (
   helped: review.hints.includes('answer'),
   minutes: review.minutes,
   habits: review.habits.slice(-400),
-  passed: review.moments.filter((m) => m.passedAt !== null).length,
+  passed: review.moments.reduce((n, m) => n + (m.passedAt === null ? 0 : 1), 0),
 })

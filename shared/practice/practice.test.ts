@@ -1,12 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { drawBench } from '../../core/practice/bench'
 import { BENCH_FAULTS } from '../../core/practice/faults'
-import { LESSONS } from '../../core/practice/lessons'
+import { drawDrive } from '../../core/practice/drive/driveBench'
+import { LESSONS, lessonOf, onBelts } from '../../core/practice/lessons'
 import { BenchPlayer } from '../../core/practice/player'
 import { reviewOf } from '../../core/practice/review'
-import { STAND_IDS, STANDS } from '../../core/practice/stands'
+import { DRIVE_STANDS, STAND_IDS, STANDS } from '../../core/practice/stands'
 import { machineFields, type MachineFields } from '../register/machine'
 import { practiceWords } from '../wording/en/practice'
+import { practiceBenchWords } from '../wording/en/practiceBench'
+import { practiceReviewWords } from '../wording/en/practiceReview'
 import { OWN_END } from '../wording/words'
 import { bestOf } from './best'
 import { resultsAsCsv } from './csv'
@@ -16,7 +19,7 @@ import { habitsSeen } from './seen'
 import { canPractise } from './canPractise'
 import { standSnapshot } from './stand'
 
-const w = practiceWords(OWN_END)
+const w = { ...practiceWords(OWN_END), ...practiceReviewWords(OWN_END), ...practiceBenchWords(OWN_END) }
 const one = (more: Partial<PracticeResult> = {}): PracticeResult => ({
   id: '11111111-1111-4111-8111-111111111111',
   person: '22222222-2222-4222-8222-222222222222',
@@ -45,13 +48,23 @@ describe('the machines of the practice room', () => {
       expect(fields.success, stand).toBe(true)
       expect(canPractise(snapshot as MachineFields), stand).toBe(true)
     }
-    expect(canPractise({ drive: 'belt' })).toBe(false)
-    expect(canPractise({ ...STANDS.short, usual: { method: 'heads' } } as never)).toBe(false)
+    const { base } = DRIVE_STANDS.belts
+    const hung = { ...DRIVE_STANDS.belts, base: { ...base, kind: 'hanging-rods' } }
+    expect(canPractise(hung)).toBe(false)
+    expect(canPractise({ drive: 'train' })).toBe(false)
+    expect(canPractise({ ...STANDS.short, usual: { method: 'heads' } } as never)).toBe(true)
+    const { inboard, ...three } = { ...STANDS.short, inboard: STANDS.short.feet.movable[0] }
+    expect(
+      canPractise({ ...three, feet: { ...three.feet, movable: [inboard, ...three.feet.movable] } } as never),
+    ).toBe(false)
   })
 
   it('stand under every lesson, which hides what it says', () => {
-    for (const { seed, hands, faults, lie, stand } of LESSONS) {
-      const bench = drawBench({ machine: STANDS[stand], seed, hands, faults, lie })
+    for (const lesson of LESSONS) {
+      const { seed, hands, faults } = lesson
+      const bench = onBelts(lesson)
+        ? drawDrive({ machine: DRIVE_STANDS[lesson.stand], seed, hands, faults, belts: lesson.belts })
+        : drawBench({ machine: STANDS[lesson.stand], seed, hands, faults, lie: lesson.lie })
       expect([...bench.faults]).toEqual(faults)
     }
   })
@@ -59,7 +72,8 @@ describe('the machines of the practice room', () => {
 
 describe('a result', () => {
   it('is what a review came to, and passes the door of the server', () => {
-    const lesson = LESSONS.find((l) => l.id === 'bracket-that-slips')!
+    const lesson = lessonOf('bracket-that-slips')
+    if (!lesson || onBelts(lesson)) throw new Error('no such lesson')
     const bench = drawBench({ ...lesson, machine: STANDS.short })
     const player = new BenchPlayer(bench, lesson.from)
     player.read()
@@ -140,11 +154,11 @@ describe('the words of the practice room', () => {
   it('say each fault, each lesson and each step of help in a sentence of its own', () => {
     for (const fault of BENCH_FAULTS) {
       expect(w.faults[fault], fault).toMatch(/^[A-Z3].*[.]$/)
-      expect(w.hints.looksByFault[fault], fault).toMatch(/^[A-Z].*[.?]$/)
+      expect(w.looksByFault[fault], fault).toMatch(/^[A-Z].*[.?]$/)
     }
-    for (const text of Object.values(w.hints.looks)) expect(text).toMatch(/^[A-Z].*[.?]$/)
+    for (const text of Object.values(w.looks)) expect(text).toMatch(/^[A-Z].*[.?]$/)
     for (const text of Object.values(w.bench.refused)) expect(text).toMatch(/^[A-Z].*[.]$/)
-    expect(new Set(Object.values(w.lessons.names)).size).toBe(LESSONS.length)
+    expect(new Set(Object.values(w.lessonNames)).size).toBe(LESSONS.length)
     expect(w.set.left(-2)).toBe('2 days late')
     expect(w.set.left(-1)).toBe('one day late')
     expect(w.set.left(0)).toBe('today')

@@ -5,16 +5,16 @@ import { turnedOn } from '~~/core/practice/doAct'
 import { barOnPipe } from '~~/core/practice/feelers'
 import { circleName } from '~~/shared/wording/circles'
 import { clockFace } from '~~/shared/wording/clockFace'
-import { practiceWords } from '~~/shared/wording/en/practice'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
 
 /** The shafts turned by hand, the needles that follow, and what is tightened, pressed and zeroed. */
 defineProps<{ letters: Readonly<Record<string, string>> }>()
 const practice = usePractice()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => practiceWords(telling.value.words).bench)
-const bench = computed(() => practice.bench!)
-const state = computed(() => practice.shown!)
+const w = computed(() => practiceBenchWords(telling.value.words).bench)
+const bench = computed(() => practice.coupled!.bench)
+const state = computed(() => practice.coupled!.shown)
 const circles = computed(() => dialsOn(state.value))
 const oneLine = computed(() => (session.units === 'inch' ? '½ mil' : '0.01 mm'))
 
@@ -28,7 +28,7 @@ const shows = (circle: string) =>
       (pressed.value === circle ? PRESS * bench.value.dial(circle).sign : 0)
     : barOnPipe(bench.value, circle, pipe.value)
 const turning = (by: number) => {
-  const { now } = practice
+  const now = practice.coupled?.now
   if (pipe.value !== null || !now) return
   practice.underway = turnedOn(bench.value, now, by)
 }

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { faceGapNow, rimStepNow } from '~~/core/practice/feelers'
-import { practiceWords } from '~~/shared/wording/en/practice'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
 
 /** Straightedge and blades at the hubs: at four places, across the rims or between the faces. */
 const practice = usePractice()
 const words = useWords()
-const w = practiceWords(words).bench
+const w = practiceBenchWords(words).bench
 const HOURS = [
   { value: 0, name: '12' },
   { value: 90, name: '3' },
@@ -14,8 +14,8 @@ const HOURS = [
 ] as const
 const at = ref<number>(0)
 const where = ref<'under' | 'between'>('under')
-const bench = computed(() => practice.bench!)
-const state = computed(() => practice.now!)
+const bench = computed(() => practice.coupled!.bench)
+const state = computed(() => practice.coupled!.now)
 const step = computed(() => rimStepNow(bench.value, state.value, at.value))
 const gap = computed(() =>
   where.value === 'under'

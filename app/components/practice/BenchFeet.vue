@@ -2,16 +2,16 @@
 import { footPlace, type BenchFoot } from '~~/core/practice/bench'
 import { cornerGaps, footDialNow, FOOT_CORNERS, type FootCorner } from '~~/core/practice/feelers'
 import { shelfOf } from '~~/core/register/shelf'
-import { practiceWords } from '~~/shared/wording/en/practice'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
 import { thickness, UNIT_NAMES } from '~~/shared/wording/figures'
 
 /** The four feet: bolts, a dial on one of them, blades under its corners, leaves laid and taken out. */
 const practice = usePractice()
 const session = useSession()
 const telling = useTelling()
-const w = computed(() => practiceWords(telling.value.words).bench)
-const bench = computed(() => practice.bench!)
-const state = computed(() => practice.now!)
+const w = computed(() => practiceBenchWords(telling.value.words).bench)
+const bench = computed(() => practice.coupled!.bench)
+const state = computed(() => practice.coupled!.now)
 const chosen = ref<BenchFoot>(1)
 const name = (foot: BenchFoot) => `f${foot}`
 /** As one stands behind the motor, looking at the coupling: the coupling end on top. */

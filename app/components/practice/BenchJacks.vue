@@ -3,27 +3,29 @@ import { sideDialsNow } from '~~/core/practice/feelers'
 import type { MachineRole } from '~~/core/plan/pairNames'
 import { toCore } from '~~/core/units/unitSystem'
 import { machineNames } from '~~/shared/wording/machineNames'
-import { practiceWords } from '~~/shared/wording/en/practice'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
 import { UNIT_NAMES } from '~~/shared/wording/figures'
 
 /** Jacking bolts at both ends, with a dial beside each: small bites, watched. */
 const practice = usePractice()
 const session = useSession()
 const words = useWords()
-const w = practiceWords(words).bench
-const state = computed(() => practice.now!)
+const w = practiceBenchWords(words).bench
+const state = computed(() => practice.coupled!.now)
 const dials = computed(() => sideDialsNow(state.value))
 const BITES = { inch: [1, 5, 20], metric: [0.01, 0.05, 0.2] } as const
 const bite = ref<number>(1)
 const which = ref<MachineRole>('movable')
 const names = computed(() => machineNames({ machine: practice.record?.machine ?? {} }))
 /** A driven machine that must not be moved has no jacking bolts. */
-const locked = computed(() => practice.bench?.setting.machine.feet.stationary.every((f) => f.locked) ?? true)
+const locked = computed(
+  () => practice.coupled?.bench.setting.machine.feet.stationary.every((f) => f.locked) ?? true,
+)
 const push = (pair: 0 | 1, way: 1 | -1) => {
   const by = toCore(BITES[session.units][bite.value] ?? 0, 'displacement', session.units)
   practice.hands({ act: 'push', machine: which.value, pair, by: way * by })
 }
-const swapped = computed(() => practice.bench?.faults.has('swapped-marks') ?? false)
+const swapped = computed(() => practice.coupled?.bench.faults.has('swapped-marks') ?? false)
 const hour = (way: 1 | -1) => ((way === 1) === !swapped.value ? '3' : '9')
 </script>
 

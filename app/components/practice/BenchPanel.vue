@@ -1,11 +1,14 @@
 <script setup lang="ts">
+import type { ActRefusal } from '~~/core/practice/acts'
 import type { StageId } from '~~/core/jobs/jobs'
 import { BENCH_FEET, footPlace } from '~~/core/practice/bench'
 import { dialsOn } from '~~/core/practice/benchDials'
 import { machineNames } from '~~/shared/wording/machineNames'
-import { practiceWords } from '~~/shared/wording/en/practice'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
 import { loadedAhead } from '~/stages/ahead'
 import BenchDials from './BenchDials.vue'
+import { useBenchMode } from '~/practice/useBenchMode'
+import BenchFrame from './BenchFrame.vue'
 
 const BenchEdge = loadedAhead(() => import('./BenchEdge.vue'))
 const BenchFeet = loadedAhead(() => import('./BenchFeet.vue'))
@@ -17,7 +20,7 @@ const props = defineProps<{ stage: StageId }>()
 const folded = defineModel<boolean>('folded', { required: true })
 const practice = usePractice()
 const words = useWords()
-const w = practiceWords(words).bench
+const w = practiceBenchWords(words).bench
 const MODES = ['dials', 'feet', 'edge', 'jacks', 'run'] as const
 type Mode = (typeof MODES)[number]
 
@@ -33,18 +36,14 @@ const USUAL: Partial<Record<StageId, Mode>> = {
   'as-found': 'dials',
   're-measure': 'dials',
 }
-const mode = ref<Mode>(USUAL[props.stage] ?? 'dials')
-/** Whoever reaches for a tool wants to see it. */
-watch(mode, () => (folded.value = false))
-watch(
-  () => props.stage,
-  (stage) => {
-    const usual = USUAL[stage]
-    if (usual) mode.value = usual
-  },
-)
-const bench = computed(() => practice.bench!)
-const state = computed(() => practice.shown!)
+const mode = useBenchMode<Mode>(() => props.stage, USUAL, 'dials', folded)
+const modes = computed(() => MODES.map((value) => ({ value, name: w.modes[value] })))
+const refused = computed(() => {
+  const why = practice.refused
+  return why && why in w.refused ? w.refused[why as ActRefusal] : ''
+})
+const bench = computed(() => practice.coupled!.bench)
+const state = computed(() => practice.coupled!.shown)
 const names = computed(() => machineNames({ machine: practice.record?.machine ?? {} }))
 const mount = computed(() => state.value.mount)
 const bar = computed(() =>
@@ -66,71 +65,33 @@ const feet = computed(() =>
   })),
 )
 const told = computed(() =>
-  w.machine(state.value.made ? w.madeUp : w.open, state.value.loose.size > 0 ? w.someLoose : w.bolted),
+  w.machine(
+    state.value.made ? w.madeUp : w.open,
+    state.value.loose.size > 0 ? w.someLoose : w.bolted,
+    w.plate(bench.value.plate),
+  ),
 )
 const pipe = computed(() => (bench.value.pipe ? (state.value.pipeSlack ? 'slack' : 'bolted') : 'bolted'))
 </script>
 
 <template>
-  <section class="stand" :aria-label="w.title">
-    <div class="head">
-      <el-radio-group v-model="mode" :aria-label="w.mode">
-        <el-radio-button v-for="m in MODES" :key="m" :value="m">{{ w.modes[m] }}</el-radio-button>
-      </el-radio-group>
-      <el-button class="dye-button fold" :aria-expanded="!folded" @click="folded = !folded">{{
-        folded ? w.unfold : w.fold
-      }}</el-button>
-      <p v-if="practice.refused" class="refused" role="alert">{{ w.refused[practice.refused] }}</p>
-    </div>
-    <template v-if="!folded">
-      <BenchMachine
-        :label="told"
-        :names="names"
-        :made="state.made"
-        :guarded="state.guarded"
-        :clock="dialsOn(state).length ? state.turned : null"
-        :dials="dialsOn(state).map((c) => LETTERS[c] ?? c)"
-        :bar="bar"
-        :feet="feet"
-        :pipe="pipe"
-      />
-      <BenchDials v-if="mode === 'dials'" :letters="LETTERS" />
-      <BenchFeet v-else-if="mode === 'feet'" />
-      <BenchEdge v-else-if="mode === 'edge'" />
-      <BenchJacks v-else-if="mode === 'jacks'" />
-      <BenchRun v-else />
-    </template>
-  </section>
+  <BenchFrame v-model:folded="folded" v-model:mode="mode" :modes="modes" :refused="refused">
+    <BenchMachine
+      :label="told"
+      :names="names"
+      :made="state.made"
+      :guarded="state.guarded"
+      :clock="dialsOn(state).length ? state.turned : null"
+      :dials="dialsOn(state).map((c) => LETTERS[c] ?? c)"
+      :bar="bar"
+      :feet="feet"
+      :pipe="pipe"
+      :plate="w.plate(bench.plate)"
+    />
+    <BenchDials v-if="mode === 'dials'" :letters="LETTERS" />
+    <BenchFeet v-else-if="mode === 'feet'" />
+    <BenchEdge v-else-if="mode === 'edge'" />
+    <BenchJacks v-else-if="mode === 'jacks'" />
+    <BenchRun v-else />
+  </BenchFrame>
 </template>
-
-<style scoped>
-.stand {
-  height: 100%;
-  min-height: 0;
-  overflow: auto;
-  margin: 0;
-  padding: 8px 14px 8px;
-  color: var(--scribe);
-  outline: 2px dashed var(--dye-line);
-  outline-offset: -6px;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 14px;
-}
-.fold {
-  margin-left: auto;
-}
-.refused {
-  flex-basis: 100%;
-  flex: 1;
-  color: var(--brass-on-dye);
-  font-weight: 600;
-}
-.stand :deep(.machine) {
-  max-width: 620px;
-  margin: 2px auto;
-}
-</style>

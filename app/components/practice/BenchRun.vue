@@ -1,36 +1,56 @@
 <script setup lang="ts">
-import { practiceWords } from '~~/shared/wording/en/practice'
+import { feltAt } from '~~/core/practice/instrumentsOnBench'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
 
-/** Guard, lock, a run until it is warm, and the wait after it. */
+/** Guard, lock, a run until it is warm, the wait after it, and a thermometer at every pair of feet. */
 const practice = usePractice()
-const w = practiceWords(useWords()).bench.run
-const state = computed(() => practice.now!)
-const warm = computed(() =>
-  state.value.warm < 0.02 ? w.cold : w.warm(`${Math.round(state.value.warm * 100)} %`),
-)
+const session = useSession()
+const telling = useTelling()
+const w = computed(() => practiceBenchWords(telling.value.words).bench.run)
+const state = computed(() => practice.coupled!.now)
+const feet = computed(() => {
+  const { bench, now } = practice.coupled!
+  const names = {
+    movable: practice.record!.machine.movableName,
+    stationary: practice.record!.machine.stationaryName,
+  }
+  return (['movable', 'stationary'] as const).flatMap((machine) =>
+    (bench.feet[machine] ?? []).map((pair) => ({
+      id: `${machine} ${pair.id}`,
+      name: `${names[machine]}, ${telling.value.footNames(pair.id, machine)}`,
+      value: feltAt(bench, now, { at: 'warmth', machine, pair: pair.id })?.value ?? 0,
+    })),
+  )
+})
 </script>
 
 <template>
-  <div class="tools">
-    <el-button class="dye-button" @click="practice.hands({ act: 'guard', on: !state.guarded })">{{
-      state.guarded ? w.guardOff : w.guardOn
-    }}</el-button>
-    <el-button class="dye-button" @click="practice.hands({ act: 'lock', on: !state.locked })">{{
-      state.locked ? w.unlock : w.lock
-    }}</el-button>
+  <BenchLock :state="state">
     <el-button class="dye-button" @click="practice.hands({ act: 'run', minutes: 30 })">{{ w.run }}</el-button>
     <el-button class="dye-button" @click="practice.hands({ act: 'wait', minutes: 15 })">{{
       w.wait
     }}</el-button>
+    <el-button class="dye-button" @click="practice.hands({ act: 'wait', minutes: 120 })">{{
+      w.waitLong
+    }}</el-button>
+  </BenchLock>
+  <div class="feet">
+    <figure v-for="f in feet" :key="f.id">
+      <figcaption>{{ `${f.name}, ${w.degrees[session.units]}` }}</figcaption>
+      <BenchThermometer :value="f.value" :units="session.units" :label="w.thermometer(f.name)" />
+    </figure>
   </div>
-  <p role="status">{{ state.locked ? w.locked : w.live }} · {{ warm }}</p>
 </template>
 
 <style scoped>
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin: 8px 0;
+.feet {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
+  gap: 6px 18px;
+}
+figure {
+  margin: 0;
+  font-size: 14px;
+  color: var(--scribe-dim);
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { practiceWords } from '~~/shared/wording/en/practice'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
 import { thickness, UNIT_NAMES } from '~~/shared/wording/figures'
 import { toCore } from '~~/core/units/unitSystem'
 
@@ -8,13 +8,15 @@ const props = defineProps<{
   /** Millimetres. */
   gap: number
   label: string
+  /** Between the faces of sheaves the gaps are wider, and go by coarser blades. */
+  coarse?: boolean
 }>()
 const session = useSession()
 const words = useWords()
-const w = practiceWords(words).bench.blade
+const w = practiceBenchWords(words).bench.blade
 /** Blades of a set, in the person's own unit: fine ones first, then coarse. */
-const STEP = { inch: 1, metric: 0.02 } as const
-const MOST = { inch: 140, metric: 3.6 } as const
+const STEP = computed(() => (props.coarse ? { inch: 2, metric: 0.05 } : { inch: 1, metric: 0.02 }))
+const MOST = computed(() => (props.coarse ? { inch: 320, metric: 8 } : { inch: 140, metric: 3.6 }))
 const own = ref(session.units === 'inch' ? 10 : 0.2)
 watch(
   () => session.units,

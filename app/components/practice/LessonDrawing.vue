@@ -7,7 +7,13 @@ defineProps<{ lesson: LessonId }>()
 
 <template>
   <svg viewBox="0 0 200 68" class="drawing" aria-hidden="true" fill="none" stroke="#DCE3FF" stroke-width="2">
-    <g v-if="lesson === 'foot-that-rocks'">
+    <g v-if="lesson === 'plate-tells-otherwise'">
+      <path d="M56 10h88v42H56zM64 52h14v8H64zM122 52h14v8h-14z" stroke="#6670BE" />
+      <path d="M72 20h56v22H72z" fill="#15183F" />
+      <path d="M79 27h20M79 35h28" />
+      <path d="M111 35h10" stroke="#E0B04A" stroke-width="4" />
+    </g>
+    <g v-else-if="lesson === 'foot-that-rocks'">
       <path d="M60 14h80v40H60z" stroke="#6670BE" />
       <path d="M48 48L148 10l4 8L50 54z" fill="#DCE3FF" />
       <path d="M46 8h14v12H46zM140 48h14v12h-14z" />
@@ -64,11 +70,55 @@ defineProps<{ lesson: LessonId }>()
       <path d="M96 28v24M104 14v24" stroke-width="3" />
       <path d="M40 52h58q4 0 6-14h56" stroke="#A3AEE0" stroke-dasharray="4 3" />
     </g>
+    <g v-else-if="lesson === 'cold-but-aimed-hot'">
+      <path d="M58 8v32a9 9 0 1 0 12 0V8z" fill="#15183F" />
+      <path d="M64 24v20" stroke="#E0B04A" stroke-width="5" />
+      <path d="M98 44h64M98 28h64" />
+      <path d="M98 28h64" stroke="#E0B04A" stroke-dasharray="5 4" />
+      <path d="M176 44V28m-5 7l5-7 5 7" stroke="#A3AEE0" />
+    </g>
     <g v-else-if="lesson === 'pipe-that-pulls'">
       <path d="M70 30h60v30H70z" fill="#15183F" />
       <path d="M92 30V8M108 30V8" />
       <path d="M84 30h32" stroke-width="4" />
       <path d="M146 50V18m-6 8l6-8 6 8" stroke="#A3AEE0" />
+    </g>
+    <g v-else-if="lesson === 'three-touch-one-not'">
+      <path d="M46 14h126v8H46z" fill="#DCE3FF" />
+      <path d="M54 22h36v40H54zM126 22l38 8v32h-38z" fill="#15183F" />
+      <path d="M72 22v24M144 26v20" stroke="#6670BE" stroke-dasharray="3 3" />
+      <path d="M168 24v6" stroke="#E0B04A" stroke-width="4" />
+    </g>
+    <g v-else-if="lesson === 'top-leans-out'">
+      <path d="M64 6v56" stroke="#6670BE" stroke-dasharray="4 3" />
+      <path d="M56 10h14v48H56z" fill="#15183F" />
+      <path d="M120 12l15 -3l10 47l-15 3z" fill="#15183F" />
+      <path d="M137 6v56" stroke="#6670BE" stroke-dasharray="4 3" />
+      <path d="M152 8l10 4l-8 7" stroke="#E0B04A" />
+    </g>
+    <g v-else-if="lesson === 'base-that-sticks'">
+      <path d="M96 14h56v40H96z" fill="#15183F" />
+      <path d="M44 34h38M50 28v12M57 28v12M64 28v12M40 26h8v16h-8z" />
+      <path d="M80 34h12" stroke="#E0B04A" stroke-dasharray="3 3" />
+      <path d="M90 60h68" stroke="#A3AEE0" />
+    </g>
+    <g v-else-if="lesson === 'set-otherwise'">
+      <path d="M58 10l26 24l-26 24zM118 10l-20 24l20 24z" fill="#15183F" />
+      <path d="M126 34h22m-7-6l7 6-7 6" stroke="#A3AEE0" />
+      <path d="M150 14a20 20 0 1 1 -6 36" stroke="#E0B04A" />
+    </g>
+    <g v-else-if="lesson === 'one-of-four'">
+      <path d="M40 14h96M40 28h90M40 56h94" stroke-width="6" />
+      <path d="M40 42h52" stroke-width="6" stroke="#6670BE" />
+      <path d="M124 6v56M142 6v56" stroke="#A3AEE0" stroke-dasharray="3 3" stroke-width="1.5" />
+    </g>
+    <g v-else-if="lesson === 'slack-after-a-day'">
+      <circle cx="60" cy="38" r="13" fill="#15183F" />
+      <circle cx="140" cy="34" r="22" fill="#15183F" />
+      <path d="M60 25q42 18 80 -13" />
+      <path d="M60 51l80 5" />
+      <path d="M60 25L140 12" stroke="#6670BE" stroke-dasharray="4 3" />
+      <path d="M98 10v12m-4 -5l4 5l4 -5" stroke="#E0B04A" />
     </g>
     <g v-else>
       <path d="M60 44h80v10H60z" fill="#DCE3FF" stroke="none" />

@@ -1,21 +1,24 @@
 <script setup lang="ts">
 import { machineInLine } from '~~/shared/wording/machineInLine'
-import { practiceWords } from '~~/shared/wording/en/practice'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
 
 /** The head of a try: which machine it is a copy of, and that nothing of it reaches a record. */
 const practice = usePractice()
+const job = useJob()
 const words = useWords()
-const w = practiceWords(words)
+const w = practiceBenchWords(words)
 const machine = computed(() => practice.record?.machine)
-const what = computed(() => (machine.value ? machineInLine(machine.value, machine.value.rpm, words) : ''))
+const what = computed(() =>
+  machine.value ? machineInLine(machine.value, job.folded?.state.rpm ?? machine.value.rpm, words) : '',
+)
 const title = computed(() => {
   const lesson = practice.record?.lesson
-  return lesson ? w.lessons.names[lesson] : `${machine.value?.tag ?? ''} ${machine.value?.name ?? ''}`
+  return lesson ? w.lessonNames[lesson] : `${machine.value?.tag ?? ''} ${machine.value?.name ?? ''}`
 })
 </script>
 
 <template>
-  <HeadFrame back="/practice" :back-label="w.review.toPractice" :what="what">
+  <HeadFrame back="/practice" :back-label="w.toPractice" :what="what">
     <template #title>{{ title }}</template>
     <template #mark
       ><span class="tag">{{ w.tag }}</span></template

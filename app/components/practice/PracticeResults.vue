@@ -3,17 +3,19 @@ import dayjs from 'dayjs'
 import type { PracticeResult } from '~~/shared/practice/result'
 import { verdictsWords } from '~~/shared/wording/en'
 import { practiceWords } from '~~/shared/wording/en/practice'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
 
 /** Everybody's results, for a lead, with a file of them. */
 const props = defineProps<{ results: readonly PracticeResult[] }>()
 const session = useSession()
 const words = useWords()
 const w = practiceWords(words)
+const { lessonNames } = practiceBenchWords(words)
 const rows = computed(() =>
   props.results.map((r) => ({
     id: r.id,
     person: session.personName(r.person),
-    lesson: r.lesson ? w.lessons.names[r.lesson] : w.results.free(r.machine),
+    lesson: r.lesson ? lessonNames[r.lesson] : w.results.free(r.machine),
     verdict: r.verdict,
     moves: r.moves,
     fewest: r.fewest,

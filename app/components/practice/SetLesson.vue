@@ -3,6 +3,7 @@ import dayjs from 'dayjs'
 import { LESSONS, type LessonId } from '~~/core/practice/lessons'
 import type { PracticeTask } from '~~/shared/practice/result'
 import { practiceWords } from '~~/shared/wording/en/practice'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
 import { newId } from '~/device/newId'
 
 /** A lead sets a lesson with a date, and takes it back. */
@@ -10,6 +11,7 @@ defineProps<{ tasks: readonly PracticeTask[] }>()
 const emit = defineEmits<{ changed: [] }>()
 const session = useSession()
 const w = practiceWords(useWords())
+const { lessonNames } = practiceBenchWords(useWords())
 const lesson = ref<LessonId>('foot-that-rocks')
 const until = ref(dayjs().add(7, 'day').format('YYYY-MM-DD'))
 const note = ref('')
@@ -42,7 +44,7 @@ const drop = (id: string) => send(`/api/practice/tasks/${id}`, 'PUT', { by: sess
     <el-form inline @submit.prevent="set">
       <el-form-item :label="w.set.lesson">
         <el-select v-model="lesson" :aria-label="w.set.lesson" class="lesson">
-          <el-option v-for="l in LESSONS" :key="l.id" :value="l.id" :label="w.lessons.names[l.id]" />
+          <el-option v-for="l in LESSONS" :key="l.id" :value="l.id" :label="lessonNames[l.id]" />
         </el-select>
       </el-form-item>
       <el-form-item :label="w.set.day">
@@ -56,7 +58,7 @@ const drop = (id: string) => send(`/api/practice/tasks/${id}`, 'PUT', { by: sess
     <p v-if="refusal" role="alert">{{ refusal }}</p>
     <ul v-if="tasks.length">
       <li v-for="t in tasks" :key="t.id">
-        {{ w.lessons.names[t.lesson] }} · {{ w.set.until(dayjs(t.until).format('D MMM YYYY')) }}
+        {{ lessonNames[t.lesson] }} · {{ w.set.until(dayjs(t.until).format('D MMM YYYY')) }}
         <el-button link class="text-button" @click="drop(t.id)">{{ w.set.drop }}</el-button>
       </li>
     </ul>

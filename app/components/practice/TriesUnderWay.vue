@@ -2,6 +2,7 @@
 import dayjs from 'dayjs'
 import type { LessonId } from '~~/core/practice/lessons'
 import { practiceWords } from '~~/shared/wording/en/practice'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
 import { deviceStore } from '~/device/database'
 
 /** Tries of this device that were begun and not handed in: a way back to each, the newest first. */
@@ -13,6 +14,7 @@ interface Kept {
   readonly finishedAt: string | null
 }
 const w = practiceWords(useWords())
+const { lessonNames } = practiceBenchWords(useWords())
 /** Shown at once, and kept on the device at all. */
 const [SHOWN, KEPT] = [4, 40]
 const tries = shallowRef<readonly Kept[]>([])
@@ -29,7 +31,7 @@ const drop = async (id: string) => {
   await (await deviceStore()).delete('practice', id)
   await read()
 }
-const name = (t: Kept) => (t.lesson ? w.lessons.names[t.lesson] : `${t.machine.tag} ${t.machine.name}`)
+const name = (t: Kept) => (t.lesson ? lessonNames[t.lesson] : `${t.machine.tag} ${t.machine.name}`)
 </script>
 
 <template>

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import type { StageId } from '~~/core/jobs/jobs'
 import OverShoulder from '~/components/practice/OverShoulder.vue'
-import BenchPanel from '~/components/practice/BenchPanel.vue'
+import { loadedAhead } from '~/stages/ahead'
 import PracticeHeader from '~/components/practice/PracticeHeader.vue'
 import { useKeyEvents } from '~/composables/useKeys'
 import { quietKey } from '~/composables/quiet'
+
+const BenchPanel = loadedAhead(() => import('~/components/practice/BenchPanel.vue'))
+const DrivePanel = loadedAhead(() => import('~/components/practice/DrivePanel.vue'))
 
 definePageMeta({ layout: 'job' })
 const route = useRoute()
@@ -15,7 +18,19 @@ onMounted(() => (boardOrTable.value = true))
 onBeforeUnmount(() => (boardOrTable.value = false))
 
 /** Stages whose ledger would say at once what a check found. */
-const CHECKED: readonly StageId[] = ['feet', 'set-up', 'as-found', 're-measure', 'prove']
+const CHECKED: readonly StageId[] = [
+  'feet',
+  'set-up',
+  'as-found',
+  're-measure',
+  'prove',
+  'inspect',
+  'square',
+  'line-up',
+  'fit',
+  'tension',
+  'tighten',
+]
 const stage = ref<StageId>('make-safe')
 /** Once a check was asked for, all of them speak until the next entry. */
 const hush = computed(
@@ -36,7 +51,10 @@ const seen = (now: StageId) => {
   <JobDesk :id="String(route.params.id)" :bench-folded="folded">
     <template #header><PracticeHeader /></template>
     <template #bench="{ stage: now }"
-      ><BenchPanel v-if="practice.bench" v-model:folded="folded" :stage="seen(now)"
+      ><BenchPanel v-if="practice.coupled" v-model:folded="folded" :stage="seen(now)" /><DrivePanel
+        v-else-if="practice.drive"
+        v-model:folded="folded"
+        :stage="seen(now)"
     /></template>
   </JobDesk>
 </template>

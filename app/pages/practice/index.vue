@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
 import { LESSONS, seedOfTry, type Lesson, type LessonId } from '~~/core/practice/lessons'
+import { BENCH_METHODS, usualOnBench, type BenchMethod } from '~~/core/practice/benchMethods'
 import type { Hands } from '~~/core/practice/hands'
 import { FAULTS_HIDDEN, type FaultsHidden } from '~~/core/practice/faults'
 import { HANDS } from '~~/core/practice/hands'
@@ -9,7 +10,8 @@ import { bestOf } from '~~/shared/practice/best'
 import { canPractise } from '~~/shared/practice/canPractise'
 import type { PracticeAnswer } from '~~/shared/practice/result'
 import { practiceWords } from '~~/shared/wording/en/practice'
-import { verdictsWords } from '~~/shared/wording/en'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
+import { setsWords, verdictsWords } from '~~/shared/wording/en'
 import LessonDrawing from '~/components/practice/LessonDrawing.vue'
 import TriesUnderWay from '~/components/practice/TriesUnderWay.vue'
 import HabitList from '~/components/practice/HabitList.vue'
@@ -17,6 +19,7 @@ import HabitList from '~/components/practice/HabitList.vue'
 /** Lessons in the order of the work, a bench of one's own, and what the bench has seen one do. */
 const words = useWords()
 const w = practiceWords(words)
+const { lessonNames } = practiceBenchWords(words)
 const session = useSession()
 useHead({ title: w.title })
 
@@ -78,6 +81,11 @@ onMounted(() => {
 // Free practice.
 const machines = shallowRef<readonly MachineRecord[]>([])
 const tag = ref('')
+const record = computed(() => machines.value.find((m) => m.tag === tag.value) ?? null)
+const method = ref<BenchMethod>('rim-face')
+watch(record, (m) => {
+  if (m?.drive === 'coupled') method.value = usualOnBench(m)
+})
 const hands = ref<Hands>('ordinary')
 const hidden = ref<FaultsHidden>('one')
 onMounted(() => {
@@ -89,11 +97,10 @@ onMounted(() => {
     .catch(() => null)
 })
 const beginFree = async () => {
-  const record = machines.value.find((m) => m.tag === tag.value)
-  if (!record || starting.value) return
+  if (!record.value || starting.value) return
   starting.value = true
   try {
-    const begun = await (await loadBegin()).beginFree(record, hands.value, hidden.value)
+    const begun = await (await loadBegin()).beginFree(record.value, method.value, hands.value, hidden.value)
     await navigateTo(`/practice/${begun}`)
   } finally {
     starting.value = false
@@ -122,7 +129,7 @@ const isLead = computed(() => session.author?.role === 'lead')
             <p class="muted">
               {{ w.set.by }} · <b>{{ w.set.until(dayjs(task.until).format('ddd D MMM')) }}</b>
             </p>
-            <h2>{{ w.lessons.names[taskLesson.id] }}</h2>
+            <h2>{{ lessonNames[taskLesson.id] }}</h2>
             <p>{{ task.note || w.lessons.about[taskLesson.id] }}</p>
           </div>
           <div class="start">
@@ -140,7 +147,7 @@ const isLead = computed(() => session.author?.role === 'lead')
             <p class="muted phase">{{ l.begins ? w.lessons.phases[l.phase] : '' }}</p>
             <el-button
               class="card"
-              :aria-label="w.lessons.open(w.lessons.names[l.id], told(l))"
+              :aria-label="w.lessons.open(lessonNames[l.id], told(l))"
               @click="begin(l)"
             >
               <span class="drawn"
@@ -148,7 +155,7 @@ const isLead = computed(() => session.author?.role === 'lead')
                 ><LessonDrawing :lesson="l.id"
               /></span>
               <span class="body">
-                <strong>{{ w.lessons.names[l.id] }}</strong>
+                <strong>{{ lessonNames[l.id] }}</strong>
                 <span class="muted">{{ w.lessons.about[l.id] }}</span>
                 <span class="ended">
                   <VerdictMark :mark="best[l.id]?.verdict ?? 'todo'" silent />
@@ -166,6 +173,16 @@ const isLead = computed(() => session.author?.role === 'lead')
             <el-form-item :label="w.free.machine">
               <el-select v-model="tag" filterable :aria-label="w.free.machine">
                 <el-option v-for="m in machines" :key="m.tag" :value="m.tag" :label="`${m.tag} ${m.name}`" />
+              </el-select>
+            </el-form-item>
+            <el-form-item v-if="record?.drive !== 'belt'" :label="w.free.method">
+              <el-select v-model="method" :aria-label="w.free.method">
+                <el-option
+                  v-for="m in BENCH_METHODS"
+                  :key="m"
+                  :value="m"
+                  :label="setsWords(words).methods[m]"
+                />
               </el-select>
             </el-form-item>
             <el-form-item :label="w.free.hands">

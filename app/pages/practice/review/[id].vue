@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
 import { lessonOf, seedAfter } from '~~/core/practice/lessons'
-import type { Moment, Review } from '~~/core/practice/review'
-import { entriesOf } from '~~/core/practice/steps'
-import { stateOf } from '~~/core/practice/doubts'
+import type { Review } from '~~/core/practice/reviews'
 import { resultOf } from '~~/shared/practice/handIn'
 import { lessonMachine } from '~~/shared/practice/stand'
 import { measuringWords, movesWords } from '~~/shared/wording/en'
 import { machineNames } from '~~/shared/wording/machineNames'
 import { capital } from '~~/shared/wording/capital'
-import { misalignmentWords } from '~~/shared/wording/directions'
 import { circleName } from '~~/shared/wording/circles'
-import { practiceWords } from '~~/shared/wording/en/practice'
+import { practiceBenchWords } from '~~/shared/wording/en/practiceBench'
+import { practiceReviewWords } from '~~/shared/wording/en/practiceReview'
+import LaySheaves from '~/components/practice/LaySheaves.vue'
+import LayEnded from '~/components/practice/LayEnded.vue'
+import LayShafts from '~/components/practice/LayShafts.vue'
 
 /** A try looked back on: how it ended, what was hidden, every moment at which it could be seen, and a way back to each. */
 const route = useRoute()
@@ -19,7 +20,8 @@ const practice = usePractice()
 const session = useSession()
 const telling = useTelling()
 const inView = useInView()
-const w = computed(() => practiceWords(telling.value.words))
+const w = computed(() => practiceReviewWords(telling.value.words))
+const b = computed(() => practiceBenchWords(telling.value.words))
 useHead({ title: () => w.value.review.title })
 
 const missing = ref(false)
@@ -36,13 +38,10 @@ onMounted(async () => {
 })
 const record = computed(() => practice.record)
 const lesson = computed(() => (record.value?.lesson ? lessonOf(record.value.lesson) : null))
-const state = computed(() =>
-  record.value ? stateOf(record.value.machine, entriesOf(record.value.steps)) : null,
-)
-
 const at = ref(0)
-const moments = computed(() => review.value?.moments ?? [])
-const shown = computed<Moment | null>(() => moments.value[at.value] ?? null)
+type Moment = Review['moments'][number]
+const moments = computed((): readonly Moment[] => review.value?.moments ?? [])
+const shown = computed(() => moments.value[at.value] ?? null)
 const minutesAt = (step: number): string => {
   const steps = record.value?.steps ?? []
   const first = steps[record.value?.opened ?? 0]
@@ -55,12 +54,16 @@ const became = (m: Moment) => {
   const end = m.passedAt === null || m.passedAt >= (record.value?.steps.length ?? 0)
   return r.passed(end ? r.atEnd : r.after(minutesAt(m.passedAt ?? 0)))
 }
-const details = (m: Moment): readonly string[] => [
-  ...m.doubt.flags.map((f) => measuringWords(telling.value.words).flags[f]),
-  ...m.doubt.causes.slice(0, 1).map((c) => movesWords(telling.value.words).causes[c]),
-  ...(m.doubt.places ?? []).map((p) => `${circleName(p.circle, telling.value)}, ${String(p.clock)}°`),
-  ...(m.fault ? [w.value.faults[m.fault]] : []),
-]
+const details = (m: Moment): readonly string[] => {
+  const behind = m.fault ? [w.value.faults[m.fault]] : []
+  if (!('flags' in m.doubt)) return behind
+  return [
+    ...m.doubt.flags.map((f) => measuringWords(telling.value.words).flags[f]),
+    ...m.doubt.causes.slice(0, 1).map((c) => movesWords(telling.value.words).causes[c]),
+    ...(m.doubt.places ?? []).map((p) => `${circleName(p.circle, telling.value)}, ${String(p.clock)}°`),
+    ...behind,
+  ]
+}
 /** Back to before what was logged then: the hands stand as they stood. */
 const goBack = async (m: Moment) => {
   const { record: kept } = practice
@@ -98,10 +101,19 @@ const handIn = async () => {
 }
 const again = async (seed: number) => {
   if (!record.value) return
-  const { lesson: of, machine, hands, faults, lie, from } = record.value
+  const { lesson: of, machine, hands, faults, lie, belts, from } = record.value
   const own = lesson.value ? lessonMachine(lesson.value, telling.value.words) : machine
   await navigateTo(
-    `/practice/${await practice.start({ lesson: of, machine: own, seed, hands, faults, lie, from })}`,
+    `/practice/${await practice.start({
+      lesson: of,
+      machine: own,
+      seed,
+      hands,
+      faults,
+      ...(lie ? { lie } : {}),
+      ...(belts ? { belts } : {}),
+      from,
+    })}`,
   )
 }
 const link = computed(() =>
@@ -116,34 +128,36 @@ const copy = async () => {
 }
 const names = computed(() => machineNames({ machine: record.value?.machine ?? {} }))
 const how = computed(() => {
-  const best = review.value?.best
-  if (!best) return ''
-  const list = [
-    ...(record.value?.faults.includes('soft-foot') ? [w.value.review.foot] : []),
-    ...best.moves.map((m) => w.value.review.one[m.plane](names.value[m.machine])),
-  ]
+  const now = review.value
+  if (!now) return ''
+  const list =
+    now.kind === 'belt'
+      ? now.best.moves.map((m) => w.value.review.driveMoves[m])
+      : [
+          ...(record.value?.faults.includes('soft-foot') ? [w.value.review.foot] : []),
+          ...now.best.moves.map((m) => w.value.review.one[m.plane](names.value[m.machine])),
+        ]
   return list.length > 0 ? w.value.review.fewestHow(list.join(', ')) : w.value.review.fewestNone
 })
-const feet = computed(() => practice.bench?.feet.movable ?? [])
 </script>
 
 <template>
   <div class="page">
     <p v-if="missing">
-      <NuxtLink to="/practice" class="text-button">{{ w.review.toPractice }}</NuxtLink>
+      <NuxtLink to="/practice" class="text-button">{{ b.toPractice }}</NuxtLink>
     </p>
-    <template v-else-if="review && record && state">
+    <template v-else-if="review && record">
       <div class="top">
         <h1>
           {{ w.review.title
           }}<span class="muted">{{
             w.review.titled(
-              lesson ? w.lessons.names[lesson.id] : `${record.machine.tag} ${record.machine.name}`,
+              lesson ? b.lessonNames[lesson.id] : `${record.machine.tag} ${record.machine.name}`,
             )
           }}</span>
         </h1>
         <NuxtLink :to="`/practice/${record.id}`" class="text-button">{{ w.review.back }}</NuxtLink>
-        <NuxtLink to="/practice" class="text-button">{{ w.review.toPractice }}</NuxtLink>
+        <NuxtLink to="/practice" class="text-button">{{ b.toPractice }}</NuxtLink>
       </div>
       <div class="columns">
         <section class="drawn board" :aria-label="w.review.truth">
@@ -152,15 +166,8 @@ const feet = computed(() => practice.bench?.feet.movable ?? [])
               <h2>{{ w.moments[shown.doubt.code] }}</h2>
               <p>{{ `${w.review.step(at + 1, moments.length)} · ${became(shown)}` }}</p>
             </div>
-            <OverlaidShafts
-              :feet="feet"
-              :tolerance="state.tolerance"
-              :target="state.target"
-              :found="shown.told"
-              :left="shown.truth"
-              :name="w.review.truth"
-              :found-name="w.review.readings"
-            />
+            <LaySheaves v-if="review.kind === 'belt'" :review="review" :at="at" />
+            <LayShafts v-else :review="review" :at="at" />
             <ul class="details">
               <li v-for="d in details(shown)" :key="d">{{ d }}</li>
             </ul>
@@ -168,23 +175,16 @@ const feet = computed(() => practice.bench?.feet.movable ?? [])
           </template>
           <template v-else>
             <h2>{{ w.review.nothing }}</h2>
-            <OverlaidShafts
-              :feet="feet"
-              :tolerance="state.tolerance"
-              :target="state.target"
-              :found="null"
-              :left="review.truth"
-              :name="w.review.truth"
-            />
+            <LaySheaves v-if="review.kind === 'belt'" :review="review" />
+            <LayShafts v-else :review="review" />
           </template>
         </section>
         <aside>
           <h2><VerdictMark :mark="review.verdict" /> {{ w.review.ended[review.verdict] }}</h2>
-          <p>{{ misalignmentWords(review.truth, false, telling) }}</p>
-          <p class="muted">{{ w.review.endedTruth }}</p>
+          <LayEnded :review="review" />
           <dl class="counts">
             <div>
-              <dt>{{ w.review.moves }}</dt>
+              <dt>{{ b.moves }}</dt>
               <dd class="figure">{{ review.moves }}</dd>
             </div>
             <div>
@@ -197,7 +197,7 @@ const feet = computed(() => practice.bench?.feet.movable ?? [])
             </div>
           </dl>
           <p>{{ how }}</p>
-          <p class="muted">{{ capital(w.hints.asked(review.hints.length)) }}</p>
+          <p class="muted">{{ capital(b.hints.asked(review.hints.length)) }}</p>
           <h3>{{ w.review.hidden }}</h3>
           <p v-if="review.faults.length === 0">{{ w.review.hiddenNone }}</p>
           <ul class="hidden">
