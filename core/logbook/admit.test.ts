@@ -38,6 +38,21 @@ describe('what a logbook takes', () => {
     expect(offer(job, opening as EntryBody)).toMatchObject({ code: 'already-open' })
   })
 
+  it('lets its opening be corrected, and follows the speed that was really on the plate', () => {
+    const job = new TestJob()
+    const nowhere = { supersedes: { entry: 'nowhere', reason: 'x' } }
+    job.open(990)
+    const opening = job.entries[0] as LogEntry<'job-opened'>
+    const plate = { kind: 'job-opened', payload: { ...opening.payload, rpm: 2970 } } as const
+    const corrected = { supersedes: { entry: opening.id, reason: 'read off the plate' } }
+    expect(offer(new TestJob(), plate, nowhere)).toMatchObject({ code: 'not-open' })
+    expect(offer(job, plate, nowhere)).toMatchObject({ code: 'no-such-entry' })
+    expect(offer(job, plate, corrected)).toBeNull()
+    job.add(plate, corrected)
+    expect(job.state.rpm).toBe(2970)
+    expect(offer(job, plate, corrected)).toMatchObject({ code: 'already-corrected' })
+  })
+
   it('takes nothing but remarks once it is closed', () => {
     const job = new TestJob().ready()
     job.add(closing('late'))

@@ -4,6 +4,7 @@ import { conflict, invalid, type Objection, type Stage } from './stage'
 
 /** Kinds that may be corrected by a later entry of the same kind. */
 const CORRECTABLE: readonly EntryKind[] = [
+  'job-opened',
   'set-up',
   'readings-taken',
   'plan-chosen',
@@ -51,8 +52,9 @@ export const logbookObjection = (
   entry: LogEntry,
 ): Objection | null => {
   const opened = logbook.some((e) => e.kind === 'job-opened')
-  if (entry.kind === 'job-opened') return opened ? conflict('already-open') : null
-  if (!opened) return conflict('not-open')
+  if (!opened && (entry.kind !== 'job-opened' || entry.supersedes)) return conflict('not-open')
+  if (!opened) return null
+  if (entry.kind === 'job-opened' && !entry.supersedes) return conflict('already-open')
   // Nothing but remarks stands behind a closing: only the last of the others can be one.
   if (entry.kind !== 'remark' && lastButRemarks(logbook)?.kind === 'job-closed') return conflict('job-closed')
 

@@ -8,6 +8,7 @@ const AT_THE_MACHINE: readonly EntryKind[] = [
   'job-opened',
   'tools-taken',
   'vibration-noted',
+  'instrument-spoke',
   'safety-confirmed',
   'power-restored',
   'place-looked',

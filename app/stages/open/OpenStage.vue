@@ -96,6 +96,7 @@ const tickAll = () => change({ tools: tools.value.map((t) => t.id) })
         <dd>{{ text }}</dd>
       </template>
     </dl>
+    <CorrectOpening v-if="!closed" />
     <div class="lists">
       <section v-for="(column, n) in columns" :key="n">
         <h3 v-if="n === 0">{{ taking }}</h3>

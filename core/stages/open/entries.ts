@@ -1,3 +1,4 @@
+import type { Speaker } from '../../instruments/places'
 import type { OnlyFor } from '../../register/drive'
 import type { UnitSystem } from '../../units/unitSystem'
 import type { ToolId } from '../../tools/toolsToTake'
@@ -33,6 +34,8 @@ export interface OpeningEntries {
     readonly instruments: readonly TakenInstrument[]
     readonly words: string
   }
+  /** An instrument that speaks for itself, as it introduced itself, once figures of it are taken. */
+  'instrument-spoke': SpokenInstrument
   /** Vibration before or after the work: a hint, judged by nobody. Velocity, in/s or mm/s. */
   'vibration-noted': {
     readonly units: UnitSystem
@@ -44,6 +47,15 @@ export interface OpeningEntries {
     }[]
     readonly words: string
   }
+}
+
+/** Which instrument spoke, at which place of the job (core/instruments/places.ts). */
+export interface SpokenInstrument {
+  readonly place: string
+  readonly kind: Speaker
+  readonly serial: string
+  /** The last day its calibration holds, YYYY-MM-DD; null where it has none. */
+  readonly calibrated: string | null
 }
 
 /** Where vibration is noted: at the bearings, from the movable machine's outboard end on. */

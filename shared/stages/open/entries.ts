@@ -2,6 +2,8 @@ import { z } from 'zod'
 import { JOB_REASONS, VIBRATION_PLACES, VIBRATION_WAYS } from '../../../core/stages/open/entries'
 import { notNegative, oneOf, rpm, units } from '../../calculation/fields'
 import { defineKind } from '../../logbook/kind'
+import { SPEAKERS } from '../../../core/instruments/places'
+import { instrumentPlace, instrumentSerial } from '../../instruments/fields'
 import { TOOLS } from '../../../core/tools/toolsToTake'
 import { issue } from '../../issue'
 import { text, uuid, words } from '../../text'
@@ -34,6 +36,15 @@ export const openingKinds = {
         )
         .max(40, { error: issue('at-most', 'instruments', 40) }),
       words: text('note'),
+    }),
+  ),
+  'instrument-spoke': defineKind(
+    'instrument-spoke',
+    z.object({
+      place: instrumentPlace,
+      kind: oneOf('kind-of-instrument', SPEAKERS),
+      serial: instrumentSerial,
+      calibrated: z.iso.date({ error: issue('day', 'calibration-due') }).nullable(),
     }),
   ),
   'vibration-noted': defineKind(

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { OWN_END } from '../../wording/words'
-import { readSpeed } from './form'
+import { blankOpening, openingBody, readSpeed, saysOtherwise, textsOfOpening } from './form'
 
 describe('the nameplate speed', () => {
   it.each([
@@ -22,5 +22,30 @@ describe('the nameplate speed', () => {
   it('another pole count is asked about too', () => {
     expect(readSpeed('2950', 990, OWN_END).question).not.toBe('')
     expect(readSpeed('985', 990, OWN_END).question).toBe('')
+  })
+})
+
+describe('an opening corrected', () => {
+  const was = { reason: 'planned', rpm: 990, customer: 'North hall', note: '' } as const
+
+  it('stands in the boxes as it was logged, and says nothing else until something is changed', () => {
+    const texts = textsOfOpening(was)
+    expect(saysOtherwise(texts, was, 990)).toBe(false)
+    expect(saysOtherwise(texts, was, null)).toBe(false)
+    expect(saysOtherwise({ ...texts, customer: ' North hall ' }, was, 990)).toBe(false)
+    expect(saysOtherwise(texts, was, 2970)).toBe(true)
+    expect(saysOtherwise({ ...texts, site: 'Yard 2' }, was, 990)).toBe(true)
+    expect(saysOtherwise({ ...texts, reason: 'wear' }, was, 990)).toBe(true)
+  })
+
+  it('is written as typed, without the spaces around it', () => {
+    const texts = { ...blankOpening('vibration'), customer: ' Yard ', note: 'hums ' }
+    expect(openingBody(texts, 1480).payload).toEqual({
+      reason: 'vibration',
+      rpm: 1480,
+      customer: 'Yard',
+      site: '',
+      note: 'hums',
+    })
   })
 })

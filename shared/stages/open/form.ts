@@ -1,4 +1,6 @@
 import { speedSlip } from '../../../core/setup/distanceSlip'
+import type { EntryBody } from '../../../core/logbook/entry'
+import type { JobReason, OpeningEntries } from '../../../core/stages/open/entries'
 import { asking, faulty, NO_REMARK, typedValue, type Remark } from '../../forms/typed'
 import { openingWords, setUpWords } from '../../wording/en'
 import type { Words } from '../../wording/words'
@@ -25,3 +27,48 @@ export const readSpeed = (text: string, registered: number, words: Words): Speed
     remark: asking(question || (rpm === registered ? w.asRegistered : w.differs(registered))),
   }
 }
+
+/** What stands in the boxes of an opening. */
+export interface OpeningTexts {
+  reason: JobReason
+  speed: string
+  customer: string
+  site: string
+  note: string
+}
+
+export const blankOpening = (because: JobReason = 'planned'): OpeningTexts => ({
+  reason: because,
+  speed: '',
+  customer: '',
+  site: '',
+  note: '',
+})
+
+/** The boxes as the opening was logged. */
+export const textsOfOpening = (was: OpeningEntries['job-opened']): OpeningTexts => ({
+  reason: was.reason,
+  speed: String(was.rpm),
+  customer: was.customer,
+  site: was.site ?? '',
+  note: was.note,
+})
+
+/** The opening that the boxes say, at the speed that was read out of them. */
+export const openingBody = (
+  { reason, customer, site, note }: OpeningTexts,
+  rpm: number,
+): Extract<EntryBody, { kind: 'job-opened' }> => ({
+  kind: 'job-opened',
+  payload: { reason, rpm, customer: customer.trim(), site: site.trim(), note: note.trim() },
+})
+
+/** Whether the boxes say another opening than was logged. */
+export const saysOtherwise = (
+  texts: OpeningTexts,
+  was: OpeningEntries['job-opened'],
+  rpm: number | null,
+): boolean =>
+  rpm !== null &&
+  JSON.stringify(openingBody(texts, rpm).payload) !==
+    JSON.stringify(openingBody(textsOfOpening(was), was.rpm).payload)

@@ -76,6 +76,11 @@ export const opening = {
     log: 'Log what is taken',
     all: 'Tick all of it',
     goOn: 'Go on',
+    correct: 'Nameplate or reason otherwise?',
+    correctTitle: 'Correct the opening',
+    wrong: 'What was wrong with it?',
+    correctDetail: 'The limits follow the nameplate from here on, and for what was read before.',
+    same: 'It says so already. Change what is wrong, or close this.',
     overdueDetail: 'Take another one, or say in the report why this one was used.',
   },
 }
