@@ -14,15 +14,16 @@ export default defineConfig({
             'tests/command/**/*.test.ts',
           ],
           setupFiles: ['tests/properties.ts'],
-          testTimeout: 30_000,
+          testTimeout: 60_000,
         },
       },
       {
         test: {
           name: 'api',
           include: ['tests/api/**/*.test.ts'],
-          testTimeout: 30_000,
-          hookTimeout: 60_000,
+          globalSetup: ['tests/api/globalSetup.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 180_000,
           // Each file has a database and a program of its own.
           maxWorkers: 2,
         },

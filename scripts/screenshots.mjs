@@ -35,13 +35,12 @@ const shoot = async (name, path, stage, size = { width: 1280, height: 800 }, but
 
 await shoot('today', '/')
 await shoot('machine', '/machines/CP-11', '', { width: 1280, height: 1100 })
+await shoot('logbook', '/logbook')
 await shoot('calendar', '/calendar')
 await shoot('stores', '/stores')
-await shoot('look', `/jobs/${open('CP-11')}`, 'Look and clean', undefined, 'Base to report')
 await shoot('feet', `/jobs/${open('PR-02')}`, 'Feet')
 await shoot('set-up', `/jobs/${open('KY-09')}`, 'Set up')
 await shoot('as-found', `/jobs/${open('KY-09')}`, 'As found')
-await shoot('drum', `/jobs/${open('CP-30')}`, 'Plan')
 await shoot('gear', `/jobs/${open('PR-05')}`, 'Contact')
 await shoot('flange', `/jobs/${open('CP-21')}`, 'Plan')
 await shoot('plan', `/jobs/${open('CP-14')}`, 'Plan')
@@ -60,16 +59,87 @@ await bench.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'bench.png') })
 await bench.close()
 say('bench')
 
-// Last, since it changes the job: a push under way, one bite taken.
+// What follows writes into the demo works.
 const { rows: people } = await ask('/api/people').then((p) => (Array.isArray(p) ? { rows: p } : p))
 const author = people.find((p) => p.role === 'millwright').id
-const push = open('CP-14')
-const log = (kind, payload) =>
-  fetch(`${base}/api/jobs/${push}/entries`, {
+const post = async (url, body) => {
+  const answer = await fetch(url, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ id: randomUUID(), author, madeAt: new Date().toISOString(), kind, payload }),
+    body: JSON.stringify(body),
   })
+  if (!answer.ok) throw new Error(`${url}: ${await answer.text()}`)
+  return answer.json()
+}
+const entry = (kind, payload) => ({
+  id: randomUUID(),
+  author,
+  madeAt: new Date().toISOString(),
+  kind,
+  payload,
+})
+
+// A sweep under way: the simulated heads of the demo on a job of their own.
+const devices = `http://127.0.0.1:${Number(process.env.HC_PORT ?? 4310) + 3}`
+const swept = randomUUID()
+await post(`${base}/api/jobs`, {
+  id: swept,
+  machine: 'CP-14',
+  opening: entry('job-opened', { reason: 'planned', rpm: 1480, customer: '', note: '' }),
+})
+const heads = { stationary: -110, movable: 120 }
+for (const point of ['isolated', 'locked-tagged', 'energy-released', 'tried', 'guard-off'])
+  await post(`${base}/api/jobs/${swept}/entries`, entry('safety-confirmed', { point, permit: '' }))
+await post(
+  `${base}/api/jobs/${swept}/entries`,
+  entry('set-up', {
+    units: 'metric',
+    how: { method: 'heads', given: { stationaryPlane: heads.stationary, movablePlane: heads.movable } },
+    told: { sag: 'hang', circle: 'diameter' },
+    feet: [
+      { machine: 'movable', pair: 'inboard', x: 360 },
+      { machine: 'movable', pair: 'outboard', x: 1040 },
+    ],
+    graduation: { stationary: 0.001, movable: 0.001 },
+    returned: { stationary: 0, movable: 0 },
+    why: '',
+  }),
+)
+await post(`${devices}/stand`, { machine: 'CP-14', seed: 23, lie: 'close', heads })
+for (const [place, device] of [
+  ['circle:stationary', 'head-a'],
+  ['circle:movable', 'head-b'],
+]) {
+  const { code } = await post(`${base}/api/jobs/${swept}/instruments`, { place, author })
+  await post(`${devices}/devices/${device}`, { do: 'pair', code })
+}
+const sweep = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+await sweep.goto(`${base}/jobs/${swept}`)
+await sweep
+  .getByRole('navigation', { name: 'Stages of this job' })
+  .getByRole('button', { name: /^As found/ })
+  .click()
+await sweep.getByRole('button', { name: 'Sweep', exact: true }).click()
+await sweep.waitForTimeout(500)
+const misbehave = async (how, on, which = ['head-a']) => {
+  for (const head of which) await post(`${devices}/devices/${head}`, { do: 'misbehave', how, on })
+}
+// Rough bearings: the curve may still lie well off.
+await misbehave('noise', true, ['head-a', 'head-b'])
+await post(`${devices}/hands`, { act: 'turn', by: 30 })
+await misbehave('beam-lost', true)
+await post(`${devices}/hands`, { act: 'turn', by: 9 })
+await misbehave('beam-lost', false)
+await post(`${devices}/hands`, { act: 'turn', by: 61 })
+await misbehave('noise', false, ['head-a', 'head-b'])
+await sweep.waitForTimeout(1500)
+await sweep.screenshot({ path: join(ROOT, 'docs', 'screenshots', 'sweep.png') })
+await sweep.close()
+say('sweep')
+
+// A push under way, one bite taken.
+const push = open('CP-14')
+const log = (kind, payload) => post(`${base}/api/jobs/${push}/entries`, entry(kind, payload))
 const ends = (inboard, outboard, key) =>
   Object.entries({ inboard, outboard }).map(([pair, x]) => ({ machine: 'movable', pair, [key]: x }))
 await log('plan-chosen', {

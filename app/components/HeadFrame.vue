@@ -59,6 +59,10 @@ h1 :deep(a) {
   h1 {
     flex-basis: 60%;
   }
+  /* Who writes has a row of its own: beside what the view adds there is no room for it. */
+  .header :deep(.controls) {
+    flex-basis: 100%;
+  }
 }
 @media (max-width: 900px) {
   .what {

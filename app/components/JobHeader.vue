@@ -3,9 +3,13 @@ import { shellWords } from '~~/shared/wording/en'
 import { machineInLine } from '~~/shared/wording/machineInLine'
 import ScreenTag from '~/components/secondScreen/ScreenTag.vue'
 
+/** Few jobs have instruments that speak: their tag comes once the view is drawn. */
+const InstrumentsTag = defineAsyncComponent(() => import('~/components/instruments/InstrumentsTag.vue'))
+
 const job = useJob()
 const outbox = useOutbox()
 const words = useWords()
+const behind = useBehind()
 
 const connection = computed(() => {
   const waiting = outbox.waiting.length
@@ -29,6 +33,7 @@ const what = computed(() =>
       ></template
     >
     <span class="muted connection" role="status">{{ connection }}</span>
+    <InstrumentsTag v-if="behind && !job.folded?.state.closing" />
     <ScreenTag v-if="!job.folded?.state.closing" />
   </HeadFrame>
 </template>

@@ -12,6 +12,8 @@ const props = defineProps<{
   jobs: readonly JobSummary[]
   empty: string
   showMachine?: boolean
+  /** The day each was opened stands beside its machine. */
+  dated?: boolean
   /** Says how each is expected to go as it warms. */
   expecting?: boolean
 }>()
@@ -73,7 +75,10 @@ const rows = computed(() =>
         <GoingTo v-if="row.going" :going="row.going" :says="row.expected" />
         <VerdictMark v-else :mark="row.verdict" silent />
         <span>
-          <strong>{{ showMachine ? `${row.tag} ${row.machineName}` : day(row.openedAt) }}</strong>
+          <span
+            ><strong>{{ showMachine ? `${row.tag} ${row.machineName}` : day(row.openedAt) }}</strong
+            ><span v-if="dated" class="muted opened">{{ day(row.openedAt) }}</span></span
+          >
           <span class="muted">{{ pagesWords(telling.words).jobs.found(row.verdictName, row.found) }}</span>
           <span v-if="row.expected" class="muted">{{ row.expected }}</span>
         </span>
@@ -113,6 +118,9 @@ li + li {
 }
 .step {
   text-align: right;
+}
+.opened {
+  margin-left: 10px;
 }
 .plain {
   font-weight: 400;

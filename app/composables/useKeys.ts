@@ -58,7 +58,7 @@ export const useKeys = () => {
         break
       case '/':
         searchAsked.value++
-        if (!route.path.startsWith('/sums')) void navigateTo('/machines')
+        if (!['/sums', '/logbook'].some((p) => route.path.startsWith(p))) void navigateTo('/machines')
         break
       default:
         return

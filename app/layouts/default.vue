@@ -10,6 +10,7 @@ const views = computed(() =>
   [
     { to: '/', name: w.today },
     { to: '/machines', name: w.machines },
+    { to: '/logbook', name: w.logbook },
     { to: '/calendar', name: w.calendar },
     { to: '/stores', name: w.stores },
     { to: '/limits', name: w.limits },
@@ -21,7 +22,7 @@ const here = computed(() =>
   route.path === '/' ? w.today : (views.value.find((v) => v.here)?.name ?? w.views),
 )
 /** As wide as the views have room side by side; see the style below. */
-const narrow = useMediaQuery('(max-width: 1080px)')
+const narrow = useMediaQuery('(max-width: 1190px)')
 onMounted(() => {
   session.meetPeople().catch(() => null)
   void outbox.begin()
@@ -94,7 +95,7 @@ nav a.router-link-exact-active {
 :root[data-bay='dim'] nav a.router-link-exact-active {
   border-bottom-color: var(--scribe);
 }
-@media (max-width: 1080px) {
+@media (max-width: 1190px) {
   nav {
     display: none;
   }

@@ -9,12 +9,13 @@ import type { EntryBody, LogEntry } from '~~/core/logbook/entry'
 import { extended } from '~~/core/logbook/forward'
 import { fromWire } from '~~/shared/logbook/lifts'
 import type { PreviousSetUp } from '~~/shared/api/answers'
+import type { InstrumentLink, LiveSample } from '~~/shared/instruments/link'
 import type { Call } from '~~/shared/secondScreen/call'
 import { partMachine } from '~~/shared/register/partMachine'
 import type { MachineSnapshot } from '~~/shared/register/machine'
 import { wordsFrom } from '~~/shared/wording/words'
 import { composeEntry, refusedToLog } from '~/device/composeEntry'
-import type { Door, OpenedJob } from '~/doors/door'
+import type { Door, InstrumentDoor, OpenedJob } from '~/doors/door'
 import { isPractice } from '~/doors/isPractice'
 import { serverDoor } from '~/doors/serverDoor'
 import { loadKind, type LoadedKind } from '~/jobs/kinds'
@@ -53,6 +54,9 @@ export const useJob = defineStore('job', () => {
   const refusal = ref('')
   /** The last word between the board and the second screen. */
   const called = shallowRef<Call | null>(null)
+  /** Instruments that speak into this job, or are awaited; and who wants to hear what they show. */
+  const links = shallowRef<readonly InstrumentLink[]>([])
+  const liveHearers = new Set<(samples: readonly LiveSample[]) => void>()
   let stop: (() => void) | null = null
   /** The machine in view is the device's own copy. */
   let standsIn = false
@@ -197,14 +201,20 @@ export const useJob = defineStore('job', () => {
     if (fresh) session.switchUnits(opened.units)
     localStorage.setItem(seenUnder(jobId), 'yes')
     stop?.()
-    stop = door.listen(
-      jobId,
-      take,
-      () => void load(),
-      (said) => {
+    links.value = []
+    stop = door.listen(jobId, {
+      entry: take,
+      lost: () => void load(),
+      call: (said) => {
         called.value = said
       },
-    )
+      instruments: (now) => {
+        links.value = now
+      },
+      live: (samples) => {
+        for (const hear of liveHearers) hear(samples)
+      },
+    })
   }
 
   /** Looks from the other end; kept on this device for this job. */
@@ -218,15 +228,19 @@ export const useJob = defineStore('job', () => {
     part.value = null
     stop?.()
     stop = null
+    links.value = []
     draft.value = null
     refusal.value = ''
   }
 
   const lastSeen = () => logbook.value[logbook.value.length - 1]?.id ?? null
 
+  /** A correction belongs where what it corrects does; anything else to what is in view. */
+  const partOf = (supersedes: LogEntry['supersedes']): string | null =>
+    supersedes === null ? part.value : (logbook.value.find((e) => e.id === supersedes.entry)?.part ?? null)
   /** An entry as this person would write it now. */
   const compose = (body: EntryBody, supersedes: LogEntry['supersedes'] = null): LogEntry =>
-    composeEntry(body, logbook.value, session.authorId, supersedes, part.value)
+    composeEntry(body, logbook.value, session.authorId, supersedes, partOf(supersedes))
 
   /** Logs an entry: shown at once, sent when the server can be reached. Null, with words, when it can't be. */
   const log = (body: EntryBody, supersedes: LogEntry['supersedes'] = null): LogEntry | null => {
@@ -248,6 +262,14 @@ export const useJob = defineStore('job', () => {
     return entry
   }
 
+  /** Hears what instruments show; answers how to stop. */
+  const hearLive = (hear: (samples: readonly LiveSample[]) => void): (() => void) => {
+    liveHearers.add(hear)
+    return () => void liveHearers.delete(hear)
+  }
+  /** Where instruments are asked for; null where none can be had. */
+  const instruments = (): InstrumentDoor | null => door.instruments
+
   /** Says a word to the other screens of this job; false when it did not get through. */
   const call = (said: Call): Promise<boolean> => door.call(id.value, said)
 
@@ -256,6 +278,9 @@ export const useJob = defineStore('job', () => {
     practising,
     called,
     call,
+    links,
+    hearLive,
+    instruments,
     machine,
     whole,
     part,

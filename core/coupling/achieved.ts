@@ -3,18 +3,20 @@ import type { Millimetres } from '../units/unitSystem'
 import type { ChangeDoubt } from '../uncertainty/changeDoubt'
 import { lineOfMoves, type FootPlane } from './feet'
 
-export type AchievedCause =
-  | 'as-planned'
-  | 'came-along'
-  | 'nothing-happened'
-  | 'sign-swapped'
-  | 'sides-swapped'
-  | 'feet-swapped'
-  | 'part-only'
-  | 'shift-on-tightening'
-  | 'soft-foot'
-  | 'coupling-strain'
-  | 'differs'
+export const ACHIEVED_CAUSES = [
+  'as-planned',
+  'came-along',
+  'nothing-happened',
+  'sign-swapped',
+  'sides-swapped',
+  'feet-swapped',
+  'part-only',
+  'shift-on-tightening',
+  'soft-foot',
+  'coupling-strain',
+  'differs',
+] as const
+export type AchievedCause = (typeof ACHIEVED_CAUSES)[number]
 
 /** Planned against measured in one plane, at each foot pair. */
 export interface AchievedPlane {

@@ -14,7 +14,13 @@ export interface KindOfJob {
 }
 
 /** Kinds that any job takes at any time, whatever its stages. */
-const ANYWHERE: readonly LogEntry['kind'][] = ['job-opened', 'remark', 'stage-skipped', 'vibration-noted']
+const ANYWHERE: readonly LogEntry['kind'][] = [
+  'job-opened',
+  'remark',
+  'stage-skipped',
+  'vibration-noted',
+  'instrument-spoke',
+]
 
 /** A kind of job from its fold and its stages; asked only about machines and jobs of its own kind. */
 export const kindOfJob = <M extends Machine, State>(

@@ -1,4 +1,4 @@
-/** `npm run bench:server`: appending entries beside a bare insert route of the same server on as many connections, and on long jobs beside short ones. */
+/** `npm run bench:server` (with `-- --big`: lists and search of a works of 100 000 jobs): appending entries beside a bare insert route of the same server on as many connections, and on long jobs beside short ones. */
 import { randomUUID } from 'node:crypto'
 import { execFileSync } from 'node:child_process'
 import { join } from 'node:path'
@@ -9,6 +9,7 @@ import { ROOT } from '../local/paths.mjs'
 import { startPostgres } from '../local/postgres.mjs'
 import { run, say } from '../local/say.mjs'
 import { startWeb } from '../local/webServer.mjs'
+import { benchBig } from './big'
 import { at, load, type Load } from './load'
 import { day, draft } from './workingDay'
 
@@ -42,6 +43,7 @@ const line = (label: string, loads: readonly Load[]): string =>
     )} a second   median ${median(loads.map((l) => at(l, 0.5))).toFixed(2)} ms   99 % ${median(loads.map((l) => at(l, 0.99))).toFixed(2)} ms`
 
 await run(async () => {
+  if (process.argv.includes('--big')) return benchBig()
   const program = await buildWithBareRoute()
   const postgres = await startPostgres('bench', { port: 0, throwAway: true, durable: true })
   let broken = false

@@ -49,6 +49,8 @@ export const startWeb = async ({
       HC_ENDS_WITH_PARENT: dev ? '' : 'yes',
       NODE_ENV: dev ? 'development' : 'production',
       NUXT_TELEMETRY_DISABLED: '1',
+      // Several of these may stand side by side: whoever wants instruments says where they call.
+      HC_INSTRUMENTS: 'off',
       ...env,
     },
   })

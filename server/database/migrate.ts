@@ -14,6 +14,8 @@ import * as beltForecasts from './migrations/0013-belt-forecasts'
 import * as flangeLeaves from './migrations/0014-flange-leaves'
 import * as trainParts from './migrations/0015-train-parts'
 import * as practice from './migrations/0016-practice'
+import * as instrumentLines from './migrations/0017-instrument-lines'
+import * as jobSearch from './migrations/0018-job-search'
 import * as photographs from './migrations/0003-photographs'
 
 /** Every migration in order; an explicit list, so that the built server carries them. */
@@ -34,6 +36,8 @@ const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Mig
   { name: '0014-flange-leaves', migration: flangeLeaves },
   { name: '0015-train-parts', migration: trainParts },
   { name: '0016-practice', migration: practice },
+  { name: '0017-instrument-lines', migration: instrumentLines },
+  { name: '0018-job-search', migration: jobSearch },
 ]
 
 const source: Knex.MigrationSource<(typeof MIGRATIONS)[number]> = {

@@ -14,6 +14,13 @@ export interface Written {
   readonly news: readonly LogEntry[]
   readonly columns: JobColumns
   readonly figuresChanged: boolean
+  /** What the job is found by from now on; null where nothing of that is new. */
+  readonly found: {
+    /** Words that are new, plain. */
+    readonly words: string
+    readonly terms: readonly string[]
+    readonly openedAt: string
+  } | null
   readonly closedAt: string | null
   /** Who wrote them, in the role they were judged by. */
   readonly writers: readonly { readonly id: string; readonly role: string }[]
@@ -41,17 +48,16 @@ const UPDATE = `
       last_author = ?, entry_count = ?, closed_at = coalesce(?::timestamptz, closed_at)
     where id = ? and entry_count = ?`
 
-/** One entry by one writer, nothing judged anew: nearly every entry there is. */
-const ONE = `
+const ONE_HEAD = `
   with head as (${UPDATE}
       and exists (select 1 from people where id = ? and role = ?)
     returning id
-  )
+  )`
+const ONE_ENTRY = `
   insert into entries (id, job_id, seq, kind, version, payload, author, made_at, received_at, after_entry,
     before_entry, supersedes, supersede_reason, part)
   select ?::uuid, id, ?::int, ?::text, ?::int, ?::jsonb, ?::uuid, ?::timestamptz, ?::timestamptz, ?::uuid,
-    ?::uuid, ?::uuid, ?::text, ?::text from head
-  returning id`
+    ?::uuid, ?::uuid, ?::text, ?::text from head`
 
 const HEAD = `
   with head as (${UPDATE} and not exists (
@@ -82,18 +88,34 @@ const FIGURES = `, figures as (
       aim = excluded.aim, low = excluded.low, high = excluded.high, verdict = excluded.verdict
   )`
 
-/** The statement with and without figures, placeholders numbered as the driver wants them. */
+/** Words are added to those that are there; a row that would stay as it is stays unwritten, and so do its indexes. */
+const FOUND = `, found as (
+    insert into job_search (job_id, opened_at, words, terms)
+    select head.id, ?::timestamptz, strip(to_tsvector('simple', ?::text)), ?::text[] from head
+    on conflict (job_id) do update set
+      words = strip(job_search.words || excluded.words), terms = excluded.terms
+      where job_search.terms <> excluded.terms
+        or strip(job_search.words || excluded.words) <> job_search.words
+  )`
+
+/** A statement, placeholders numbered as the driver wants them. */
 const numbered = (sql: string): string => {
   let n = 0
   return sql.replaceAll('?', () => `$${++n}`)
 }
+const statement = (...parts: readonly string[]) => {
+  const sql = parts.join('')
+  return { sql, named: numbered(sql) }
+}
+const DONE = ' select id from head'
+/** By what they write: one entry, which is nearly every time, or several; figures; what the job is found by. */
 const STATEMENTS = {
-  one: { sql: ONE, named: numbered(ONE) },
-  plain: { sql: `${HEAD} select id from head`, named: numbered(`${HEAD} select id from head`) },
-  figures: {
-    sql: `${HEAD}${FIGURES} select id from head`,
-    named: numbered(`${HEAD}${FIGURES} select id from head`),
-  },
+  one: statement(ONE_HEAD, ONE_ENTRY, ' returning id'),
+  'one-found': statement(ONE_HEAD, `, added as (${ONE_ENTRY})`, FOUND, DONE),
+  plain: statement(HEAD, DONE),
+  'plain-found': statement(HEAD, FOUND, DONE),
+  figures: statement(HEAD, FIGURES, DONE),
+  'figures-found': statement(HEAD, FIGURES, FOUND, DONE),
 }
 
 /**
@@ -102,16 +124,19 @@ const STATEMENTS = {
  */
 const execute = async (
   knex: Knex,
-  statement: keyof typeof STATEMENTS,
-  values: readonly unknown[],
+  what: 'one' | 'plain' | 'figures',
+  found: Written['found'],
+  own: readonly unknown[],
 ): Promise<readonly unknown[]> => {
-  const { sql, named } = STATEMENTS[statement]
+  const name = found ? (`${what}-found` as const) : what
+  const values = found ? [...own, found.openedAt, found.words, found.terms] : own
+  const { sql, named } = STATEMENTS[name]
   if (knex.isTransaction)
     return ((await knex.raw(sql, values as Knex.RawBinding[])) as { rows: unknown[] }).rows
   const client = knex.client as Knex.Client
   const connection = (await client.acquireConnection()) as pg.Client
   try {
-    const answer = await connection.query({ name: `append-${statement}`, text: named, values: [...values] })
+    const answer = await connection.query({ name: `append-${name}`, text: named, values: [...values] })
     return answer.rows
   } finally {
     await client.releaseConnection(connection)
@@ -144,12 +169,12 @@ export const writeEntries = async (knex: Knex, w: Written): Promise<boolean> => 
   const [writer] = w.writers
   if (rows.length === 1 && one && writer && !w.figuresChanged) {
     const values = Object.values({ ...one, payload: JSON.stringify(one.payload) })
-    return (await execute(knex, 'one', [...row, writer.id, writer.role, ...values])).length > 0
+    return (await execute(knex, 'one', w.found, [...row, writer.id, writer.role, ...values])).length > 0
   }
   const several = [...row, JSON.stringify(w.writers), JSON.stringify(rows)]
   const figures = [JSON.stringify(w.columns.figures), w.jobId, w.machineId, last.receivedAt]
   const written = w.figuresChanged
-    ? await execute(knex, 'figures', [...several, ...figures])
-    : await execute(knex, 'plain', several)
+    ? await execute(knex, 'figures', w.found, [...several, ...figures])
+    : await execute(knex, 'plain', w.found, several)
   return written.length > 0
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import { foldJob, objectionTo } from '../../core/jobs/jobs'
+import { foldJob, objectionTo, type Job } from '../../core/jobs/jobs'
 import { figuredFrom } from '../../core/jobs/summary'
 import type { LogEntry } from '../../core/logbook/entry'
 import { extended } from '../../core/logbook/forward'
@@ -13,6 +13,8 @@ import { door, kinds, objections } from '../../shared/wording/en'
 import { answerWords } from '../../shared/wording/viewWords'
 import { busy } from '../http/databaseFailure'
 import { notFound, Refused } from '../http/refusal'
+import { knownAfter, knownIn, type Known } from '../search/known'
+import { termsOf } from '../search/terms'
 import { forecastBelts } from '../comeBack/beltForecasts'
 import type { Settled } from './batches'
 import { columnsOf, findJob } from './jobs.repository'
@@ -159,6 +161,30 @@ const currentLogbook = async (knex: Knex, jobId: string, fresh: boolean): Promis
   return logbookOf(knex, head)
 }
 
+/** What logbooks tell and jobs are found by as they were written last: the next entry is held against it. */
+const foundKept = new WeakMap<readonly LogEntry[], { readonly known: Known; readonly terms: string }>()
+
+/** What a job is found by, where its news say something new of that. */
+const foundAnew = (
+  before: Logbook,
+  after: Logbook,
+  job: Job,
+  news: readonly LogEntry[],
+): Written['found'] => {
+  const { machine, entries } = after
+  const isNew = before.entries.length === 0
+  const kept = foundKept.get(before.entries)
+  const was = kept?.known ?? knownIn(machine, before.entries)
+  const known = knownAfter(was, entries, news)
+  const terms = termsOf(machine, job, known)
+  foundKept.set(entries, { known, terms: terms.join() })
+  const seen = isNew ? 0 : was.words.size
+  const words = known.words.size === seen ? [] : [...known.words].slice(seen)
+  // What nobody kept may be new to the database as well.
+  if (!isNew && words.length === 0 && kept?.terms === terms.join()) return null
+  return { words: words.join(' '), terms, openedAt: entries[0]?.receivedAt ?? new Date().toISOString() }
+}
+
 /** What was judged, as it is written: the entries, and the columns where they say something new. */
 const asWritten = (
   jobId: string,
@@ -177,6 +203,7 @@ const asWritten = (
     known: judged.before.entries.length,
     news: judged.news,
     columns,
+    found: foundAnew(judged.before, logbook, job, judged.news),
     figuresChanged: now.length !== was.length || now.some((x, i) => x !== was[i]),
     closedAt: closing?.receivedAt ?? null,
     writers: [...new Set(judged.news.map((e) => e.author))].map((id) => ({

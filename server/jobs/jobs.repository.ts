@@ -96,6 +96,13 @@ const summaries = (knex: Knex) =>
     .join('people', 'people.id', 'jobs.last_author')
     .select(SUMMARY_COLUMNS)
 
+/** These jobs as lists show them, in the order of their ids here. */
+export const jobsByIds = async (knex: Knex, ids: readonly string[]): Promise<readonly JobSummary[]> => {
+  const rows = (await summaries(knex).whereIn('jobs.id', ids)) as unknown as JobRow[]
+  const byId = new Map(rows.map((r) => [r.id, toSummary(r)]))
+  return ids.flatMap((id) => byId.get(id) ?? [])
+}
+
 interface Wanted {
   readonly machineId?: string
   readonly open?: boolean

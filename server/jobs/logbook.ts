@@ -5,6 +5,9 @@ import type { EntryAnswer, JobAnswer, JobSummary, Page, WireDriveLeft } from '..
 import type { Settings } from '../../core/register/setSheaves'
 import { driveLeft, LEFT_BY } from '../../core/stages/inspect/driveLeft'
 import { isUuid } from '../../shared/text'
+import { findAnew } from '../search/search.repository'
+import { knownIn } from '../search/known'
+import { termsOf } from '../search/terms'
 import type { EntryDraft } from '../../shared/logbook/entry'
 import { toWire } from '../../shared/logbook/lifts'
 import { MACHINE_SCHEMA } from '../../shared/register/lifts'
@@ -195,12 +198,20 @@ export const pageOfJobs = async (
   })
 }
 
-/** Rewrites the derived columns and figures of one job from its logbook. */
+/** Rewrites the derived columns and figures of one job, and what it is found by, from its logbook. */
 export const refoldJob = async (knex: Knex, id: string): Promise<void> => {
   await knex.transaction(async (trx) => {
     const head = await requireJob(trx, id, true)
     const { machine, entries } = await logbookOf(trx, head)
     const at = entries[entries.length - 1]?.receivedAt ?? head.openedAt.toISOString()
-    await updateProjections(trx, head, columnsOf(foldJob(machine, entries)), at)
+    const job = foldJob(machine, entries)
+    await updateProjections(trx, head, columnsOf(job), at)
+    const known = knownIn(machine, entries)
+    await findAnew(trx, {
+      jobId: head.id,
+      openedAt: head.openedAt.toISOString(),
+      words: [...known.words].join(' '),
+      terms: termsOf(machine, job, known),
+    })
   })
 }

@@ -4,14 +4,17 @@ import { worksRulesChange } from '../comeBack/rules'
 import { newStandstill, standstillChange } from '../comeBack/standstill'
 import { issue } from '../issue'
 import { z } from 'zod'
+import { paging } from './paging'
 import { entryDraft, liftDraft } from '../logbook/entry'
 import { liftPostedMachine } from '../register/lifts'
 import { limitSetChange, newLimitSet } from '../limits/limitSet'
 import { machineChange, newMachine } from '../register/machine'
 import { droppedTask, practiceQuery, practiceResult, practiceTask } from '../practice/result'
 import { PICTURE_TYPES } from '../photographs/photographs'
+import { askForCode, swapPlaces, toInstrument } from '../instruments/link'
 import { call } from '../secondScreen/call'
 import { refuseCutThrough } from '../stages/look/entries'
+import { droppedView, savedView, searchQuery, viewsQuery } from '../search/search'
 import { VIEWS_FROM } from '../wording/otherEnd'
 import { newSection, sectionChange } from '../sections/section'
 import { instrumentChange, newInstrument } from '../stores/instrument'
@@ -50,16 +53,7 @@ const liftOpening = (raw: unknown): unknown =>
 const jobsQuery = z.object({
   machine: words('which-machine-by-its-tag', 20).optional(),
   open: z.enum(['yes', 'no'], { error: issue('yes-or-no') }).optional(),
-  after: z
-    .string()
-    .max(200, { error: issue('bad-cursor') })
-    .optional(),
-  most: z.coerce
-    .number({ error: issue('page-size') })
-    .int({ error: issue('page-size') })
-    .min(1, { error: issue('page-size') })
-    .max(200, { error: issue('page-size') })
-    .default(50),
+  ...paging(50),
 })
 
 const reportQuery = z.object({
@@ -107,6 +101,31 @@ export const ROUTES = {
     path: '/api/works/come-back',
     summary: 'Changes the works’ rules for coming back; days that were signed for stay.',
     body: worksRulesChange,
+  },
+  search: {
+    method: 'get',
+    path: '/api/logbook',
+    summary:
+      'Jobs found by words and by what they were, newest first, and what they can be narrowed down by.',
+    query: searchQuery,
+  },
+  searchViews: {
+    method: 'get',
+    path: '/api/logbook/views',
+    summary: 'Searches somebody keeps under a name.',
+    query: viewsQuery,
+  },
+  keepSearchView: {
+    method: 'post',
+    path: '/api/logbook/views',
+    summary: 'Keeps a search under a name; the same name again takes its place.',
+    body: savedView,
+  },
+  dropSearchView: {
+    method: 'post',
+    path: '/api/logbook/views/{id}/drop',
+    summary: 'Drops a search that is kept; its owner’s to do.',
+    body: droppedView,
   },
   calendar: {
     method: 'get',
@@ -353,6 +372,35 @@ export const ROUTES = {
     summary:
       'A word between the board and the second screen of a job: passed on to whoever looks, kept nowhere.',
     body: call,
+  },
+  instruments: {
+    method: 'get',
+    path: '/api/jobs/{id}/instruments',
+    summary: 'Places of a job where an instrument speaks or is awaited, and how its line stands.',
+  },
+  awaitInstrument: {
+    method: 'post',
+    path: '/api/jobs/{id}/instruments',
+    summary: 'Awaits an instrument at a place of an open job; answers the pairing code to type at it.',
+    body: askForCode,
+  },
+  swapInstruments: {
+    method: 'post',
+    path: '/api/jobs/{id}/instruments/swap',
+    summary: 'Two instruments of a job change places: their lines were mixed up.',
+    body: swapPlaces,
+  },
+  commandInstrument: {
+    method: 'post',
+    path: '/api/jobs/{id}/instruments/{link}/do',
+    summary: 'Says a word to an instrument: zero, take, beep.',
+    body: toInstrument,
+  },
+  releaseInstrument: {
+    method: 'post',
+    path: '/api/jobs/{id}/instruments/{link}/release',
+    summary: 'Takes an instrument off its place; its line is closed.',
+    body: z.object({}),
   },
   report: {
     method: 'get',

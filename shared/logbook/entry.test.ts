@@ -30,6 +30,10 @@ describe('what may be posted', () => {
     job.read({ offset: { v: 1, h: 1 }, slope: { v: 0, h: 0 } })
     const belt = new TestBelt().ready()
     belt.opened()
+    belt.add({
+      kind: 'instrument-spoke',
+      payload: { place: 'belt', kind: 'belt-gauge', serial: 'B-1', calibrated: '2027-01-31' },
+    })
     belt.contacts(true, false)
     belt.gaps(0, 0.63)
     belt.push([31, 31, 31, 31, 31])

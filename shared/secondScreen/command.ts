@@ -52,7 +52,7 @@ const gearCommand = ({ contact, cleared, gearRecheck, pins }: GearState): Comman
 }
 
 /** The side move under way; of a line, that of the machine whose turn it is. */
-const pushOf = (job: Job): PushWatch | null => {
+export const pushOf = (job: Job): PushWatch | null => {
   if (job.kind === 'coupled' || job.kind === 'drum') return job.state.push
   if (job.kind !== 'train') return null
   const { plan, machines } = job.state
@@ -62,13 +62,15 @@ const pushOf = (job: Job): PushWatch | null => {
 
 /**
  * What somebody on this side of the machine is told: hands off while the lockout isn't whole, then what the
- * board wants read, a place of the dials or a belt, then the bite of a push; else to wait.
+ * board wants read, a place of the dials or a belt, then the bite of a push, its counts as instruments show them where they
+ * do; else to wait.
  */
 export const commandFor = (
   job: Job,
   wanted: Wanted | null,
   side: MateSide,
   press: Press | null = null,
+  live: PushWatch | null = null,
 ): Command => {
   const { state, sheet } = job
   if (state.closing) return { does: 'closed' }
@@ -78,8 +80,9 @@ export const commandFor = (
   if (job.kind === 'flange' && job.state.push)
     return job.state.push.arrived ? { does: 'tighten' } : { does: 'push-flange', toGo: job.state.push.toGo }
   if (job.kind === 'gear') return gearCommand(job.state) ?? { does: 'wait', stage: sheet.current }
-  const push = pushOf(job)
-  if (!push?.wanted) return { does: 'wait', stage: sheet.current }
+  const logged = pushOf(job)
+  const push = logged?.wanted ? (live ?? logged) : null
+  if (!push) return { does: 'wait', stage: sheet.current }
   const end = push.next && endOf(push, push.next)
   if (!push.next || !end) return { does: 'tighten' }
   // Toward 3 is plus: it is pushed from the side of 9.
@@ -93,7 +96,8 @@ export const commandFor = (
     toward: from !== side,
     left,
     share: Math.min(1, Math.max(0, left / Math.max(Math.abs(end.wanted), Math.abs(left)))),
-    stopAt: way * (end.toGo - push.next.by),
+    // A live count goes on falling: where to stop is told from the last one that was logged.
+    stopAt: way * (((logged && endOf(logged, push.next)?.toGo) ?? end.toGo) - push.next.by),
   }
 }
 
@@ -103,16 +107,15 @@ const counted = ({ machine, id }: PushEnd, toGo: number, units: UnitSystem): Mov
   counts: [{ machine, pair: id, toGo }],
 })
 
-/** The bite was taken to where it was to stop. */
+/** The bite was taken to where it was to stop; or to where an instrument says that it came. */
 export const thereAt = (
-  { end, bite }: Extract<Command, { does: 'push' | 'slacken' }>,
+  { end, stopAt }: Extract<Command, { does: 'push' | 'slacken' }>,
   units: UnitSystem,
-): MoveEntries['counts-read'] =>
-  counted(
-    end,
-    Number(fromCore(end.toGo - bite.by, 'displacement', units).toFixed(units === 'inch' ? 2 : 4)),
-    units,
-  )
+  live = false,
+): MoveEntries['counts-read'] => {
+  const toGo = live ? end.toGo : wayOf(end) * stopAt
+  return counted(end, Number(fromCore(toGo, 'displacement', units).toFixed(units === 'inch' ? 2 : 4)), units)
+}
 
 /** What the dial shows, typed as it stands: what is left in the way that this end goes; or a sentence. */
 export const dialSays = (

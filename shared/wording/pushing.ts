@@ -10,7 +10,12 @@ const d = (x: number, { units }: Telling) => figure(Math.abs(x), 'displacement',
 const endOf = ({ machine, pair }: Pick<Bite, 'machine' | 'pair'>) => ({ machine, id: pair })
 
 /** What to do now in a push, line by line; nothing where nothing is to be pushed. */
-export const biteWords = (watched: PushWatch, telling: Telling): readonly string[] => {
+export const biteWords = (
+  watched: PushWatch,
+  telling: Telling,
+  /** Instruments speak: their counts are taken, not typed. */
+  live = false,
+): readonly string[] => {
   const { words } = telling
   const { bites, arrived, setDials, jacksOff } = pushingWords(words)
   const { next } = watched
@@ -22,10 +27,10 @@ export const biteWords = (watched: PushWatch, telling: Telling): readonly string
   const [from, to] = next.by > 0 ? [sides.left, sides.right] : [sides.right, sides.left]
   const foot = (side: string) => `${pairName(telling, endOf(next))} ${side}`
   return [
-    ...(watched.counted ? [] : [setDials]),
+    ...(watched.counted || live ? [] : [setDials]),
     bites.slacken(foot(to)),
     bites.push(foot(from), d(next.by, telling), hour),
-    bites.then,
+    live ? bites.thenLive : bites.then,
   ]
 }
 

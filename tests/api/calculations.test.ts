@@ -82,7 +82,7 @@ describe('about the program', () => {
     expect((await api.ask('/api/health')).body).toEqual({
       status: 'ok',
       database: 'up',
-      migration: '0016-practice',
+      migration: '0018-job-search',
     })
   })
 

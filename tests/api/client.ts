@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
-import { afterAll, beforeAll, expect } from 'vitest'
+import { afterAll, beforeAll, expect, inject } from 'vitest'
 import type { EntryBody } from '../../core/logbook/entry'
-import { startCluster, type Cluster } from '../support/cluster'
+import { databaseOf, startCluster, type Cluster } from '../support/cluster'
 import { draft, OPENING } from '../support/entries'
 import { startProgram, type Program } from '../support/program'
 
@@ -10,13 +10,19 @@ export interface Answer {
   readonly body: Record<string, unknown>
 }
 
-/** A running program for one file of tests, and how to talk to it. */
-export const useProgram = (name: string) => {
+interface ProgramOptions {
+  readonly alone?: boolean
+  /** Where its log goes. */
+  readonly log?: string
+}
+
+/** A running program for one file of tests, and how to talk to it; with `alone` on a cluster that it may stop. */
+export const useProgram = (name: string, { alone = false, log: logFile }: ProgramOptions = {}) => {
   const held: { cluster?: Cluster; program?: Program } = {}
   beforeAll(async () => {
-    held.cluster = await startCluster()
-    held.program = await startProgram(held.cluster.url, name)
-  }, 120_000)
+    if (alone) held.cluster = await startCluster(`test-${name}`)
+    held.program = await startProgram(held.cluster?.url ?? databaseOf(inject('address')), name, logFile)
+  }, 180_000)
   afterAll(async () => {
     await held.program?.stop()
     await held.cluster?.stop()

@@ -9,7 +9,7 @@ import { draft, remark } from '../support/entries'
 import { freePort } from '../support/program'
 import { expectRefusal, useProgram } from './client'
 
-const api = useProgram('crowd')
+const api = useProgram('crowd', { alone: true })
 const entries = (job: string, text: string) => api.post(`/api/jobs/${job}/entries`, draft(remark(text)))
 const timed = async <T>(work: () => Promise<T>): Promise<{ readonly answer: T; readonly ms: number }> => {
   const from = performance.now()

@@ -1,24 +1,14 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { afterAll, describe, expect, it } from 'vitest'
 import { z } from 'zod'
-import { startCluster, type Cluster } from '../support/cluster'
-import { startProgram, type Program } from '../support/program'
+import { useProgram } from './client'
 
 const folder = mkdtempSync(join(tmpdir(), 'log-lines-'))
 const file = join(folder, 'program.log')
-let cluster: Cluster
-let program: Program
-beforeAll(async () => {
-  cluster = await startCluster()
-  program = await startProgram(cluster.url, 'log_lines', file)
-}, 120_000)
-afterAll(async () => {
-  await program.stop()
-  await cluster.stop()
-  rmSync(folder, { recursive: true })
-}, 60_000)
+const { program } = useProgram('log_lines', { log: file })
+afterAll(() => rmSync(folder, { recursive: true }))
 
 const Line = z.object({
   level: z.number(),
@@ -43,7 +33,7 @@ describe('the log', () => {
     ]
     const ids: (string | null)[] = []
     for (const { method, path, status, body } of asked) {
-      const answer = await fetch(program.url + path, {
+      const answer = await fetch(program().url + path, {
         method,
         ...(body === undefined ? {} : { body, headers: { 'content-type': 'application/json' } }),
       })

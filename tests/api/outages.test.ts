@@ -6,7 +6,7 @@ import { migrateDown, migrateUp } from '../../server/database/migrate'
 import { draft } from '../support/entries'
 import { expectRefusal, useProgram } from './client'
 
-const api = useProgram('outages')
+const api = useProgram('outages', { alone: true })
 const remark = (text: string) => draft({ kind: 'remark', payload: { text } })
 
 describe('when the database goes away', () => {
@@ -83,6 +83,8 @@ describe('the database itself', () => {
       '0014-flange-leaves',
       '0015-train-parts',
       '0016-practice',
+      '0017-instrument-lines',
+      '0018-job-search',
     ]
     expect(await migrateUp(knex)).toEqual(all)
     expect(await migrateUp(knex)).toEqual([])

@@ -27,7 +27,6 @@ const begun = (v: number, h: number): readonly EntryBody[] => [
 ]
 
 test('bolt-bound: the plan goes as far as the holes let it, and is walked to the close', async ({ page }) => {
-  test.setTimeout(90_000)
   const job = new Job(page)
   await job.begun(begun(0, -9), 'KY-09')
   await job.stage('Plan').click()

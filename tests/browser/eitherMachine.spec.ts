@@ -4,7 +4,6 @@ import { expect, Job, test } from './job'
 test('the driven machine planned with the motor, shimmed and logged at its own feet, and in the register', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
   const job = new Job(page)
   const tag = await job.prepared([LOW_MOTOR, LOW_MOTOR], 'CP-14')
   await job.stage('Plan').click()

@@ -14,7 +14,6 @@ const target: EntryBody = {
 test('closed cold it is provisional; a later visit runs it warm, takes the new target and closes for good', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
   const job = new Job(page)
   const tag = await job.prepared([target, cold, cold])
 

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { MACHINES } from '../../scripts/demo/works'
 import type { EntryBody } from '../../core/logbook/entry'
 import { AUTHOR, draft, feetSit, hubsClose, lockOut, LOW_MOTOR, OPENING, setUp } from '../support/entries'
+import { databaseOf } from '../support/cluster'
 import { startProgram, type Program } from '../support/program'
 
 const HOURS = ['12', '3', '6', '9'] as const
@@ -12,11 +13,8 @@ export const test = base.extend<object, { program: Program }>({
   program: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use, info) => {
-      const template = process.env.HC_TEST_DATABASE ?? ''
-      const program = await startProgram(
-        (name) => template.replace('DATABASE', name),
-        `browser_${info.workerIndex}`,
-      )
+      const urlOf = databaseOf(process.env.HC_TEST_DATABASE ?? '')
+      const program = await startProgram(urlOf, `browser_${info.workerIndex}`)
       await use(program)
       await program.stop()
     },
@@ -99,7 +97,7 @@ export class Job {
   }
 
   /** Whatever a stranger sends to the job in view: how it is answered. */
-  async send(kind: string, payload: object) {
+  async send(kind: string, payload: object, supersedes: object | null = null) {
     const id = this.page.url().split('/').at(-1) ?? ''
     const entry = {
       id: randomUUID(),
@@ -108,6 +106,7 @@ export class Job {
       after: null,
       kind,
       payload,
+      supersedes,
     }
     const answer = await this.page.request.post(`/api/jobs/${id}/entries`, { data: entry })
     return { status: answer.status(), body: await answer.text() }

@@ -3,7 +3,6 @@ import { expect, Job, test } from './job'
 test('a table for a kind of coupling is written, rules a new job in its row, and leaves the open one as it was', async ({
   page,
 }) => {
-  test.setTimeout(90_000)
   const job = new Job(page)
   // A machine of its own kind of coupling, so that no other test is judged by this table.
   const tag = await job.register('CP-11')

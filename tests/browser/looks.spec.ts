@@ -112,8 +112,7 @@ for (const bay of ['bright', 'dim'] as const) {
   }
 
   test(`axe finds nothing serious on any view without a job, ${bay} bay`, async ({ page }) => {
-    // Seven views, each read whole.
-    test.setTimeout(180_000)
+    // Eight views, each read whole.
     await dressed(page)
     for (const path of [
       '/',
@@ -123,6 +122,7 @@ for (const bay of ['bright', 'dim'] as const) {
       '/limits/sections',
       '/limits/belts',
       '/stores',
+      '/logbook',
     ]) {
       await page.goto(path)
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
@@ -133,7 +133,6 @@ for (const bay of ['bright', 'dim'] as const) {
 
   test(`axe finds nothing serious at any stage of a job, ${bay} bay`, async ({ page }) => {
     // A dozen stages, each read whole.
-    test.setTimeout(240_000)
     await dressed(page)
     const job = new Job(page)
     await job.measured()
@@ -151,7 +150,6 @@ for (const bay of ['bright', 'dim'] as const) {
 test('a belt job: axe finds nothing serious, and each stage fits laptop, tablet and phone', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
   await page.emulateMedia({ reducedMotion: 'reduce' })
   const job = new Job(page)
   await job.begun([...lockOut], 'GL-07')
@@ -179,7 +177,6 @@ for (const [what, tag, stages, told] of [
   test(`${what}: axe finds nothing serious, and each stage fits laptop, tablet and phone`, async ({
     page,
   }) => {
-    test.setTimeout(120_000)
     await page.emulateMedia({ reducedMotion: 'reduce' })
     const job = new Job(page)
     await page.goto('/machines')
@@ -198,7 +195,6 @@ for (const [what, tag, stages, told] of [
 test('a bench: axe finds nothing serious in any of its modes, and it fits laptop, tablet and phone', async ({
   page,
 }) => {
-  test.setTimeout(180_000)
   await page.emulateMedia({ reducedMotion: 'reduce' })
   await page.goto('/practice')
   await expect(page.getByRole('button', { name: /^The foot that rocks/ })).toBeVisible()

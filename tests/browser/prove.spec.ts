@@ -4,7 +4,6 @@ import { ALIGNED, expect, Job, LOW, test } from './job'
 test('bumped, made up, found strained, opened, read alike and guarded: each wants the lockout that the bump took', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
   const job = new Job(page)
   await job.prepared([IN_BAND, IN_BAND])
   await job.stage('Prove').click()

@@ -1,26 +1,10 @@
 import { expect, Job, test } from './job'
-import { LOW_MOTOR } from '../support/entries'
-import type { EntryBody } from '../../core/logbook/entry'
-
-const PLAN: EntryBody = {
-  kind: 'plan-chosen',
-  payload: {
-    units: 'inch',
-    option: 'own',
-    changes: [],
-    side: [
-      { machine: 'movable', pair: 'inboard', moved: -6 },
-      { machine: 'movable', pair: 'outboard', moved: -10 },
-    ],
-    sets: null,
-  },
-}
+import { LOW_MOTOR, SIDE_PLAN } from '../support/entries'
 
 test('two pages in one job: the phone is told where to turn and what to push, and answers', async ({
   page,
   context,
 }) => {
-  test.setTimeout(120_000)
   const job = new Job(page)
   await job.prepared()
   await page.getByRole('button', { name: 'Second screen' }).click()
@@ -92,9 +76,8 @@ test('a push is told from where the mate stands; a tap without the network is ke
   page,
   context,
 }) => {
-  test.setTimeout(120_000)
   const job = new Job(page)
-  await job.prepared([LOW_MOTOR, LOW_MOTOR, PLAN])
+  await job.prepared([LOW_MOTOR, LOW_MOTOR, SIDE_PLAN])
   const id = page.url().split('/').at(-1) ?? ''
   await job.stage('Move').click()
   const phone = await context.newPage()

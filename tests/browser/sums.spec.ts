@@ -44,7 +44,8 @@ test('a sum is found by what one wants to know, worked out as one types, and kep
 })
 
 test('every sum opens, fills in its example, and comes to an answer', async ({ page }) => {
-  test.setTimeout(120_000)
+  // Some forty views, one after the other.
+  test.setTimeout(480_000)
   await page.goto('/sums')
   await expect(page.getByRole('link', { name: 'Does this hub run true?' })).toBeVisible()
   const asks = await page.getByRole('navigation', { name: 'Quick sums' }).getByRole('link').all()

@@ -4,7 +4,6 @@ import { expect, Job, test } from './job'
 test('a cold target from how the gear unit warms up: judged from it, planned to it, printed, kept for next time', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
   const job = new Job(page)
   const tag = await job.measured()
   await job.stage('Cold target').click()

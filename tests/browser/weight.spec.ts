@@ -63,6 +63,7 @@ const VIEWS = [
   ['Quick sums', '/sums'],
   ['A quick sum', '/sums/rim-face'],
   ['Practice', '/practice'],
+  ['Logbook', '/logbook'],
 ] as const
 
 const told = (view: string, bytes: number) =>

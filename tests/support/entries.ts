@@ -104,3 +104,18 @@ export const closing = (exception = ''): EntryBody => ({
 
 /** The same of a coupling or a machine of a line. */
 export const about = (part: string, body: EntryBody): EntryBody => Object.assign({ part }, body)
+
+/** A plan that only pushes: 6 and 10 mil toward 9. */
+export const SIDE_PLAN: EntryBody = {
+  kind: 'plan-chosen',
+  payload: {
+    units: 'inch',
+    option: 'own',
+    changes: [],
+    side: [
+      { machine: 'movable', pair: 'inboard', moved: -6 },
+      { machine: 'movable', pair: 'outboard', moved: -10 },
+    ],
+    sets: null,
+  },
+}

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { gearWords, secondScreenWords, sheetWords } from '~~/shared/wording/en'
 import type { Job } from '~~/core/jobs/jobs'
+import { keyOfPair } from '~~/core/plan/pairNames'
+import type { PushWatch } from '~~/core/stages/move/push'
 import type { MateSide, Press, Wanted } from '~~/shared/secondScreen/call'
-import { commandFor, dialSays, readingSays, thereAt } from '~~/shared/secondScreen/command'
+import { commandFor, dialSays, pushOf, readingSays, thereAt } from '~~/shared/secondScreen/command'
 import { clockName, hourOf, towardWords } from '~~/shared/wording/directions'
 import { figure, UNIT_NAMES } from '~~/shared/wording/figures'
 import { endOf, leverName } from '~~/shared/wording/gearContact'
@@ -12,6 +14,8 @@ import ClockFace from './ClockFace.vue'
 import MateAnswer from './MateAnswer.vue'
 import MateButton from './MateButton.vue'
 import MatePress from './MatePress.vue'
+
+const LiveWatch = defineAsyncComponent(() => import('~/components/instruments/LiveWatch.vue'))
 
 /** One command, one count, one button. */
 const props = defineProps<{ own: string; side: MateSide; job: Job }>()
@@ -30,7 +34,10 @@ watch(
   },
   { immediate: true },
 )
-const command = computed(() => commandFor(props.job, wanted.value, props.side, press.value))
+/** The push as instruments show it. */
+const live = shallowRef<PushWatch | null>(null)
+const watching = useTemplateRef<{ take: () => void }>('watching')
+const command = computed(() => commandFor(props.job, wanted.value, props.side, press.value, live.value))
 const push = computed(() =>
   command.value.does === 'push' || command.value.does === 'slacken' ? command.value : null,
 )
@@ -41,7 +48,7 @@ const typing = ref(false)
 const value = ref('')
 const note = ref('')
 watch(
-  () => [turn.value?.clock, push.value?.end.id, push.value?.end.toGo],
+  () => [turn.value?.clock, push.value?.end.id, live.value ? null : push.value?.end.toGo],
   () => {
     typing.value = false
     value.value = ''
@@ -127,7 +134,11 @@ const log = (payload: ReturnType<typeof thereAt> | null) => {
   }
 }
 const there = async () => {
-  if (push.value) return log(thereAt(push.value, session.units))
+  if (push.value) {
+    const shown = live.value?.ends.some((e) => keyOfPair(e) === keyOfPair(push.value!.end)) ?? false
+    if (shown) watching.value?.take()
+    return log(thereAt(push.value, session.units, shown))
+  }
   const at = turn.value
   if (!at) return
   stands.value = at.clock
@@ -155,6 +166,7 @@ const tap = computed(() => (push.value || (turn.value && !reading.value) ? w.val
 
 <template>
   <div class="command" :class="command.does">
+    <LiveWatch v-if="store.links.length > 0" ref="watching" v-model="live" :push="pushOf(job)" />
     <p v-if="where" class="where">{{ where }}</p>
     <h1>{{ head.say }}</h1>
     <p v-if="head.how" class="how">{{ head.how }}</p>

@@ -13,8 +13,8 @@ const later = useLater(shown)
 <template>
   <el-button
     link
-    class="icon"
-    :class="{ linked }"
+    class="head-tag"
+    :class="{ lit: linked }"
     :aria-label="linked ? w.linkedHere : w.open"
     :title="linked ? w.linkedHere : w.open"
     @click="shown = true"
@@ -23,16 +23,3 @@ const later = useLater(shown)
   </el-button>
   <LazyTagDialog v-if="later" v-model="shown" />
 </template>
-
-<style scoped>
-.icon {
-  width: var(--touch);
-  height: var(--touch);
-  flex: none;
-  color: var(--muted);
-  font-size: 18px;
-}
-.linked {
-  color: var(--in);
-}
-</style>

@@ -14,6 +14,8 @@ import { meaningOfFeet } from '~~/shared/wording/softFoot'
 import FeetCure from './FeetCure.vue'
 import { loadedAhead } from '../ahead'
 
+/** Few jobs have instruments that speak. */
+const LiveFill = defineAsyncComponent(() => import('~/components/instruments/LiveFill.vue'))
 const FillFoot = loadedAhead(() => import('./FillFoot.vue'))
 
 const job = useJob()
@@ -113,6 +115,11 @@ const nextFoot = computed(() => {
   const f = feet.value.find((x) => x.key === read.value.missing[0])
   return f ? f.name || f.place : ''
 })
+/** What a dial on the foot shows, into the box that is read next. */
+const takeRise = (text: string) => {
+  const [key] = read.value.missing
+  if (key) form.value.rises[key] = text
+}
 const other = ref(false)
 const later = useLater(other)
 const choices = computed(() => inOrder.value.map((f) => ({ ref: f.ref, name: f.name || f.place })))
@@ -164,6 +171,12 @@ const working = () => (drawn.value ? feetWorking(drawn.value, cure.value, tellin
         />
       </div>
     </div>
+    <LiveFill
+      v-if="nextFoot && step === 'rises' && !showing && !closed && job.links.length > 0"
+      :places="[{ key: 'foot', name: nextFoot }]"
+      zeroes
+      @take="(_, text) => takeRise(text)"
+    />
     <div class="fill">
       <FeetBoard
         ref="board"

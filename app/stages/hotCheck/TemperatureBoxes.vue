@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { machineNames } from '~~/shared/wording/machineNames'
 import { hotWords } from '~~/shared/wording/en'
+import { placeKey, placeOfKey } from '~~/core/instruments/places'
 import dayjs from 'dayjs'
 import { warmKey } from '~~/shared/stages/hotCheck/form'
 import { capital } from '~~/shared/wording/capital'
+
+const LiveFill = defineAsyncComponent(() => import('~/components/instruments/LiveFill.vue'))
 
 /** One look at the feet: a temperature a foot pair, and when it was read. */
 const props = defineProps<{ hot: ReturnType<typeof useHotForm>; locked?: boolean }>()
@@ -19,6 +22,18 @@ const sides = computed(() =>
     pairs: pairs.value.filter((p) => p.machine === machine),
   })),
 )
+/** Thermometers at the feet, where some speak. */
+const job = useJob()
+const warm = computed(() =>
+  pairs.value.map((p) => ({
+    key: placeKey({ at: 'warmth', machine: p.machine, pair: p.id }),
+    name: `${names.value[p.machine]}, ${telling.value.footNames(p.id, p.machine)}`,
+  })),
+)
+const keyAt = (place: string) => {
+  const at = placeOfKey(place)
+  return at?.at === 'warmth' ? warmKey({ machine: at.machine, id: at.pair }) : ''
+}
 const box = (key: string) => {
   const remark = read.value.remarks[key]
   return {
@@ -47,6 +62,13 @@ const box = (key: string) => {
         @enter="emit('log')"
       />
     </fieldset>
+    <LiveFill
+      v-if="job.links.length > 0 && !locked"
+      class="live"
+      going
+      :places="warm"
+      @take="(place, text) => (form.feet[keyAt(place)] = text)"
+    />
     <label class="at">
       <span>{{ v.at }}</span>
       <el-input
@@ -68,6 +90,10 @@ const box = (key: string) => {
   gap: 12px 22px;
   align-items: end;
   margin-top: 16px;
+}
+.live {
+  grid-column: 1 / -1;
+  order: 5;
 }
 fieldset {
   border: 0;

@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { actionsWords, levelWords, verdictsWords } from '~~/shared/wording/en'
 import { feelerLimits } from '~~/core/register/hubs'
+import type { MachineRole } from '~~/core/plan/pairNames'
+import { readTypedNumber } from '~~/core/units/typedNumber'
 import { footChangesOf } from '~~/core/shims/packsForLifts'
 import { fromCore, toCore } from '~~/core/units/unitSystem'
 import { drawnTilt, drawTurn, slopeTimes, TURN } from '~~/shared/stages/level/drawing'
+import { ROLES } from '~~/shared/stages/level/form'
 import { marksOf } from '~~/shared/stages/level/turn'
 import { levelWorking, runoutWorking } from '~~/shared/stages/level/working'
 import { clockFace } from '~~/shared/wording/clockFace'
@@ -17,6 +20,8 @@ import {
   surfaceName,
 } from '~~/shared/wording/level'
 import { capital } from '~~/shared/wording/capital'
+
+const LiveFill = defineAsyncComponent(() => import('~/components/instruments/LiveFill.vue'))
 
 const job = useJob()
 const session = useSession()
@@ -37,6 +42,16 @@ const meaning = computed(() =>
     ? meaningOfLevels(levels.value, names.value, telling.value)
     : meaningOfRunouts(runouts.value, names.value, telling.value),
 )
+/** A level that speaks tells a slope: as divisions of its own, by the sensitivity in force. */
+const FINE_LEVEL = 0.00002
+const takeLevel = (role: MachineRole, slope: number) => {
+  form.value.by = 'divisions'
+  if (form.value.sensitivity.trim() === '')
+    form.value.sensitivity = String(Number(fromCore(FINE_LEVEL, 'slope', session.units).toPrecision(3)))
+  const typed = readTypedNumber(form.value.sensitivity, 'plain', session.units)
+  const each = typed.ok && typed.value > 0 ? toCore(typed.value, 'slope', session.units) : FINE_LEVEL
+  form.value.shafts[role].divisions = String(Number((slope / each).toFixed(1)))
+}
 const d = (x: number) => figure(x, 'displacement', session.units, { extra: 1 })
 
 const times = computed(() => slopeTimes(levels.value))
@@ -223,6 +238,11 @@ const working = () =>
         @text="(role, box, text) => (form.shafts[role][box] = text)"
         @low="(role, end) => (form.shafts[role].low = end)"
         @enter="logLevel"
+      />
+      <LiveFill
+        v-if="!closed && job.links.length > 0"
+        :places="ROLES.map((id) => ({ key: 'level', id, name: names[id] }))"
+        @take="(role, _, slope) => takeLevel(role as MachineRole, slope)"
       />
       <div class="foot">
         <NumberBox

@@ -70,7 +70,10 @@ const askingShown = computed({ get: () => asking.value !== null, set: (on) => !o
     <p class="muted">{{ w.law }}</p>
     <p v-if="job.folded?.kind === 'belt'" class="muted">{{ beltsWords(telling.words).fingers }}</p>
     <!-- Where the sheet has no stage before this one, the machine still runs here. -->
-    <VibrationNote v-if="job.belt || job.gear" moment="before" />
+    <template v-if="job.belt || job.gear">
+      <VibrationNote moment="before" />
+      <CorrectOpening v-if="!closed" />
+    </template>
     <p v-if="safety.permit">
       {{ w.permit }} <strong class="figure">{{ safety.permit }}</strong>
     </p>

@@ -30,6 +30,7 @@ const ChaseNote = loadedAhead(() => import('~/components/ledger/ChaseNote.vue'))
 const OverlaidShafts = loadedAhead(() => import('~/boards/OverlaidShafts.vue'))
 const FlangeAchieved = loadedAhead(() => import('~/components/ledger/FlangeAchieved.vue'))
 const FlangeStands = loadedAhead(() => import('../flangePlan/FlangeStands.vue'))
+const LiveMeasure = defineAsyncComponent(() => import('~/components/instruments/LiveMeasure.vue'))
 const RoundsNote = loadedAhead(() => import('~/components/ledger/RoundsNote.vue'))
 
 const props = defineProps<{
@@ -74,10 +75,15 @@ const elsewhere = computed(
 const logged = computed(() => measurementAt(state.value, props.stage))
 const measurement = computed(() => (taking.value ? measurementAt(live.value, props.stage) : logged.value))
 const liveSet = computed(() => measurement.value?.sets.find((s) => s.set.entry.id === reading.draftId()))
+/** Instruments that speak have the board while they are swept, and say what that comes to. */
+const sweeping = ref(false)
+const sweepMeaning = shallowRef<Meaning | null>(null)
 const meaning = computed(() =>
-  props.before && measurement.value?.sets.length === 0
-    ? props.before
-    : meaningOfMeasuring(live.value, props.stage, telling.value),
+  sweepMeaning.value
+    ? sweepMeaning.value
+    : props.before && measurement.value?.sets.length === 0
+      ? props.before
+      : meaningOfMeasuring(live.value, props.stage, telling.value),
 )
 const source = computed(() => limitSource(state.value, telling.value))
 
@@ -237,7 +243,7 @@ const turnNote = computed(() =>
 
 <template>
   <BoardFrame :title="title">
-    <template #tools>
+    <template v-if="!sweeping" #tools>
       <PickOne
         v-if="taking && reads !== 'values' && circles.length > 0"
         on-dye
@@ -258,7 +264,10 @@ const turnNote = computed(() =>
         {{ v.table }}
       </el-button>
     </template>
-    <div v-if="taking && reads === 'dials' && (logged?.sets.length || tellsAngles)" class="asides">
+    <div
+      v-if="taking && !sweeping && reads === 'dials' && (logged?.sets.length || tellsAngles)"
+      class="asides"
+    >
       <el-button
         v-if="logged?.sets.length"
         class="dye-button"
@@ -275,10 +284,20 @@ const turnNote = computed(() =>
       >
     </div>
     <p v-if="elsewhere" class="note">{{ v.madeUpNow }}</p>
-    <p v-if="taking && turnNote" class="note">{{ turnNote }}</p>
+    <p v-if="taking && !sweeping && turnNote" class="note">{{ turnNote }}</p>
     <p v-if="taking && mate.note.value" class="note" role="status">{{ mate.note.value }}</p>
+    <LiveMeasure
+      v-if="taking && reads === 'dials' && job.links.length > 0"
+      v-model:sweeping="sweeping"
+      v-model:meaning="sweepMeaning"
+      :reading="reading"
+      :named="named"
+      :shown="liveSet?.set"
+      :place="(clock: number) => placeName(state.setUp, clock, telling)"
+      :believed="believed"
+    />
     <ReadingBoard
-      v-if="taking"
+      v-if="taking && !sweeping"
       ref="board"
       :reading="reading"
       :shape="shape"
@@ -290,12 +309,12 @@ const turnNote = computed(() =>
       @enter="enter"
     />
     <div
-      v-if="(shape === 'pads' || !taking) && !atDrum && circles.length && reads !== 'values'"
+      v-if="!sweeping && (shape === 'pads' || !taking) && !atDrum && circles.length && reads !== 'values'"
       class="balances"
     >
       <SumBalance v-for="c in circles" :key="c" v-bind="balance(c)" />
     </div>
-    <div v-if="taking && reads === 'dials'" class="returned">
+    <div v-if="taking && !sweeping && reads === 'dials'" class="returned">
       <p>{{ v.turn }}</p>
       <NumberBox
         v-for="c in named"
@@ -335,15 +354,16 @@ const turnNote = computed(() =>
   </BoardFrame>
 
   <LedgerFrame ref="ledger" :mark="meaning.mark" :headline="meaning.headline" :detail="meaning.detail">
+    <div id="live-ledger" />
     <ChaseNote v-if="stage === 're-measure' && onFeet" :state="onFeet" />
     <JudgementTable
-      v-if="measurement?.judgement && measurement.trust !== 'doubtful'"
+      v-if="!sweeping && measurement?.judgement && measurement.trust !== 'doubtful'"
       :judgement="measurement.judgement"
       :source="source"
       :target="warm || !onFeet || !('coldTarget' in onFeet) ? undefined : onFeet.coldTarget"
       :line="onFlange ? measurement.coupling : null"
     />
-    <TrustTable v-if="measurement" :measurement="measurement" />
+    <TrustTable v-if="measurement && !sweeping" :measurement="measurement" />
     <p v-if="measurement?.play">{{ playWords(measurement, telling) }}</p>
     <AchievedNote v-if="lastMove" :move="lastMove" />
     <FlangeAchieved v-if="lastFlangeMove" :move="lastFlangeMove" />
@@ -368,6 +388,7 @@ const turnNote = computed(() =>
       @say="say"
     />
     <template #next>
+      <div id="live-next" class="live-next" />
       <template v-if="taking">
         <el-button
           v-for="id in usable"
@@ -384,9 +405,16 @@ const turnNote = computed(() =>
         <el-button v-if="stage === 'prove'" link class="text-button" @click="emit('back')">{{
           v.backToProof
         }}</el-button>
-        <el-button v-if="canGoOn" link class="text-button" @click="focusFirst">{{ v.another }}</el-button>
-        <el-button v-if="canGoOn" class="next-button" @click="goOn()">{{ actions.goOn }}</el-button>
-        <el-button v-else class="next-button" @click="logOrShow">{{ gapWords }}</el-button>
+        <el-button v-if="canGoOn && !sweeping" link class="text-button" @click="focusFirst">{{
+          v.another
+        }}</el-button>
+        <el-button
+          v-if="canGoOn && (!sweeping || liveSet === undefined)"
+          class="next-button"
+          @click="goOn()"
+          >{{ actions.goOn }}</el-button
+        >
+        <el-button v-else-if="!sweeping" class="next-button" @click="logOrShow">{{ gapWords }}</el-button>
       </template>
       <el-button v-else class="next-button" @click="goOn()">{{ actions.goOn }}</el-button>
     </template>
@@ -394,6 +422,10 @@ const turnNote = computed(() =>
 </template>
 
 <style scoped>
+.live-next:not(:empty) {
+  display: grid;
+  gap: 4px;
+}
 .asides {
   margin-bottom: 8px;
   display: flex;

@@ -16,6 +16,8 @@ import { limitSource } from '~~/shared/wording/tolerances'
 import PushLedger from './PushLedger.vue'
 import TightenStep from './TightenStep.vue'
 
+const LivePush = defineAsyncComponent(() => import('~/components/instruments/LivePush.vue'))
+
 const job = useJob()
 const session = useSession()
 const telling = useTelling()
@@ -38,8 +40,8 @@ const asPlanned = (which: 'v' | 'h') => {
 const drawn = computed(() => drawPush(push.watched.value, feet.value, session.units))
 /** Dials that were logged, here or elsewhere, say how far it was pushed: the boxes take it, and may be corrected. */
 const dialled = computed(() =>
-  push.watched.value.wanted && push.watched.value.counted
-    ? sidesFromCounts(push.watched.value, session.units)
+  push.logged.value.wanted && push.logged.value.counted
+    ? sidesFromCounts(push.logged.value, session.units)
     : null,
 )
 watch(
@@ -55,6 +57,13 @@ watch(
 const onlyShift = computed(() => step.value === 'v' && !push.watched.value.wanted && !locked.value)
 const pushing = computed(
   () => (step.value === 'h' || onlyShift.value) && !form.value.correcting && !locked.value,
+)
+/** Counts that instruments show are taken before the move is logged: while there is a bite to take, and once it is tightened. */
+const liveCounts = computed(
+  () =>
+    pushing.value &&
+    push.live.value !== null &&
+    (push.logged.value.next !== null || push.logged.value.drift === null),
 )
 
 /** The move being typed, as the fold sees it. */
@@ -141,8 +150,9 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
       @update:shims="(way, key, text) => (form[way][key] = text)"
       @enter="log()"
     />
+    <LivePush v-if="pushing && job.links.length > 0" :push="push" />
     <PushWatch
-      v-else
+      v-if="step !== 'v'"
       :ends="drawn"
       :texts="push.form.value.toGo"
       :faults="push.read.value.faults"
@@ -232,9 +242,17 @@ const unit = computed(() => UNIT_NAMES[session.units].displacement)
         @click="push.log()"
         >{{ push.when.value === 'tightened' ? p.log.tightened : p.log.counts }}</el-button
       >
-      <el-button v-else class="next-button" :disabled="!read.payload || locked" @click="log()">
-        {{ form.correcting ? actions.logCorrection : w.view.log }}
-      </el-button>
+      <template v-else>
+        <div v-if="liveCounts" id="live-next" />
+        <el-button
+          :class="liveCounts ? 'text-button' : 'next-button'"
+          :link="liveCounts"
+          :disabled="!read.payload || locked"
+          @click="log()"
+        >
+          {{ form.correcting ? actions.logCorrection : w.view.log }}
+        </el-button>
+      </template>
     </template>
   </LedgerFrame>
 </template>

@@ -7,7 +7,9 @@ const props = defineProps<{ push: ReturnType<typeof usePushForm>; pushing: boole
 const telling = useTelling()
 const w = computed(() => pushingWords(telling.value.words))
 const watched = computed(() => props.push.watched.value)
-const bite = computed(() => (props.pushing ? biteWords(watched.value, telling.value) : []))
+const bite = computed(() =>
+  props.pushing ? biteWords(watched.value, telling.value, props.push.live.value !== null) : [],
+)
 </script>
 
 <template>

@@ -15,10 +15,11 @@ import { pairName, farEnd } from '~~/shared/wording/telling'
 import { blockedWords, meaningOfPlan } from '~~/shared/wording/plans'
 import { limitSource } from '~~/shared/wording/tolerances'
 import type { WorkingStep } from '~~/shared/working/step'
-import { ahead } from '../ahead'
+import { ahead, loadedAhead } from '../ahead'
 import PickList from './PickList.vue'
 import PlanWays from './PlanWays.vue'
 
+const PackBoard = loadedAhead(() => import('~/boards/PackBoard.vue'))
 const loadGraphPaper = ahead(() => import('~~/shared/drawing/graphPaper'))
 const loadWorking = ahead(() => import('~~/shared/stages/plan/working'))
 

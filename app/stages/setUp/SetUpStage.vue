@@ -27,6 +27,7 @@ const loadWorking = ahead(() => import('~~/shared/stages/setUp/working'))
 const FlangeChain = loadedAhead(() => import('~/boards/FlangeChain.vue'))
 const SetUpChain = loadedAhead(() => import('~/boards/SetUpChain.vue'))
 const DrumSetUp = loadedAhead(() => import('./DrumSetUp.vue'))
+const LiveNudge = defineAsyncComponent(() => import('~/components/instruments/LiveNudge.vue'))
 const SagOnPipe = loadedAhead(() => import('./SagOnPipe.vue'))
 
 const job = useJob()
@@ -252,6 +253,10 @@ onMounted(() => {
           signed
         />
       </div>
+      <LiveNudge
+        v-if="form.method === 'heads' && job.links.length > 0 && !closed"
+        @nudged="(own, other) => (form.nudged = { own, other })"
+      />
       <div class="row choices">
         <NumberBox
           :ref="keep('graduation')"

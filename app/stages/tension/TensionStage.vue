@@ -26,6 +26,7 @@ import { beltName, giveWords, meaningOfTension } from '~~/shared/wording/tension
 import { ahead } from '../ahead'
 import TensionFigures from './TensionFigures.vue'
 
+const LiveFill = defineAsyncComponent(() => import('~/components/instruments/LiveFill.vue'))
 const loadWorking = ahead(() => import('~~/shared/stages/tension/working'))
 
 /** Every belt of the set, read by one school, judged, and turned to its band. */
@@ -125,6 +126,20 @@ const enter = (i: number) => {
   const next = read.value.missing.find((m) => m > i) ?? read.value.missing[0]
   if (next !== undefined) boxes.get(next)?.focus()
   else log()
+}
+/** A gauge that speaks: what it counts says how the belts are read, and it fills the next belt. */
+const nextBelt = computed(() => read.value.missing[0] ?? 0)
+const gaugeAt = computed(() => names.value[nextBelt.value] ?? '')
+const takeGauge = async (text: string) => {
+  const unit = job.links.find((l) => l.place === 'belt')?.instrument?.unit
+  const school = unit === 'Hz' ? 'frequency' : 'force'
+  if (form.value.school !== school) {
+    form.value.school = school
+    await nextTick()
+  }
+  const belts = form.value.belts[school]
+  const at = belts.findIndex((b) => b.trim() === '')
+  if (at >= 0) belts[at] = text
 }
 const log = () => {
   const { payload, missing } = read.value
@@ -265,6 +280,12 @@ const box = (i: number) => `belt.${String(i)}`
         :options="(['free', 'held'] as const).map((value) => ({ value, name: v.sheavesAre[value] }))"
       />
     </div>
+    <LiveFill
+      v-if="!closed && job.links.length > 0"
+      :places="[{ key: 'belt', name: gaugeAt }]"
+      by-itself
+      @take="(_, text) => takeGauge(text)"
+    />
     <p v-if="mate.note.value" class="how" role="status">{{ mate.note.value }}</p>
     <BeltBars :bars="bars" :title="barsTitle" :names="names" :words="telling.words">
       <template #default="{ at, label }">
@@ -352,10 +373,10 @@ const box = (i: number) => `belt.${String(i)}`
   font-size: 15px;
 }
 .ask {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, max-content));
+  display: flex;
+  flex-wrap: wrap;
   gap: 8px 16px;
-  align-items: start;
+  align-items: flex-start;
   padding: 10px 0;
 }
 h3 {

@@ -9,14 +9,17 @@ import { joinedWords } from '../../../shared/wording/joined'
 import { overdueIn, type Kit } from '../../../core/stages/open/kit'
 import type { Vibration } from '../../../core/stages/open/vibration'
 import { vibrationReadWords } from '../../../shared/wording/vibration'
+import { instrumentWords as liveWords } from '../../../shared/wording/en/instruments'
+import { spokenWords } from '../../../shared/wording/instruments'
 import { instrumentWords } from '../../../shared/wording/open'
+import { instrumentsSpoken } from '../../../core/instruments/spoken'
 import { QUIET, when } from '../blocks'
 import type { Common, Section } from '../section'
 
 /** Which machine, at which speed, why and for whom. */
 export const facts: Section<Common & { readonly kit?: Kit; readonly vibration?: Vibration }> = (
   { opening, kit, vibration, rpm },
-  { machine, personName, telling },
+  { machine, logbook, personName, telling },
 ) => {
   const { words } = telling
   const w = reportWords(words).facts
@@ -52,6 +55,12 @@ export const facts: Section<Common & { readonly kit?: Kit; readonly vibration?: 
       kit.payload.instruments.map((i) => instrumentWords(i, overdue.includes(i), telling)).join('; '),
     ])
   }
+  const spoken = instrumentsSpoken(logbook)
+  if (spoken.length > 0)
+    rows.push([
+      liveWords(words).report,
+      spoken.map((e) => spokenWords(e.payload, e.madeAt, telling)).join('; '),
+    ])
   const names = {
     movable: machine.movableName.toLowerCase(),
     stationary: machine.stationaryName.toLowerCase(),

@@ -1,3 +1,4 @@
+import { acrossFace, upAndDown } from '../../../core/belt/facePlaces'
 import { setUpWords, typingWords } from '../../wording/en'
 import type { BeltEntries } from '../../../core/stages/lineUp/entries'
 import { otherSheave, type SheavePlace } from '../../../core/register/beltMachine'
@@ -107,8 +108,7 @@ export const tapped = (now: Touch): Touch => (now === null ? 'touch' : now === '
 /** An empty board: nothing looked at yet; distances across the faces from the register. */
 export const blankLine = (machine: BeltMachine, units: UnitSystem): LineTexts => {
   const edgeOn = edgeBelongsOn(machine)
-  const across = (place: SheavePlace) =>
-    asTape(toCore(machine.sheaves[place].pitchDiameter, 'distance', machine.units) * 0.95, units)
+  const across = (place: SheavePlace) => asTape(acrossFace(machine, place), units)
   return {
     units,
     edgeOn,
@@ -123,7 +123,7 @@ export const blankLine = (machine: BeltMachine, units: UnitSystem): LineTexts =>
       wR: roundTape(across(edgeOn)),
       g12: '',
       g6: '',
-      h: roundTape(across(edgeOn)),
+      h: roundTape(asTape(upAndDown(machine), units)),
     },
     more: noMore(),
   }

@@ -1,11 +1,12 @@
 import type { BeltAge } from '../../../core/belt/tension'
 import { gaugeDeflectionOf } from '../../../core/belt/beltLimits'
+import { gaugeSetting } from '../../../core/belt/gaugeSetting'
 import type { BeltMachine } from '../../../core/register/beltMachine'
 import { driveOf } from '../../../core/stages/lineUp/line'
 import type { TensionEntries, TensionReadBy, TensionSchool } from '../../../core/stages/tension/entries'
 import { readingsOf } from '../../../core/register/readingsOf'
 import { readTypedNumber, type TypedMeasure } from '../../../core/units/typedNumber'
-import { fromCore, type UnitSystem } from '../../../core/units/unitSystem'
+import type { UnitSystem } from '../../../core/units/unitSystem'
 import { unitOf, withUnit } from '../../forms/typed'
 import { tensionWords, typingWords } from '../../wording/en'
 import type { Telling } from '../../wording/telling'
@@ -40,13 +41,8 @@ export const SCHOOL_BOXES: Readonly<
   hand: ['windowLeast', 'windowMost'],
 }
 
-/** A gauge is set to half a millimetre, or a thirty-second of an inch. */
-const settable = (mm: number, units: UnitSystem): string => {
-  const step = units === 'metric' ? 0.5 : 1 / 32
-  return String(
-    Number((Math.max(1, Math.round(fromCore(mm, 'distance', units) / step)) * step).toPrecision(6)),
-  )
-}
+const settable = (mm: number, units: UnitSystem): string =>
+  String(Number(gaugeSetting(mm, units).toPrecision(6)))
 
 /** Where the gauge goes on this drive, millimetres; null where its sheaves would touch. */
 export const gaugeDeflection = (machine: BeltMachine): number | null => {

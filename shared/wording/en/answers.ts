@@ -1,5 +1,8 @@
+import { instrumentLine } from './instrumentLine'
+
 /** What the server says when it takes something, refuses it, or can't answer. */
 export const answers = {
+  instruments: instrumentLine,
   retired: (tag: string) => `${tag} is retired. Take it back into service to open a job on it.`,
   retireJobOpen: 'A job is open on this machine. Close it, then retire the machine.',
   noPhotograph: 'This entry shows a photograph that the job doesn’t have. Send the photograph first.',
@@ -31,6 +34,9 @@ export const answers = {
   standstillChanged: 'Someone changed this stop meanwhile. Look at their change, then make yours again.',
   noSuchPerson: 'There is nobody by that name here. Choose who you are.',
   onlyLeads: 'A lead’s to do. Ask one, or choose who you are.',
+  tooManyViews: (most: number) => `You keep ${most} views already. Drop one first.`,
+  viewIdTaken: 'Another view already has this id.',
+  noView: 'You keep no such view.',
   taskIdTaken: 'Another lesson already has this id.',
   noTask: 'There is no such lesson set. Look at the list again.',
   noFeed: 'There is no calendar at this address. Ask for a new one.',

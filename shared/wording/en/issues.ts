@@ -276,6 +276,14 @@ export const issues = {
   'choose-one-of': (names: string) => `Choose one of ${names}.`,
   'does-not-fit': () => 'This does not fit. Look at what is asked for here.',
   'yes-or-no': () => 'Choose yes or no.',
+  'instrument-serial': () =>
+    'Give the serial as 1 to 40 letters, digits, spaces, points, hyphens or underscores.',
+  'instrument-version': () => 'Give hello as 1, the version of this line.',
+  'instrument-code': () => 'Give a pairing code, or the key of an earlier pairing: one of the two.',
+  'instrument-line': () => 'Send a sample (t, v), alive: 1, or bye: 1.',
+  'instrument-place': () =>
+    'Give a place as circle:rim, side:movable:inboard, warmth:movable:inboard, belt or level.',
+  'two-places': () => 'Give the two places that change their instruments.',
 } as const satisfies Record<string, (what: string, n: string) => string>
 
 /** Kinds of value, as they are asked for. */

@@ -6,6 +6,7 @@ export const kinds = {
   'job-opened': 'The opening',
   'tools-taken': 'What is taken along',
   'vibration-noted': 'The vibration noted',
+  'instrument-spoke': 'Instrument',
   'safety-confirmed': 'A safety confirmation',
   'power-restored': 'The return of power',
   'lockout-waived': 'The reason why no lockout is needed',

@@ -124,6 +124,7 @@ export const measuring = (n: Named) => ({
       '3-9': '3 and 9 only',
       list: 'positions of one’s own',
     },
+    swept: (circle: string, count: number, arc: number) => `${circle}: ${count} readings over ${arc}°`,
     quick: {
       open: 'From paper',
       title: 'Figures from the sheet, in its order',

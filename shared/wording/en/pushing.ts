@@ -26,6 +26,7 @@ export const pushing = {
     slacken: (foot: string) => `Slacken the screw at ${foot}.`,
     push: (foot: string, by: string, hour: string) => `Push at ${foot}: ${by} toward ${hour}.`,
     then: 'Read both dials, type them, and the next bite is worked out.',
+    thenLive: 'Take the counts once the needles stand still, and the next bite is worked out.',
   },
   slips: {
     'other-way': (pair: string) =>

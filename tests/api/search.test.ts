@@ -1,0 +1,161 @@
+import { randomUUID } from 'node:crypto'
+import knexModule from 'knex'
+import { describe, expect, it } from 'vitest'
+import { PEOPLE } from '../../scripts/demo/works'
+import { knexOptions } from '../../server/database/connection'
+import { fillFromRows } from '../../server/database/migrations/0018-job-search'
+import type { SavedView, SearchAnswer } from '../../shared/search/search'
+import { draft, OPENING } from '../support/entries'
+import { expectRefusal, issuePaths, useProgram } from './client'
+
+const api = useProgram('search')
+const search = async (query: Record<string, string>): Promise<SearchAnswer> => {
+  const answer = await api.ask(`/api/logbook?${new URLSearchParams(query).toString()}`)
+  expect(answer.status, JSON.stringify(answer.body)).toBe(200)
+  return answer.body as unknown as SearchAnswer
+}
+const ids = ({ rows }: SearchAnswer) => rows.map((r) => r.id)
+const remark = (text: string) => ({ kind: 'remark', payload: { text } }) as const
+
+describe('the logbook of the works', () => {
+  it('finds a job by what was written in it, the moment it is written, and by the beginning of a word', async () => {
+    const job = await api.openJob('CP-14')
+    expect(ids(await search({ words: 'zirconflakes' }))).toEqual([])
+    await api.log(job, remark('Grease full of zirconflakes at the pump end.'))
+    expect(ids(await search({ words: 'ZIRCON' }))).toEqual([job])
+    expect(ids(await search({ words: 'pump zircon cp-14 extruder' }))).toEqual([job])
+    expect(ids(await search({ words: 'zircon kiln' }))).toEqual([])
+    // What has no letters and no figures narrows nothing down; quotes and operators are words like others.
+    expect((await search({ words: ' --- ' })).counted).toBe((await search({})).counted)
+    expect(ids(await search({ words: `zircon' & ! | <-> ("pump"` }))).toEqual([job])
+  })
+
+  it('narrows down by what jobs were, and says how many are left of each', async () => {
+    const all = await search({ most: '200' })
+    expect(all.counted).toBe(all.rows.length)
+    const counts = Object.fromEntries(all.facets?.state.map((f) => [f.value, f.count]) ?? [])
+    expect(counts['open']).toBe(all.rows.filter((r) => r.closedAt === null).length)
+    expect(counts['closed']).toBe(all.rows.filter((r) => r.closedAt !== null).length)
+    for (const [facet, values] of Object.entries(all.facets ?? {}))
+      for (const { value, count } of values) {
+        const found = await search({ [facet]: value, most: '200' })
+        expect(found.rows.length, `${facet} ${value}`).toBe(count)
+      }
+    const kiln = await search({ machine: 'cp-11', state: 'closed' })
+    expect(kiln.rows.length).toBeGreaterThan(0)
+    expect(new Set(kiln.rows.map((r) => r.tag))).toEqual(new Set(['CP-11']))
+  })
+
+  it('follows a correction of the opening, and who writes', async () => {
+    const id = randomUUID()
+    const opening = draft({
+      ...OPENING,
+      payload: { ...OPENING.payload, customer: 'Harbour Works' },
+    } as typeof OPENING)
+    expect((await api.post('/api/jobs', { id, machine: 'CP-11', opening })).status).toBe(201)
+    expect(ids(await search({ customer: 'harbour works' }))).toEqual([id])
+    const put = draft({ ...OPENING, payload: { ...OPENING.payload, customer: 'Quarry' } } as typeof OPENING, {
+      supersedes: { entry: opening.id, reason: 'another customer' },
+      after: opening.id,
+    })
+    expect((await api.post(`/api/jobs/${id}/entries`, put)).status).toBe(201)
+    expect(ids(await search({ customer: 'Harbour Works' }))).toEqual([])
+    expect(ids(await search({ customer: 'Quarry' }))).toEqual([id])
+    const other = PEOPLE.find((p) => p.role === 'apprentice')!.id
+    expect(ids(await search({ customer: 'quarry', person: other }))).toEqual([])
+    await api.log(id, remark('seen'), { author: other })
+    expect(ids(await search({ customer: 'quarry', person: other }))).toEqual([id])
+  })
+
+  it('goes on page by page, newest first, each job once', async () => {
+    const all = ids(await search({ most: '200' }))
+    const paged: string[] = []
+    let after: string | null = null
+    do {
+      const page: SearchAnswer = await search({ most: '7', ...(after ? { after } : {}) })
+      paged.push(...ids(page))
+      expect(page.facets === null).toBe(after !== null)
+      after = page.next
+    } while (after)
+    expect(paged).toEqual(all)
+    const days = (await search({ most: '200', from: '2000-01-01', to: '2001-01-01' })).rows
+    expect(days).toEqual([])
+  })
+
+  it('refuses what it does not know, with a sentence at its field', async () => {
+    for (const [query, path] of [
+      ['verdict=fine', 'verdict'],
+      ['from=yesterday', 'from'],
+      ['person=me', 'person'],
+      ['words=' + 'x'.repeat(201), 'words'],
+      ['most=0', 'most'],
+      ['after=nowhere', 'after'],
+      ['kind=rope', 'kind'],
+    ]) {
+      const answer = await api.ask(`/api/logbook?${query}`)
+      expectRefusal(answer, 422)
+      expect(issuePaths(answer)).toContain(path)
+    }
+  })
+
+  it('finds jobs of before it was kept, by what their rows and entries tell', async () => {
+    const knex = knexModule(knexOptions(api.program().databaseUrl))
+    try {
+      const read = async () =>
+        (await knex('job_search').orderBy('job_id').select('job_id', 'words', 'terms', 'opened_at')) as {
+          job_id: string
+          terms: string[]
+          words: string
+        }[]
+      const own = await read()
+      await knex('job_search').delete()
+      await fillFromRows(knex)
+      const filled = await read()
+      expect(filled.map((r) => r.job_id)).toEqual(own.map((r) => r.job_id))
+      filled.forEach((row, i) => {
+        const known = own[i]?.terms ?? []
+        expect(known).toEqual(expect.arrayContaining(row.terms))
+        // What only folding tells is added by `npm run refold`.
+        const left = known.filter((t) => !row.terms.includes(t))
+        expect(left.filter((t) => !/^(cause|exception):/.test(t))).toEqual([])
+        const words = (text: string) => text.match(/'[^']+'/g) ?? []
+        expect(words(row.words)).toEqual(words(own[i]?.words ?? ''))
+      })
+    } finally {
+      await knex.destroy()
+    }
+  })
+})
+
+describe('searches kept under a name', () => {
+  const person = PEOPLE[0]!.id
+  const view = (more: object = {}) => ({
+    id: randomUUID(),
+    person,
+    name: 'Out of band',
+    query: 'verdict=out',
+    ...more,
+  })
+  const kept = async (who = person) =>
+    (await api.ask(`/api/logbook/views?person=${who}`)).body as unknown as readonly SavedView[]
+
+  it('are their owner’s; the same name again takes the place of the one before', async () => {
+    expect((await api.post('/api/logbook/views', view())).status).toBe(201)
+    expect((await api.post('/api/logbook/views', view({ query: 'verdict=out&kind=belt' }))).status).toBe(201)
+    expect((await kept()).map((v) => [v.name, v.query])).toEqual([['Out of band', 'verdict=out&kind=belt']])
+    expect(await kept(PEOPLE[1]!.id)).toEqual([])
+    const [mine] = await kept()
+    expectRefusal(await api.post(`/api/logbook/views/${mine!.id}/drop`, { by: PEOPLE[1]!.id }), 404)
+    expect((await api.post(`/api/logbook/views/${mine!.id}/drop`, { by: person })).status).toBe(200)
+    expect(await kept()).toEqual([])
+  })
+
+  it('are refused without a name, by nobody, or under an id that stands elsewhere', async () => {
+    expect(issuePaths(await api.post('/api/logbook/views', view({ name: '  ' })))).toContain('name')
+    expectRefusal(await api.post('/api/logbook/views', view({ person: randomUUID() })), 404)
+    const one = view({ name: 'One' })
+    await api.post('/api/logbook/views', one)
+    expectRefusal(await api.post('/api/logbook/views', { ...one, name: 'Two' }), 409)
+    expectRefusal(await api.post('/api/logbook/views', { ...one, person: PEOPLE[1]!.id, name: 'Three' }), 409)
+  })
+})

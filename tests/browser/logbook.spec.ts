@@ -1,0 +1,67 @@
+import { expect, Job, test } from './job'
+
+test('the logbook finds a job by its words, narrows down by what jobs were, keeps a search, and a link repeats it', async ({
+  page,
+}) => {
+  const job = new Job(page)
+  const tag = await job.open('CP-14')
+  await job.send('remark', { text: 'Quartzdust in the spacer, cleaned.' })
+  await page.goto('/logbook')
+  const found = page.locator('.found')
+  await expect(found.getByText(/jobs? found/)).toBeVisible()
+  await page.keyboard.press('/')
+  const box = page.getByRole('searchbox', { name: 'Look for jobs' })
+  await expect(box).toBeFocused()
+  await page.keyboard.type('quartzd spacer')
+  await expect(found.getByText('1 job found')).toBeVisible()
+  await expect(page).toHaveURL(/words=quartzd/)
+  // Down from the box is into what was found, Enter opens it.
+  await page.keyboard.press('ArrowDown')
+  await expect(found.getByRole('link').first()).toBeFocused()
+  await page.keyboard.press('Enter')
+  await page.waitForURL(/\/jobs\//)
+  await expect(page.getByRole('banner').first()).toContainText(tag)
+  await page.goBack()
+  await expect(box).toHaveValue('quartzd spacer')
+
+  await page.getByRole('button', { name: 'Start anew' }).click()
+  await page.getByRole('checkbox', { name: /^State: closed, \d+ jobs$/ }).press('Space')
+  await page.getByRole('checkbox', { name: /^Joined by: belts, \d+ jobs?$/ }).press('Space')
+  await expect(page).toHaveURL(/state=closed.*kind=belt|kind=belt.*state=closed/)
+  await page.getByRole('button', { name: 'Keep this search' }).click()
+  await page.getByRole('textbox', { name: 'Its name' }).fill('Belts done')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByRole('button', { name: 'Search Belts done', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  const many = await found.getByRole('listitem').count()
+  await page.goto('/logbook')
+  await page.getByRole('button', { name: 'Search Belts done', exact: true }).click()
+  await expect(page).toHaveURL(/kind=belt/)
+  await expect(found.getByRole('listitem')).toHaveCount(many)
+  await page.getByRole('button', { name: 'Drop the search Belts done' }).click()
+  await expect(page.getByRole('button', { name: 'Search Belts done', exact: true })).toHaveCount(0)
+
+  // Nothing holds all of it: a sentence says what to do.
+  await box.fill('zzzz')
+  await expect(found.getByText('No job holds all of that.', { exact: false })).toBeVisible()
+  // A link that somebody sends.
+  await page.goto('/logbook?words=quartzdust')
+  await expect(found.getByText('1 job found')).toBeVisible()
+  await page.goto('/logbook?verdict=fine')
+  await expect(page.getByText(/Give the verdict as one of/)).toBeVisible()
+
+  for (const [width, height] of [
+    [390, 844],
+    [820, 1180],
+  ] as const) {
+    await page.setViewportSize({ width, height })
+    await page.goto('/logbook?state=closed')
+    await expect(found.getByRole('listitem').first()).toBeVisible()
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+      `${String(width)} px`,
+    ).toBeLessThanOrEqual(0)
+  }
+})
