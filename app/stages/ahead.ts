@@ -15,8 +15,16 @@ export const ahead = <T>(load: () => Promise<T>): (() => Promise<T>) => {
 export const loadedAhead = <C extends Component>(load: () => Promise<{ default: C }>): C =>
   defineAsyncComponent(ahead(load))
 
-/** Fetches all of it while the network is there, and parts of parts as they come, so that none is missing when it has gone. */
+/** Who pays for what is fetched has said that nothing shall be fetched unasked. */
+const savesData = (): boolean =>
+  Boolean((navigator as Navigator & { connection?: { saveData?: boolean } }).connection?.saveData)
+
+/**
+ * Fetches all of it while the network is there, and parts of parts as they come, so that none is missing when it has
+ * gone; unless whoever looks saves data.
+ */
 export const fetchAhead = (): void => {
+  if (savesData()) return
   begun = true
   for (const load of loads) fetchOne(load)
 }

@@ -40,7 +40,7 @@ const w = answerWords.instruments
 /** Seconds until the hello must have come. */
 const HELLO_SECONDS = 5
 /** Nothing heard for so long: silent. For much longer: given up. */
-const SILENT_SECONDS = 1.5 * EVERY_SECONDS
+export const SILENT_SECONDS = 1.5 * EVERY_SECONDS
 const GIVEN_UP_SECONDS = 30
 /** Lines a second that are read at all; more is a flood. */
 const MOST_LINES = 1000

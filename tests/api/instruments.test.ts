@@ -3,6 +3,7 @@ import { afterEach, describe, expect, it } from 'vitest'
 import { WebSocket } from 'ws'
 import type { InstrumentLink, LiveSample } from '../../shared/instruments/link'
 import { AUTHOR } from '../support/entries'
+import { SILENT_SECONDS } from '../../server/instruments/conversation'
 import { headHello, LineTalker } from '../support/lineTalker'
 import { expectRefusal, issuePaths, useProgram } from './client'
 
@@ -290,8 +291,9 @@ describe('an instrument that misbehaves hurts nobody else', () => {
     await new Promise((r) => setTimeout(r, 200))
     const late = good.late().sort((a, b) => a - b)
     expect(late.length).toBeGreaterThan(good.sent() * 0.95)
-    // Side by side with other files: what it is with the machine to itself is measured by the speed test.
-    expect(late[Math.floor(late.length * 0.95)]).toBeLessThan(400)
+    // Never so late that it would have been called silent. How quick it is with the machine to itself is measured by
+    // the speed test; here other files run beside it.
+    expect(late[Math.floor(late.length * 0.95)]).toBeLessThan(SILENT_SECONDS * 1000)
     page.leave()
   })
 

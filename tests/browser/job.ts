@@ -8,8 +8,13 @@ import { startProgram, type Program } from '../support/program'
 
 const HOURS = ['12', '3', '6', '9'] as const
 
-/** A page on a program of its own, which a test may kill and restart. */
-export const test = base.extend<object, { program: Program }>({
+/** Says in the page that nothing shall be fetched unasked: most of what a page of a test would fetch is never looked at. */
+const saveData = () => {
+  Object.defineProperty(navigator, 'connection', { value: { saveData: true } })
+}
+
+/** A page on a program of its own, which a test may kill and restart; it fetches ahead where a test is to lose the network. */
+export const test = base.extend<{ fetchesAhead: boolean }, { program: Program }>({
   program: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use, info) => {
@@ -21,6 +26,11 @@ export const test = base.extend<object, { program: Program }>({
     { scope: 'worker', timeout: 120_000 },
   ],
   baseURL: async ({ program }, use) => use(program.url),
+  fetchesAhead: [false, { option: true }],
+  context: async ({ context, fetchesAhead }, use) => {
+    if (!fetchesAhead) await context.addInitScript(saveData)
+    await use(context)
+  },
 })
 export { expect }
 

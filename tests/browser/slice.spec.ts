@@ -1,5 +1,7 @@
 import { ALIGNED, expect, Job, LOW, test } from './job'
 
+test.use({ fetchesAhead: true })
+
 test('from lockout to a signed report, through a reload and a killed server', async ({ page, program }) => {
   const job = new Job(page)
   const tag = await job.open()

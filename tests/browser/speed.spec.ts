@@ -2,6 +2,8 @@ import { AUTHOR, LOW_MOTOR } from '../support/entries'
 import { headHello, LineTalker } from '../support/lineTalker'
 import { expect, Job, LOW, test } from './job'
 
+test.use({ fetchesAhead: true })
+
 test('a typed digit shows its result within a frame', async ({ page }) => {
   const job = new Job(page)
   await job.prepared([LOW_MOTOR])

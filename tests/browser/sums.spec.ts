@@ -1,6 +1,8 @@
 import { lockOut } from '../support/entries'
 import { expect, Job, test } from './job'
 
+test.use({ fetchesAhead: true })
+
 test('a sum is found by what one wants to know, worked out as one types, and kept', async ({
   page,
   context,

@@ -5,6 +5,8 @@ import { ROOT } from '../../scripts/local/paths.mjs'
 import { feetSit, hubsClose, lockOut, LOW_MOTOR } from '../support/entries'
 import { expect, Job, test } from './job'
 
+test.use({ fetchesAhead: true })
+
 /** What the scripts of a view may weigh, gzip. */
 const BAR = 250_000
 /** The chart of a machine is fetched once its view has had an idle moment. */
