@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { build } from 'esbuild'
@@ -6,11 +7,27 @@ import icons from 'unplugin-icons/vite'
 /** Packages that the heavy tasks load as they are, with the files that lie beside them. */
 const HEAVY_PACKAGES = ['highs', 'pdfmake']
 
-/** An icon does nothing by being loaded, so that a view takes the few it shows and leaves the set. */
-const iconsAlone = {
-  name: 'icons-alone',
-  transform: (_code: string, id: string) =>
-    /^~icons\/|\/app\/kit\/icons\.ts$/.test(id) ? { moduleSideEffects: false } : null,
+/**
+ * Files that do nothing by being loaded, so that a view takes what it uses of them and leaves the rest: the set of
+ * icons, and the framework's own way of asking a server (here `app/composables/useApi.ts` does).
+ */
+const IDLE = /^~icons\/|\/app\/kit\/icons\.ts$|\/nuxt\/dist\/app\/composables\/(asyncData|fetch)\.js$/
+const leftAlone = {
+  name: 'left-alone',
+  transform: (_code: string, id: string) => (IDLE.test(id) ? { moduleSideEffects: false } : null),
+}
+
+/** A schema is told as JSON Schema by the server alone: a view takes the checks and leaves the telling. */
+const noJsonSchema = {
+  name: 'no-json-schema',
+  load: (id: string) => {
+    if (!/\/zod\/v4\/core\/(to-json-schema|json-schema-processors)\.js$/.test(id)) return null
+    const names = [...readFileSync(id, 'utf8').matchAll(/^export (?:const|function) (\w+)/gm)].map(
+      (m) => m[1],
+    )
+    const none = "const none = () => () => { throw new Error('JSON Schema is told by the server.') }"
+    return [none, ...names.map((name) => `export const ${name} = none`)].join('\n')
+  },
 }
 
 export default defineNuxtConfig({
@@ -37,16 +54,19 @@ export default defineNuxtConfig({
   vite: {
     // Neither this program nor its kit uses options components.
     vue: { features: { optionsAPI: false } },
-    plugins: [icons({ compiler: 'vue3', autoInstall: false, scale: 1 }), iconsAlone],
+    plugins: [icons({ compiler: 'vue3', autoInstall: false, scale: 1 }), leftAlone, noJsonSchema],
     resolve: {
       alias: {
         '@ctrl/tinycolor': fileURLToPath(new URL('./app/kit/noTints.ts', import.meta.url)),
+        'async-validator': fileURLToPath(new URL('./app/kit/noRules.ts', import.meta.url)),
         '@element-plus/icons-vue': fileURLToPath(new URL('./app/kit/icons.ts', import.meta.url)),
       },
     },
     // Every chunk names all that it needs at its head, so a list of what to fetch beside it would say it twice; its styles stand nowhere else.
     $client: {
       build: {
+        // A thirtieth smaller than the usual one makes it, where every view counts its bytes.
+        minify: 'terser',
         modulePreload: { resolveDependencies: (_, needed) => needed.filter((file) => file.endsWith('.css')) },
       },
     },

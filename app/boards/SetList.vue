@@ -13,7 +13,7 @@ const hush = useHush()
 </script>
 
 <template>
-  <ol v-if="sets.length" class="sets" :aria-label="w.logged">
+  <ol class="sets" :aria-label="w.logged">
     <li v-for="set in sets" :key="set.id">
       <span class="name"
         >{{ set.name }}<span v-if="!hush">{{ set.standing }}</span></span

@@ -68,7 +68,7 @@ watch(
     class="job"
     :class="{ lined: parts.length > 0, benched: $slots['bench'] !== undefined, folded: benchFolded }"
   >
-    <slot name="header"><JobHeader /></slot>
+    <slot name="header" />
     <RunSheet :job="job.folded" :stage="stage" @open="open" />
     <LazyPartBar
       v-if="job.train && parts.length > 0"

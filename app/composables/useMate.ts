@@ -1,4 +1,4 @@
-import { secondScreenWords } from '~~/shared/wording/en'
+import { mateHeardWords } from '~~/shared/wording/en'
 import { unitOf } from '~~/shared/forms/typed'
 import { clockName } from '~~/shared/wording/directions'
 import type { Press, Wanted } from '~~/shared/secondScreen/call'
@@ -55,14 +55,14 @@ export const useMatePress = (of: {
       if (said.says === 'here') tell()
       const press = of.press()
       if (said.says !== 'pressed' || !press || said.by !== press.by) return
-      const w = secondScreenWords(telling.value.words).press
+      const w = mateHeardWords(telling.value.words)
       const unit = BELT_BOX[said.by]
       const value =
         said.units === session.units ? said.value : `${said.value} ${unitOf(unit, said.units)}`.trim()
       const name = w.belt(said.belt, press.of)
       const empty = of.box(said.belt).trim() === ''
       if (empty) of.fill(said.belt, value)
-      note.value = (empty ? w.pressed : w.late)(name, value)
+      note.value = (empty ? w.reads : w.late)(name, value)
     },
   )
   onBeforeUnmount(() => {
@@ -96,7 +96,7 @@ export const useMate = (
     () => job.called,
     (said) => {
       if (!said || said.from === own) return
-      const w = secondScreenWords(telling.value.words).heard
+      const w = mateHeardWords(telling.value.words)
       const wanted = wants()
       if (said.says === 'here') tell()
       if (said.says === 'there') note.value = wanted ? w.there(clockName(wanted.at, telling.value)) : ''

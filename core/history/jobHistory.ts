@@ -1,12 +1,12 @@
-import type { EntryBody, LogEntry } from '../logbook/entry'
+import type { LogEntry } from '../logbook/entry'
 import { standingEntries } from '../logbook/standing'
 import type { MachineRole, Side } from '../plan/pairNames'
 import type { JobReason } from '../stages/open/entries'
-import type { FootChange, SideChange } from '../stages/plan/entries'
 import { flangeDone, type FlangeDone } from './flangeDone'
 import { NOTHING, onceEach, sumOfLeaves } from './changes'
+import { FOOTWORK_KINDS, footworkIn } from './footwork'
 import { gearDone, type GearDone } from './gearDone'
-import { toCore, type Millimetres, type UnitSystem } from '../units/unitSystem'
+import { toCore, type Millimetres } from '../units/unitSystem'
 
 /** What one job changed at one foot pair, and who did it. */
 export interface PairMoved {
@@ -46,14 +46,6 @@ export interface JobHistory {
   readonly belts: { readonly fitted: boolean; readonly pulled: boolean }
 }
 
-/** Kinds of entry that change what lies under the feet or where they stand. */
-export const FOOTWORK_KINDS = [
-  'foot-filled',
-  'machine-levelled',
-  'hubs-roughed',
-  'move-made',
-] as const satisfies readonly LogEntry['kind'][]
-
 /** Kinds of entry that a history is told from. */
 export const TOLD_BY = [
   'job-opened',
@@ -67,27 +59,6 @@ export const TOLD_BY = [
   'layers-changed',
   ...FOOTWORK_KINDS,
 ] as const satisfies readonly LogEntry['kind'][]
-
-/** What an entry changed under and beside the feet; null when it changed nothing there. */
-export const footworkIn = (
-  e: EntryBody,
-): {
-  readonly units: UnitSystem
-  readonly changes: readonly FootChange[]
-  readonly side: readonly SideChange[]
-} | null => {
-  switch (e.kind) {
-    case 'foot-filled':
-      return { units: e.payload.units, changes: [e.payload.change], side: [] }
-    case 'machine-levelled':
-      return { units: e.payload.units, changes: e.payload.changes, side: [] }
-    case 'hubs-roughed':
-    case 'move-made':
-      return e.payload
-    default:
-      return null
-  }
-}
 
 /** What was done at each foot pair over a job, by the entries that stand; pairs that end where they began are left out. */
 export const pairsMoved = (entries: readonly LogEntry[]): readonly PairMoved[] => {

@@ -1,4 +1,4 @@
-import { footworkIn } from '../history/jobHistory'
+import { footworkIn } from '../history/footwork'
 import type { EntryBody } from '../logbook/entry'
 import { MACHINE_ROLES } from '../plan/pairNames'
 

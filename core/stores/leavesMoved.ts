@@ -1,4 +1,4 @@
-import { footworkIn, FOOTWORK_KINDS } from '../history/jobHistory'
+import { footworkIn, FOOTWORK_KINDS } from '../history/footwork'
 import type { EntryBody, LogEntry } from '../logbook/entry'
 import type { UnitSystem } from '../units/unitSystem'
 

@@ -1,19 +1,12 @@
-import dayjs from 'dayjs'
 import type { Job } from '../../core/jobs/jobs'
 import type { Closing } from '../../core/stages/close/closing'
 import type { Safety } from '../../core/stages/makeSafe/safety'
+import { dayWords, timeWords } from './days'
 import { findingsWords, safetyWords, sheetWords } from './en'
 import type { Telling } from './telling'
 
 /** One line of what each stage found, by stage; empty while there is nothing to say. */
 export type Findings = Readonly<Record<string, string>>
-
-const time = (iso: string) => {
-  const at = new Date(iso)
-  return `${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`
-}
-
-const day = (iso: string) => dayjs(iso).format('D MMM YYYY')
 
 /** What the sheet says of the lockout. */
 export const safetyFinding = (s: Safety, { words }: Telling): string => {
@@ -23,12 +16,12 @@ export const safetyFinding = (s: Safety, { words }: Telling): string => {
   if (s.confirmed.length === 0) return ''
   const next = s.missing[0]
   if (next) return w.next(w.points[next].toLowerCase()).replace(/\.$/, '')
-  return w.lockedOut(time(s.confirmed[s.confirmed.length - 1]?.madeAt ?? ''))
+  return w.lockedOut(timeWords(s.confirmed[s.confirmed.length - 1]?.madeAt ?? ''))
 }
 
 /** What the sheet says of the signature. */
-export const closingFinding = (closing: Closing, { words }: Telling): string =>
-  closing ? findingsWords(words).signed(day(closing.receivedAt ?? closing.madeAt)) : ''
+export const closingFinding = (closing: Closing, telling: Telling): string =>
+  closing ? findingsWords(telling.words).signed(dayWords(closing.receivedAt ?? closing.madeAt, telling)) : ''
 
 /** The findings of a sheet's rows; what was passed over says why instead. */
 export const findingsOfRows = (

@@ -1,16 +1,15 @@
 import type { Meaning } from './meaning'
 import { directionsWords, hotWords, measuringWords, provisionalWords } from './en'
-import dayjs from 'dayjs'
 import type { CoupledState } from '../../core/jobs/coupled'
 import { lineDifference, type Misalignment } from '../../core/frame/planes'
 import { worthTelling } from '../../core/stages/target/target'
 import { goWords, lineWords } from './directions'
+import { timeWords } from './days'
 import { figure } from './figures'
 import { meaningOfHotAnswer } from './hotAnswered'
 import { meaningOfReadings } from './readings'
 import { type Telling, farEnd } from './telling'
 
-const clock = (at: number | string) => dayjs(at).format('HH:mm')
 const MINUTE = 60_000
 
 /** Whole minutes from the stop to a moment, in words. */
@@ -42,8 +41,8 @@ export const meaningOfHot = (state: Seen, movable: string, telling: Telling, now
       : say('todo', w.straight, w.howTo)
   if (!run.ended)
     return hot.settledSince === null
-      ? say('todo', w.running(clock(run.begun.payload.at)), w.warming)
-      : say('done', w.settled(clock(hot.settledSince)))
+      ? say('todo', w.running(timeWords(run.begun.payload.at)), w.warming)
+      : say('done', w.settled(timeWords(hot.settledSince)))
   const stopped = run.ended.payload.at
   const early = hot.warming.length > 0 && hot.settledSince === null ? w.unsettled : ''
   const rate = hot.coolingRate === null ? w.coolsAway : w.cools(degreesApart(hot.coolingRate, telling))

@@ -2,7 +2,7 @@
 import type { Press } from '~~/shared/secondScreen/call'
 import { beltSays } from '~~/shared/secondScreen/command'
 import { BELT_BOX } from '~~/shared/stages/tension/boxes'
-import { secondScreenWords } from '~~/shared/wording/en'
+import { mateHeardWords, secondScreenWords } from '~~/shared/wording/en'
 import MateAnswer from './MateAnswer.vue'
 import MateButton from './MateButton.vue'
 
@@ -41,7 +41,7 @@ const holding = () => {
 }
 watch(hold, (left) => left === 0 && void nextTick(() => answer.value?.focus()))
 const said = computed(() => beltSays(value.value, props.press.by, session.units, telling.value.words))
-const name = computed(() => w.value.press.belt(props.press.belt, props.press.of))
+const name = computed(() => mateHeardWords(telling.value.words).belt(props.press.belt, props.press.of))
 const send = async () => {
   const text = said.value.value
   if (text === null) return

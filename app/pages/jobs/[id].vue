@@ -4,5 +4,7 @@ const route = useRoute()
 </script>
 
 <template>
-  <JobDesk :id="String(route.params.id)" />
+  <JobDesk :id="String(route.params.id)">
+    <template #header><JobHeader /></template>
+  </JobDesk>
 </template>

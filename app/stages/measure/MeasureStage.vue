@@ -31,6 +31,10 @@ const OverlaidShafts = loadedAhead(() => import('~/boards/OverlaidShafts.vue'))
 const FlangeAchieved = loadedAhead(() => import('~/components/ledger/FlangeAchieved.vue'))
 const FlangeStands = loadedAhead(() => import('../flangePlan/FlangeStands.vue'))
 const LiveMeasure = defineAsyncComponent(() => import('~/components/instruments/LiveMeasure.vue'))
+const JudgementTable = loadedAhead(() => import('~/components/ledger/JudgementTable.vue'))
+const SetList = loadedAhead(() => import('~/boards/SetList.vue'))
+const SumBalance = loadedAhead(() => import('~/boards/SumBalance.vue'))
+const TrustTable = loadedAhead(() => import('~/components/ledger/TrustTable.vue'))
 const RoundsNote = loadedAhead(() => import('~/components/ledger/RoundsNote.vue'))
 
 const props = defineProps<{
@@ -45,6 +49,7 @@ const session = useSession()
 const telling = useTelling()
 const goOn = inject(goOnKey, () => {})
 const { boardOrTable } = useKeyEvents()
+const hush = useHush()
 const reading = useReadingForm()
 const { form, circles, reads, read, tellsAngles } = reading
 const ledger = useTemplateRef<{ focusNext: () => void }>('ledger')
@@ -345,6 +350,7 @@ const turnNote = computed(() =>
       :state="onFlange"
     />
     <SetList
+      v-if="listed.length > 0"
       :sets="listed"
       :taking="taking"
       @correct="correct"
@@ -363,7 +369,7 @@ const turnNote = computed(() =>
       :target="warm || !onFeet || !('coldTarget' in onFeet) ? undefined : onFeet.coldTarget"
       :line="onFlange ? measurement.coupling : null"
     />
-    <TrustTable v-if="measurement && !sweeping" :measurement="measurement" />
+    <TrustTable v-if="measurement && !sweeping && !hush" :measurement="measurement" />
     <p v-if="measurement?.play">{{ playWords(measurement, telling) }}</p>
     <AchievedNote v-if="lastMove" :move="lastMove" />
     <FlangeAchieved v-if="lastFlangeMove" :move="lastFlangeMove" />

@@ -12,6 +12,7 @@ import { figure } from '~~/shared/wording/figures'
 import { seenClock } from '~~/shared/wording/otherEnd'
 
 const DrumBoard = loadedAhead(() => import('../tram/DrumBoard.vue'))
+const PadsBoard = loadedAhead(() => import('~/boards/PadsBoard.vue'))
 const PositionTools = loadedAhead(() => import('~/boards/PositionTools.vue'))
 const ReadingTable = loadedAhead(() => import('~/boards/ReadingTable.vue'))
 const RoundClock = loadedAhead(() => import('~/boards/RoundClock.vue'))
@@ -57,8 +58,7 @@ const cost = computed(() => {
       )
 })
 
-const pads = useTemplateRef<{ focus: (clock: number) => void }[]>('pads')
-/** Whichever board has all circles on it. */
+/** Whichever board the circles are on. */
 const whole = useTemplateRef<{ focus: (circle: string, clock: number) => void }>('whole')
 /** Asked for before its board was loaded. */
 let waiting: ReadingBox | null = null
@@ -66,8 +66,7 @@ const focus = (box: ReadingBox) => {
   const { circle, clock } = box
   if (clock === null) return
   waiting = null
-  if (props.shape === 'pads') pads.value?.[circles.value.indexOf(circle)]?.focus(clock)
-  else if (whole.value) whole.value.focus(circle, clock)
+  if (whole.value) whole.value.focus(circle, clock)
   else waiting = box
 }
 watch(whole, () => waiting && focus(waiting), { flush: 'post' })
@@ -80,24 +79,22 @@ const walk = (circle: string, clock: number, by: 1 | -1) => {
 </script>
 
 <template>
-  <div v-if="shape === 'pads'" class="pads">
-    <ClockPad
-      v-for="c in named"
-      :key="c.id"
-      ref="pads"
-      :name="c.name"
-      :texts="form.circles[c.id] ?? {}"
-      :units="session.units"
-      :ghost="ghost(c.id)"
-      :ringed="ringed(c.id)"
-      :notes="notes(c.id)"
-      :positions="form.positions.map((p) => ownClock(c.id, p))"
-      :value="(clock) => read.value(c.id, clock)"
-      @update:text="(clock, text) => reading.setText(c.id, clock, text)"
-      @enter="emit('enter', { circle: c.id, clock: $event })"
-      @step="(clock, by) => walk(c.id, clock, by)"
-    />
-  </div>
+  <PadsBoard
+    v-if="shape === 'pads'"
+    ref="whole"
+    :positions="form.positions"
+    :circles="named"
+    :texts="form.circles"
+    :units="session.units"
+    :ghost="byCircle(ghost)"
+    :ringed="byCircle(ringed)"
+    :notes="byCircle(notes)"
+    :own-clock="ownClock"
+    :value="read.value"
+    @update:text="reading.setText"
+    @enter="(circle, clock) => emit('enter', { circle, clock })"
+    @step="walk"
+  />
   <DrumBoard
     v-else-if="shape === 'drum'"
     ref="whole"
@@ -175,23 +172,3 @@ const walk = (circle: string, clock: number, by: 1 | -1) => {
     @positions="emit('positions', $event)"
   />
 </template>
-
-<style scoped>
-.pads {
-  display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 14px;
-  padding-top: 8px;
-}
-@container (max-width: 660px) {
-  .pads {
-    grid-template-columns: 1fr;
-  }
-}
-@media (max-width: 1160px) and (min-width: 861px), (max-width: 640px) {
-  .pads {
-    grid-template-columns: 1fr;
-    justify-items: center;
-  }
-}
-</style>

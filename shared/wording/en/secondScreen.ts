@@ -38,7 +38,6 @@ export const secondScreen = (n: Named) => ({
       marks: 'Measure',
       hand: 'Press',
     } satisfies Record<TensionSchool, string>,
-    belt: (n: number, of: number) => (of === 1 ? 'the belt' : `belt ${String(n)} of ${String(of)}`),
     to: {
       force: (to: string) => `to ${to}, at mid-span`,
       deflection: (to: string) => `with ${to}, at mid-span`,
@@ -57,9 +56,6 @@ export const secondScreen = (n: Named) => ({
     } satisfies Record<TensionSchool, string>,
     left: (n: number) => (n === 1 ? '1 belt left' : `${String(n)} belts left`),
     caution: 'Fingers out of the pinch. Nobody turns a sheave while you press.',
-    pressed: (belt: string, value: string) => `Second screen: ${belt} reads ${value}.`,
-    late: (belt: string, value: string) =>
-      `Second screen: ${belt} reads ${value}, but that box is filled. Nothing was changed.`,
   },
   turn: 'Turn',
   to: (place: string) => `to ${place}`,
@@ -85,12 +81,6 @@ export const secondScreen = (n: Named) => ({
   sent: (what: string) => `${what} is at the board`,
   kept: 'Not sent yet: tap once more when it is linked again.',
   caution: 'Fingers and sleeves clear. Everybody told before it turns.',
-  heard: {
-    there: (place: string) => `Second screen: it stands at ${place}.`,
-    reads: (dial: string, value: string) => `Second screen: ${dial} reads ${value}.`,
-    late: (dial: string, value: string) =>
-      `Second screen: ${dial} reads ${value}, but that box is filled. Nothing was changed.`,
-  },
 })
 
 export const secondScreenWords = named(secondScreen)
