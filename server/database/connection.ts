@@ -71,6 +71,13 @@ export const database = (use: Use): Knex => {
   return made
 }
 
+/** How many connections of each pool are in use, and how many are waited for. */
+export const poolUse = (): readonly { readonly use: Use; readonly used: number; readonly waited: number }[] =>
+  [...open].map(([use, knex]) => {
+    const pool = knex.client.pool as { numUsed: () => number; numPendingAcquires: () => number }
+    return { use, used: pool.numUsed(), waited: pool.numPendingAcquires() }
+  })
+
 /** Ends all connections; the next use opens new ones. */
 export const closeDatabase = async (): Promise<void> => {
   const all = [...open.values()]

@@ -108,6 +108,9 @@ export const letGo = (line: HeldLine): void => {
   void instrumentsChanged(line.jobId)
 }
 
+/** How many lines this process holds. */
+export const linesHeld = (): number => held.size
+
 /** Tells an instrument what to do, wherever its line is held. */
 export const tellInstrument = (jobId: string, linkId: string, command: Command): void => {
   const line = held.get(linkId)

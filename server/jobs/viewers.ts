@@ -16,6 +16,9 @@ export const toldSoFar = (jobId: string): number | null => jobs.get(jobId)?.told
 /** Jobs that somebody looks at. */
 export const viewedJobs = (): readonly string[] => [...jobs.keys()]
 
+/** How many look at any job. */
+export const viewersNow = (): number => [...jobs.values()].reduce((n, { viewers }) => n + viewers.size, 0)
+
 /** Tells everyone who looks at this job of entry number `seq`, once. */
 export const tellViewers = (jobId: string, entry: WireEntry, seq: number): void => {
   const viewed = jobs.get(jobId)

@@ -1,4 +1,6 @@
 import { randomUUID } from 'node:crypto'
+import { ROUTES } from '../../shared/api/routes'
+import { countAnswer } from '../health/metrics'
 import { routeAt } from '../http/contractRoutes'
 import { log } from '../log'
 
@@ -39,16 +41,21 @@ export default defineNitroPlugin((nitro) => {
     }
   })
   nitro.hooks.hook('afterResponse', (event) => {
-    if (!log.isLevelEnabled('info')) return
     const { method = 'GET', url = '/' } = event.node.req
     const started = event.context.startedAt as number | undefined
+    const route = routeAt(method, url)
+    const status = event.node.res.statusCode
+    // A stream lasts as long as somebody looks.
+    if (started !== undefined && route !== ROUTES.stream.path)
+      countAnswer(method, route, status, performance.now() - started)
+    if (!log.isLevelEnabled('info')) return
     log.info(
       {
         id: event.context.requestId as string,
         method,
-        route: routeAt(method, url),
+        route,
         path: url.slice(0, 500),
-        status: event.node.res.statusCode,
+        status,
         ms: started === undefined ? null : Math.round(performance.now() - started),
       },
       'request',

@@ -94,6 +94,12 @@ const outlineQuery = z
 /** Every route with the schemas it parses by; the OpenAPI document is written from this table. */
 export const ROUTES = {
   health: { method: 'get', path: '/api/health', summary: 'Whether the program and its database answer.' },
+  metrics: {
+    method: 'get',
+    path: '/api/metrics',
+    summary: 'What this process counts, in the text format of Prometheus.',
+    answers: 'text/plain',
+  },
   openapi: { method: 'get', path: '/api/openapi.json', summary: 'This document.' },
   works: { method: 'get', path: '/api/works', summary: 'The works: its name, shim stock and pack rule.' },
   changeComeBack: {

@@ -41,10 +41,8 @@ const seededDatabase = async (urlOf: (name: string) => string, name: string) => 
   }
 }
 
-/** The built program on the demo works, with a database and a port of its own; its log goes to a file when one is named. */
-export const startProgram = async (urlOf: (name: string) => string, name: string, logFile?: string) => {
-  await seededDatabase(urlOf, name)
-  const databaseUrl = urlOf(name)
+/** The built program on a database, at a port of its own; its log goes to a file when one is named. */
+export const programOn = async (databaseUrl: string, logFile?: string) => {
   const port = await freePort()
   const line = await freePort()
   const start = () =>
@@ -67,6 +65,12 @@ export const startProgram = async (urlOf: (name: string) => string, name: string
     },
     stop: () => web.stop(),
   }
+}
+
+/** The built program on the demo works, in a database of its own. */
+export const startProgram = async (urlOf: (name: string) => string, name: string, logFile?: string) => {
+  await seededDatabase(urlOf, name)
+  return programOn(urlOf(name), logFile)
 }
 
 export type Program = Awaited<ReturnType<typeof startProgram>>
