@@ -97,6 +97,8 @@ export default defineNuxtConfig({
           platform: 'node',
           format: 'esm',
           target: 'node20',
+          // What is written as modules can be bundled; what stands beside it for older loaders may not.
+          mainFields: ['module', 'main'],
           external: HEAVY_PACKAGES,
           logLevel: 'error',
         })

@@ -15,14 +15,16 @@ const props = defineProps<{
   take: string
   said: string
   working: boolean
+  /** Bytes above which somebody chose another file. */
+  largest?: number
 }>()
 const emit = defineEmits<{ read: [text: string]; take: [] }>()
 const shown = defineModel<boolean>({ required: true })
-/** Larger than any register in text: somebody chose another file. */
+/** Larger than any register in text. */
 const LARGEST = 4_000_000
 const MOST_SHOWN = 40
 const chosen = async ({ raw }: UploadFile) => {
-  if (raw) emit('read', raw.size > LARGEST ? '' : await raw.text())
+  if (raw) emit('read', raw.size > (props.largest ?? LARGEST) ? '' : await raw.text())
 }
 const told = computed(() => (props.faults ?? []).slice(0, MOST_SHOWN))
 </script>

@@ -9,17 +9,23 @@ import { Refused } from '../http/refusal'
 import type * as tasks from './tasks'
 
 type Tasks = typeof tasks
-type TaskName = 'calculate' | 'report' | 'outline'
+type TaskName = 'calculate' | 'report' | 'outline' | 'readJob'
 type PoolName = 'sums' | 'paper'
 
 const POOL_OF: Readonly<Record<TaskName, PoolName>> = {
   calculate: 'sums',
   report: 'paper',
   outline: 'paper',
+  readJob: 'paper',
 }
 
 /** Seconds after its start in which a task must end; else it is stopped and its thread ended. */
-const DEADLINE: Readonly<Record<TaskName, number>> = { calculate: 10, report: 30, outline: 10 }
+const DEADLINE: Readonly<Record<TaskName, number>> = {
+  calculate: 10,
+  report: 30,
+  outline: 10,
+  readJob: 20,
+}
 /** Tasks that wait at most; more are told to come again. */
 const MOST_WAITING = 32
 /** Seconds for which a task waits for its turn. */

@@ -5,6 +5,7 @@ import type { MethodId } from '../../core/methods/methods'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import type { CalculationAnswer } from '../../shared/calculation/operation'
 import { calculate as calculateHere } from '../../shared/calculation/operations'
+import { readJobFile, type JobFileRead } from '../../shared/files/readJobFile'
 import type { MachineSnapshot } from '../../shared/register/machine'
 import type { ViewFrom } from '../../shared/wording/otherEnd'
 import { tellingOf, type FootWords } from '../../shared/wording/telling'
@@ -147,4 +148,10 @@ export const outline = async ({
   begin(begun)
   const page = outlineDocument(task.shim, tellingOf(task.units, null), task.note, task.paper)
   return { pdf: page && (await printPdf(page, task.fonts)) }
+}
+
+/** A job's file, read by the door that everything goes through. */
+export const readJob = ({ task, begun }: Given<{ readonly text: string }>): JobFileRead => {
+  begin(begun)
+  return readJobFile(task.text)
 }

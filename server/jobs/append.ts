@@ -6,6 +6,7 @@ import type { LogEntry } from '../../core/logbook/entry'
 import { extended } from '../../core/logbook/forward'
 import { MAY } from '../../core/logbook/may'
 import type { EntryAnswer } from '../../shared/api/answers'
+import { inOrder } from '../../shared/inOrder'
 import type { EntryDraft } from '../../shared/logbook/entry'
 import { toWire } from '../../shared/logbook/lifts'
 import type { Person } from '../../shared/register/works'
@@ -41,25 +42,17 @@ export const isTaken = (failure: unknown): boolean =>
   (failure as { code?: string } | null)?.code === UNIQUE_VIOLATION
 
 /** The same entry sent again. `after` may have moved on meanwhile: a client settles where it belongs by it. */
-const sameEntry = (a: LogEntry, b: LogEntry): boolean => {
+export const sameEntry = (a: LogEntry, b: LogEntry): boolean => {
   const said = (e: LogEntry) =>
     JSON.stringify([
       e.kind,
-      sorted(e.payload),
+      inOrder(e.payload),
       e.author,
       Date.parse(e.madeAt),
-      e.supersedes && sorted(e.supersedes),
+      e.supersedes && inOrder(e.supersedes),
       e.part ?? null,
     ])
   return said(a) === said(b)
-}
-
-/** A value with its keys in order: two ways to write one thing are the same. */
-const sorted = (value: unknown): unknown => {
-  if (Array.isArray(value)) return value.map(sorted)
-  if (typeof value !== 'object' || value === null) return value
-  const entries = Object.entries(value).filter(([, v]) => v !== undefined)
-  return Object.fromEntries(entries.sort(([a], [b]) => (a < b ? -1 : 1)).map(([k, v]) => [k, sorted(v)]))
 }
 
 const nobody = (path: string) =>

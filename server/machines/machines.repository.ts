@@ -28,6 +28,12 @@ export const findMachine = async (knex: Knex, tag: string, lock = false): Promis
   return row ? toRecord(row) : null
 }
 
+/** A machine by its id, or null. */
+export const findMachineById = async (knex: Knex, id: string): Promise<MachineRecord | null> => {
+  const row = (await knex('machines').where({ id }).first(COLUMNS)) as MachineRow | undefined
+  return row ? toRecord(row) : null
+}
+
 /** Adds a machine; false when its id or tag is taken. */
 export const insertMachine = async (knex: Knex, id: string, record: MachineFields): Promise<boolean> => {
   const rows = (await knex('machines')

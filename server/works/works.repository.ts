@@ -66,3 +66,8 @@ export const listPeople = async (knex: Knex): Promise<readonly Person[]> =>
 /** One person, or null. */
 export const findPerson = async (knex: Knex, id: string): Promise<Person | null> =>
   ((await knex('people').where({ id }).first('id', 'name', 'role')) as Person | undefined) ?? null
+
+/** Adds a person; one by that id who is there stays as they are. */
+export const insertPerson = async (knex: Knex, { id, name, role }: Person): Promise<void> => {
+  await knex('people').insert({ id, name, role }).onConflict('id').ignore()
+}

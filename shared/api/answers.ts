@@ -236,3 +236,22 @@ export interface PhotographAnswer {
   readonly height: number
   readonly added: boolean
 }
+
+/** What bringing a job in from its file would do, or has done. */
+export interface JobFileAnswer {
+  readonly job: string
+  /** The works it comes from. */
+  readonly works: string
+  readonly tag: string
+  readonly is: 'new' | 'more' | 'same'
+  /** Entries that are new here. */
+  readonly entries: number
+  readonly machine: 'here' | 'new'
+  /** Names that would be added to the people of this works. */
+  readonly people: readonly string[]
+  /** Photographs that are new here. */
+  readonly photographs: number
+  /** Entries that today's rules would not let in, kept as they were written. */
+  readonly otherwise: number
+  readonly done: boolean
+}

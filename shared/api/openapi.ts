@@ -14,6 +14,9 @@ const errorSchema = z.toJSONSchema(
 
 const json = (schema: unknown) => ({ 'application/json': { schema } })
 
+/** What a file holds, where a schema says so. */
+const fileOf = ({ file }: RouteContract) => (file ? { schema: z.toJSONSchema(file, { io: 'input' }) } : {})
+
 const describe = (route: RouteContract) => ({
   summary: route.summary,
   parameters: [
@@ -37,14 +40,14 @@ const describe = (route: RouteContract) => ({
     ? {
         requestBody: {
           required: true,
-          content: Object.fromEntries(route.takes.map((type) => [type, {}])),
+          content: Object.fromEntries(route.takes.map((type) => [type, fileOf(route)])),
         },
       }
     : {}),
   responses: {
     200: {
       description: 'Done.',
-      ...(route.answers ? { content: { [route.answers]: {} } } : { content: json({}) }),
+      ...(route.answers ? { content: { [route.answers]: fileOf(route) } } : { content: json({}) }),
     },
     '4XX': {
       description: 'What was wrong, in a sentence, with the place of it.',

@@ -2,6 +2,7 @@ import { METHOD_FORMS, type OfferedMethod } from '../methods/forms'
 import { feedChange, newFeed } from '../comeBack/feed'
 import { worksRulesChange } from '../comeBack/rules'
 import { newStandstill, standstillChange } from '../comeBack/standstill'
+import { jobFile } from '../files/jobFile'
 import { issue } from '../issue'
 import { z } from 'zod'
 import { paging } from './paging'
@@ -34,6 +35,8 @@ export interface RouteContract {
   readonly answers?: string
   /** The kinds of file it takes instead of JSON. */
   readonly takes?: readonly string[]
+  /** What a file that it takes or answers holds, where that is JSON. */
+  readonly file?: z.ZodType
   /** Seconds it may take, where that is more than a few. */
   readonly seconds?: number
 }
@@ -90,6 +93,10 @@ const outlineQuery = z
     note: text('note', 120).optional(),
   })
   .superRefine((q, context) => refuseCutThrough(q, q.units, context))
+
+const bringQuery = z.object({
+  write: z.enum(['yes', 'no'], { error: issue('yes-or-no') }).default('no'),
+})
 
 /** Every route with the schemas it parses by; the OpenAPI document is written from this table. */
 export const ROUTES = {
@@ -407,6 +414,24 @@ export const ROUTES = {
     path: '/api/jobs/{id}/instruments/{link}/release',
     summary: 'Takes an instrument off its place; its line is closed.',
     body: z.object({}),
+  },
+  jobFile: {
+    method: 'get',
+    path: '/api/jobs/{id}/job.json',
+    summary: 'A whole job as a file: machine, logbook, who wrote, photographs.',
+    answers: 'application/json',
+    file: jobFile,
+    seconds: 45,
+  },
+  bringJob: {
+    method: 'post',
+    path: '/api/files/job',
+    summary:
+      'Brings in a job from its file, or says what that would do. Nothing that is here is written over; the same file again does nothing.',
+    query: bringQuery,
+    takes: ['application/json'],
+    file: jobFile,
+    seconds: 45,
   },
   report: {
     method: 'get',

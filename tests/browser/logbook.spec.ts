@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { expect, Job, test } from './job'
 
 test('the logbook finds a job by its words, narrows down by what jobs were, keeps a search, and a link repeats it', async ({
@@ -64,4 +65,39 @@ test('the logbook finds a job by its words, narrows down by what jobs were, keep
       `${String(width)} px`,
     ).toBeLessThanOrEqual(0)
   }
+})
+
+test('a job is taken out as a file, and comes in again from it: what it would do first, then done, then nothing more', async ({
+  page,
+}) => {
+  const job = new Job(page)
+  const tag = await job.open('CP-14')
+  await job.send('remark', { text: 'Feldspar under the outboard feet.' })
+  const id = page.url().split('/').at(-1) ?? ''
+  const file = await (await page.request.get(`/api/jobs/${id}/job.json`)).text()
+  const { entries } = JSON.parse(file) as { entries: { id: string }[] }
+  const moved = [id, ...entries.map((e) => e.id)].reduce(
+    (now, old) => now.replaceAll(old, randomUUID()),
+    file,
+  )
+
+  await page.goto('/logbook?words=feldspar')
+  await expect(page.getByText('1 job found')).toBeVisible()
+  await page.getByRole('button', { name: 'Bring in a job' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Bring in a job from its file' })
+  const chosen = dialog.locator('input[type=file]')
+  const choose = (text: string) =>
+    chosen.setInputFiles({ name: 'x.job.json', mimeType: 'application/json', buffer: Buffer.from(text) })
+  await choose(moved.replace('"kind":"remark"', '"kind":"remork"'))
+  await expect(dialog.getByRole('alert')).toContainText(/Line \d+: /)
+  await expect(dialog.getByRole('button', { name: 'Bring it in' })).toBeDisabled()
+  await choose(moved)
+  await expect(dialog.getByText(`A job on ${tag} with 2 entries. It is not here yet.`)).toBeVisible()
+  await expect(dialog.getByText(`It goes to the machine ${tag} of this register`)).toBeVisible()
+  await dialog.getByRole('button', { name: 'Bring it in' }).click()
+  await expect(dialog.getByText('It is in the logbook.')).toBeVisible()
+  await expect(page.getByText('2 jobs found')).toBeVisible()
+  await choose(moved)
+  await expect(dialog.getByText('There is nothing to do.', { exact: false })).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Bring it in' })).toBeDisabled()
 })

@@ -3,6 +3,7 @@ import { addressOf, blankSearch, looksForAll, searchIn } from '~~/shared/search/
 import { COUNTED, type SearchAnswer } from '~~/shared/search/search'
 import { shellWords } from '~~/shared/wording/en'
 import { logbookSearchWords } from '~~/shared/wording/en/logbookSearch'
+import { jobFileWords } from '~~/shared/wording/en/jobFile'
 import FacetList from '~/components/logbook/FacetList.vue'
 import KeptSearches from '~/components/logbook/KeptSearches.vue'
 
@@ -64,6 +65,8 @@ onMounted(look)
 const show = (kept: string) => {
   search.value = searchIn(kept)
 }
+const intake = ref(false)
+const intakeLater = useLater(intake)
 /** Down from the box is into what was found. */
 const intoFound = () => document.querySelector<HTMLElement>('.found a')?.focus()
 </script>
@@ -89,11 +92,13 @@ const intoFound = () => document.querySelector<HTMLElement>('.found a')?.focus()
       <label class="day"
         >{{ w.to }} <el-date-picker v-model="search.to" value-format="YYYY-MM-DD" :aria-label="w.to"
       /></label>
+      <el-button class="quiet-button bring" @click="intake = true">{{ jobFileWords(words).open }}</el-button>
     </div>
     <p v-if="wrongDays" class="fault" role="alert">{{ w.wrongDays }}</p>
     <KeptSearches :address="address" :nothing="looksForAll(search)" @show="show">
       <el-button class="quiet-button" @click="search = blankSearch()">{{ w.clear }}</el-button>
     </KeptSearches>
+    <LazyJobIntake v-if="intakeLater" v-model="intake" @taken="look" />
     <div class="columns">
       <FacetList v-model="search.chosen" :facets="answer?.facets ?? null" />
       <div class="found">
@@ -118,6 +123,9 @@ const intoFound = () => document.querySelector<HTMLElement>('.found a')?.focus()
 .search {
   flex: 1 1 260px;
   max-width: 460px;
+}
+.bring {
+  margin-left: auto;
 }
 .day {
   display: inline-flex;

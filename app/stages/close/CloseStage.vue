@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { jobFileWords } from '~~/shared/wording/en/jobFile'
 import { provisionalAtClose, trainOpenAtClose, unprovedAtClose, openAtClose } from '~~/shared/wording/atClose'
 import { meaningOfClosing } from '~~/shared/wording/closing'
 import { closingWords, verdictsWords } from '~~/shared/wording/en'
@@ -306,6 +307,16 @@ onMounted(() => {
           target="_blank"
           rel="noopener"
           >{{ w.view.onLetter }}</el-button
+        >
+        <el-button
+          v-if="!job.practising"
+          tag="a"
+          link
+          class="text-button"
+          :href="`/api/jobs/${job.id}/job.json`"
+          :title="jobFileWords(telling.words).outNote"
+          download
+          >{{ jobFileWords(telling.words).out }}</el-button
         >
       </template>
       <template v-else>

@@ -25,6 +25,12 @@ export const issues = {
   'one-of': (what: string, n: string) => `Give ${what} as one of: ${n}.`,
   'too-long': (what: string, n: string) => `Keep ${what} under ${n} characters.`,
   day: (what: string) => `Give ${what} as a day, like 2026-11-30.`,
+  'not-a-job-file': () =>
+    'This is not a job’s file. Choose one that was taken out of this program, ending in .job.json.',
+  'job-file-from-a-newer-program': () =>
+    'This file is from a newer version of the program. Update this one first.',
+  'job-without-entries': () => 'There is no entry in this job.',
+  'picture-in-base64': () => 'Give the photograph as base64.',
   'tools-as-a-list': () => 'Give the tools as a list.',
   'opened-past-its-turns': () => 'That is wider than it opens. Check the turns.',
   'sticker-half-given': () => 'Give the sticker’s least force, most force and deflection, all three or none.',
