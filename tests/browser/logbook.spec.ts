@@ -101,3 +101,15 @@ test('a job is taken out as a file, and comes in again from it: what it would do
   await expect(dialog.getByText('There is nothing to do.', { exact: false })).toBeVisible()
   await expect(dialog.getByRole('button', { name: 'Bring it in' })).toBeDisabled()
 })
+
+test('nothing typed into the search is lost, however slowly the address follows', async ({ page }) => {
+  await page.goto('/logbook')
+  const box = page.getByRole('searchbox', { name: 'Look for jobs' })
+  await box.focus()
+  const said = 'ball mill outboard feet scraped clean'
+  // At about the pace at which the address is written.
+  await page.keyboard.type(said, { delay: 210 })
+  await expect(box).toHaveValue(said)
+  await expect(page).toHaveURL(/words=ball\+mill\+outboard\+feet\+scraped\+clean/)
+  await expect(box).toHaveValue(said)
+})

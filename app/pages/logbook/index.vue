@@ -44,21 +44,27 @@ const { jobs, next, more, asking, failed } = useMoreJobs(
   () => answer.value,
   () => `/api/logbook?${address.value}`,
 )
+/** Addresses that this page has written and that are on their way, in order. */
+const written: string[] = []
 watchDebounced(
   address,
   () => {
     if (wrongDays.value) return
-    if (address.value !== inAddress())
+    if (address.value !== inAddress()) {
+      written.push(address.value)
       void router.replace({ query: Object.fromEntries(new URLSearchParams(address.value)) })
+    }
     void look()
   },
   { debounce: 200 },
 )
-// A kept search, or the way back.
+// A kept search, or the way back. What was written here itself comes late, when more may have been typed meanwhile.
 watch(
   () => route.query,
   () => {
-    if (inAddress() !== address.value) search.value = searchIn(inAddress())
+    const own = written.indexOf(inAddress())
+    written.splice(0, own + 1)
+    if (own < 0 && inAddress() !== address.value) search.value = searchIn(inAddress())
   },
 )
 onMounted(look)
