@@ -10,7 +10,8 @@ const HOURS = ['12', '3', '6', '9'] as const
 
 /** Says in the page that nothing shall be fetched unasked: most of what a page of a test would fetch is never looked at. */
 const saveData = () => {
-  Object.defineProperty(navigator, 'connection', { value: { saveData: true } })
+  const connection = Object.assign(new EventTarget(), { saveData: true })
+  Object.defineProperty(navigator, 'connection', { value: connection })
 }
 
 /** A page on a program of its own, which a test may kill and restart; it fetches ahead where a test is to lose the network. */
