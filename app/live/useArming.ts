@@ -77,7 +77,7 @@ export const useArming = (
   }
   /** Arms the instruments where they stand; they are read once they were turned on from there. */
   const arm = async () => {
-    took.value = ''
+    took.value = reading.read.value.blank ? w.value.zeroing : ''
     try {
       if (reading.read.value.blank && !(await zeroAll())) {
         took.value = w.value.noZero
@@ -92,7 +92,9 @@ export const useArming = (
       const now = live.now.value[place]
       armed[circle] = { last: { value: now?.value ?? 0, clock: now?.clock ?? null }, turned: false }
     }
+    took.value = ''
     on.value = true
+    telltale.beep()
   }
   /** Reads what stands now, whether it was turned or not. */
   const takeNow = () => {

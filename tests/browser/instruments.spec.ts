@@ -233,7 +233,10 @@ test('dials are read by themselves at the marks once they stand still, and never
   await devices.pair(page, 'Driven head', 'H-0117')
   await devices.pair(page, 'Motor head', 'H-0118')
   const box = (head: string, hour: string) => page.getByLabel(`${head} head at ${hour} o’clock`)
-  await page.getByRole('button', { name: 'Take by itself' }).click()
+  const byItself = page.getByRole('button', { name: 'Take by itself' })
+  await byItself.click()
+  // They are zeroed first; hands that turn before that is shown are told to wait.
+  await expect(byItself).toHaveAttribute('aria-pressed', 'true', { timeout: 10_000 })
   for (const hour of ['3', '6', '9']) {
     await expect(box('Motor', hour)).toHaveValue('')
     await devices.hands({ act: 'turn', by: 90 })
@@ -274,7 +277,10 @@ test('dials that tell no angle are zeroed where they stand, and read again only 
   await devices.pair(page, 'Motor hub', 'D-0308')
   await devices.hands({ act: 'turn', by: 40 })
   const box = (hub: string, hour: string) => page.getByLabel(`${hub} hub at ${hour} o’clock`)
-  await page.getByRole('button', { name: 'Take by itself' }).click()
+  const byItself = page.getByRole('button', { name: 'Take by itself' })
+  await byItself.click()
+  // They are zeroed first; hands that turn before that is shown are told to wait.
+  await expect(byItself).toHaveAttribute('aria-pressed', 'true', { timeout: 10_000 })
   await expect.poll(async () => Math.abs((await devices.device('dial-3')).shows ?? 9)).toBeLessThan(0.03)
   // It stands there for a while: nothing is read twice.
   await page.waitForTimeout(3000)

@@ -66,6 +66,7 @@ export const instruments = {
     byItself: 'Take by itself',
     byItselfNote: 'Once the needle stands still at the mark it is read, and beeps. Turn on.',
     took: (dial: string, value: string, at: string) => `${dial} at ${at}: ${value}`,
+    zeroing: 'Zeroing: leave the shafts until this beeps.',
     noZero: 'They did not go to zero. Zero them by hand at the start, then let them be read by themselves.',
     now: 'Take now',
     sound: 'Beep',
