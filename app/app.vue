@@ -1,16 +1,39 @@
 <script setup lang="ts">
+import { gate } from '~/people/gate'
+import { useIdleLock } from '~/people/useIdleLock'
+
 useBay()
 useKeys()
+useIdleLock()
 const { mapOpen } = useKeyEvents()
 const later = useLater(mapOpen)
 const { target } = useKeypad()
 const keypadLater = useLater(computed(() => target.value !== null))
+const session = useSession()
+void session.learn()
+/** A device that nobody has written on waits for the server's word; any other is drawn at once, and closed should it have to be. */
+const begun = ref(session.authorId !== '')
+watchEffect(() => {
+  if (session.entered) begun.value = true
+})
+const isCustomer = computed(() => session.device?.current?.role === 'customer')
 </script>
 
 <template>
-  <NuxtLayout>
-    <NuxtPage />
-  </NuxtLayout>
+  <LazyOwnJobs v-if="isCustomer" />
+  <div v-else-if="begun" class="whole" :inert="session.entered === false">
+    <NuxtLayout>
+      <NuxtPage />
+    </NuxtLayout>
+  </div>
+  <LazySignInGate v-if="session.entered === false" />
+  <LazySecondDialog v-if="gate.second.value" :key="gate.second.value.act" :asked="gate.second.value" />
   <LazyKeyMap v-if="later" />
   <LazyTouchKeypad v-if="keypadLater" />
 </template>
+
+<style scoped>
+.whole {
+  height: 100%;
+}
+</style>

@@ -2,6 +2,7 @@
 import { statSync } from 'node:fs'
 import { join } from 'node:path'
 import { command, endCommands } from './local/command.mjs'
+import { DEMO_NAMES, DEMO_PIN } from './demo/signIn.mjs'
 import { fingerprint, isFresh, markFresh } from './local/freshness.mjs'
 import { startDevices } from './local/devices.mjs'
 import { guard } from './local/guard.mjs'
@@ -72,10 +73,16 @@ await run(async () => {
       dev,
       env: { HC_LOG_LEVEL: process.env.HC_LOG_LEVEL ?? 'warn', HC_INSTRUMENTS: String(linePort) },
     })
-    devices = startDevices({ program: `http://127.0.0.1:${port}`, line: linePort, port: devicesPort })
+    devices = startDevices({
+      program: `http://127.0.0.1:${port}`,
+      line: linePort,
+      port: devicesPort,
+      signIn: `${DEMO_NAMES.day}:${DEMO_PIN}`,
+    })
     say(
       `Hushed Caliper is at http://127.0.0.1:${port}, simulated instruments at http://127.0.0.1:${devicesPort} (Ctrl-C stops both)`,
     )
+    say(`Sign in as ${DEMO_NAMES.day} with the PIN ${DEMO_PIN}; the page names the others.`)
     const why = await Promise.race([stopped.then(() => null), web.ended])
     if (why !== null && !stopping) {
       devices?.stop()

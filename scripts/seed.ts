@@ -13,6 +13,7 @@ import { standstillsFrom } from './demo/standstills'
 import { demoId, INSTRUMENTS, LOTS, MACHINES, PEOPLE, SPARE_BELTS, WORKS } from './demo/works'
 import { spareBelts } from '../server/stores/spareBelts.repository'
 import { shimLots } from '../server/stores/lots.repository'
+import { letCustomerIn, letPeopleIn } from './demo/people'
 import { withDatabase } from './withDatabase'
 
 /** The last time the demo works counted its shims. */
@@ -39,6 +40,7 @@ await withDatabase(async (knex) => {
       come_back: JSON.stringify(WORKS.comeBack),
     })
     await trx('people').insert([...PEOPLE])
+    await letPeopleIn(trx)
     const countedAt = new Date(Date.now() - COUNTED_DAYS_AGO * 86_400_000)
     for (const lot of LOTS) await shimLots.insert(trx, lot, countedAt)
     for (const belts of SPARE_BELTS) await spareBelts.insert(trx, belts, countedAt)
@@ -52,6 +54,7 @@ await withDatabase(async (knex) => {
     for (const { id, ...section } of SECTIONS) await beltSections.insert(trx, id, section)
     for (const { id, ...limits } of BELT_LIMITS) await beltLimits.insert(trx, id, limits)
     for (const machine of MACHINES) await insertMachine(trx, demoId(`machine/${machine.tag}`), machine)
+    await letCustomerIn(trx)
     for (const { id, ...stop } of standstillsFrom(new Date())) await insertStandstill(trx, id, stop)
     await writeHistory(trx, new Date())
   })

@@ -18,6 +18,21 @@ const schema = z.object({
     .min(10_000)
     .max(100_000_000)
     .default(1_000_000),
+  /** What cookies are sealed with; the works keeps a key of its own where none is given. */
+  HC_SESSION_SECRET: z
+    .string()
+    .default('')
+    .refine((s) => s === '' || s.length >= 32, {
+      error:
+        'HC_SESSION_SECRET must have 32 characters or more. Leave it out and the works keeps a key of its own.',
+    }),
+  /** Lets whoever collects metrics in: Authorization: Bearer with it. */
+  HC_METRICS_TOKEN: z
+    .string()
+    .default('')
+    .refine((s) => s === '' || s.length >= 16, {
+      error: 'HC_METRICS_TOKEN must have 16 characters or more.',
+    }),
   /** Set by our own start: the program ends once whoever started it is gone. */
   HC_ENDS_WITH_PARENT: z.string().default(''),
   /** Where instruments call: host:port, a port alone for loopback, or off. */

@@ -1,7 +1,7 @@
 import type { Job } from '~~/core/jobs/jobs'
 import type { KindOfJob } from '~~/core/jobs/kindOfJob'
 import type { EntryBody, EntryKind, LogEntry } from '~~/core/logbook/entry'
-import { MAY, type Role } from '~~/core/logbook/may'
+import { leaveToWrite, type Role } from '~~/core/logbook/may'
 import type { ObjectionCode } from '~~/core/logbook/stage'
 import { newId } from './newId'
 
@@ -27,6 +27,8 @@ export const composeEntry = (
 /** Why an entry can't be logged: this role may not write it, or the job can't take it now. */
 export type Refused =
   | { readonly why: 'role'; readonly kind: EntryKind; readonly role: Role }
+  /** It can, once a second person has shown their PIN for it. */
+  | { readonly why: 'second'; readonly kind: EntryKind; readonly role: Role }
   | { readonly why: 'objection'; readonly code: ObjectionCode }
 
 /** Why an entry can't be logged by this role next in this logbook; null when it can. Its words are in refusedWords.ts. */
@@ -37,7 +39,11 @@ export const refusedToLog = (
   entry: LogEntry,
   role: Role | undefined,
 ): Refused | null => {
-  if (role && !MAY[role].includes(entry.kind)) return { why: 'role', kind: entry.kind, role }
+  const leave = role ? leaveToWrite(role, entry.kind) : 'alone'
+  if (role && leave === 'no') return { why: 'role', kind: entry.kind, role }
   const objection = kind.objection(folded, logbook, entry)
-  return objection && { why: 'objection', code: objection.code }
+  if (objection) return { why: 'objection', code: objection.code }
+  return role && leave === 'with-second' && entry.second === undefined
+    ? { why: 'second', kind: entry.kind, role }
+    : null
 }

@@ -11,6 +11,8 @@ export type Answer =
   | { readonly kind: 'turned-down'; readonly because: TurnedDown }
   /** No answer, or one that will be another soon. */
   | { readonly kind: 'away' }
+  /** Whoever wrote it has to sign in first: it waits for them. */
+  | { readonly kind: 'unsigned' }
 
 /** How a person settles an entry that was turned down. */
 export type Settlement = 'again' | { readonly before: string } | 'after' | 'leave-out'
@@ -80,6 +82,7 @@ export const openOutbox = (around: Around) => {
       for (let row = await headOfJob(job); row && !row.turnedDown; row = await headOfJob(job)) {
         const answer = await around.send(row)
         around.reachable(answer.kind !== 'away')
+        if (answer.kind === 'unsigned') return
         if (answer.kind === 'away') {
           tryAgainIn(RETRY_MS[Math.min(attempt++, RETRY_MS.length - 1)] as number)
           return

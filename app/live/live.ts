@@ -1,4 +1,5 @@
 import { stillness, type Sample } from '~~/core/instruments/steady'
+import { atWork } from '~/people/useIdleLock'
 import type { InstrumentLink, LiveSample } from '~~/shared/instruments/link'
 
 /** What an instrument shows now, in core units. */
@@ -30,6 +31,7 @@ export const useLive = createSharedComposable(() => {
 
   const linkAt = (place: string): InstrumentLink | undefined => job.links.find((l) => l.place === place)
   const hear = (batch: readonly LiveSample[]) => {
+    atWork()
     const next = { ...now.value }
     const at = Date.now()
     for (const { place, t, v, clock: angle, poor } of batch) {

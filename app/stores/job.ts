@@ -14,7 +14,8 @@ import type { Call } from '~~/shared/secondScreen/call'
 import { partMachine } from '~~/shared/register/partMachine'
 import type { MachineSnapshot } from '~~/shared/register/machine'
 import { wordsFrom } from '~~/shared/wording/words'
-import { composeEntry, refusedToLog } from '~/device/composeEntry'
+import { composeEntry, refusedToLog, type Refused } from '~/device/composeEntry'
+import { askSecond } from '~/people/gate'
 import type { Door, InstrumentDoor, OpenedJob } from '~/doors/door'
 import { isPractice } from '~/doors/isPractice'
 import { serverDoor } from '~/doors/serverDoor'
@@ -217,6 +218,14 @@ export const useJob = defineStore('job', () => {
     })
   }
 
+  // Locked meanwhile, the line may be gone: it is taken up again.
+  watch(
+    () => session.signedIn,
+    () => {
+      if (stop) void open(id.value)
+    },
+  )
+
   /** Looks from the other end; kept on this device for this job. */
   const goRound = () => {
     viewFrom.value = viewFrom.value === 'movable' ? 'stationary' : 'movable'
@@ -250,6 +259,10 @@ export const useJob = defineStore('job', () => {
     const role = practising.value ? undefined : session.author?.role
     const refused = refusedToLog(kind.value, folded.value, logbook.value, entry, role)
     refusal.value = ''
+    if (refused?.why === 'second') {
+      void logWithSecond(body, supersedes, entry, refused)
+      return null
+    }
     if (refused) {
       void loadRefusedWords().then(({ refusedWords }) => {
         refusal.value = refusedWords(refused, wordsFrom(viewFrom.value))
@@ -260,6 +273,26 @@ export const useJob = defineStore('job', () => {
     readRows.set(entry.id, entry)
     door.post(id.value, entry)
     return entry
+  }
+
+  /** Logs an entry that its writer may not answer for alone, once somebody has stood by it. */
+  const logWithSecond = async (
+    body: EntryBody,
+    supersedes: LogEntry['supersedes'],
+    entry: LogEntry,
+    refused: Refused,
+  ) => {
+    const { refusedWords } = await loadRefusedWords()
+    const about = refusedWords(refused, wordsFrom(viewFrom.value))
+    const second = await askSecond({ act: entry.id, what: entry.kind, about })
+    if (second === null || entry.after !== lastSeen()) {
+      if (second !== null) log(body, supersedes)
+      return
+    }
+    draft.value = null
+    const stood: LogEntry = { ...entry, second }
+    readRows.set(entry.id, stood)
+    door.post(id.value, stood)
   }
 
   /** Hears what instruments show; answers how to stop. */

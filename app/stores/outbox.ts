@@ -6,6 +6,7 @@ import type { OutboxRow } from '~/device/database'
 import { photographsOf } from '~~/shared/photographs/photographs'
 import { forgetPhotographs, sendPhotographs } from '~/device/photographs'
 import { openOutbox, type Answer, type Settlement } from '~/device/outbox'
+import { gate } from '~/people/gate'
 import { takeOverOldQueue } from '~/device/outboxQueue'
 
 /** A connection that is neither answered nor broken would hold the queue for good: sending twice is harmless. */
@@ -36,12 +37,17 @@ const sendToServer = async (row: OutboxRow): Promise<Answer> => {
   } catch (failure) {
     if (!(failure instanceof ApiFailure) || failure.passing) return { kind: 'away' }
     const { status, message } = failure
+    if (status === 401) {
+      if (failure.answer.code === 'sign-in-as') gate.asksFor.value = String(row.entry.author)
+      return { kind: 'unsigned' }
+    }
     return { kind: 'turned-down', because: { status, code: failure.answer.code, message } }
   }
 }
 
 /** The outbox of this device, as the views see it. */
 export const useOutbox = defineStore('outbox', () => {
+  const session = useSession()
   const rows = shallowRef<readonly OutboxRow[]>([])
   const reachable = ref(true)
   /** The line on which news of the job in view comes is up. */
@@ -83,6 +89,10 @@ export const useOutbox = defineStore('outbox', () => {
     await takeOverOldQueue()
     channel?.addEventListener('message', () => void outbox.reread())
     window.addEventListener('online', () => void outbox.send())
+    watch(
+      () => session.signedIn,
+      () => void outbox.send(),
+    )
     await outbox.send()
   }
 

@@ -18,6 +18,8 @@ export interface Envelope {
   readonly before: string | null
   /** The coupling or the machine of a train that it is about; missing where it is about the whole, and on any other machine. */
   readonly part?: string | undefined
+  /** Who stood by it with their PIN, where the writer may not answer for it alone. */
+  readonly second?: string | undefined
   /** The entry this one corrects, and why. */
   readonly supersedes: { readonly entry: string; readonly reason: string } | null
 }

@@ -6,14 +6,18 @@ export interface Load {
   readonly perSecond: number
 }
 
-const post = (agent: Agent, url: URL, body: string): Promise<number> =>
+const post = (agent: Agent, url: URL, body: string, cookie: string): Promise<number> =>
   new Promise((resolve, reject) => {
     const req = request(
       url,
       {
         method: 'POST',
         agent,
-        headers: { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) },
+        headers: {
+          'content-type': 'application/json',
+          'content-length': Buffer.byteLength(body),
+          cookie,
+        },
       },
       (answer) => {
         answer.resume()
@@ -28,6 +32,7 @@ const post = (agent: Agent, url: URL, body: string): Promise<number> =>
 export const load = async (
   connections: number,
   posts: readonly { readonly url: string; readonly body: unknown }[],
+  cookie = '',
 ): Promise<Load> => {
   const agent = new Agent({ keepAlive: true, maxSockets: connections })
   const queue = posts.map(({ url, body }) => ({ url: new URL(url), body: JSON.stringify(body) }))
@@ -37,7 +42,7 @@ export const load = async (
     Array.from({ length: connections }, async () => {
       for (let next = queue.pop(); next; next = queue.pop()) {
         const begun = performance.now()
-        const status = await post(agent, next.url, next.body)
+        const status = await post(agent, next.url, next.body, cookie)
         if (status !== 201) throw new Error(`${next.url.pathname} answered ${status}`)
         ms.push(performance.now() - begun)
       }

@@ -4,6 +4,7 @@ import { execFileSync } from 'node:child_process'
 import { join } from 'node:path'
 import knexModule from 'knex'
 import { knexOptions } from '../../server/database/connection'
+import { signInAll } from '../demo/signIn.mjs'
 import { buildWithBareRoute } from '../local/prepare.mjs'
 import { ROOT } from '../local/paths.mjs'
 import { startPostgres } from '../local/postgres.mjs'
@@ -20,6 +21,7 @@ const ROUNDS = 5
 const PORT = 4390
 const WEB = `http://127.0.0.1:${PORT}`
 
+let cookie = ''
 const remark = () => draft({ kind: 'remark', payload: { text: 'A word on what was found at the pump end.' } })
 
 const open = async (): Promise<{ readonly id: string; readonly last: string }> => {
@@ -28,7 +30,7 @@ const open = async (): Promise<{ readonly id: string; readonly last: string }> =
     kind: 'job-opened',
     payload: { reason: 'planned', rpm: 990, customer: '', note: '' },
   })
-  await load(1, [{ url: `${WEB}/api/jobs`, body: { id, machine: 'CP-11', opening } }])
+  await load(1, [{ url: `${WEB}/api/jobs`, body: { id, machine: 'CP-11', opening } }], cookie)
   return { id, last: opening.id }
 }
 const entriesOf = (job: string) => `${WEB}/api/jobs/${job}/entries`
@@ -72,6 +74,7 @@ await run(async () => {
       env: { HC_LOG_LEVEL: 'error' },
     })
     try {
+      cookie = await signInAll(WEB)
       const jobs: string[] = []
       for (let i = 0; i < JOBS; i++) jobs.push((await open()).id)
       const bare: Load[] = []
@@ -88,16 +91,17 @@ await run(async () => {
           body: remark(),
         }))
       // Warm, then in turns, so that a busy moment of the machine falls on all alike.
-      await load(CONNECTIONS, bareposts())
-      await load(CONNECTIONS, overJobs())
+      await load(CONNECTIONS, bareposts(), cookie)
+      await load(CONNECTIONS, overJobs(), cookie)
       for (let round = 0; round < ROUNDS; round++) {
-        bare.push(await load(CONNECTIONS, bareposts()))
-        many.push(await load(CONNECTIONS, overJobs()))
+        bare.push(await load(CONNECTIONS, bareposts(), cookie))
+        many.push(await load(CONNECTIONS, overJobs(), cookie))
         const { id } = await open()
         one.push(
           await load(
             CONNECTIONS,
             Array.from({ length: POSTS }, () => ({ url: entriesOf(id), body: remark() })),
+            cookie,
           ),
         )
       }
@@ -124,6 +128,7 @@ await run(async () => {
             .slice(from, to)
             .reverse()
             .map((body) => ({ url: entriesOf(id), body })),
+          cookie,
         )
       await sent(0, 100)
       const short = await sent(100, 300)

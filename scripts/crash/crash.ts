@@ -11,6 +11,7 @@ import knexModule from 'knex'
 import { seededRandom } from '../../core/random/random'
 import { knexOptions } from '../../server/database/connection'
 import { argument } from '../arguments'
+import { signInAll } from '../demo/signIn.mjs'
 import { buildProgram } from '../local/prepare.mjs'
 import { ROOT } from '../local/paths.mjs'
 import { startPostgres } from '../local/postgres.mjs'
@@ -25,11 +26,12 @@ const HANDS = 6
 const JOBS = 3
 const URL_AT = `http://127.0.0.1:${PORT}`
 
+let cookie = ''
 const post = async (path: string, body: unknown): Promise<number> => {
   const answer = await fetch(URL_AT + path, {
     method: 'POST',
     body: JSON.stringify(body),
-    headers: { 'content-type': 'application/json' },
+    headers: { 'content-type': 'application/json', cookie },
     signal: AbortSignal.timeout(10_000),
   })
   await answer.arrayBuffer()
@@ -54,6 +56,7 @@ await run(async () => {
       env: { ...process.env, DATABASE_URL: databaseUrl },
     })
     web = await startServer()
+    cookie = await signInAll(URL_AT, 'day')
     const jobs: string[] = []
     for (let i = 0; i < JOBS; i++) {
       const id = randomUUID()

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import { DEMO_NAMES } from './signIn.mjs'
 import { NO_HUBS } from '../../shared/register/coupledBoxes'
 import { PAN_MILL_LINE } from './line'
 import type { MachineFields } from '../../shared/register/machine'
@@ -41,11 +42,11 @@ const fixedPair = (id: string, x: number) => ({
 })
 
 export const PEOPLE: readonly Person[] = [
-  { id: demoId('day'), name: 'Day-shift millwright', role: 'millwright' },
-  { id: demoId('night'), name: 'Night-shift millwright', role: 'millwright' },
-  { id: demoId('apprentice'), name: 'Apprentice', role: 'apprentice' },
-  { id: demoId('lead'), name: 'Maintenance lead', role: 'lead' },
-  { id: demoId('planner'), name: 'Planner', role: 'planner' },
+  { id: demoId('day'), name: DEMO_NAMES.day, role: 'millwright' },
+  { id: demoId('night'), name: DEMO_NAMES.night, role: 'millwright' },
+  { id: demoId('apprentice'), name: DEMO_NAMES.apprentice, role: 'apprentice' },
+  { id: demoId('lead'), name: DEMO_NAMES.lead, role: 'lead' },
+  { id: demoId('planner'), name: DEMO_NAMES.planner, role: 'planner' },
 ]
 
 /** Shims of the stores: counted some days before the seed. What fits any bolt lies in the stores, the rest in the halls. */

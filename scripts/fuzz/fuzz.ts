@@ -14,6 +14,7 @@ import { ROOT } from '../local/paths.mjs'
 import { startPostgres } from '../local/postgres.mjs'
 import { run, say, timed } from '../local/say.mjs'
 import { startWeb } from '../local/webServer.mjs'
+import { signInAll } from '../demo/signIn.mjs'
 import { demoId } from '../demo/works'
 import { readExample } from '../docs/methodPages'
 import { fromSchema, pick, type JsonSchema } from './fromSchema'
@@ -165,6 +166,13 @@ const shotFor = (document: Document, known: Known, random: Random): Shot => {
   }
 }
 
+/** A device on which everybody of the demo works has signed in; some shots sign out or give another PIN: then it is done again. */
+const device = { cookie: '', signing: null as Promise<void> | null }
+const signIn = (): Promise<void> =>
+  (device.signing ??= signInAll(`http://127.0.0.1:${PORT}`)
+    .then((cookie) => void (device.cookie = cookie))
+    .finally(() => (device.signing = null)))
+
 const shoot = (
   shot: Shot,
 ): Promise<{ readonly status: number; readonly text: string; readonly ms: number }> =>
@@ -179,8 +187,12 @@ const shoot = (
         method: shot.method,
         headers:
           shot.body === null
-            ? {}
-            : { 'content-type': shot.type, 'content-length': Buffer.byteLength(shot.body) },
+            ? { cookie: device.cookie }
+            : {
+                'content-type': shot.type,
+                'content-length': Buffer.byteLength(shot.body),
+                cookie: device.cookie,
+              },
       },
       (answer) => {
         let text = ''
@@ -209,7 +221,9 @@ const shoot = (
 
 const known = async (): Promise<Known> => {
   const ask = async (path: string) =>
-    (await fetch(`http://127.0.0.1:${PORT}${path}`)).json() as Promise<unknown>
+    (
+      await fetch(`http://127.0.0.1:${PORT}${path}`, { headers: { cookie: device.cookie } })
+    ).json() as Promise<unknown>
   const jobs = (await ask('/api/jobs?most=200')) as { rows: { id: string }[] }
   const machines = (await ask('/api/machines')) as { tag: string }[]
   return { jobs: jobs.rows.map((j) => j.id), tags: machines.map((m) => m.tag) }
@@ -219,6 +233,7 @@ const fuzzServer = async (): Promise<readonly Found[]> => {
   const random = seededRandom(SEED + 1)
   const found: Found[] = []
   const document = (await (await fetch(`http://127.0.0.1:${PORT}/api/openapi.json`)).json()) as Document
+  await signIn()
   const have = await known()
   const counts = new Map<number, number>()
   let left = COUNT
@@ -228,6 +243,8 @@ const fuzzServer = async (): Promise<readonly Found[]> => {
       const shot = shotFor(document, have, random)
       try {
         const { status, text, ms } = await shoot(shot)
+        // Not a wrong guess at the door, but a device that was forgotten.
+        if (status === 401 && text.includes('"sign-in')) await signIn().catch(() => null)
         counts.set(status, (counts.get(status) ?? 0) + 1)
         const tooMany = status === 503 && text.includes('"busy"')
         if (status >= 500 && !tooMany) found.push({ what: `${status} ${text.slice(0, 200)}`, with: shot })

@@ -3,6 +3,7 @@ import { methodToCore, type MethodGiven } from '../../core/methods/methods'
 import { usualSetUp } from '../../core/methods/usualSetUp'
 import { STANDS } from '../../core/practice/stands'
 import type { BenchLie } from '../../core/practice/bench'
+import { signIn } from '../demo/signIn.mjs'
 import { Workbench } from './workbench'
 
 /** What the simulated instruments stand on, as their page asks for it. */
@@ -22,11 +23,22 @@ const mountOf = (machine: CoupledMachine, heads: StandWanted['heads']): MethodGi
   return { method: 'heads', given: { stationaryPlane: stationary, movablePlane: movable } }
 }
 
+/** The cookie of whoever HC_SIGN_IN names; empty where it names nobody. */
+const signedIn = async (program: string): Promise<string> => {
+  const [, name, secret] = /^(.+?):(.+)$/.exec(process.env.HC_SIGN_IN ?? '') ?? []
+  return name && secret ? signIn(program, [name], secret) : ''
+}
+
 /** Sets a machine up, from the register of the program at this address or from the practice room. */
 export const standUp = async (program: string, wanted: StandWanted): Promise<Workbench> => {
   let machine: CoupledMachine = STANDS.long
   if (wanted.machine !== '') {
-    const answer = await fetch(`${program}/api/machines/${encodeURIComponent(wanted.machine)}`)
+    const at = `${program}/api/machines/${encodeURIComponent(wanted.machine)}`
+    const answer = await fetch(at, { headers: { cookie: await signedIn(program) } })
+    if (answer.status === 401)
+      throw new Error(
+        `${program} lets nobody in unknown: start with HC_SIGN_IN="name:PIN" of somebody who may look.`,
+      )
     if (!answer.ok) throw new Error(`There is no machine ${wanted.machine} at ${program}.`)
     const { machine: found } = (await answer.json()) as { machine: CoupledMachine }
     // Its drawer is the practice room's: what instruments feel does not go by the stores.

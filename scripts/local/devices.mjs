@@ -4,9 +4,15 @@ import { ROOT } from './paths.mjs'
 
 /**
  * Starts the simulated instruments beside a program. They end with whoever started them, and hold up nothing.
- * @param {{ program: string, line: number, port: number, stdio?: import('node:child_process').StdioOptions }} wanted
+ * @param {{ program: string, line: number, port: number, signIn?: string, stdio?: import('node:child_process').StdioOptions }} wanted
  */
-export const startDevices = ({ program, line, port, stdio = ['ignore', 'ignore', 'inherit'] }) => {
+export const startDevices = ({
+  program,
+  line,
+  port,
+  signIn = '',
+  stdio = ['ignore', 'ignore', 'inherit'],
+}) => {
   const child = spawn(
     process.execPath,
     [
@@ -20,7 +26,12 @@ export const startDevices = ({ program, line, port, stdio = ['ignore', 'ignore',
       '--port',
       String(port),
     ],
-    { cwd: ROOT, stdio, detached: true, env: { ...process.env, HC_ENDS_WITH_PARENT: 'yes' } },
+    {
+      cwd: ROOT,
+      stdio,
+      detached: true,
+      env: { ...process.env, HC_ENDS_WITH_PARENT: 'yes', ...(signIn ? { HC_SIGN_IN: signIn } : {}) },
+    },
   )
   child.on('error', () => null)
   return { child, stop: () => void child.kill('SIGTERM') }

@@ -4,6 +4,8 @@ import type { FeedAnswer, NewFeedAnswer } from '../../shared/api/answers'
 import { comeBack, pages } from '../../shared/wording/en'
 import { answerWords } from '../../shared/wording/viewWords'
 import { notFound, Refused } from '../http/refusal'
+import { leaveTo } from '../../core/logbook/may'
+import type { Staff } from '../people/people.repository'
 import { peopleById } from '../jobs/people'
 import { personOf } from '../jobs/append'
 import { calendar } from './calendar'
@@ -21,11 +23,19 @@ const told = async (knex: Knex, feed: FeedRow): Promise<FeedAnswer> => ({
 export const feeds = async (knex: Knex): Promise<readonly FeedAnswer[]> =>
   Promise.all((await listFeeds(knex)).map((f) => told(knex, f)))
 
+/** One's own calendar is everybody's; that of the works, or of somebody else, takes who plans. */
+const askOwn = (by: Staff, person: string | null): void => {
+  if (person !== by.id && leaveTo(by.role, 'schedule') !== 'alone')
+    throw new Refused(403, 'not-allowed', answerWords.people.ownFeed)
+}
+
 /** Makes a calendar; its address is in this answer and nowhere else. 409 when its id is taken. */
 export const makeFeed = async (
   knex: Knex,
   given: { readonly id: string; readonly person: string | null },
+  by: Staff,
 ): Promise<NewFeedAnswer> => {
+  askOwn(by, given.person)
   if (given.person !== null) personOf(await peopleById(knex), given.person, 'person')
   const secret = randomBytes(24).toString('base64url')
   const feed = await insertFeed(knex, { ...given, secretHash: hashOf(secret) })
@@ -37,7 +47,10 @@ export const makeFeed = async (
 }
 
 /** Ends a calendar: its address answers nothing any more. */
-export const endFeed = async (knex: Knex, id: string): Promise<FeedAnswer> => {
+export const endFeed = async (knex: Knex, id: string, by: Staff): Promise<FeedAnswer> => {
+  const known = (await listFeeds(knex)).find((f) => f.id === id)
+  if (!known) throw notFound(answerWords.noFeed)
+  askOwn(by, known.person)
   const feed = await revokeFeed(knex, id)
   if (!feed) throw notFound(answerWords.noFeed)
   return told(knex, feed)

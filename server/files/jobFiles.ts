@@ -37,7 +37,7 @@ export const jobAsFile = async (
   const { name: works } = await findWorks(knex)
   const shown = [...new Set(entries.flatMap((e) => photographsOf(e)))]
   const photographs = await findPhotographs(knex, head.id, shown)
-  const writers = new Set(entries.map((e) => e.author))
+  const writers = new Set(entries.flatMap((e) => (e.second ? [e.author, e.second] : [e.author])))
   const text = writeJobFile({
     works,
     job: head.id,
@@ -156,7 +156,7 @@ const insertWhole = async (trx: Knex, read: ReadJob): Promise<void> => {
 /** Adds an entry of a file to a job that is here; a refusal says how far the file came. */
 const addNext = async (job: string, draft: EntryDraft, at: number): Promise<void> => {
   try {
-    await addEntry(job, draft)
+    await addEntry(job, draft, { fromFile: true })
   } catch (failure) {
     if (!(failure instanceof Refused) || failure.status === 503) throw failure
     const message = w.faults.stoppedAt(at + 1, failure.message)

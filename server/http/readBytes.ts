@@ -44,7 +44,7 @@ const LAST_WORDS = 1000
  * once, though: closing a socket with unread bytes resets it, and a reset throws away an answer its
  * sender hasn't read yet. So our side says it has finished, and swallows what still comes for a while.
  */
-const hangUpAfterAnswer = (event: H3Event): void => {
+export const hangUpAfterAnswer = (event: H3Event): void => {
   const { req, res } = event.node
   const { socket } = req
   res.setHeader('connection', 'close')

@@ -10,6 +10,8 @@ import type { z } from 'zod'
 import type { RouteContract } from '../../shared/api/routes'
 import { issuesOf } from '../../shared/calculation/issues'
 import { log } from '../log'
+import { askSigner } from '../people/admit'
+import { noteDone } from '../people/noteDone'
 import { busy, databaseFailure } from './databaseFailure'
 import { readJson } from './readJson'
 import { notFound, Refused } from './refusal'
@@ -92,15 +94,14 @@ export const route = <C extends RouteContract>(contract: C, call: (c: RouteCall<
       const body = contract.body
         ? parseBy(contract.body, liftBody(contract, await readJson(event)))
         : undefined
-      return await inTime(
-        call({
-          event,
-          body: body as Parsed<C['body']>,
-          query: query as Parsed<C['query']>,
-          param: (name) => pathPart(getRouterParam(event, name) ?? ''),
-        }),
+      await askSigner(event, { body, query })
+      const param = (name: string) => pathPart(getRouterParam(event, name) ?? '')
+      const answer = await inTime(
+        call({ event, body: body as Parsed<C['body']>, query: query as Parsed<C['query']>, param }),
         contract.seconds ?? SECONDS,
       )
+      await noteDone(event, { body, param, answer })
+      return answer
     } catch (failure) {
       return answerFailure(event, failure)
     }

@@ -40,6 +40,7 @@ const rowOf = (entry: LogEntry, seq: number) => ({
   supersedes: entry.supersedes?.entry ?? null,
   supersede_reason: entry.supersedes?.reason ?? null,
   part: entry.part ?? null,
+  second: entry.second ?? null,
 })
 
 const UPDATE = `
@@ -55,9 +56,9 @@ const ONE_HEAD = `
   )`
 const ONE_ENTRY = `
   insert into entries (id, job_id, seq, kind, version, payload, author, made_at, received_at, after_entry,
-    before_entry, supersedes, supersede_reason, part)
+    before_entry, supersedes, supersede_reason, part, second)
   select ?::uuid, id, ?::int, ?::text, ?::int, ?::jsonb, ?::uuid, ?::timestamptz, ?::timestamptz, ?::uuid,
-    ?::uuid, ?::uuid, ?::text, ?::text from head`
+    ?::uuid, ?::uuid, ?::text, ?::text, ?::uuid from head`
 
 const HEAD = `
   with head as (${UPDATE} and not exists (
@@ -66,12 +67,12 @@ const HEAD = `
     returning id
   ), added as (
     insert into entries (id, job_id, seq, kind, version, payload, author, made_at, received_at, after_entry,
-      before_entry, supersedes, supersede_reason, part)
+      before_entry, supersedes, supersede_reason, part, second)
     select e.id, head.id, e.seq, e.kind, e.version, e.payload, e.author, e.made_at, e.received_at,
-      e.after_entry, e.before_entry, e.supersedes, e.supersede_reason, e.part
+      e.after_entry, e.before_entry, e.supersedes, e.supersede_reason, e.part, e.second
     from head, jsonb_to_recordset(?::jsonb) as e(id uuid, seq int, kind text, version int, payload jsonb,
       author uuid, made_at timestamptz, received_at timestamptz, after_entry uuid, before_entry uuid,
-      supersedes uuid, supersede_reason text, part text)
+      supersedes uuid, supersede_reason text, part text, second uuid)
   )`
 
 const FIGURES = `, figures as (

@@ -4,7 +4,7 @@ import { foldJob, objectionTo, type Job } from '../../core/jobs/jobs'
 import { figuredFrom } from '../../core/jobs/summary'
 import type { LogEntry } from '../../core/logbook/entry'
 import { extended } from '../../core/logbook/forward'
-import { MAY } from '../../core/logbook/may'
+import { leaveToWrite } from '../../core/logbook/may'
 import type { EntryAnswer } from '../../shared/api/answers'
 import { inOrder } from '../../shared/inOrder'
 import type { EntryDraft } from '../../shared/logbook/entry'
@@ -65,16 +65,37 @@ export const personOf = (people: ReadonlyMap<string, Person>, id: string, path: 
   return person
 }
 
+/** Whether whoever an entry names as the second person may write it alone. That they showed their PIN is asked where it comes in. */
+const mayStandBy = (
+  people: ReadonlyMap<string, Person>,
+  { second, author, kind }: Pick<LogEntry, 'author' | 'kind' | 'second'>,
+): boolean => {
+  const person = second === undefined || second === author ? undefined : people.get(second)
+  return person !== undefined && leaveToWrite(person.role, kind) === 'alone'
+}
+
+/** Why its writer may not write this entry, whatever its job is like; undefined where they may. */
+export const noLeaveFor = (
+  people: ReadonlyMap<string, Person>,
+  entry: Pick<LogEntry, 'author' | 'kind' | 'second'>,
+): Refused | undefined => {
+  const person = people.get(entry.author)
+  if (!person) return nobody('author')
+  const leave = leaveToWrite(person.role, entry.kind)
+  if (leave === 'no') return new Refused(403, 'not-allowed', door.notForRole(kinds[entry.kind], person.role))
+  return leave === 'with-second' && !mayStandBy(people, entry)
+    ? new Refused(403, 'needs-second', door.needsSecond(kinds[entry.kind], person.role))
+    : undefined
+}
+
 /** Why this entry can't be the next one of its logbook; undefined when it can. */
 const refusalOf = (
   logbook: Logbook,
   people: ReadonlyMap<string, Person>,
   entry: LogEntry,
 ): Refused | undefined => {
-  const person = people.get(entry.author)
-  if (!person) return nobody('author')
-  if (!MAY[person.role].includes(entry.kind))
-    return new Refused(403, 'not-allowed', door.notForRole(kinds[entry.kind], person.role))
+  const noLeave = noLeaveFor(people, entry)
+  if (noLeave) return noLeave
   const objection = objectionTo(logbook.machine, logbook.entries, entry)
   if (!objection) return undefined
   const message = objections[objection.code]

@@ -19,6 +19,7 @@ interface EntryRow {
   readonly supersedes: string | null
   readonly supersede_reason: string | null
   readonly part: string | null
+  readonly second: string | null
 }
 
 const COLUMNS = [
@@ -35,6 +36,7 @@ const COLUMNS = [
   'supersedes',
   'supersede_reason',
   'part',
+  'second',
 ]
 
 const toEntry = (row: EntryRow): LogEntry => ({
@@ -46,6 +48,7 @@ const toEntry = (row: EntryRow): LogEntry => ({
   before: row.before_entry,
   supersedes: row.supersedes ? { entry: row.supersedes, reason: row.supersede_reason ?? '' } : null,
   ...(row.part === null ? {} : { part: row.part }),
+  ...(row.second === null ? {} : { second: row.second }),
   ...readBody(row.kind, row.version, row.payload),
 })
 

@@ -18,8 +18,9 @@ import { database } from '../database/connection'
 import { notFound, Refused } from '../http/refusal'
 import { findMachine } from '../machines/machines.repository'
 import { askForPhotographs } from '../photographs/askForPhotographs'
+import { askSecond } from '../people/admit'
 import { findWorks } from '../works/works.repository'
-import { appendAll, appendBatch, idTaken, isTaken, personOf, type Offered } from './append'
+import { appendAll, appendBatch, idTaken, isTaken, noLeaveFor, personOf, type Offered } from './append'
 import { Batches, type Settled } from './batches'
 import { entriesOfJobs, lastSetUps, leavesPutIn } from './entries.repository'
 import {
@@ -113,11 +114,23 @@ const only = (results: readonly Settled<EntryAnswer>[]): EntryAnswer => {
   throw result?.failed ?? notFound(answerWords.noJob)
 }
 
-/** Adds an entry to a job; posting the same one twice adds it once. */
-export const addEntry = async (jobId: string, draft: EntryDraft): Promise<EntryAnswer> => {
+/**
+ * Adds an entry to a job; posting the same one twice adds it once. A second person must have shown their PIN for it here,
+ * but where it comes from the file of a job: there they showed it where it was written.
+ */
+export const addEntry = async (
+  jobId: string,
+  draft: EntryDraft,
+  { fromFile = false }: { readonly fromFile?: boolean } = {},
+): Promise<EntryAnswer> => {
   const id = jobId.toLowerCase()
   if (!isUuid(id)) throw notFound(answerWords.noJob)
+  const people = await peopleById(database('read'))
+  // Judged again as it is written: by then somebody may be let do less, or more.
+  const noLeave = people.has(draft.author) ? noLeaveFor(people, draft) : undefined
+  if (noLeave) throw noLeave
   await askForPhotographs(database('read'), id, draft)
+  if (draft.second !== undefined && !fromFile) await askSecond(database('write'), draft, people)
   return appends.add(id, { draft, received: new Date() })
 }
 

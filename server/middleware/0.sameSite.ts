@@ -1,6 +1,7 @@
 import { defineEventHandler } from 'h3'
 import { environment } from '../environment'
 import { answerFailure } from '../http/route'
+import { hangUpAfterAnswer } from '../http/readBytes'
 import { strangerAt } from '../http/sameSite'
 
 /** Answers only what comes to this program by its own name and, to write, from its own pages. */
@@ -22,7 +23,6 @@ export default defineEventHandler((event) => {
     environment().HC_HOSTS,
   )
   if (!refusal) return
-  // What is still on its way is let go by, so that the sender can read the answer.
-  event.node.req.resume()
+  if (method !== 'GET' && method !== 'HEAD') hangUpAfterAnswer(event)
   return answerFailure(event, refusal)
 })

@@ -7,6 +7,21 @@ import { readJob } from '../jobs/logbook'
 import { findWorks, listPeople } from '../works/works.repository'
 import { printedPhotographs } from '../photographs/photographs'
 import { reportFonts } from './fonts'
+import { withNames, withoutNames } from './names'
+
+/** How a report is wanted; a data sheet where it says which. */
+export interface ReportWanted {
+  readonly paper: 'a4' | 'letter'
+  readonly units?: UnitSystem | undefined
+  readonly view: ViewFrom
+  /** Without them, people are called by what they are; true where nothing is said. */
+  readonly names?: boolean
+  readonly sheet?: {
+    readonly method: MethodId | null
+    readonly filled: boolean
+    readonly part: string | null
+  }
+}
 
 interface Printed {
   readonly pdf: Uint8Array
@@ -17,20 +32,7 @@ interface Printed {
 const making = new Map<string, Promise<Printed>>()
 
 /** The report of a job, or a data sheet for it, as PDF, with a name for the file; made in a worker thread. */
-export const reportFor = async (
-  knex: Knex,
-  jobId: string,
-  wanted: {
-    readonly paper: 'a4' | 'letter'
-    readonly units?: UnitSystem
-    readonly view: ViewFrom
-    readonly sheet?: {
-      readonly method: MethodId | null
-      readonly filled: boolean
-      readonly part: string | null
-    }
-  },
-): Promise<Printed> => {
+export const reportFor = async (knex: Knex, jobId: string, wanted: ReportWanted): Promise<Printed> => {
   const { id, machine, entries } = await readJob(knex, jobId)
   const units = wanted.units ?? machine.units
   const { sheet } = wanted
@@ -43,6 +45,7 @@ export const reportFor = async (
     sheet?.method,
     sheet?.filled,
     sheet?.part,
+    wanted.names,
   ].join()
   const known = making.get(key)
   if (known) return known
@@ -53,12 +56,13 @@ export const reportFor = async (
       reportFonts(),
       sheet ? {} : printedPhotographs(knex, id, entries),
     ])
+    const printed = wanted.names === false ? withoutNames(entries, people) : withNames(entries, people)
     return inThread('report', {
       jobId: id,
       machine,
-      entries,
+      entries: printed.entries,
       works: { name: works.name, footWords: works.footWords },
-      people: Object.fromEntries(people.map((p) => [p.id, p.name])),
+      people: printed.people,
       units,
       view: wanted.view,
       paper: wanted.paper === 'letter' ? 'LETTER' : 'A4',

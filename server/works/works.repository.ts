@@ -59,9 +59,12 @@ export const updateComeBack = async (knex: Knex, version: number, rules: ComeBac
     .where({ id: 1, version })
     .update({ come_back: JSON.stringify(rules), version: version + 1 })) === 1
 
-/** Everyone who may write, by name. */
+/** Everyone of the works, by name; those who left as well, for what they wrote. */
 export const listPeople = async (knex: Knex): Promise<readonly Person[]> =>
-  (await knex('people').select('id', 'name', 'role').orderBy('name')) as Person[]
+  (await knex('people')
+    .whereNot({ role: 'customer' })
+    .select('id', 'name', 'role', 'retired')
+    .orderBy('name')) as Person[]
 
 /** One person, or null. */
 export const findPerson = async (knex: Knex, id: string): Promise<Person | null> =>

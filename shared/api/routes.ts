@@ -23,6 +23,7 @@ import { beltLimitsChange, newBeltLimits } from '../beltLimits/beltLimits'
 import { lotChange, newCount, newLot } from '../stores/lot'
 import { newSpareBelts, spareBeltsChange } from '../stores/spareBelts'
 import { text, uuid, words } from '../text'
+import { PEOPLE_ROUTES } from './peopleRoutes'
 
 export interface RouteContract {
   readonly method: 'get' | 'post' | 'put'
@@ -62,6 +63,7 @@ const jobsQuery = z.object({
 const reportQuery = z.object({
   paper: z.enum(['a4', 'letter'], { error: issue('choose-a4-or-letter') }).default('a4'),
   units: z.enum(['inch', 'metric'], { error: issue('choose-inch-or-metric') }).optional(),
+  names: z.enum(['yes', 'no'], { error: issue('yes-or-no') }).default('yes'),
   view: z.enum(VIEWS_FROM, { error: issue('one-of', 'view-from', VIEWS_FROM.join(', ')) }).default('movable'),
 })
 
@@ -471,5 +473,6 @@ export const ROUTES = {
     answers: 'application/pdf',
     seconds: 45,
   },
+  ...PEOPLE_ROUTES,
   calculations: { method: 'get', path: '/api/calc', summary: 'The operations of the calculation contract.' },
 } as const satisfies Record<string, RouteContract>

@@ -73,9 +73,10 @@ export interface JobToFile {
 
 /** An entry as a line: who and when ahead of what, in one order however it was kept. */
 const lineOf = (entry: LogEntry) => {
-  const { id, kind, version, part, author, madeAt, receivedAt, after, before, supersedes } = toWire(entry)
+  const { id, kind, version, part, second, author, madeAt, receivedAt, after, before, supersedes } = toWire(entry)
   const where = part == null ? {} : { part }
-  const head = { id, kind, version, ...where, author, madeAt, receivedAt, after, before }
+  const beside = second == null ? {} : { second }
+  const head = { id, kind, version, ...where, author, ...beside, madeAt, receivedAt, after, before }
   return { ...head, supersedes: inOrder(supersedes), payload: inOrder(entry.payload) }
 }
 

@@ -68,6 +68,7 @@ const faultsBetween = (file: JobFile, entries: readonly LogEntry[]): readonly Is
     if ((e.kind === 'job-opened') !== (i === 0) && !e.supersedes)
       at('kind', i === 0 ? w.noOpening : w.opensAgain)
     if (!people.has(e.author)) at('author', w.nobody)
+    if (e.second && !people.has(e.second)) at('second', w.nobody)
     if (e.receivedAt === null || !Number.isFinite(Date.parse(e.receivedAt))) at('receivedAt', w.received)
     before.add(e.id)
     return faults

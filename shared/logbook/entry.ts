@@ -17,6 +17,9 @@ const envelope = z.object({
     .max(40, { error: issue('part-of-the-train') })
     .nullish()
     .transform((part) => part ?? undefined),
+  second: uuid('second-person')
+    .nullish()
+    .transform((second) => second ?? undefined),
   supersedes: z
     .object({ entry: uuid('entry-corrected'), reason: words('why-corrected', 500) })
     .nullable()

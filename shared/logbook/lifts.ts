@@ -49,6 +49,7 @@ export const fromWire = (raw: unknown): LogEntry => {
     before: entry.before ?? null,
     supersedes: entry.supersedes ?? null,
     ...(entry.part == null ? {} : { part: entry.part }),
+    ...(entry.second == null ? {} : { second: entry.second }),
   }
   return { ...envelope, kind, payload } as LogEntry
 }

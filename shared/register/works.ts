@@ -12,6 +12,8 @@ export interface Person {
   readonly id: string
   readonly name: string
   readonly role: Role
+  /** Let in no more; what they wrote keeps their name. */
+  readonly retired?: boolean
 }
 
 /** Shims that a plan may have: of all places, less what other plans have asked for. */

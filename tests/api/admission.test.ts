@@ -285,7 +285,7 @@ describe('who may write', () => {
       expectRefusal(await api.log(id, body, by('planner')), 403, 'not-allowed')
   })
 
-  it('judgement and signature: not the apprentice', async () => {
+  it('judgement and signature: not the apprentice alone', async () => {
     const job = await ready()
     const set = draft(LOW_MOTOR, by('apprentice'))
     accepted(await api.post(`/api/jobs/${job}/entries`, set))
@@ -296,7 +296,7 @@ describe('who may write', () => {
       closing('x'),
     ]
     for (const body of judged) {
-      expectRefusal(await api.log(job, body, by('apprentice')), 403, 'not-allowed')
+      expectRefusal(await api.log(job, body, by('apprentice')), 403, 'needs-second')
     }
     for (const body of judged) accepted(await api.log(job, body, by('lead')))
   })

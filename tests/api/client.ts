@@ -30,7 +30,7 @@ export const useProgram = (name: string, { alone = false, log: logFile }: Progra
 
   const program = () => held.program as Program
   const ask = async (path: string, init: RequestInit = {}): Promise<Answer> => {
-    const response = await fetch(program().url + path, init)
+    const response = await program().fetch(path, init)
     const text = await response.text()
     return { status: response.status, body: text === '' ? {} : (JSON.parse(text) as Record<string, unknown>) }
   }

@@ -133,7 +133,7 @@ describe('rules for coming back', () => {
 describe('calendars to subscribe to', () => {
   const make = async (person: string | null) =>
     (await api.post('/api/feeds', { id: randomUUID(), person })).body as unknown as NewFeedAnswer
-  const read = (path: string) => fetch(api.program().url + path)
+  const read = (path: string) => api.program().fetch(path)
 
   it('are read at a secret address that is said once, until they are ended', async () => {
     const feed = await make(null)

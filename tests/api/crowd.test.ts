@@ -10,6 +10,8 @@ import { freePort } from '../support/program'
 import { expectRefusal, useProgram } from './client'
 
 const api = useProgram('crowd', { alone: true })
+/** One key for all processes: a device that signed in at one is known at the others. */
+const signed = () => ({ cookie: api.program().cookie() })
 const entries = (job: string, text: string) => api.post(`/api/jobs/${job}/entries`, draft(remark(text)))
 const timed = async <T>(work: () => Promise<T>): Promise<{ readonly answer: T; readonly ms: number }> => {
   const from = performance.now()
@@ -85,7 +87,7 @@ describe('two server processes on one database', () => {
     const { web, url } = await second()
     try {
       const abort = new AbortController()
-      const stream = await fetch(`${url}/api/jobs/${job}/stream`, { signal: abort.signal })
+      const stream = await fetch(`${url}/api/jobs/${job}/stream`, { signal: abort.signal, headers: signed() })
       const reader = (stream.body as ReadableStream<Uint8Array>).getReader()
       let heard = ''
       void (async () => {
@@ -102,7 +104,7 @@ describe('two server processes on one database', () => {
           fetch(`${i % 2 ? url : api.program().url}/api/jobs/${job}/entries`, {
             method: 'POST',
             body: JSON.stringify(entry),
-            headers: { 'content-type': 'application/json' },
+            headers: { 'content-type': 'application/json', ...signed() },
           }),
         ),
       )
@@ -115,7 +117,11 @@ describe('two server processes on one database', () => {
       const orders = await Promise.all(
         [url, api.program().url].map(
           async (at) =>
-            ((await (await fetch(`${at}/api/jobs/${job}`)).json()) as { entries: { id: string }[] }).entries,
+            (
+              (await (await fetch(`${at}/api/jobs/${job}`, { headers: signed() })).json()) as {
+                entries: { id: string }[]
+              }
+            ).entries,
         ),
       )
       expect(orders[0]?.map((e) => e.id)).toEqual(orders[1]?.map((e) => e.id))

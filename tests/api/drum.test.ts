@@ -86,7 +86,7 @@ describe('a motor at a drum over the wire', () => {
       'report.pdf?paper=a4&units=metric',
       'sheet.pdf?paper=letter&units=inch&filled=yes',
     ]) {
-      const printed = await fetch(`${api.program().url}/api/jobs/${job}/${paper}`)
+      const printed = await api.program().fetch(`/api/jobs/${job}/${paper}`)
       expect(printed.status).toBe(200)
       expect(printed.headers.get('content-type')).toBe('application/pdf')
     }

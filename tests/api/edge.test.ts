@@ -151,9 +151,9 @@ describe('two at the same moment', () => {
 })
 
 describe('a body without end', () => {
-  it('is cut off, once it was told why', async () => {
-    const { port, hostname } = new URL(api.program().url)
-    const heard = await new Promise<string>((resolve, reject) => {
+  const told = (cookie: string) =>
+    new Promise<string>((resolve, reject) => {
+      const { port, hostname } = new URL(api.program().url)
       const socket = connect(Number(port), hostname)
       let text = ''
       const chunk = `4000\r\n${'x'.repeat(0x4000)}\r\n`
@@ -162,7 +162,7 @@ describe('a body without end', () => {
       }
       socket.on('connect', () => {
         socket.write(
-          `POST /api/jobs HTTP/1.1\r\nHost: ${hostname}:${port}\r\nContent-Type: application/json\r\nTransfer-Encoding: chunked\r\n\r\n`,
+          `POST /api/jobs HTTP/1.1\r\nHost: ${hostname}:${port}\r\nCookie: ${cookie}\r\nContent-Type: application/json\r\nTransfer-Encoding: chunked\r\n\r\n`,
         )
         send()
       })
@@ -172,8 +172,15 @@ describe('a body without end', () => {
       socket.on('error', () => resolve(text))
       setTimeout(() => reject(new Error('still open')), 15_000).unref()
     })
+
+  it('is cut off, once it was told why', async () => {
+    const heard = await told(api.program().cookie())
     expect(heard).toContain('413')
     expect(heard).toContain('too-large')
+  }, 30_000)
+
+  it('of nobody who has signed in is not even read', async () => {
+    expect(await told('none=1')).toContain('401')
   }, 30_000)
 })
 
@@ -181,7 +188,7 @@ describe('every answer', () => {
   it('carries its id and keeps itself from other sites', async () => {
     const ids = new Set<string>()
     for (const path of ['/api/today', '/api/nothing', '/api/machines/XX-99', '/', '/mark.svg', '/machines']) {
-      const response = await fetch(api.program().url + path)
+      const response = await api.program().fetch(path)
       await response.arrayBuffer()
       expect(response.headers.get('cross-origin-resource-policy'), path).toBe('same-origin')
       expect(response.headers.get('content-security-policy'), path).toMatch(/default-src/)
@@ -189,7 +196,7 @@ describe('every answer', () => {
       ids.add(response.headers.get('x-request-id') ?? '')
     }
     expect(ids.size).toBe(6)
-    const page = await fetch(`${api.program().url}/`)
+    const page = await api.program().fetch(`/`)
     expect(page.headers.get('content-security-policy')).toMatch(/nonce-/)
   })
 })

@@ -97,7 +97,7 @@ describe('a gearset over the wire', () => {
       'sheet.pdf?paper=letter&units=inch&filled=yes',
       'sheet.pdf?paper=a4&units=metric&filled=no',
     ]) {
-      const printed = await fetch(`${api.program().url}/api/jobs/${job}/${paper}`)
+      const printed = await api.program().fetch(`/api/jobs/${job}/${paper}`)
       expect(printed.status).toBe(200)
       expect(printed.headers.get('content-type')).toBe('application/pdf')
     }

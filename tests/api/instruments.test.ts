@@ -37,7 +37,7 @@ const bound = async (job: string, place: string, more: object = {}) => {
 /** Looks at a job as its page does. */
 const look = async (job: string) => {
   const stop = new AbortController()
-  const answer = await fetch(`${api.program().url}/api/jobs/${job}/stream`, { signal: stop.signal })
+  const answer = await api.program().fetch(`/api/jobs/${job}/stream`, { signal: stop.signal })
   const reader = answer.body!.getReader()
   const live: (LiveSample & { readonly seen: number })[] = []
   const links: InstrumentLink[][] = []
@@ -219,7 +219,7 @@ describe('a stranger', () => {
       expectRefusal(answer, 422)
       expect(issuePaths(answer)).toEqual(['place'])
     }
-    expectRefusal(await api.post(path, { place: 'belt', author: randomUUID() }), 422, 'nobody')
+    expectRefusal(await api.post(path, { place: 'belt', author: randomUUID() }), 422, 'bad-input')
     expectRefusal(
       await api.post(`/api/jobs/${randomUUID()}/instruments`, { place: 'belt', author: AUTHOR }),
       404,

@@ -9,7 +9,7 @@ const api = useProgram('job_file')
 const other = useProgram('job_file_other')
 
 const textOf = async (job: string, from = api) => {
-  const answer = await fetch(`${from.program().url}/api/jobs/${job}/job.json`)
+  const answer = await from.program().fetch(`/api/jobs/${job}/job.json`)
   expect(answer.status).toBe(200)
   return { text: await answer.text(), named: answer.headers.get('content-disposition') }
 }
@@ -95,7 +95,7 @@ describe('a job in a file', () => {
     const jpeg = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#446688' } })
       .jpeg()
       .toBuffer()
-    const put = await fetch(`${api.program().url}/api/jobs/${job}/photographs/${photograph}`, {
+    const put = await api.program().fetch(`/api/jobs/${job}/photographs/${photograph}`, {
       method: 'PUT',
       headers: { 'content-type': 'image/jpeg' },
       body: new Uint8Array(jpeg),
@@ -126,7 +126,7 @@ describe('a job in a file', () => {
     expect((await other.ask('/api/machines/XX-14')).status).toBe(200)
     expect((await textOf(done.answer.job, other)).text).toBe(foreign)
     const shown = (JSON.parse(foreign) as { photographs: { id: string }[] }).photographs[0]?.id
-    const picture = await fetch(`${other.program().url}/api/jobs/${done.answer.job}/photographs/${shown}`)
+    const picture = await other.program().fetch(`/api/jobs/${done.answer.job}/photographs/${shown}`)
     expect(picture.headers.get('content-type')).toBe('image/jpeg')
   })
 })

@@ -33,7 +33,7 @@ describe('the log', () => {
     ]
     const ids: (string | null)[] = []
     for (const { method, path, status, body } of asked) {
-      const answer = await fetch(program().url + path, {
+      const answer = await program().fetch(path, {
         method,
         ...(body === undefined ? {} : { body, headers: { 'content-type': 'application/json' } }),
       })

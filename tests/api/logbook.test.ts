@@ -349,7 +349,7 @@ describe('entries that do not fit', () => {
 describe('the stream', () => {
   it('shows other viewers of the job each new entry, and no one else’s', async () => {
     const [job, other] = [await api.openJob(), await api.openJob()]
-    const response = await fetch(`${api.program().url}/api/jobs/${job}/stream`)
+    const response = await api.program().fetch(`/api/jobs/${job}/stream`)
     expect(response.headers.get('content-type')).toContain('text/event-stream')
     const reader = (response.body as ReadableStream<Uint8Array>).getReader()
     await api.log(other, remark('elsewhere'))
@@ -369,9 +369,7 @@ describe('the report', () => {
     const job = await ready()
     await api.log(job, LOW_MOTOR)
     for (const paper of ['a4', 'letter']) {
-      const response = await fetch(
-        `${api.program().url}/api/jobs/${job}/report.pdf?paper=${paper}&units=metric`,
-      )
+      const response = await api.program().fetch(`/api/jobs/${job}/report.pdf?paper=${paper}&units=metric`)
       expect(response.headers.get('content-type')).toBe('application/pdf')
       const bytes = Buffer.from(await response.arrayBuffer())
       expect(bytes.subarray(0, 5).toString()).toBe('%PDF-')
@@ -388,7 +386,7 @@ describe('the report', () => {
       'method=gaps',
       'method=values&units=metric&filled=yes',
     ]) {
-      const response = await fetch(`${api.program().url}/api/jobs/${job}/sheet.pdf?${query}`)
+      const response = await api.program().fetch(`/api/jobs/${job}/sheet.pdf?${query}`)
       expect([response.status, response.headers.get('content-type')], query).toEqual([200, 'application/pdf'])
       const bytes = Buffer.from(await response.arrayBuffer())
       expect(bytes.includes(query.includes('letter') ? '612' : '595.28')).toBe(true)
@@ -397,7 +395,7 @@ describe('the report', () => {
     expectRefusal(await api.ask(`/api/jobs/${job}/sheet.pdf?filled=maybe`), 422)
     const belt = await api.openJob('GL-03')
     for (const query of ['', 'filled=yes&units=inch']) {
-      const sheet = await fetch(`${api.program().url}/api/jobs/${belt}/sheet.pdf?${query}`)
+      const sheet = await api.program().fetch(`/api/jobs/${belt}/sheet.pdf?${query}`)
       expect([sheet.status, sheet.headers.get('content-type')], query).toEqual([200, 'application/pdf'])
     }
   })
@@ -405,7 +403,7 @@ describe('the report', () => {
   it('prints long remarks over as many pages as they need', async () => {
     const job = await api.openJob()
     for (let i = 0; i < 10; i++) await api.log(job, remark('word '.repeat(380)))
-    const answer = await fetch(`${api.program().url}/api/jobs/${job}/report.pdf`)
+    const answer = await api.program().fetch(`/api/jobs/${job}/report.pdf`)
     const pdf = Buffer.from(await answer.arrayBuffer()).toString('latin1')
     // 19 000 characters at a hundred a line and sixty lines a page.
     expect(pdf.match(/\/Type \/Page\b/g)?.length).toBeGreaterThanOrEqual(4)

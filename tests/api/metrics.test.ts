@@ -3,7 +3,7 @@ import { useProgram } from './client'
 
 const api = useProgram('metrics')
 const told = async () => {
-  const answer = await fetch(`${api.program().url}/api/metrics`)
+  const answer = await api.program().fetch(`/api/metrics`)
   expect(answer.status).toBe(200)
   expect(answer.headers.get('content-type')).toContain('text/plain')
   return answer.text()
@@ -30,8 +30,8 @@ describe('what a process counts', () => {
   })
 
   it('grows by no names that a stranger makes up', async () => {
-    for (const path of ['/api/a', '/api/b?x="}', '/c/d']) await fetch(api.program().url + path)
-    await fetch(`${api.program().url}/api/today`, { method: 'PURGE' })
+    for (const path of ['/api/a', '/api/b?x="}', '/c/d']) await api.program().fetch(path)
+    await api.program().fetch(`/api/today`, { method: 'PURGE' })
     const routes = new Set([...(await told()).matchAll(/route="([^"]*)"/g)].map((m) => m[1]))
     expect([...routes].filter((r) => !/^\/api\/[a-z/{}.-]+$/.test(r ?? ''))).toEqual(['none'])
     expect(await told()).not.toContain('PURGE')
@@ -40,7 +40,7 @@ describe('what a process counts', () => {
   it('is who looks on, and the connections to the database', async () => {
     const job = await api.openJob('CP-14')
     const hangUp = new AbortController()
-    const stream = await fetch(`${api.program().url}/api/jobs/${job}/stream`, { signal: hangUp.signal })
+    const stream = await api.program().fetch(`/api/jobs/${job}/stream`, { signal: hangUp.signal })
     await stream.body?.getReader().read()
     const text = await told()
     expect(figure(text, 'hc_viewers ')).toBe(1)

@@ -85,6 +85,7 @@ describe('the database itself', () => {
       '0016-practice',
       '0017-instrument-lines',
       '0018-job-search',
+      '0019-people',
     ]
     expect(await migrateUp(knex)).toEqual(all)
     expect(await migrateUp(knex)).toEqual([])

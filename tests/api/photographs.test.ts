@@ -27,7 +27,7 @@ const put = (job: string, id: string, bytes: Buffer, type = 'image/jpeg') =>
     headers: { 'content-type': type },
   })
 const fetched = async (job: string, id: string) => {
-  const response = await fetch(`${api.program().url}/api/jobs/${job}/photographs/${id}`)
+  const response = await api.program().fetch(`/api/jobs/${job}/photographs/${id}`)
   return { response, bytes: Buffer.from(await response.arrayBuffer()) }
 }
 const begun = async () => {
@@ -107,7 +107,7 @@ describe('a photograph', () => {
     expect(issuePaths(early)).toEqual(['payload.photographs.0'])
     await put(job, id, await blank(900, 700).jpeg().toBuffer())
     expect((await api.log(job, entry)).status).toBe(201)
-    const report = await fetch(`${api.program().url}/api/jobs/${job}/report.pdf`)
+    const report = await api.program().fetch(`/api/jobs/${job}/report.pdf`)
     const pdf = Buffer.from(await report.arrayBuffer())
     expect(report.status).toBe(200)
     expect(pdf.includes('/DCTDecode')).toBe(true)
@@ -115,7 +115,7 @@ describe('a photograph', () => {
 })
 
 describe('the outline of a shim', () => {
-  const outline = (query: string) => fetch(`${api.program().url}/api/shim-outline.pdf?${query}`)
+  const outline = (query: string) => api.program().fetch(`/api/shim-outline.pdf?${query}`)
 
   it('is a page of the paper asked for, and fits or says so', async () => {
     const fits = await outline('units=metric&length=100&width=80&slot=20&toBolt=60&note=CP-11%20outboard')

@@ -152,7 +152,7 @@ describe('searches kept under a name', () => {
 
   it('are refused without a name, by nobody, or under an id that stands elsewhere', async () => {
     expect(issuePaths(await api.post('/api/logbook/views', view({ name: '  ' })))).toContain('name')
-    expectRefusal(await api.post('/api/logbook/views', view({ person: randomUUID() })), 404)
+    expectRefusal(await api.post('/api/logbook/views', view({ person: randomUUID() })), 422)
     const one = view({ name: 'One' })
     await api.post('/api/logbook/views', one)
     expectRefusal(await api.post('/api/logbook/views', { ...one, name: 'Two' }), 409)

@@ -4,7 +4,7 @@ import type { EntryBody } from '../../core/logbook/entry'
 import { demoId } from '../../scripts/demo/works'
 import type { LotAnswer, StoresAnswer } from '../../shared/api/answers'
 import type { Works } from '../../shared/register/works'
-import { feetSit, hubsClose, lockOut, LOW_MOTOR, setUp } from '../support/entries'
+import { AUTHOR, feetSit, hubsClose, lockOut, LOW_MOTOR, setUp } from '../support/entries'
 import { expectRefusal, issuePaths, useProgram } from './client'
 
 const api = useProgram('stores')
@@ -160,7 +160,8 @@ describe('shims of the stores', () => {
     const known = await lotOf(5)
     const count = { id: randomUUID(), counted: 4, author: randomUUID(), version: known.version }
     expectRefusal(await api.post(`/api/stores/lots/${known.id}/counts`, count), 422)
-    expectRefusal(await api.post('/api/stores/lots/none/counts', count), 404)
+    const own = { ...count, author: AUTHOR }
+    expectRefusal(await api.post('/api/stores/lots/none/counts', own), 404)
   })
 })
 

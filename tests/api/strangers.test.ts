@@ -10,7 +10,13 @@ const ask = (method: string, path: string, headers: Record<string, string>, body
   new Promise<Answer & { readonly headers: Record<string, unknown> }>((resolve, reject) => {
     const url = new URL(api.program().url + path)
     const req = request(
-      { host: url.hostname, port: url.port, path: url.pathname, method, headers },
+      {
+        host: url.hostname,
+        port: url.port,
+        path: url.pathname,
+        method,
+        headers: { cookie: api.program().cookie(), ...headers },
+      },
       (answer) => {
         let text = ''
         answer.setEncoding('utf8')
@@ -167,9 +173,11 @@ const trainOfEight = (seed: number) => ({
 describe('a report', () => {
   it('asked for by several at once is the same for all, and keeps nobody waiting', async () => {
     const job = await api.openJob()
-    const path = `${api.program().url}/api/jobs/${job}/report.pdf`
+    const path = `/api/jobs/${job}/report.pdf`
     const [reports, health] = await Promise.all([
-      Promise.all([1, 2, 3].map(async () => Buffer.from(await (await fetch(path)).arrayBuffer()))),
+      Promise.all(
+        [1, 2, 3].map(async () => Buffer.from(await (await api.program().fetch(path)).arrayBuffer())),
+      ),
       api.ask('/api/health'),
     ])
     expect(health.status).toBe(200)
@@ -188,7 +196,7 @@ describe('a report', () => {
         return performance.now()
       }),
     )
-    const report = await fetch(`${api.program().url}/api/jobs/${job}/report.pdf`)
+    const report = await api.program().fetch(`/api/jobs/${job}/report.pdf`)
     expect(report.status).toBe(200)
     const printed = performance.now()
     // Most of the sums are still to come.

@@ -143,7 +143,7 @@ describe('a line over the wire', () => {
     expect(jobs[0]?.figures.map((f) => f.name)).toContain('c1:offset.v')
     expect(jobs[0]?.moved).toMatchObject([{ unit: 'm2', raised: { left: 0.2 } }])
     for (const path of ['report.pdf?paper=a4', 'sheet.pdf?paper=a4&part=c2', 'sheet.pdf?paper=letter']) {
-      const printed = await fetch(`${api.program().url}/api/jobs/${job}/${path}`)
+      const printed = await api.program().fetch(`/api/jobs/${job}/${path}`)
       expect(printed.status, path).toBe(200)
     }
   })

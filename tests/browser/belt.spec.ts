@@ -1,6 +1,9 @@
 import type { Page } from '@playwright/test'
 import { expect, Job, test } from './job'
 
+// Limits and stores are a lead’s.
+test.use({ writing: 'lead' })
+
 /** A reading for each belt, Enter from box to box. */
 const push = async (page: Page, forces: readonly string[]) => {
   for (const [i, force] of forces.entries())

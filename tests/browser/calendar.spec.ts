@@ -1,5 +1,8 @@
 import { expect, test } from './job'
 
+// Limits and stores are a lead’s.
+test.use({ writing: 'lead' })
+
 /** A day so far ahead, as its box writes it. */
 const soon = (days: number) => {
   const at = new Date(Date.now() + days * 86_400_000)

@@ -1,5 +1,6 @@
-import { test as base, expect, type Locator, type Page } from '@playwright/test'
+import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
+import { DEMO_NAMES, DEMO_PIN } from '../../scripts/demo/signIn.mjs'
 import { MACHINES } from '../../scripts/demo/works'
 import type { EntryBody } from '../../core/logbook/entry'
 import { AUTHOR, draft, feetSit, hubsClose, lockOut, LOW_MOTOR, OPENING, setUp } from '../support/entries'
@@ -14,8 +15,22 @@ const saveData = () => {
   Object.defineProperty(navigator, 'connection', { value: connection })
 }
 
-/** A page on a program of its own, which a test may kill and restart; it fetches ahead where a test is to lose the network. */
-export const test = base.extend<{ fetchesAhead: boolean }, { program: Program }>({
+/** Makes a context that of a device on which everybody has signed in; this one is writing. */
+export const signedIn = async (
+  context: BrowserContext,
+  program: Program,
+  writing: keyof typeof DEMO_NAMES = 'day',
+): Promise<BrowserContext> => {
+  const [name = '', value = ''] = (await program.cookieOf(DEMO_NAMES[writing])).split(/=(.*)/s)
+  await context.addCookies([{ name, value, url: program.url, httpOnly: true, sameSite: 'Lax' }])
+  return context
+}
+
+/** A page on a program of its own, which a test may kill and restart; it fetches ahead where a test is to lose the network. Somebody is signed in, but where `writing` is null. */
+export const test = base.extend<
+  { fetchesAhead: boolean; writing: keyof typeof DEMO_NAMES | null },
+  { program: Program }
+>({
   program: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use, info) => {
@@ -28,12 +43,34 @@ export const test = base.extend<{ fetchesAhead: boolean }, { program: Program }>
   ],
   baseURL: async ({ program }, use) => use(program.url),
   fetchesAhead: [false, { option: true }],
-  context: async ({ context, fetchesAhead }, use) => {
+  writing: ['day', { option: true }],
+  context: async ({ context, fetchesAhead, writing, program }, use) => {
     if (!fetchesAhead) await context.addInitScript(saveData)
+    if (writing) await signedIn(context, program, writing)
     await use(context)
+  },
+  request: async ({ playwright, program }, use) => {
+    const cookie = await program.cookieOf(DEMO_NAMES.day)
+    const request = await playwright.request.newContext({
+      baseURL: program.url,
+      extraHTTPHeaders: { cookie },
+    })
+    await use(request)
+    await request.dispose()
   },
 })
 export { expect }
+
+/** Passes the device on to somebody, who shows their PIN. */
+export const passTo = async (page: Page, name: string) => {
+  await page.getByRole('button', { name: /^Who is writing/ }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name }).click()
+  await dialog.getByLabel(`PIN of ${name}`).fill(DEMO_PIN)
+  await page.keyboard.press('Enter')
+  await expect(dialog).toBeHidden()
+  await expect(page.getByRole('button', { name: /^Who is writing/ })).toContainText(name)
+}
 
 /** Picks from a select until it shows what was picked: a list that is still unfolding lets a click slip by. */
 export const choose = async (within: Page | Locator, name: string, option: string) => {

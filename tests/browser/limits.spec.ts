@@ -1,5 +1,8 @@
 import { expect, Job, test } from './job'
 
+// Limits and stores are a lead’s.
+test.use({ writing: 'lead' })
+
 test('a table for a kind of coupling is written, rules a new job in its row, and leaves the open one as it was', async ({
   page,
 }) => {

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { lockOut } from '../support/entries'
-import { ALIGNED, expect, Job, test } from './job'
+import { ALIGNED, expect, Job, signedIn, test } from './job'
 import type { Page } from '@playwright/test'
 
 const STAGES = [
@@ -252,6 +252,7 @@ test('a touched box opens the big keypad', async ({ browser, program }) => {
     viewport: { width: 820, height: 1180 },
     baseURL: program.url,
   })
+  await signedIn(context, program)
   const page = await context.newPage()
   const job = new Job(page)
   await job.open()

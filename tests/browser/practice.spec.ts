@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { LESSONS } from '../../core/practice/lessons'
-import { choose, expect, Job, test } from './job'
+import { choose, expect, Job, test, passTo } from './job'
 
 /** Where a needle of a dial on the bench points, in millimetres, as an eye reads it to the half line. */
 const needle = async (page: Page, circle: string): Promise<number> => {
@@ -192,8 +192,7 @@ test('a lead sets a lesson with a date; an apprentice finds it on top, and a lin
 }) => {
   const be = async (who: string) => {
     await page.goto('/practice')
-    await page.getByRole('button', { name: /^Who is writing/ }).click()
-    await page.getByRole('dialog').getByRole('button', { name: who }).click()
+    await passTo(page, who)
   }
   await be('Maintenance lead')
   await choose(page, 'Lesson', 'The bar hangs')

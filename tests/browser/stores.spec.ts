@@ -1,5 +1,8 @@
 import { expect, test } from './job'
 
+// Limits and stores are a lead’s.
+test.use({ writing: 'lead' })
+
 test('shims are put in, counted with what is missing said, and taken out again', async ({ page }) => {
   await page.goto('/stores')
   const shims = page.getByRole('region', { name: 'Shims' })
@@ -29,7 +32,7 @@ test('shims are put in, counted with what is missing said, and taken out again',
   await page.keyboard.press('Enter')
   await expect(dialog).toBeHidden()
   await expect(row).toContainText('2 fewer than expected')
-  await expect(row).toContainText('Day-shift millwright')
+  await expect(row).toContainText('Maintenance lead')
 
   await row.getByRole('button', { name: 'Change' }).click()
   await dialog.getByRole('button', { name: 'Take them out of the stores' }).click()

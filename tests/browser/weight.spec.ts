@@ -3,7 +3,7 @@ import { gzipSync } from 'node:zlib'
 import type { Page } from '@playwright/test'
 import { ROOT } from '../../scripts/local/paths.mjs'
 import { feetSit, hubsClose, lockOut, LOW_MOTOR } from '../support/entries'
-import { expect, Job, test } from './job'
+import { expect, Job, signedIn, test } from './job'
 
 test.use({ fetchesAhead: true })
 
@@ -101,11 +101,11 @@ test('a closed job loads no more script than it needs', async ({ page, request }
   expect(bytes).toBeLessThan(BAR)
 })
 
-test('a job being set up loads no more script than it needs', async ({ page, browser }) => {
+test('a job being set up loads no more script than it needs', async ({ page, browser, program }) => {
   const job = new Job(page)
   await job.begun([...lockOut, feetSit, hubsClose])
   const { origin, pathname } = new URL(page.url())
-  const board = await (await browser.newContext({ baseURL: origin })).newPage()
+  const board = await (await signedIn(await browser.newContext({ baseURL: origin }), program)).newPage()
   const bytes = await weigh(board, pathname, () => expect(new Job(board).meaning).toBeVisible())
   told('A job being set up', bytes)
   expect(bytes).toBeLessThan(BAR)
@@ -127,10 +127,10 @@ for (const [what, tag] of [
     expect(bytes).toBeLessThan(BAR)
   })
 
-test('a job and its second screen load no more script than they need', async ({ page, browser }) => {
+test('a job and its second screen load no more script than they need', async ({ page, browser, program }) => {
   await new Job(page).prepared([LOW_MOTOR])
   const { origin, pathname } = new URL(page.url())
-  const fresh = async () => (await browser.newContext({ baseURL: origin })).newPage()
+  const fresh = async () => (await signedIn(await browser.newContext({ baseURL: origin }), program)).newPage()
   const board = await fresh()
   const bytes = await weigh(board, pathname, () => expect(new Job(board).meaning).toBeVisible())
   told('A job with its stage open', bytes)

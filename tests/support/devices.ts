@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test'
 import { startDevices } from '../../scripts/local/devices.mjs'
+import { DEMO_NAMES, DEMO_PIN } from '../../scripts/demo/signIn.mjs'
 import { freePort } from './program'
 
 interface DeviceState {
@@ -24,6 +25,7 @@ export class Devices {
       program: program.url,
       line: program.line,
       port,
+      signIn: `${DEMO_NAMES.day}:${DEMO_PIN}`,
       stdio: ['ignore', 'ignore', 'inherit'],
     })
     const devices = new Devices(`http://127.0.0.1:${port}`, child)

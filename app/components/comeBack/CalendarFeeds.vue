@@ -19,9 +19,13 @@ const said = ref('')
 const { working, message, clear, send } = useSending()
 const address = computed(() => (made.value ? `${location.origin}${made.value.address}` : ''))
 const tag = useTag(address)
+/** One's own is everybody's to make; that of the works, or of somebody else, takes who plans. */
+const whoMay = computed(() =>
+  session.people.filter((p) => !p.retired && (session.may('schedule') || p.id === session.authorId)),
+)
 const begin = () => {
   id.value = newId()
-  whose.value = WORKS
+  whose.value = session.may('schedule') ? WORKS : session.authorId
   made.value = null
   clear()
   said.value = ''
@@ -73,7 +77,7 @@ const rows = computed(() =>
       <li v-for="r in rows" :key="r.feed.id">
         <span>{{ r.name }}</span>
         <el-button
-          v-if="!r.feed.revokedAt"
+          v-if="!r.feed.revokedAt && (session.may('schedule') || r.feed.person === session.authorId)"
           link
           class="text-button"
           :disabled="working"
@@ -88,8 +92,8 @@ const rows = computed(() =>
         <p class="muted">{{ w.detail }}</p>
         <FormField :name="w.whose">
           <el-select v-model="whose" :aria-label="w.whose">
-            <el-option :value="WORKS" :label="w.works" />
-            <el-option v-for="p in session.people" :key="p.id" :value="p.id" :label="p.name" />
+            <el-option v-if="session.may('schedule')" :value="WORKS" :label="w.works" />
+            <el-option v-for="p in whoMay" :key="p.id" :value="p.id" :label="p.name" />
           </el-select>
         </FormField>
         <p v-if="message" class="fault" role="alert">{{ message }}</p>

@@ -7,6 +7,7 @@ import { hoursWords } from '~~/shared/wording/comeBack'
 /** When halls stand from now on; each can be changed or called off. */
 const props = defineProps<{ standstills: readonly StandstillRecord[]; halls: readonly string[]; now: Date }>()
 const emit = defineEmits<{ changed: [] }>()
+const session = useSession()
 const words = useWords()
 const w = comeBackWords(words).stops
 const editing = ref(false)
@@ -30,12 +31,19 @@ const rows = computed(() =>
 <template>
   <SidePanel :name="w.title">
     <template #act>
-      <el-button link class="text-button" @click="edit(null)">{{ w.add }}</el-button>
+      <el-button v-if="session.may('schedule')" link class="text-button" @click="edit(null)">{{
+        w.add
+      }}</el-button>
     </template>
     <p v-if="rows.length === 0" class="muted">{{ w.none }}</p>
     <ul v-else>
       <li v-for="r in rows" :key="r.stop.id" :class="{ off: r.stop.cancelled }">
-        <el-button link :aria-label="w.edit(r.stop.area, r.day)" @click="edit(r.stop)">
+        <el-button
+          link
+          :disabled="!session.may('schedule')"
+          :aria-label="w.edit(r.stop.area, r.day)"
+          @click="edit(r.stop)"
+        >
           <span class="when"
             ><strong>{{ r.day }}</strong> {{ r.hours }}</span
           >

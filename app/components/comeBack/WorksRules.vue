@@ -27,7 +27,9 @@ const later = useLater(editing)
 <template>
   <SidePanel :name="w.title">
     <template #act>
-      <el-button link class="text-button" @click="editing = true">{{ w.change }}</el-button>
+      <el-button v-if="session.may('limits')" link class="text-button" @click="editing = true">{{
+        w.change
+      }}</el-button>
     </template>
     <dl>
       <div v-for="r in rows" :key="r.id">

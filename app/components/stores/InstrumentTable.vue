@@ -9,6 +9,7 @@ type Instrument = StoresAnswer['instruments'][number]
 /** Instruments of the stores: what each is, up to when its calibration holds, how often it was taken along. */
 const props = defineProps<{ instruments: readonly Instrument[] }>()
 const emit = defineEmits<{ changed: [] }>()
+const session = useSession()
 const w = storeWords.instruments
 /** So many days before it runs out it is said. */
 const SOON = 30
@@ -32,7 +33,9 @@ const { picked, later, open } = usePicked<Instrument, 'editing'>({ editing })
 <template>
   <section :aria-label="w.title">
     <StoresHead :title="w.title">
-      <el-button class="quiet-button" @click="open('editing', null)">{{ w.add }}</el-button>
+      <el-button v-if="session.may('stores')" class="quiet-button" @click="open('editing', null)">{{
+        w.add
+      }}</el-button>
     </StoresHead>
     <el-empty v-if="rows.length === 0" class="panel" :image-size="1" :description="w.none" />
     <el-table v-else :data="rows" row-key="id" class="panel">
@@ -56,6 +59,7 @@ const { picked, later, open } = usePicked<Instrument, 'editing'>({ editing })
       <el-table-column width="100" align="right">
         <template #default="{ row }">
           <el-button
+            v-if="session.may('stores')"
             link
             class="text-button"
             :aria-label="w.change(row.instrument.name)"

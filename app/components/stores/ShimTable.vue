@@ -65,7 +65,9 @@ const { picked, later, open } = usePicked<LotAnswer, 'counting' | 'editing'>({ c
           { value: 'metric', name: shellWords(words).unitNames.metric },
         ]"
       />
-      <el-button class="quiet-button" @click="open('editing', null)">{{ w.add }}</el-button>
+      <el-button v-if="session.may('stores')" class="quiet-button" @click="open('editing', null)">{{
+        w.add
+      }}</el-button>
     </StoresHead>
     <el-empty v-if="rows.length === 0" class="panel" :image-size="1" :description="w.none" />
     <el-table v-else :data="rows" row-key="id" class="panel lots">
@@ -115,12 +117,20 @@ const { picked, later, open } = usePicked<LotAnswer, 'counting' | 'editing'>({ c
       </el-table-column>
       <el-table-column :width="narrow ? 92 : 140" align="right">
         <template #default="{ row }">
-          <el-button link class="text-button" @click="open('counting', row.lot as LotAnswer)">{{
-            w.count
-          }}</el-button>
-          <el-button link class="text-button" @click="open('editing', row.lot as LotAnswer)">{{
-            w.change
-          }}</el-button>
+          <el-button
+            v-if="session.may('count')"
+            link
+            class="text-button"
+            @click="open('counting', row.lot as LotAnswer)"
+            >{{ w.count }}</el-button
+          >
+          <el-button
+            v-if="session.may('stores')"
+            link
+            class="text-button"
+            @click="open('editing', row.lot as LotAnswer)"
+            >{{ w.change }}</el-button
+          >
         </template>
       </el-table-column>
     </el-table>

@@ -36,7 +36,9 @@ const { picked, later, open } = usePicked<SpareBeltsAnswer, 'counting' | 'editin
 <template>
   <section :aria-label="w.title">
     <StoresHead :title="w.title">
-      <el-button class="quiet-button" @click="open('editing', null)">{{ w.add }}</el-button>
+      <el-button v-if="session.may('stores')" class="quiet-button" @click="open('editing', null)">{{
+        w.add
+      }}</el-button>
     </StoresHead>
     <el-empty v-if="rows.length === 0" class="panel" :image-size="1" :description="w.none" />
     <el-table v-else :data="rows" row-key="id" class="panel lots">
@@ -65,12 +67,20 @@ const { picked, later, open } = usePicked<SpareBeltsAnswer, 'counting' | 'editin
       </el-table-column>
       <el-table-column :width="narrow ? 92 : 140" align="right">
         <template #default="{ row }">
-          <el-button link class="text-button" @click="open('counting', row.lot as SpareBeltsAnswer)">{{
-            storeWords.count
-          }}</el-button>
-          <el-button link class="text-button" @click="open('editing', row.lot as SpareBeltsAnswer)">{{
-            storeWords.change
-          }}</el-button>
+          <el-button
+            v-if="session.may('count')"
+            link
+            class="text-button"
+            @click="open('counting', row.lot as SpareBeltsAnswer)"
+            >{{ storeWords.count }}</el-button
+          >
+          <el-button
+            v-if="session.may('stores')"
+            link
+            class="text-button"
+            @click="open('editing', row.lot as SpareBeltsAnswer)"
+            >{{ storeWords.change }}</el-button
+          >
         </template>
       </el-table-column>
     </el-table>

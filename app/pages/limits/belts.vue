@@ -53,7 +53,12 @@ const says = (l: BeltLimitsRecord) =>
       <h1>{{ w.title }}</h1>
       <NuxtLink to="/limits">{{ limitSetWords.title }}</NuxtLink>
       <NuxtLink to="/limits/sections">{{ limitSetWords.sections }}</NuxtLink>
-      <el-button class="quiet-button" @click="edit(blankBeltLimits(session.units))">{{ w.add }}</el-button>
+      <el-button
+        v-if="session.may('limits')"
+        class="quiet-button"
+        @click="edit(blankBeltLimits(session.units))"
+        >{{ w.add }}</el-button
+      >
     </div>
     <p class="muted intro">{{ w.intro }}</p>
     <LoadState :waiting="!data" :failure="failure" @again="load">
@@ -93,7 +98,7 @@ const says = (l: BeltLimitsRecord) =>
             >
           </template>
         </el-table-column>
-        <el-table-column width="220">
+        <el-table-column v-if="session.may('limits')" width="220">
           <template #default="{ row }">
             <el-button
               link

@@ -81,11 +81,21 @@ const speeds = (set: LimitSetRecord) => {
       <el-button tag="a" class="quiet-button" :href="json" download="limits.json">{{
         w.files.jsonOut
       }}</el-button>
-      <el-button class="quiet-button" @click="importing = true">{{ w.files.in }}</el-button>
-      <el-button class="quiet-button" @click="edit(starterCopy(session.units))">{{
-        w.copyStarter
+      <el-button v-if="session.may('limits')" class="quiet-button" @click="importing = true">{{
+        w.files.in
       }}</el-button>
-      <el-button class="quiet-button" @click="edit(blankLimits(session.units))">{{ w.add }}</el-button>
+      <el-button
+        v-if="session.may('limits')"
+        class="quiet-button"
+        @click="edit(starterCopy(session.units))"
+        >{{ w.copyStarter }}</el-button
+      >
+      <el-button
+        v-if="session.may('limits')"
+        class="quiet-button"
+        @click="edit(blankLimits(session.units))"
+        >{{ w.add }}</el-button
+      >
     </div>
     <LoadState :waiting="!data" :failure="failure" @again="load">
       <section v-if="machine" class="nearest board" :aria-label="w.nearest">
@@ -129,7 +139,7 @@ const speeds = (set: LimitSetRecord) => {
             >
           </template>
         </el-table-column>
-        <el-table-column width="250">
+        <el-table-column v-if="session.may('limits')" width="250">
           <template #default="{ row }">
             <el-button
               link

@@ -66,8 +66,15 @@ const tables = computed(() => [
       <el-button tag="a" class="quiet-button" :href="csv" download="belt-sections.csv">{{
         w.files.csvOut
       }}</el-button>
-      <el-button class="quiet-button" @click="importing = true">{{ w.files.in }}</el-button>
-      <el-button class="quiet-button" @click="edit(blankSection(session.units))">{{ w.add }}</el-button>
+      <el-button v-if="session.may('limits')" class="quiet-button" @click="importing = true">{{
+        w.files.in
+      }}</el-button>
+      <el-button
+        v-if="session.may('limits')"
+        class="quiet-button"
+        @click="edit(blankSection(session.units))"
+        >{{ w.add }}</el-button
+      >
     </div>
     <p class="muted intro">{{ w.intro }}</p>
     <LoadState :waiting="!data" :failure="failure" @again="load">
@@ -115,7 +122,7 @@ const tables = computed(() => [
               >
             </template>
           </el-table-column>
-          <el-table-column :width="t.ours ? 230 : 90">
+          <el-table-column v-if="session.may('limits')" :width="t.ours ? 230 : 90">
             <template #default="{ row }">
               <template v-if="t.ours">
                 <el-button

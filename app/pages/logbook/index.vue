@@ -8,6 +8,7 @@ import FacetList from '~/components/logbook/FacetList.vue'
 import KeptSearches from '~/components/logbook/KeptSearches.vue'
 
 /** Every job of the works, found by words and by what it was. The address holds the search: a link repeats it. */
+const session = useSession()
 const words = useWords()
 const w = logbookSearchWords(words)
 useHead({ title: shellWords(words).pageTitle(w.title) })
@@ -98,7 +99,9 @@ const intoFound = () => document.querySelector<HTMLElement>('.found a')?.focus()
       <label class="day"
         >{{ w.to }} <el-date-picker v-model="search.to" value-format="YYYY-MM-DD" :aria-label="w.to"
       /></label>
-      <el-button class="quiet-button bring" @click="intake = true">{{ jobFileWords(words).open }}</el-button>
+      <el-button v-if="session.may('files')" class="quiet-button bring" @click="intake = true">{{
+        jobFileWords(words).open
+      }}</el-button>
     </div>
     <p v-if="wrongDays" class="fault" role="alert">{{ w.wrongDays }}</p>
     <KeptSearches :address="address" :nothing="looksForAll(search)" @show="show">

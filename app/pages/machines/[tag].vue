@@ -150,18 +150,23 @@ const saved = (now: string) =>
             <p v-if="notRetired" class="fault" role="alert">{{ notRetired }}</p>
           </div>
           <div class="actions">
-            <el-button class="quiet-button" @click="copying = true">{{ w.copy }}</el-button>
-            <el-button class="quiet-button" @click="changing = true">{{ w.change }}</el-button>
-            <el-button v-if="data.machine.retired" class="quiet-button" @click="retire(false)">{{
-              w.backToService
-            }}</el-button>
-            <el-button v-else class="quiet-button" @click="retiring = true">{{ w.retire }}</el-button>
+            <template v-if="session.may('register')">
+              <el-button class="quiet-button" @click="copying = true">{{ w.copy }}</el-button>
+              <el-button class="quiet-button" @click="changing = true">{{ w.change }}</el-button>
+              <el-button v-if="data.machine.retired" class="quiet-button" @click="retire(false)">{{
+                w.backToService
+              }}</el-button>
+              <el-button v-else class="quiet-button" @click="retiring = true">{{ w.retire }}</el-button>
+            </template>
             <el-button v-if="openJob" class="next-button" @click="navigateTo(`/jobs/${openJob.id}`)">{{
               w.goOn
             }}</el-button>
-            <el-button v-else-if="!data.machine.retired" class="next-button" @click="starting = true">{{
-              w.start
-            }}</el-button>
+            <el-button
+              v-else-if="!data.machine.retired && session.may('log')"
+              class="next-button"
+              @click="starting = true"
+              >{{ w.start }}</el-button
+            >
           </div>
         </div>
         <div v-if="data.machine.drive === 'coupled'" class="stand board">

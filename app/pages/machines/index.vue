@@ -6,6 +6,7 @@ import dayjs from 'dayjs'
 import type { VerdictOrUnknown } from '~~/core/judge/judge'
 import type { MachineSummary } from '~~/shared/api/answers'
 
+const session = useSession()
 const words = useWords()
 const w = pagesWords(words).machines
 useHead({ title: shellWords(words).pageTitle(shellWords(words).machines) })
@@ -54,8 +55,12 @@ const shown = computed(() => {
       <el-button tag="a" class="quiet-button" :href="csv" download="machines.csv">{{
         recordWords.csv.out
       }}</el-button>
-      <el-button class="quiet-button" @click="importing = true">{{ recordWords.csv.in }}</el-button>
-      <el-button class="quiet-button" @click="adding = true">{{ w.register }}</el-button>
+      <el-button v-if="session.may('register')" class="quiet-button" @click="importing = true">{{
+        recordWords.csv.in
+      }}</el-button>
+      <el-button v-if="session.may('register')" class="quiet-button" @click="adding = true">{{
+        w.register
+      }}</el-button>
     </div>
     <LoadState :waiting="!data" :failure="failure" @again="load">
       <el-empty

@@ -8,7 +8,6 @@ import { newId } from '~/device/newId'
 definePageMeta({ layout: 'job' })
 const route = useRoute()
 const job = useJob()
-const session = useSession()
 const outbox = useOutbox()
 const words = useWords()
 const w = secondScreenWords(words)
@@ -73,12 +72,6 @@ const status = computed(() =>
       :failure="job.failure"
       @again="job.open(String(route.params.id))"
     />
-    <section v-else-if="!session.authorId" class="ask">
-      <h1>{{ w.who }}</h1>
-      <el-button v-for="p in session.people" :key="p.id" class="big" @click="session.authorId = p.id">{{
-        p.name
-      }}</el-button>
-    </section>
     <section v-else-if="!side && WATCHED_PUSH.includes(job.folded.kind)" class="ask">
       <h1>{{ w.sideAsk }}</h1>
       <el-button v-for="s in MATE_SIDES" :key="s" class="big" @click="side = s">{{ w.sides[s] }}</el-button>

@@ -112,7 +112,7 @@ const taskLesson = computed(() => LESSONS.find((l) => l.id === task.value?.lesso
 const daysLeft = computed(() =>
   task.value ? dayjs(task.value.until).diff(dayjs().startOf('day'), 'day') : 0,
 )
-const isLead = computed(() => session.author?.role === 'lead')
+const isLead = computed(() => session.may('lessons'))
 </script>
 
 <template>

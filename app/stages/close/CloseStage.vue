@@ -57,6 +57,12 @@ const signature = useTemplateRef<{ focus: () => void }>('signature')
 const state = computed(() => job.folded!.state)
 const closed = computed(() => state.value.closing)
 const outcome = computed(() => state.value.outcome)
+/** Who closed it, and who stood by where they may not alone. */
+const signer = computed(() => {
+  const { author = '', second } = closed.value ?? {}
+  const name = session.personName(author)
+  return second === undefined ? name : w.value.view.withSecond(name, session.personName(second))
+})
 const meaning = computed(() => meaningOfClosing(closed.value, outcome.value, telling.value))
 const differs = computed(() => signedOtherwise(closed.value, outcome.value))
 /** What was found on the way and is nobody's verdict: pins still out, places to report. */
@@ -205,9 +211,7 @@ onMounted(() => {
     <VibrationNote moment="after" />
     <template v-if="closed">
       <p>
-        {{
-          w.view.written(dayjs(closed.madeAt).format('D MMM YYYY, HH:mm'), session.personName(closed.author))
-        }}
+        {{ w.view.written(dayjs(closed.madeAt).format('D MMM YYYY, HH:mm'), signer) }}
       </p>
       <p v-if="closed.payload.remarks">{{ closed.payload.remarks }}</p>
       <CustomerHand v-if="closed.payload.customer" :signed="closed.payload.customer" />
@@ -307,6 +311,16 @@ onMounted(() => {
           target="_blank"
           rel="noopener"
           >{{ w.view.onLetter }}</el-button
+        >
+        <el-button
+          v-if="!job.practising"
+          tag="a"
+          link
+          class="text-button"
+          :href="`${report('a4')}&names=no`"
+          target="_blank"
+          rel="noopener"
+          >{{ w.view.withoutNames }}</el-button
         >
         <el-button
           v-if="!job.practising"

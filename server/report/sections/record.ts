@@ -62,6 +62,9 @@ export const record: Section<Common> = ({ safety, remarks }, { logbook, personNa
   const placed = logbook.flatMap((e) =>
     e.before ? [w.placed(by(e), kindsWords(words)[e.kind].toLowerCase())] : [],
   )
+  const stood = logbook.flatMap((e) =>
+    e.second ? [w.stood(by(e), kindsWords(words)[e.kind].toLowerCase(), personName(e.second))] : [],
+  )
   const missing = safety.missing.map((p) => safetyWords(words).points[p].toLowerCase())
   const out: Content[] = [
     ...list(w.madeSafe(safety.permit), lockout),
@@ -70,6 +73,7 @@ export const record: Section<Common> = ({ safety, remarks }, { logbook, personNa
     ...list(w.passedOver, skipped),
     ...list(w.corrections, corrections),
     ...list(w.placedName, placed),
+    ...list(w.stoodName, stood),
     ...list(
       w.remarks,
       remarks.map((r) => w.said(by(r), r.payload.text)),

@@ -1,8 +1,10 @@
 import { instrumentLine } from './instrumentLine'
+import { peopleAnswers } from './peopleAnswers'
 
 /** What the server says when it takes something, refuses it, or can't answer. */
 export const answers = {
   instruments: instrumentLine,
+  people: peopleAnswers,
   retired: (tag: string) => `${tag} is retired. Take it back into service to open a job on it.`,
   retireJobOpen: 'A job is open on this machine. Close it, then retire the machine.',
   noPhotograph: 'This entry shows a photograph that the job doesn’t have. Send the photograph first.',

@@ -122,6 +122,8 @@ export const closing = {
     before: 'Before you sign: bolts at torque in the numbered order, shafts turn freely, guard on.',
     openReport: 'Open the report, A4',
     onLetter: 'Report on Letter paper',
+    withoutNames: 'Without names',
+    withSecond: (who: string, second: string) => `${who}, with ${second}`,
     reportSoFar: 'Look at the report so far',
     sign: 'Sign and close',
   },

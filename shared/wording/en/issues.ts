@@ -25,6 +25,16 @@ export const issues = {
   'one-of': (what: string, n: string) => `Give ${what} as one of: ${n}.`,
   'too-long': (what: string, n: string) => `Keep ${what} under ${n} characters.`,
   day: (what: string) => `Give ${what} as a day, like 2026-11-30.`,
+  'secret-too-long': () => 'Keep it under 200 characters.',
+  'password-of-customer': () => 'Give a password of ten characters or more, not of digits alone.',
+  'password-too-short': () => 'Give a PIN of four digits or more, or a password of eight characters or more.',
+  'pin-too-short': () => 'Give four digits or more.',
+  'pin-too-long': () => 'Give twelve digits at most, or a password.',
+  'pin-too-plain': () => 'That is guessed first. Choose digits that are neither alike nor in a row.',
+  'which-customer': () => 'Choose the customer they are of.',
+  'customer-of-a-viewer': () => 'Only the role of a customer belongs to a customer.',
+  'sites-as-a-list': () => 'Give the sites as a list, each with its machines.',
+  'machine-at-two-sites': () => 'This machine is named at two sites. It stands at one.',
   'not-a-job-file': () =>
     'This is not a job’s file. Choose one that was taken out of this program, ending in .job.json.',
   'job-file-from-a-newer-program': () =>

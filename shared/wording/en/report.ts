@@ -246,6 +246,8 @@ export const report = (n: Named) => ({
     passedOver: 'Passed over',
     corrections: 'Corrections',
     placedName: 'Placed',
+    stoodName: 'Stood by with their PIN',
+    stood: (by: string, entry: string, second: string) => `${by}: ${entry}, with ${second}`,
     remarks: 'Remarks',
     said: (by: string, what: string) => `${by}: ${what}`,
   },

@@ -1,5 +1,12 @@
 /** What a schema may ask for, as it stands in a sentence. Keys are what the schemas say. */
 export const things = {
+  'pin-or-password': 'the PIN or password',
+  person: 'the person',
+  'name-of-the-site': 'what the site is called',
+  'name-of-the-customer': 'what the customer is called',
+  version: 'the version',
+  'second-person': 'the second person',
+  deed: 'what was done',
   'after-the-turn': 'what the dial shows after the full turn',
   'angle-limit': 'the angle limit',
   'belts-hang': 'whether the belts hang loose or are off',

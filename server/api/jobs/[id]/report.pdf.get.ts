@@ -1,15 +1,8 @@
-import { setResponseHeaders } from 'h3'
 import { ROUTES } from '../../../../shared/api/routes'
 import { database } from '../../../database/connection'
 import { route } from '../../../http/route'
-import { reportFor } from '../../../report/report'
+import { answerReport } from '../../../report/answerReport'
 
-export default route(ROUTES.report, async ({ event, param, query }) => {
-  const { pdf, name } = await reportFor(database('read'), param('id'), query)
-  setResponseHeaders(event, {
-    'content-type': 'application/pdf',
-    'content-disposition': `inline; filename="${name}"`,
-    'cache-control': 'no-store',
-  })
-  return Buffer.from(pdf)
-})
+export default route(ROUTES.report, ({ event, param, query: { names, ...wanted } }) =>
+  answerReport(event, database('read'), param('id'), { ...wanted, names: names === 'yes' }),
+)

@@ -1,6 +1,6 @@
 import { ROUTES } from '../../shared/api/routes'
 import { database } from '../database/connection'
 import { route } from '../http/route'
-import { listPeople } from '../works/works.repository'
+import { pageOfDeeds } from '../people/deeds'
 
-export default route(ROUTES.people, () => listPeople(database('read')))
+export default route(ROUTES.deeds, ({ query }) => pageOfDeeds(database('read'), query))
