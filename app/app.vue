@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { gate } from '~/people/gate'
-import { useIdleLock } from '~/people/useIdleLock'
 
 useBay()
 useKeys()
-useIdleLock()
 const { mapOpen } = useKeyEvents()
 const later = useLater(mapOpen)
 const { target } = useKeypad()
 const keypadLater = useLater(computed(() => target.value !== null))
 const session = useSession()
 void session.learn()
+// Behind the first view: nobody is idle yet.
+onNuxtReady(() => void import('~/people/idleLock').then((lock) => lock.lockWhenIdle(session)))
 /** A device that nobody has written on waits for the server's word; any other is drawn at once, and closed should it have to be. */
 const begun = ref(session.authorId !== '')
 watchEffect(() => {

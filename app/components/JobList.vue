@@ -120,6 +120,7 @@ li + li {
   text-align: right;
 }
 .opened {
+  white-space: nowrap;
   margin-left: 10px;
 }
 .plain {

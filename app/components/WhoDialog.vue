@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { peopleWords, shellWords } from '~~/shared/wording/en'
 import { gate } from '~/people/gate'
-import { LOCKS_AFTER, useLocksAfter } from '~/people/useIdleLock'
+import { LOCKS_AFTER, useLocksAfter } from '~/people/locksAfter'
 import OwnPin from './people/OwnPin.vue'
 import SignInForm from './people/SignInForm.vue'
 

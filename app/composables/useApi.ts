@@ -38,10 +38,7 @@ interface Asking {
 }
 
 /** Asks the server; failures come as ApiFailure with a sentence to show. */
-export const askServer = async <T>(
-  path: string,
-  options: Asking = {},
-): Promise<T> => {
+export const askServer = async <T>(path: string, options: Asking = {}): Promise<T> => {
   let response: Response
   try {
     response = await fetch(path, {

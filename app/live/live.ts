@@ -1,5 +1,5 @@
 import { stillness, type Sample } from '~~/core/instruments/steady'
-import { atWork } from '~/people/useIdleLock'
+import { touched } from '~/people/gate'
 import type { InstrumentLink, LiveSample } from '~~/shared/instruments/link'
 
 /** What an instrument shows now, in core units. */
@@ -31,7 +31,7 @@ export const useLive = createSharedComposable(() => {
 
   const linkAt = (place: string): InstrumentLink | undefined => job.links.find((l) => l.place === place)
   const hear = (batch: readonly LiveSample[]) => {
-    atWork()
+    touched.at = Date.now()
     const next = { ...now.value }
     const at = Date.now()
     for (const { place, t, v, clock: angle, poor } of batch) {

@@ -12,6 +12,9 @@ export interface SecondAsked {
   readonly settle: (second: string | null) => void
 }
 
+/** When the device was at work last: touched, or spoken to by an instrument of the job in view. */
+export const touched = { at: Date.now() }
+
 const waiting: (() => void)[] = []
 
 export const gate = {

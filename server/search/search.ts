@@ -44,6 +44,10 @@ const facetsOf = (found: readonly FoundJob[]): Record<Facet, readonly FacetCount
   return Object.fromEntries(FACETS.map((f) => [f, of(f)])) as Record<Facet, readonly FacetCount[]>
 }
 
+/** The newest jobs that hold what is looked for, by their ids; at most so many. */
+export const idsFound = async (knex: Knex, query: SearchQuery, most: number): Promise<readonly string[]> =>
+  (await findJobs(knex, soughtBy(query), most)).map((found) => found.id)
+
 /** A page of the jobs that hold what is looked for; the first one says what they can be narrowed down by. */
 export const searchJobs = async (knex: Knex, query: SearchQuery): Promise<SearchAnswer> => {
   const first = query.after === undefined

@@ -54,6 +54,7 @@ export const ACCESS: Readonly<Record<RouteName, Access>> = {
   stream: reads(),
   instruments: reads(),
   jobFile: reads(),
+  jobTable: reads(),
   report: reads(),
   sheet: reads(),
   photograph: reads(),

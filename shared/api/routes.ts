@@ -435,6 +435,15 @@ export const ROUTES = {
     file: jobFile,
     seconds: 45,
   },
+  jobTable: {
+    method: 'get',
+    path: '/api/files/tables/{table}',
+    summary:
+      'What a search of the logbook finds as CSV: jobs, readings, moves or belts, one row each, at most 2000 jobs.',
+    query: searchQuery,
+    answers: 'text/csv',
+    seconds: 45,
+  },
   report: {
     method: 'get',
     path: '/api/jobs/{id}/report.pdf',

@@ -73,7 +73,8 @@ export interface JobToFile {
 
 /** An entry as a line: who and when ahead of what, in one order however it was kept. */
 const lineOf = (entry: LogEntry) => {
-  const { id, kind, version, part, second, author, madeAt, receivedAt, after, before, supersedes } = toWire(entry)
+  const { id, kind, version, part, second, author, madeAt, receivedAt, after, before, supersedes } =
+    toWire(entry)
   const where = part == null ? {} : { part }
   const beside = second == null ? {} : { second }
   const head = { id, kind, version, ...where, author, ...beside, madeAt, receivedAt, after, before }

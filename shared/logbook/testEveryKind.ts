@@ -221,9 +221,7 @@ export const everyKind = (): readonly EntryBody[] => {
       kind: 'shims-found',
       payload: {
         units: 'inch',
-        feet: [
-          { machine: 'movable', pair: 'inboard', side: 'left', leaves: [{ thickness: 25, mark: 'A' }] },
-        ],
+        feet: [{ machine: 'movable', pair: 'inboard', side: 'left', leaves: [{ thickness: 25, mark: 'A' }] }],
         words: '',
       },
     },

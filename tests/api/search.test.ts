@@ -127,6 +127,33 @@ describe('the logbook of the works', () => {
   })
 })
 
+describe('what was found', () => {
+  const table = async (name: string, query = '') => {
+    const answer = await api.program().fetch(`/api/files/tables/${name}?${query}`)
+    expect(answer.headers.get('content-type')).toBe('text/csv; charset=utf-8')
+    return (await answer.text()).trimEnd().split('\r\n')
+  }
+
+  it('is taken out as CSV: jobs, readings, moves and belts of just those', async () => {
+    const { body } = await api.ask('/api/logbook?machine=cp-11&most=200')
+    const found = (body as unknown as SearchAnswer).rows
+    const jobs = await table('jobs', 'machine=cp-11')
+    expect(jobs.slice(1).map((line) => line.split(',')[0])).toEqual(found.map((j) => j.id))
+    for (const name of ['readings', 'moves']) {
+      const lines = (await table(name, 'machine=cp-11')).slice(1)
+      expect(lines.length).toBeGreaterThan(0)
+      for (const line of lines) expect(line).toContain(',CP-11,')
+    }
+    expect((await table('belts', 'machine=gl-03')).length).toBeGreaterThan(5)
+    expect(await table('belts', 'machine=cp-11')).toHaveLength(1)
+  })
+
+  it('is refused for a table that is none, or a search that makes no sense', async () => {
+    expectRefusal(await api.ask('/api/files/tables/people'), 404)
+    expectRefusal(await api.ask('/api/files/tables/jobs?verdict=fine'), 422)
+  })
+})
+
 describe('searches kept under a name', () => {
   const person = PEOPLE[0]!.id
   const view = (more: object = {}) => ({

@@ -21,6 +21,16 @@ const groups = computed(() =>
     return values.length > 1 || own ? [{ facet, values }] : []
   }),
 )
+// Counts change the order of what is offered: the box that has the keys keeps them where it goes.
+watch(
+  () => props.facets,
+  async () => {
+    const held = document.activeElement
+    await nextTick()
+    if (held instanceof HTMLElement && held.isConnected && document.activeElement === document.body)
+      held.focus()
+  },
+)
 const isChosen = (facet: Facet, value: string) => chosen.value[facet]?.toLowerCase() === value
 const toggle = (facet: Facet, value: string) => {
   const { [facet]: _, ...others } = chosen.value

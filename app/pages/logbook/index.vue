@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { JOB_TABLES } from '~~/shared/files/tableNames'
 import { addressOf, blankSearch, looksForAll, searchIn } from '~~/shared/search/address'
 import { COUNTED, type SearchAnswer } from '~~/shared/search/search'
 import { shellWords } from '~~/shared/wording/en'
@@ -114,6 +115,17 @@ const intoFound = () => document.querySelector<HTMLElement>('.found a')?.focus()
         <LoadState :waiting="!answer" :failure="failure" @again="look">
           <p class="muted" role="status">{{ w.counted(answer!.counted, COUNTED) }}</p>
           <JobList :jobs="jobs" :empty="looksForAll(search) ? w.noneYet : w.none" show-machine dated />
+          <p v-if="jobs.length > 0" class="tables">
+            <span class="muted">{{ w.tables.out }}</span>
+            <a
+              v-for="table in JOB_TABLES"
+              :key="table"
+              :href="`/api/files/tables/${table}?${address}`"
+              :title="w.tables.notes[table]"
+              download
+              >{{ w.tables.names[table] }}</a
+            >
+          </p>
           <MoreJobs :label="w.more" :next="next" :asking="asking" :failed="failed" @more="more" />
         </LoadState>
       </div>
@@ -122,6 +134,18 @@ const intoFound = () => document.querySelector<HTMLElement>('.found a')?.focus()
 </template>
 
 <style scoped>
+.tables {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: center;
+  margin-top: 10px;
+}
+.tables a {
+  display: inline-flex;
+  align-items: center;
+  min-height: var(--touch);
+}
 .head {
   display: flex;
   flex-wrap: wrap;

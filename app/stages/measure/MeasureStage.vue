@@ -34,6 +34,7 @@ const LiveMeasure = defineAsyncComponent(() => import('~/components/instruments/
 const JudgementTable = loadedAhead(() => import('~/components/ledger/JudgementTable.vue'))
 const SetList = loadedAhead(() => import('~/boards/SetList.vue'))
 const SumBalance = loadedAhead(() => import('~/boards/SumBalance.vue'))
+const ShowWorking = loadedAhead(() => import('~/components/ledger/ShowWorking.vue'))
 const TrustTable = loadedAhead(() => import('~/components/ledger/TrustTable.vue'))
 const RoundsNote = loadedAhead(() => import('~/components/ledger/RoundsNote.vue'))
 

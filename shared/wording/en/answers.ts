@@ -37,6 +37,8 @@ export const answers = {
   noSuchPerson: 'There is nobody by that name here. Choose who you are.',
   onlyLeads: 'A lead’s to do. Ask one, or choose who you are.',
   tooManyViews: (most: number) => `You keep ${most} views already. Drop one first.`,
+  tooManyJobs: (most: number) =>
+    `That is more than ${most} jobs, which one file does not hold. Narrow the search down.`,
   viewIdTaken: 'Another view already has this id.',
   noView: 'You keep no such view.',
   taskIdTaken: 'Another lesson already has this id.',

@@ -20,6 +20,16 @@ const logbookSearch = {
     cause: 'Why a move missed',
     exception: 'Closed with an exception',
   } satisfies Record<Facet, string>,
+  tables: {
+    out: 'Take out what was found, as CSV:',
+    names: { jobs: 'jobs', readings: 'readings', moves: 'moves', belts: 'belts' },
+    notes: {
+      jobs: 'A row a job.',
+      readings: 'A row a reading of a dial, as it was typed.',
+      moves: 'A row a shim change or a push.',
+      belts: 'A row a belt of each tension reading.',
+    },
+  },
   states: { open: 'open', closed: 'closed' },
   kinds: {
     coupled: 'a coupling',
