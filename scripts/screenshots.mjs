@@ -2,21 +2,44 @@
 import { randomUUID } from 'node:crypto'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
+import { DEMO_NAMES, signIn, signInAll } from './demo/signIn.mjs'
 import { ROOT } from './local/paths.mjs'
 import { say } from './local/say.mjs'
 
 const base = `http://127.0.0.1:${process.env.HC_PORT ?? 4310}`
-const ask = async (path) => (await fetch(base + path)).json()
+const cookie = await signInAll(base, 'day')
+const ask = async (path) => (await fetch(base + path, { headers: { cookie } })).json()
 const today = await ask('/api/today')
 const open = (tag) => today.open.rows.find((j) => j.tag === tag)?.id
-const closed = (await ask('/api/jobs?machine=CP-11&open=no')).rows[0]?.id
 
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu'],
 })
-const shoot = async (name, path, stage, size = { width: 1280, height: 800 }, button = '', typed = {}) => {
-  const page = await browser.newPage({ viewport: size })
+/** A device that holds this. */
+const deviceWith = async (held) => {
+  const context = await browser.newContext()
+  const [name, value] = held.split(/=(.*)/s)
+  if (held) await context.addCookies([{ name, value, url: base }])
+  return context
+}
+const device = await deviceWith(cookie)
+const pageOf = async (on, size) => {
+  const page = await on.newPage()
+  await page.setViewportSize(size)
+  return page
+}
+const newPage = ({ viewport }) => pageOf(device, viewport)
+const shoot = async (
+  name,
+  path,
+  stage,
+  size = { width: 1280, height: 800 },
+  button = '',
+  typed = {},
+  on = device,
+) => {
+  const page = await pageOf(on, size)
   await page.goto(base + path)
   if (stage)
     await page
@@ -33,25 +56,33 @@ const shoot = async (name, path, stage, size = { width: 1280, height: 800 }, but
   say(name)
 }
 
+await shoot('sign-in', '/', '', undefined, '', {}, await deviceWith(''))
+await shoot(
+  'people',
+  '/people',
+  '',
+  undefined,
+  '',
+  {},
+  await deviceWith(await signIn(base, [DEMO_NAMES.lead])),
+)
 await shoot('today', '/')
 await shoot('machine', '/machines/CP-11', '', { width: 1280, height: 1100 })
 await shoot('logbook', '/logbook')
 await shoot('calendar', '/calendar')
 await shoot('stores', '/stores')
 await shoot('feet', `/jobs/${open('PR-02')}`, 'Feet')
-await shoot('set-up', `/jobs/${open('KY-09')}`, 'Set up')
 await shoot('as-found', `/jobs/${open('KY-09')}`, 'As found')
 await shoot('gear', `/jobs/${open('PR-05')}`, 'Contact')
 await shoot('flange', `/jobs/${open('CP-21')}`, 'Plan')
 await shoot('plan', `/jobs/${open('CP-14')}`, 'Plan')
-await shoot('hot-check', `/jobs/${closed}`, 'Hot check')
 await shoot('line', `/jobs/${open('CP-40')}`, 'Plan')
 const set = { 'Belt 1': '18.2', 'Belt 2': '17.6', 'Belt 3': '18.5', 'Belt 4': '17.4', 'Belt 5': '18' }
 await shoot('tension', `/jobs/${open('GL-03')}`, 'Tension', undefined, '', set)
 await shoot('sums', '/sums/soft-foot', '', undefined, 'Fill in the example')
 
 // A try on the bench, the shafts a quarter on.
-const bench = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+const bench = await newPage({ viewport: { width: 1280, height: 800 } })
 await bench.goto(`${base}/practice?lesson=bracket-that-slips&seed=503`)
 await bench.getByRole('button', { name: 'a quarter on' }).click()
 await bench.waitForTimeout(2000)
@@ -65,7 +96,7 @@ const author = people.find((p) => p.role === 'millwright').id
 const post = async (url, body) => {
   const answer = await fetch(url, {
     method: 'POST',
-    headers: { 'content-type': 'application/json' },
+    headers: { 'content-type': 'application/json', cookie },
     body: JSON.stringify(body),
   })
   if (!answer.ok) throw new Error(`${url}: ${await answer.text()}`)
@@ -113,7 +144,7 @@ for (const [place, device] of [
   const { code } = await post(`${base}/api/jobs/${swept}/instruments`, { place, author })
   await post(`${devices}/devices/${device}`, { do: 'pair', code })
 }
-const sweep = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+const sweep = await newPage({ viewport: { width: 1280, height: 800 } })
 await sweep.goto(`${base}/jobs/${swept}`)
 await sweep
   .getByRole('navigation', { name: 'Stages of this job' })

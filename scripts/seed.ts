@@ -13,7 +13,7 @@ import { standstillsFrom } from './demo/standstills'
 import { demoId, INSTRUMENTS, LOTS, MACHINES, PEOPLE, SPARE_BELTS, WORKS } from './demo/works'
 import { spareBelts } from '../server/stores/spareBelts.repository'
 import { shimLots } from '../server/stores/lots.repository'
-import { letCustomerIn, letPeopleIn } from './demo/people'
+import { letCustomerIn, letOldDemoIn, letPeopleIn } from './demo/people'
 import { withDatabase } from './withDatabase'
 
 /** The last time the demo works counted its shims. */
@@ -23,7 +23,13 @@ await withDatabase(async (knex) => {
   await migrateUp(knex)
   const filled = (await knex('works').first('id')) !== undefined
   if (filled && process.argv.includes('--if-empty')) {
-    process.stdout.write('The database has a works already; nothing written.\n')
+    // A demo works of a version in which nobody signed in: its people get the PIN that the page names.
+    const letIn = await knex.transaction(letOldDemoIn)
+    process.stdout.write(
+      letIn
+        ? 'The demo works is there already; its people can sign in now.\n'
+        : 'The database has a works already; nothing written.\n',
+    )
     return
   }
   if (filled) {

@@ -4,7 +4,7 @@ import { insertCustomer, writeSites } from '../../server/people/customers.reposi
 import { insertStaff, writeSecret } from '../../server/people/people.repository'
 import { hashOf } from '../../server/people/secrets'
 import { DEMO_CUSTOMER, DEMO_NAMES, DEMO_PIN } from './signIn.mjs'
-import { demoId, PEOPLE } from './works'
+import { demoId, PEOPLE, WORKS } from './works'
 
 const OWN = { once: false, anew: false }
 
@@ -34,4 +34,18 @@ export const letCustomerIn = async (trx: Knex): Promise<void> => {
   const viewer = demoId('customer/kiln-yard/viewer')
   await insertStaff(trx, { id: viewer, name: DEMO_CUSTOMER.name, role: 'customer', customer })
   await writeSecret(trx, viewer, await hashOf(DEMO_CUSTOMER.secret), OWN)
+}
+
+/** Lets people in to a demo works that was written before anybody signed in; false where it is none, or they are let in. */
+export const letOldDemoIn = async (trx: Knex): Promise<boolean> => {
+  const works = (await trx('works').first('name', 'sign_in_note')) as
+    { name: string; sign_in_note: unknown } | undefined
+  const known = (await trx('people').whereIn(
+    'id',
+    PEOPLE.map((p) => p.id),
+  )) as unknown[]
+  if (works?.name !== WORKS.name || works.sign_in_note !== null || known.length < PEOPLE.length) return false
+  await letPeopleIn(trx)
+  await letCustomerIn(trx)
+  return true
 }

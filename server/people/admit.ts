@@ -35,12 +35,12 @@ export const admit = async (
   session: Session,
   people: ReadonlyMap<string, Staff>,
 ): Promise<Staff | null> => {
-  const { asks, signed } = ACCESS[name]
+  const { asks } = ACCESS[name]
   if (asks === null) return null
   const { current } = session
   // Locked, a device still sends what its people wrote on it: each of them is asked by their own role.
   if (!current) {
-    if (signed && SENT_LOCKED.has(name) && session.known.length > 0) return null
+    if (SENT_LOCKED.has(name) && session.known.some((p) => leaveTo(p.role, asks) === 'alone')) return null
     throw signInFirst()
   }
   const leave = leaveTo(current.role, asks)
@@ -93,6 +93,15 @@ export const askSigner = async (
     throw new Refused(401, 'sign-in-as', answerWords.people.signInAs(other.name))
   }
   if (leaveTo(signer.role, asks) === 'no') throw notForRole(signer)
+  // What somebody else of this device keeps for themselves is theirs, or a lead's to see.
+  const { current } = sessionIn(event)
+  if (
+    signed === 'query.person' &&
+    current &&
+    current.id !== signer.id &&
+    leaveTo(current.role, 'people') === 'no'
+  )
+    throw new Refused(401, 'sign-in-as', answerWords.people.signInAs(signer.name))
 }
 
 /** What an entry's writer may not answer for alone needs somebody who stood by it with their PIN; 403 where nobody did. */

@@ -24,13 +24,17 @@ const aboutOf = (given: {
   return given.param('tag') || given.param('id')
 }
 
+/** Nothing was done yet: what would be was told. */
+const wasOnlyLooked = (answer: unknown): boolean =>
+  typeof answer === 'object' && answer !== null && 'done' in answer && answer.done === false
+
 /** Leaves a line of who did what, where a route says that it is worth one. */
 export const noteDone = async (
   event: H3Event,
   given: { readonly body: unknown; readonly param: (name: string) => string; readonly answer: unknown },
 ): Promise<void> => {
   const name = event.context.route as RouteName | undefined
-  if (!name || ACCESS[name].unlogged) return
+  if (!name || ACCESS[name].unlogged || wasOnlyLooked(given.answer)) return
   const { current } = sessionIn(event)
   const second = event.context.second as Staff | null | undefined
   await insertDeed(database('write'), {

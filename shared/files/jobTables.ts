@@ -173,5 +173,10 @@ export const jobTable = (table: JobTable, { jobs, entries, nameOf }: Tabled): st
     })
   })
   const fields = [...HEADS[table]]
-  return `${Papa.unparse({ fields, data: data.map((row) => [...row]) }, { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`
+  const text = Papa.unparse(
+    { fields, data: data.map((row) => [...row]) },
+    { escapeFormulae: FORMULA, newline: '\r\n' },
+  )
+  // Heads alone end in a line's end already.
+  return `${text.trimEnd()}\r\n`
 }

@@ -4,6 +4,8 @@ import { join } from 'node:path'
 import knexModule, { type Knex } from 'knex'
 import { afterAll, describe, expect, inject, it } from 'vitest'
 import { ArchiveTrouble, backUp, holdsOf, restore } from '../../scripts/archive'
+import { letOldDemoIn } from '../../scripts/demo/people'
+import { DEMO_NAMES } from '../../scripts/demo/signIn.mjs'
 import { ROOT } from '../../scripts/local/paths.mjs'
 import { knexOptions } from '../../server/database/connection'
 import { jobIdsAfter } from '../../server/jobs/jobs.repository'
@@ -116,6 +118,10 @@ describe.each([
         body: JSON.stringify(remark),
       })
       expect(answer.status).toBe(201)
+      // A demo that was started before lets everybody in by the PIN that its page names, once.
+      expect(await knex.transaction(letOldDemoIn)).toBe(true)
+      expect(await knex.transaction(letOldDemoIn)).toBe(false)
+      await program.signIn([DEMO_NAMES.night])
     } finally {
       await program.stop()
     }

@@ -154,6 +154,18 @@ describe('one device and several hands', () => {
     expect((await device.ask(`/api/jobs/${job.id}`)).status).toBe(200)
   })
 
+  it('keeps what is somebody’s own from the next hand, but not from a lead', async () => {
+    const device = await Device.of(DEMO_NAMES.lead, DEMO_NAMES.apprentice)
+    const own = `/api/practice?person=${demoId('apprentice')}`
+    const theirs = `/api/practice?person=${demoId('lead')}`
+    expect((await device.ask(own)).status).toBe(200)
+    expectRefusal(await device.ask(theirs), 401, 'sign-in-as')
+    expectRefusal(await device.ask(`/api/logbook/views?person=${demoId('lead')}`), 401, 'sign-in-as')
+    await device.signIn(DEMO_NAMES.lead)
+    expect((await device.ask(own)).status).toBe(200)
+    expect((await device.ask(theirs)).status).toBe(200)
+  })
+
   it('forgets who signs out: here, or on every device', async () => {
     const { name, secret, device } = await somebody('millwright')
     const other = new Device()

@@ -10,6 +10,7 @@ const session = useSession()
 const words = useWords()
 const telling = useTelling()
 const w = peopleWords(words).deeds
+const narrow = useMediaQuery('(max-width: 700px)')
 const typed = ref('')
 const sought = refDebounced(typed, 250)
 const person = ref<string | undefined>('')
@@ -63,20 +64,23 @@ const more = () =>
   <LoadState :waiting="!data" :failure="failure" @again="load">
     <el-empty v-if="rows.length === 0" class="panel" :image-size="1" :description="w.none" />
     <el-table v-else :data="rows" class="panel">
-      <el-table-column :label="w.when" width="170">
+      <el-table-column :label="w.when" :width="narrow ? 120 : 170">
         <template #default="{ row }"
           ><span class="when">{{ dayWords(row.at, telling) }} {{ timeWords(row.at) }}</span></template
         >
       </el-table-column>
       <el-table-column :label="w.who" min-width="200">
         <template #default="{ row }"
-          >{{ row.name }}<span v-if="row.second" class="muted"> {{ w.with(row.second) }}</span></template
+          >{{ row.name }}<span v-if="row.second" class="muted"> {{ w.with(row.second) }}</span
+          ><template v-if="narrow"
+            ><br />{{ w.names[(row as DeedLine).deed] }} {{ row.about }}</template
+          ></template
         >
       </el-table-column>
-      <el-table-column :label="w.deed" min-width="190">
+      <el-table-column v-if="!narrow" :label="w.deed" min-width="190">
         <template #default="{ row }">{{ w.names[(row as DeedLine).deed] }}</template>
       </el-table-column>
-      <el-table-column :label="w.about" min-width="180" prop="about" />
+      <el-table-column v-if="!narrow" :label="w.about" min-width="180" prop="about" />
     </el-table>
     <el-button v-if="next" class="quiet-button more" :loading="working" @click="more">{{ w.more }}</el-button>
   </LoadState>
@@ -98,8 +102,10 @@ const more = () =>
     grid-template-columns: 1fr 1fr;
   }
 }
-.when {
-  white-space: nowrap;
+@media (min-width: 700px) {
+  .when {
+    white-space: nowrap;
+  }
 }
 .more {
   margin-top: 12px;
