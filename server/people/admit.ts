@@ -38,11 +38,9 @@ export const admit = async (
   const { asks } = ACCESS[name]
   if (asks === null) return null
   const { current } = session
-  // Locked, a device still sends what its people wrote on it: each of them is asked by their own role.
-  if (!current) {
-    if (SENT_LOCKED.has(name) && session.known.some((p) => leaveTo(p.role, asks) === 'alone')) return null
-    throw signInFirst()
-  }
+  // Whoever has the device now, or nobody: it sends what its people wrote on it. Each is asked by their own role.
+  if (SENT_BY_ITSELF.has(name) && session.known.some((p) => leaveTo(p.role, asks) === 'alone')) return null
+  if (!current) throw signInFirst()
   const leave = leaveTo(current.role, asks)
   if (leave === 'alone') return null
   if (leave === 'no') throw notForRole(current)
@@ -54,8 +52,8 @@ export const admit = async (
   return second
 }
 
-/** What an outbox sends by itself, with nobody at the device. */
-const SENT_LOCKED: ReadonlySet<RouteName> = new Set([
+/** What an outbox sends by itself, whoever is at the device. */
+const SENT_BY_ITSELF: ReadonlySet<RouteName> = new Set([
   'openJob',
   'addEntry',
   'keepPhotograph',
