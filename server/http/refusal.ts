@@ -20,5 +20,9 @@ export class Refused extends Error {
   }
 }
 
+/** What is wrong at one field. */
+export const refusedAt = (status: 409 | 422, code: string, path: string, message: string): Refused =>
+  new Refused(status, code, message, { issues: [{ path, message }] })
+
 /** Nothing by that name or id. */
 export const notFound = (what: string): Refused => new Refused(404, 'not-found', what)

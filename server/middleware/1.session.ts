@@ -1,6 +1,6 @@
 import { defineEventHandler, getHeader } from 'h3'
 import { timingSafeEqual } from 'node:crypto'
-import { ACCESS, type RouteName } from '../../shared/api/access'
+import { ACCESS } from '../../shared/api/access'
 import { database } from '../database/connection'
 import { environment } from '../environment'
 import { routeNameAt } from '../http/contractRoutes'
@@ -18,17 +18,6 @@ const isCollector = (authorization: string | undefined): boolean => {
   return token !== '' && shown.length === wanted.length && timingSafeEqual(shown, wanted)
 }
 
-/** Nobody has to have signed in for these, and they ask who has. */
-const AT_THE_DOOR: ReadonlySet<RouteName> = new Set([
-  'session',
-  'signIn',
-  'lock',
-  'signOut',
-  'firstLead',
-  'second',
-  'changeSecret',
-])
-
 /** Who a request comes from, and whether they may: asked before anything of it is read. */
 export default defineEventHandler(async (event) => {
   const { method = 'GET' } = event.node.req
@@ -36,8 +25,8 @@ export default defineEventHandler(async (event) => {
   const name = routeNameAt(method === 'HEAD' ? 'GET' : method, event.path)
   if (name === null) return
   if (name === 'metrics' && isCollector(getHeader(event, 'authorization'))) return
-  const { asks } = ACCESS[name]
-  if (asks === null && !AT_THE_DOOR.has(name)) return
+  const { asks, asksWho } = ACCESS[name]
+  if (asks === null && !asksWho) return
   try {
     const session = await sessionOf(event, database('read'))
     event.context.session = session

@@ -35,11 +35,11 @@ export const admit = async (
   session: Session,
   people: ReadonlyMap<string, Staff>,
 ): Promise<Staff | null> => {
-  const { asks } = ACCESS[name]
+  const { asks, byItself } = ACCESS[name]
   if (asks === null) return null
   const { current } = session
   // Whoever has the device now, or nobody: it sends what its people wrote on it. Each is asked by their own role.
-  if (SENT_BY_ITSELF.has(name) && session.known.some((p) => leaveTo(p.role, asks) === 'alone')) return null
+  if (byItself && session.known.some((p) => leaveTo(p.role, asks) === 'alone')) return null
   if (!current) throw signInFirst()
   const leave = leaveTo(current.role, asks)
   if (leave === 'alone') return null
@@ -51,14 +51,6 @@ export const admit = async (
     throw notForRole(current, name)
   return second
 }
-
-/** What an outbox sends by itself, whoever is at the device. */
-const SENT_BY_ITSELF: ReadonlySet<RouteName> = new Set([
-  'openJob',
-  'addEntry',
-  'keepPhotograph',
-  'handInPractice',
-])
 
 const at = (value: unknown, path: string): unknown =>
   path

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import type { OwnJobs } from '../../shared/people/answers'
 import type { Customer, CustomerChange, NewCustomer } from '../../shared/people/customer'
 import { answerWords } from '../../shared/wording/viewWords'
-import { notFound, Refused } from '../http/refusal'
+import { notFound, Refused, refusedAt } from '../http/refusal'
 import {
   customerCalled,
   findCustomer,
@@ -18,18 +18,15 @@ import type { Staff } from './people.repository'
 
 const w = answerWords.people
 
-const refuse = (status: 409 | 422, code: string, path: string, message: string): Refused =>
-  new Refused(status, code, message, { issues: [{ path, message }] })
-
 const askSites = async (knex: Knex, customer: string, sites: NewCustomer['sites']): Promise<void> => {
   const ids = sites.map((s) => s.id)
   if (new Set(ids).size < ids.length || (await siteElsewhere(knex, customer, ids)))
-    throw refuse(409, 'id-taken', 'sites', w.siteIdTaken)
+    throw refusedAt(409, 'id-taken', 'sites', w.siteIdTaken)
   for (const [i, site] of sites.entries()) {
     const [unknown] = await unknownTags(knex, site.machines)
     if (unknown !== undefined) {
       const at = site.machines.indexOf(unknown)
-      throw refuse(422, 'bad-input', `sites.${i}.machines.${at}`, answerWords.noTag(unknown))
+      throw refusedAt(422, 'bad-input', `sites.${i}.machines.${at}`, answerWords.noTag(unknown))
     }
   }
 }
@@ -38,8 +35,8 @@ const askSites = async (knex: Knex, customer: string, sites: NewCustomer['sites'
 export const addCustomer = async (knex: Knex, given: NewCustomer): Promise<Customer> =>
   knex.transaction(async (trx) => {
     if (await customerCalled(trx, given.name, given.id))
-      throw refuse(409, 'name-taken', 'name', w.customerNameTaken)
-    if (!(await insertCustomer(trx, given))) throw refuse(409, 'id-taken', 'id', w.idTaken)
+      throw refusedAt(409, 'name-taken', 'name', w.customerNameTaken)
+    if (!(await insertCustomer(trx, given))) throw refusedAt(409, 'id-taken', 'id', w.idTaken)
     await askSites(trx, given.id, given.sites)
     await writeSites(trx, given.id, given.sites)
     return { ...given, version: 1 }
@@ -52,7 +49,7 @@ export const changeCustomer = async (knex: Knex, id: string, change: CustomerCha
     const current = await findCustomer(trx, id)
     if (!current) throw notFound(w.noCustomer)
     if (await customerCalled(trx, given.name, id))
-      throw refuse(409, 'name-taken', 'name', w.customerNameTaken)
+      throw refusedAt(409, 'name-taken', 'name', w.customerNameTaken)
     await askSites(trx, id, given.sites)
     if (!(await updateCustomer(trx, id, version, given)))
       throw new Refused(409, 'stale', w.customerChanged, { current })

@@ -182,6 +182,13 @@ export const noteRight = async (knex: Knex, id: string): Promise<void> => {
   await knex('people').where({ id }).update({ wrong: 0, wait_until: null })
 }
 
+const PEOPLE_LOCK = 4_310_001
+
+/** Until this transaction ends nobody else is added, renamed or made the first lead: the second one finds the first. */
+export const oneAtATime = async (trx: Knex): Promise<void> => {
+  await trx.raw('select pg_advisory_xact_lock(?)', [PEOPLE_LOCK])
+}
+
 /** The key that the works signs its cookies with. */
 export const keptKey = async (knex: Knex, name: string): Promise<string | null> =>
   ((await knex('keys').where({ name }).first('key')) as { key: string } | undefined)?.key ?? null

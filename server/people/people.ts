@@ -5,7 +5,7 @@ import { secretFault } from '../../shared/people/secret'
 import { issue } from '../../shared/issue'
 import { answerWords } from '../../shared/wording/viewWords'
 import { wordIssue } from '../../shared/wording/wordIssue'
-import { notFound, Refused } from '../http/refusal'
+import { notFound, Refused, refusedAt } from '../http/refusal'
 import { peopleChanged } from '../jobs/people'
 import { findCustomer } from './customers.repository'
 import {
@@ -14,6 +14,7 @@ import {
   insertStaff,
   leadThere,
   listStaff,
+  oneAtATime,
   updateStaff,
   writeSecret,
   type Staff,
@@ -36,33 +37,27 @@ const inFull = ({ id, name, role, customer, retired, signsIn, version }: Staff):
 export const peopleInFull = async (knex: Knex): Promise<readonly PersonInFull[]> =>
   (await listStaff(knex)).map(inFull)
 
-const refuse = (status: 409 | 422, code: string, path: string, message: string): Refused =>
-  new Refused(status, code, message, { issues: [{ path, message }] })
-
 const askCustomer = async (knex: Knex, customer: string | null): Promise<void> => {
   if (customer !== null && !(await findCustomer(knex, customer)))
-    throw refuse(422, 'bad-input', 'customer', w.noCustomer)
+    throw refusedAt(422, 'bad-input', 'customer', w.noCustomer)
 }
 
 /** People sign in by their name: two in service can't share one. */
 const askName = async (knex: Knex, name: string, but: string): Promise<void> => {
   if ((await guardedByName(knex, name)).some((p) => p.id !== but))
-    throw refuse(409, 'name-taken', 'name', w.nameTaken)
+    throw refusedAt(409, 'name-taken', 'name', w.nameTaken)
 }
-
-/** Names are given one after the other. */
-const NAMES_LOCK = 4_310_002
 
 /** Adds somebody, who chooses a PIN of their own as they first sign in. 409 where the name or the id is taken. */
 export const addPerson = async (knex: Knex, given: NewPerson): Promise<PersonInFull> => {
   const secret = await hashOf(given.secret)
   await knex.transaction(async (trx) => {
-    await trx.raw('select pg_advisory_xact_lock(?)', [NAMES_LOCK])
+    await oneAtATime(trx)
     await askName(trx, given.name, given.id)
     await askCustomer(trx, given.customer)
     const { id, name, role, customer } = given
     if (!(await insertStaff(trx, { id, name, role, customer })))
-      throw refuse(409, 'id-taken', 'id', w.idTaken)
+      throw refusedAt(409, 'id-taken', 'id', w.idTaken)
     await writeSecret(trx, id, secret, { once: true, anew: false })
   })
   await peopleChanged()
@@ -82,7 +77,7 @@ const found = async (knex: Knex, id: string): Promise<Staff> => {
 export const changePerson = async (knex: Knex, id: string, change: PersonChange): Promise<PersonInFull> => {
   const { version, ...given } = change
   await knex.transaction(async (trx) => {
-    await trx.raw('select pg_advisory_xact_lock(?)', [NAMES_LOCK])
+    await oneAtATime(trx)
     const current = await findGuarded(trx, id, true)
     if (!current) throw notFound(w.noPerson)
     if (current.version !== version)
@@ -90,7 +85,7 @@ export const changePerson = async (knex: Knex, id: string, change: PersonChange)
     if (!given.retired) await askName(trx, given.name, id)
     await askCustomer(trx, given.customer)
     const leaves = current.role === 'lead' && !current.retired && (given.role !== 'lead' || given.retired)
-    if (leaves && !(await leadThere(trx, id))) throw refuse(409, 'last-lead', 'role', w.lastLead)
+    if (leaves && !(await leadThere(trx, id))) throw refusedAt(409, 'last-lead', 'role', w.lastLead)
     await updateStaff(
       trx,
       id,
@@ -107,7 +102,7 @@ export const changePerson = async (knex: Knex, id: string, change: PersonChange)
 export const resetSecret = async (knex: Knex, id: string, secret: string): Promise<PersonInFull> => {
   const person = await found(knex, id)
   const fault = secretFault(secret, person.role)
-  if (fault) throw refuse(422, 'bad-input', 'secret', wordIssue(issue(fault)))
+  if (fault) throw refusedAt(422, 'bad-input', 'secret', wordIssue(issue(fault)))
   await writeSecret(knex, id, await hashOf(secret), { once: true, anew: true })
   await peopleChanged()
   return inFull(await found(knex, id))

@@ -6,7 +6,7 @@ import { issue } from '../../shared/issue'
 import { kinds, people } from '../../shared/wording/en'
 import { answerWords } from '../../shared/wording/viewWords'
 import { wordIssue } from '../../shared/wording/wordIssue'
-import { Refused } from '../http/refusal'
+import { Refused, refusedAt } from '../http/refusal'
 import { peopleById, peopleChanged } from '../jobs/people'
 import { leaveTo, leaveToWrite, RIGHTS } from '../../core/logbook/may'
 import { isEntryKind } from '../../shared/logbook/kinds'
@@ -17,6 +17,7 @@ import {
   forgetDevices,
   guardedByName,
   insertStaff,
+  oneAtATime,
   leadThere,
   signInNote,
   writeSecret,
@@ -32,13 +33,10 @@ const w = answerWords.people
 const wrong = (): Refused =>
   new Refused(401, 'wrong', w.wrong, { issues: [{ path: 'secret', message: w.wrong }] })
 
-const fault = (path: string, message: string, code = 'bad-input'): Refused =>
-  new Refused(422, code, message, { issues: [{ path, message }] })
-
 /** A PIN or password that somebody chose will do; 422 at `path` where not. */
 const askChosen = (chosen: string, person: Pick<Staff, 'role'>, path: string): void => {
   const code = secretFault(chosen, person.role)
-  if (code) throw fault(path, wordIssue(issue(code)))
+  if (code) throw refusedAt(422, 'bad-input', path, wordIssue(issue(code)))
 }
 
 /** Who of that name this is the PIN of; 401 where nobody's, in the same words and time whether the name is known or not. */
@@ -58,9 +56,9 @@ const guarded = async (knex: Knex, name: string, secret: string): Promise<Guarde
 
 /** Chosen for the first time, it takes the place of what a lead gave. */
 const chooseOwn = async (knex: Knex, person: Guarded, given: SignIn): Promise<Staff> => {
-  if (given.chosen === undefined) throw fault('chosen', w.chooseOwn, 'choose-own')
+  if (given.chosen === undefined) throw refusedAt(422, 'choose-own', 'chosen', w.chooseOwn)
   askChosen(given.chosen, person, 'chosen')
-  if (given.chosen === given.secret) throw fault('chosen', w.anotherThanGiven)
+  if (given.chosen === given.secret) throw refusedAt(422, 'bad-input', 'chosen', w.anotherThanGiven)
   await writeSecret(knex, person.id, await hashOf(given.chosen), { once: false, anew: true })
   await peopleChanged()
   return { ...person, epoch: person.epoch + 1 }
@@ -109,9 +107,6 @@ export const changeSecret = async (
   return withCurrent(session, { ...person, epoch: person.epoch + 1 })
 }
 
-/** Two that ask at once are let in one after the other: the second finds the first. */
-const FIRST_LEAD_LOCK = 4_310_001
-
 /** Makes the first lead: somebody new, or a lead of an older register who had no PIN. 409 once there is one. */
 export const makeFirstLead = async (
   knex: Knex,
@@ -121,7 +116,7 @@ export const makeFirstLead = async (
   askChosen(given.secret, { role: 'lead' }, 'secret')
   const secret = await hashOf(given.secret)
   const id = await knex.transaction(async (trx) => {
-    await trx.raw('select pg_advisory_xact_lock(?)', [FIRST_LEAD_LOCK])
+    await oneAtATime(trx)
     if (await leadThere(trx)) throw new Refused(409, 'lead-there', w.leadThere)
     const known = (await guardedByName(trx, given.name)).find((p) => p.role === 'lead')
     const lead = known?.id ?? given.id
@@ -154,8 +149,8 @@ const actWords = (what: string): string => {
 /** A second person shows their PIN for one act. 401 for a wrong PIN, 403 where they may not do it themselves. */
 export const showSecond = async (knex: Knex, current: Staff, given: SecondShown): Promise<Somebody> => {
   const person = await guarded(knex, given.name, given.secret)
-  if (person.id === current.id) throw fault('name', w.secondIsSomebodyElse)
-  if (person.signsIn === 'once') throw fault('name', w.secondNeedsOwn)
+  if (person.id === current.id) throw refusedAt(422, 'bad-input', 'name', w.secondIsSomebodyElse)
+  if (person.signsIn === 'once') throw refusedAt(422, 'bad-input', 'name', w.secondNeedsOwn)
   if (!mayStandBy(person, given.what)) throw new Refused(403, 'not-allowed', w.secondMayNot(person.name))
   await insertSecond(knex, given.act, person.id, given.what)
   await insertDeed(knex, {

@@ -10,12 +10,18 @@ export interface Access {
   /** What one must be let do; null where nobody has to have signed in. */
   readonly asks: Right | null
   readonly signed?: Signed
+  /** An outbox sends it by itself, whoever is at the device. */
+  readonly byItself?: true
+  /** Asked by whoever is not signed in, it still wants to know who is. */
+  readonly asksWho?: true
   /** Not a line of who did what: it keeps nothing, or is kept in a logbook with its writer. */
   readonly unlogged?: true
 }
 
+/** Nothing of it is a line of who did what. */
 const reads = (right: Right = 'read'): Access => ({ asks: right, unlogged: true })
 const anybody: Access = { asks: null, unlogged: true }
+const atTheDoor: Access = { ...anybody, asksWho: true }
 
 /** What each route asks of whoever calls it. Who is let do what stands in core/logbook/may.ts. */
 export const ACCESS: Readonly<Record<RouteName, Access>> = {
@@ -24,13 +30,13 @@ export const ACCESS: Readonly<Record<RouteName, Access>> = {
   calculations: anybody,
   // Its secret address is what lets a calendar program in.
   readFeed: anybody,
-  session: anybody,
-  signIn: anybody,
-  lock: anybody,
-  signOut: anybody,
-  firstLead: anybody,
-  second: anybody,
-  changeSecret: anybody,
+  session: atTheDoor,
+  signIn: atTheDoor,
+  lock: atTheDoor,
+  signOut: atTheDoor,
+  firstLead: atTheDoor,
+  second: atTheDoor,
+  changeSecret: atTheDoor,
 
   works: reads(),
   metrics: reads(),
@@ -60,17 +66,17 @@ export const ACCESS: Readonly<Record<RouteName, Access>> = {
   photograph: reads(),
   shimOutline: reads(),
 
-  openJob: { asks: 'log', signed: 'body.opening.author' },
-  addEntry: { ...reads('log'), signed: 'body.author' },
+  openJob: { asks: 'log', signed: 'body.opening.author', byItself: true },
+  addEntry: { ...reads('log'), signed: 'body.author', byItself: true },
   call: reads('log'),
-  keepPhotograph: reads('log'),
+  keepPhotograph: { ...reads('log'), byItself: true },
   awaitInstrument: { ...reads('measure'), signed: 'body.author' },
   swapInstruments: reads('measure'),
   commandInstrument: reads('measure'),
   releaseInstrument: reads('measure'),
 
   practice: { ...reads('practise'), signed: 'query.person' },
-  handInPractice: { ...reads('practise'), signed: 'body.person' },
+  handInPractice: { ...reads('practise'), signed: 'body.person', byItself: true },
   practiceCsv: { ...reads('lessons'), signed: 'query.person' },
   setPractice: { asks: 'lessons', signed: 'body.by' },
   dropPractice: { asks: 'lessons', signed: 'body.by' },

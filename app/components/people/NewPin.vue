@@ -2,6 +2,7 @@
 import type { PersonInFull } from '~~/shared/people/answers'
 import { peopleWords } from '~~/shared/wording/en'
 import { oncePin } from '~/people/oncePin'
+import PinTold from './PinTold.vue'
 
 /** A lead gives somebody a PIN that lets them in once: theirs was forgotten, or seen. */
 const props = defineProps<{ person: PersonInFull | null }>()
@@ -33,11 +34,7 @@ const give = async () => {
     width="min(440px, 94vw)"
     append-to-body
   >
-    <div v-if="given" class="pin" role="status">
-      <p class="given figure">{{ given }}</p>
-      <p>{{ w.once(given) }}</p>
-      <el-button class="next-button" @click="shown = false">{{ w.told }}</el-button>
-    </div>
+    <PinTold v-if="given" :pin="given" @told="shown = false" />
     <div v-else class="pin">
       <p>{{ w.onceNote }}</p>
       <p v-if="message" class="fault" role="alert">{{ message }}</p>
@@ -52,10 +49,6 @@ const give = async () => {
 .pin {
   display: grid;
   gap: 12px;
-}
-.given {
-  font-size: 30px;
-  letter-spacing: 0.08em;
 }
 .fault {
   color: var(--out);

@@ -5,6 +5,7 @@ import type { PersonInFull } from '~~/shared/people/answers'
 import { peopleWords } from '~~/shared/wording/en'
 import { newId } from '~/device/newId'
 import { oncePin } from '~/people/oncePin'
+import PinTold from './PinTold.vue'
 
 /** Somebody added or changed. */
 const props = defineProps<{ person: PersonInFull | null; customers: readonly Customer[] }>()
@@ -65,11 +66,7 @@ const save = async () => {
     width="min(480px, 94vw)"
     append-to-body
   >
-    <div v-if="given" class="form" role="status">
-      <p class="given figure">{{ given }}</p>
-      <p>{{ w.once(given) }}</p>
-      <el-button class="next-button" @click="shown = false">{{ w.told }}</el-button>
-    </div>
+    <PinTold v-if="given" :pin="given" @told="shown = false" />
     <form v-else class="form" @submit.prevent="save">
       <label>
         <span>{{ w.name }}</span>
@@ -112,10 +109,6 @@ label > span {
 }
 .muted {
   font-size: 14px;
-}
-.given {
-  font-size: 30px;
-  letter-spacing: 0.08em;
 }
 .fault {
   color: var(--out);

@@ -1,21 +1,14 @@
-import { setResponseHeaders } from 'h3'
 import { ROUTES } from '../../../../shared/api/routes'
 import { database } from '../../../database/connection'
 import { route } from '../../../http/route'
-import { reportFor } from '../../../report/report'
+import { answerReport } from '../../../report/answerReport'
 
-export default route(ROUTES.sheet, async ({ event, param, query }) => {
+export default route(ROUTES.sheet, ({ event, param, query }) => {
   const { paper, units, view, method, filled, part } = query
-  const { pdf, name } = await reportFor(database('read'), param('id'), {
+  return answerReport(event, database('read'), param('id'), {
     paper,
     units,
     view,
     sheet: { method: method ?? null, filled: filled === 'yes', part: part ?? null },
   })
-  setResponseHeaders(event, {
-    'content-type': 'application/pdf',
-    'content-disposition': `inline; filename="${name}"`,
-    'cache-control': 'no-store',
-  })
-  return Buffer.from(pdf)
 })
