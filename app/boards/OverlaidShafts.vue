@@ -23,6 +23,9 @@ const props = defineProps<{
 const words = useWords()
 const w = drawingsWords(words)
 const whole = computed(() => props.name ?? w.asLeft)
+const foundCalled = computed(() => props.foundName ?? w.asFound)
+/** A letter of a label is about so wide. */
+const LETTER = 6.6
 const W = 336
 const H = 240
 const drawn = computed(() => {
@@ -39,18 +42,23 @@ const drawn = computed(() => {
     const lay = (line: Misalignment) => layOutShafts({ ...sheet, plane, line, exaggeration })
     const left = lay(props.left)
     const found = props.found && lay(props.found)
-    // Each label on the outer side of its line; when the lines all but meet they would lie on one another.
+    // Each label on its line's own side, clear of both lines over its whole length: they may cross.
     const foundAbove = found !== null && found.movable.y2 < left.movable.y2
-    const clamp = (y: number) => Math.min(H - 6, Math.max(16, y))
-    const leftAt = clamp(left.movable.y2 + (found === null || foundAbove ? 20 : -10))
-    const foundAt = found && clamp(found.movable.y2 + (foundAbove ? -10 : 20))
-    const apart = foundAt !== null && Math.abs(foundAt - leftAt) < 16
+    const along = (name: string) => W - 4 - name.length * LETTER
+    const heights = (from: number) =>
+      [left, ...(found ? [found] : [])].flatMap(({ movable: m }) => {
+        const slope = (m.y2 - m.y1) / (m.x2 - m.x1)
+        return [m.y2, m.y1 + slope * (Math.max(from, m.x1) - m.x1)]
+      })
+    const above = (name: string) => Math.max(16, Math.min(...heights(along(name))) - 10)
+    const below = (name: string) => Math.min(H - 6, Math.max(...heights(along(name))) + 20)
+    const leftBelow = found === null || foundAbove
     return {
       plane,
       left,
       found,
-      leftAt,
-      foundAt: foundAt === null ? 0 : apart ? clamp(leftAt + (foundAbove ? -34 : 34)) : foundAt,
+      leftAt: (leftBelow ? below : above)(whole.value),
+      foundAt: (foundAbove ? above : below)(foundCalled.value),
     }
   })
 })
@@ -86,7 +94,7 @@ const drawn = computed(() => {
         />
         <circle v-for="f in v.left.feet" :key="f.id" :cx="f.x" :cy="f.y" r="4" fill="#FFFFFF" />
         <g font-size="13" text-anchor="end" paint-order="stroke" stroke="#1F2358" stroke-width="4">
-          <text v-if="v.found" :x="W - 4" :y="v.foundAt" fill="#DCE3FF">{{ foundName ?? w.asFound }}</text>
+          <text v-if="v.found" :x="W - 4" :y="v.foundAt" fill="#DCE3FF">{{ foundCalled }}</text>
           <text :x="W - 4" :y="v.leftAt" fill="#FFFFFF">{{ whole }}</text>
         </g>
       </svg>

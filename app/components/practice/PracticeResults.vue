@@ -63,7 +63,7 @@ const rows = computed(() =>
 }
 .heading {
   display: flex;
-  align-items: center;
+  align-items: baseline;
   gap: 16px;
 }
 </style>
