@@ -71,7 +71,11 @@ export default defineNuxtConfig({
       },
     },
     // A worker may load more when it needs it, as the solver of trains.
-    worker: { format: 'es' },
+    worker: {
+      format: 'es',
+      // What a worker and a page both need is one file to both.
+      rollupOptions: { output: { assetFileNames: '_nuxt/[name].[hash][extname]' } },
+    },
   },
   spaLoadingTemplate: 'loading.html',
   app: {
@@ -82,7 +86,11 @@ export default defineNuxtConfig({
         { name: 'viewport', content: 'width=device-width, initial-scale=1' },
         { name: 'theme-color', content: '#1F2358' },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' },
+        { rel: 'apple-touch-icon', href: '/icons/mark-touch-180.png' },
+        { rel: 'manifest', href: '/app.webmanifest' },
+      ],
     },
   },
   elementPlus: { importStyle: 'css', icon: false, themes: [] },
@@ -134,6 +142,7 @@ export default defineNuxtConfig({
         'font-src': ["'self'", 'data:'],
         'connect-src': ["'self'"],
         'worker-src': ["'self'"],
+        'manifest-src': ["'self'"],
         'frame-ancestors': ["'none'"],
         'object-src': ["'none'"],
         'upgrade-insecure-requests': false,

@@ -11,6 +11,7 @@ export default defineConfig({
             'shared/**/*.test.ts',
             'app/**/*.test.ts',
             'server/**/*.test.ts',
+            'offline/**/*.test.ts',
             'tests/command/**/*.test.ts',
           ],
           setupFiles: ['tests/properties.ts'],

@@ -9,8 +9,14 @@ const { target } = useKeypad()
 const keypadLater = useLater(computed(() => target.value !== null))
 const session = useSession()
 void session.learn()
+const nuxt = useNuxtApp()
 // Behind the first view: nobody is idle yet.
-onNuxtReady(() => void import('~/people/idleLock').then((lock) => lock.lockWhenIdle(session)))
+onNuxtReady(() => {
+  void import('~/people/idleLock').then((lock) => lock.lockWhenIdle(session))
+  void import('~/device/beginDevice').then((device) =>
+    device.beginDevice(session, (told) => nuxt.hook('app:manifest:update', told)),
+  )
+})
 /** A device that nobody has written on waits for the server's word; any other is drawn at once, and closed should it have to be. */
 const begun = ref(session.authorId !== '')
 watchEffect(() => {

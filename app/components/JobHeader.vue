@@ -1,23 +1,16 @@
 <script setup lang="ts">
 import { shellWords } from '~~/shared/wording/en'
 import { machineInLine } from '~~/shared/wording/machineInLine'
+import ConnectionTag from '~/components/device/ConnectionTag.vue'
 import ScreenTag from '~/components/secondScreen/ScreenTag.vue'
 
 /** Few jobs have instruments that speak: their tag comes once the view is drawn. */
 const InstrumentsTag = defineAsyncComponent(() => import('~/components/instruments/InstrumentsTag.vue'))
 
 const job = useJob()
-const outbox = useOutbox()
 const words = useWords()
 const behind = useBehind()
 
-const connection = computed(() => {
-  const waiting = outbox.waiting.length
-  const w = shellWords(words).connection
-  if (outbox.turnedDown.length > 0) return w.needsAWord
-  if (waiting > 0) return outbox.reachable ? w.sending : w.waiting(waiting)
-  return outbox.reachable ? w.saved : w.outOfReach
-})
 const what = computed(() =>
   job.machine
     ? machineInLine(job.machine, job.coupled?.rpm ?? job.folded?.state.rpm ?? job.machine.rpm, words)
@@ -32,15 +25,8 @@ const what = computed(() =>
         >{{ job.machine?.tag }} {{ job.machine?.name }}</NuxtLink
       ></template
     >
-    <span class="muted connection" role="status">{{ connection }}</span>
+    <ConnectionTag />
     <InstrumentsTag v-if="behind && !job.folded?.state.closing" />
     <ScreenTag v-if="!job.folded?.state.closing" />
   </HeadFrame>
 </template>
-
-<style scoped>
-.connection {
-  font-size: 14px;
-  white-space: nowrap;
-}
-</style>

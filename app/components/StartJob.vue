@@ -5,7 +5,7 @@ import { keptWithJob } from '~~/shared/register/keptWithJob'
 import type { MachineRecord } from '~~/shared/register/machine'
 import { MACHINE_SCHEMA } from '~~/shared/register/lifts'
 import { blankOpening, openingBody, readSpeed } from '~~/shared/stages/open/form'
-import { deviceStore } from '~/device/database'
+import { keepJob } from '~/device/keepJob'
 import { composeEntry } from '~/device/composeEntry'
 import { newId } from '~/device/newId'
 
@@ -39,25 +39,8 @@ const start = async () => {
   const opening = composeEntry(openingBody(texts.value, read.value.rpm), [], session.authorId)
   // Until the server has answered, the job stands on what this device knows of the machine.
   const machine = keptWithJob(props.machine, session.works)
-  await deviceStore()
-    .then((db) =>
-      db.put(
-        'jobs',
-        JSON.parse(
-          JSON.stringify({
-            id,
-            machineSchema: MACHINE_SCHEMA,
-            machine,
-            entries: [],
-            previous: null,
-            left: null,
-            drive: null,
-            leavesBefore: [],
-          }),
-        ),
-      ),
-    )
-    .catch(() => null)
+  const blank = { machineSchema: MACHINE_SCHEMA, entries: [], previous: null, left: null, drive: null }
+  await keepJob(JSON.parse(JSON.stringify({ id, machine, ...blank, leavesBefore: [] })), true)
   await outbox.post(id, opening, props.machine.tag)
   await navigateTo(`/jobs/${id}`)
 }

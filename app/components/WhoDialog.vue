@@ -79,9 +79,10 @@ const leave = async (how: () => Promise<unknown>) => {
         show-label
         :options="LOCKS_AFTER.map((n) => ({ value: String(n), name: menu.minutes(n) }))"
       />
-      <NuxtLink v-if="session.may('people')" to="/people" class="people" @click="open = false">{{
-        menu.people
-      }}</NuxtLink>
+      <p class="places">
+        <NuxtLink v-if="session.may('people')" to="/people" @click="open = false">{{ menu.people }}</NuxtLink>
+        <NuxtLink to="/device" @click="open = false">{{ menu.device }}</NuxtLink>
+      </p>
     </template>
   </el-dialog>
 </template>
@@ -121,11 +122,15 @@ ul {
 .more .el-button {
   margin: 0;
 }
-.people {
+.places {
+  display: flex;
+  gap: 20px;
+  margin-top: 8px;
+}
+.places a {
   display: inline-flex;
   align-items: center;
   min-height: var(--touch);
-  margin-top: 8px;
 }
 .back {
   min-height: var(--touch);

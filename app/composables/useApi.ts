@@ -1,6 +1,8 @@
 import type { ErrorAnswer } from '~~/shared/api/answers'
-import { deviceStore } from '~/device/database'
+import { copyOf, keepCopy } from '~/device/copies'
 import { newId } from '~/device/newId'
+import { heard, reachable } from '~/device/reach'
+import { shownCopies } from '~/device/shownCopies'
 import { askSecond, untilSignedIn } from '~/people/gate'
 import { door } from '~~/shared/wording/en'
 
@@ -53,8 +55,10 @@ export const askServer = async <T>(path: string, options: Asking = {}): Promise<
       ...(options.body === undefined ? {} : { body: JSON.stringify(options.body) }),
     })
   } catch {
+    heard(0)
     throw outOfReach()
   }
+  heard(response.status)
   const answer: unknown = await response.json().catch(() => null)
   if (response.ok) return answer as T
   const error = (answer as ErrorAnswer | null)?.error
@@ -79,41 +83,52 @@ const afterNo = async <T>(path: string, options: Asking, failure: ApiFailure): P
   throw failure
 }
 
-/** Keeps an answer on the device; a full store costs only that. */
-export const keepAnswer = async (path: string, answer: unknown): Promise<void> => {
-  await deviceStore()
-    .then((db) => db.put('answers', answer, path))
-    .catch(() => null)
+/** What was asked for, and of when it is where the device's copy had to serve. */
+interface Kept<T> {
+  readonly answer: T
+  /** Milliseconds; null for what the server has just said. */
+  readonly at: number | null
 }
 
-/** As askServer, but an answer is kept on the device and serves while the server is away. */
-export const askKeeping = async <T>(path: string): Promise<T> => {
+const askOrCopy = async <T>(path: string): Promise<Kept<T>> => {
   try {
     const answer = await askServer<T>(path)
-    await keepAnswer(path, answer)
-    return answer
+    await keepCopy(path, answer)
+    return { answer, at: null }
   } catch (failure) {
     if (!(failure instanceof ApiFailure) || !failure.passing) throw failure
-    const kept = await deviceStore()
-      .then((db) => db.get('answers', path))
-      .catch(() => undefined)
-    if (kept === undefined) throw failure
-    return kept as T
+    const kept = await copyOf(path)
+    if (!kept) throw failure
+    return { answer: kept.answer as T, at: kept.at }
   }
 }
 
-/** Something the server is asked for when a view opens, with its waiting, failing and asking again. */
+/** As askServer, but an answer is kept on the device and serves while the server is away. */
+export const askKeeping = async <T>(path: string): Promise<T> => (await askOrCopy<T>(path)).answer
+
+/**
+ * Something the server is asked for when a view opens, with its waiting, failing and asking again. Out of reach the device's
+ * copy serves, the head of the view says of when it is, and it is asked for anew once the server is back.
+ */
 export const useAnswer = <T>(path: () => string) => {
   const data = shallowRef<T | null>(null)
   const failure = shallowRef<ApiFailure | null>(null)
+  const shown = Symbol()
   const load = async () => {
     failure.value = null
     try {
-      data.value = await askKeeping<T>(path())
+      const { answer, at } = await askOrCopy<T>(path())
+      data.value = answer
+      if (at === null) shownCopies.delete(shown)
+      else shownCopies.set(shown, at)
     } catch (error) {
       failure.value = error instanceof ApiFailure ? error : new ApiFailure(0, OUT_OF_REACH)
     }
   }
   watch(path, load, { immediate: true })
+  watch(reachable, (now) => {
+    if (now && (failure.value?.passing || shownCopies.has(shown))) void load()
+  })
+  onScopeDispose(() => shownCopies.delete(shown))
   return { data, failure, load }
 }

@@ -1,4 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { Copy } from './copies'
+import type { Keep } from './keeps'
 
 /** What the server said against an entry; its queue halts there until a person settles it. */
 export interface TurnedDown {
@@ -36,23 +38,32 @@ interface Schema extends DBSchema {
   photographs: { key: string; value: KeptPhotograph; indexes: { job: string } }
   /** Tries on the bench: this device's own until their results are handed in. */
   practice: { key: string; value: { readonly id: string } }
-  /** Machines, works and people, as the server last answered them, by path. */
-  answers: { key: string; value: unknown }
+  /** Machines, works and people, as the server last answered them. */
+  copies: { key: string; value: Copy }
+  /** Results of practice that the server has not been given yet. */
+  results: { key: string; value: { readonly id: string; readonly body: unknown } }
+  /** Jobs and machines that stay on this device, and since when. */
+  keeps: { key: string; value: Keep }
 }
 
 let opened: Promise<IDBPDatabase<Schema>> | null = null
 
 /** The device's own store; one for the whole program. */
 export const deviceStore = (): Promise<IDBPDatabase<Schema>> =>
-  (opened ??= openDB<Schema>('hushed-caliper', 3, {
+  (opened ??= openDB<Schema>('hushed-caliper', 4, {
     upgrade: (db, from) => {
       if (from < 1) {
         db.createObjectStore('outbox', { keyPath: 'n', autoIncrement: true }).createIndex('job', 'job')
         db.createObjectStore('jobs', { keyPath: 'id' })
-        db.createObjectStore('answers')
       }
       if (from < 2) db.createObjectStore('photographs', { keyPath: 'id' }).createIndex('job', 'job')
-      db.createObjectStore('practice', { keyPath: 'id' })
+      if (from < 3) db.createObjectStore('practice', { keyPath: 'id' })
+      db.createObjectStore('copies', { keyPath: 'path' })
+      db.createObjectStore('keeps', { keyPath: 'key' })
+      db.createObjectStore('results', { keyPath: 'id' })
+      // Copies without their times, of the versions before: asked for again.
+      const old = db as unknown as IDBDatabase
+      if (old.objectStoreNames.contains('answers')) old.deleteObjectStore('answers')
     },
     blocking: (_current, _blocked, event) => {
       opened = null

@@ -292,6 +292,30 @@ describe('a device whose store is full', () => {
     full.mockRestore()
   })
 
+  it('makes room with copies first, and says how many stand in memory when there is none', async () => {
+    const store = await deviceStore()
+    const add = store.add.bind(store) as (...row: unknown[]) => Promise<never>
+    let refuse = 1
+    const full = vi
+      .spyOn(store, 'add')
+      .mockImplementation(async (...row: unknown[]) =>
+        refuse-- > 0 ? Promise.reject(new DOMException('full', 'QuotaExceededError')) : add(...row),
+      )
+    const tab = openTab(() => AWAY)
+    tab.spare = 1
+    await tab.put(rowOf('job', 'a'))
+    expect(tab.held).toBe(0)
+    expect((await allRows()).map((r) => r.id)).toEqual(['a'])
+    refuse = 1
+    await tab.put(rowOf('job', 'b'))
+    expect(tab.held).toBe(1)
+    // Room again: what stood in memory is kept on the device before anything is sent.
+    await tab.send()
+    expect(tab.held).toBe(0)
+    expect((await allRows()).map((r) => r.id)).toEqual(['a', 'b'])
+    full.mockRestore()
+  })
+
   it('still lets a person settle what was turned down', async () => {
     const full = await fillStore()
     let refuse = true

@@ -24,6 +24,10 @@ export interface Around {
   readonly show: (rows: readonly OutboxRow[]) => void
   readonly taken: (job: string, entry: LogEntry) => void
   readonly reachable: (now: boolean) => void
+  /** How many entries stand in this window alone, as the device's store holds no more. */
+  readonly held: (inMemory: number) => void
+  /** Lets go of copies that can be had again; false when there is none to spare. */
+  readonly makeRoom: () => Promise<boolean>
   /** Tells the other tabs that rows have changed. */
   readonly tellTabs: () => void
   /** Runs something later, unless called off. */
@@ -53,6 +57,7 @@ export const openOutbox = (around: Around) => {
     const known = new Set(kept.map((r) => r.id))
     const ours = [...unkept.values(), ...writing.values()]
     show([...kept, ...ours.filter((r) => !known.has(r.id))])
+    around.held(unkept.size)
     // Another tab may have sent what this one could not.
     if (rows.length === 0) around.reachable(true)
   }
@@ -62,6 +67,22 @@ export const openOutbox = (around: Around) => {
   }
   const headOfJob = async (job: string) =>
     (await headOf(job).catch(() => undefined)) ?? [...unkept.values()].find((r) => r.job === job)
+  /** Entries go before copies: where the store is full those make room, one half after the other. */
+  const keep = async (row: OutboxRow): Promise<void> => {
+    try {
+      await addRow(row)
+    } catch (failure) {
+      if (!(await around.makeRoom().catch(() => false))) throw failure
+      await keep(row)
+    }
+  }
+  /** What stood in memory moves to the device once there is room again. */
+  const takeUp = async () => {
+    for (const row of [...unkept.values()]) {
+      await addRow(row)
+      unkept.delete(row.id)
+    }
+  }
   const drop = async (row: OutboxRow) => {
     if (row.n === undefined) unkept.delete(row.id)
     else await removeRow(row.n)
@@ -104,6 +125,7 @@ export const openOutbox = (around: Around) => {
 
   /** Sends all that waits, each job's queue by itself. */
   const send = async (): Promise<void> => {
+    await takeUp().catch(() => {})
     await reread()
     await Promise.all([...new Set(rows.map((r) => r.job))].map(sendJob))
   }
@@ -112,7 +134,7 @@ export const openOutbox = (around: Around) => {
   const put = async (row: OutboxRow): Promise<void> => {
     writing.set(row.id, row)
     show([...rows, row])
-    await addRow(row).catch(() => unkept.set(row.id, row))
+    await keep(row).catch(() => unkept.set(row.id, row))
     writing.delete(row.id)
     await changed()
     beginToSend(row.job)

@@ -54,6 +54,9 @@ export const openTab = (server: (row: OutboxRow) => Promise<Answer> | Answer) =>
     sent: [] as string[],
     reachable: true,
     told: 0,
+    held: 0,
+    /** Copies that could be let go of. */
+    spare: 0,
     /** What it would do later, and when. */
     later: [] as { ms: number; then: () => void }[],
   }
@@ -69,6 +72,10 @@ export const openTab = (server: (row: OutboxRow) => Promise<Answer> | Answer) =>
     reachable: (now) => {
       tab.reachable = now
     },
+    held: (inMemory) => {
+      tab.held = inMemory
+    },
+    makeRoom: async () => tab.spare-- > 0,
     tellTabs: () => void tab.told++,
     later: (ms, then) => {
       const planned = { ms, then }

@@ -23,6 +23,7 @@ const here = computed(() =>
 )
 /** As wide as the views have room side by side; see the style below. */
 const narrow = useMediaQuery('(max-width: 1190px)')
+const behind = useBehind()
 onMounted(() => {
   session.meetPeople().catch(() => null)
   void outbox.begin()
@@ -45,6 +46,7 @@ onMounted(() => {
       <span class="gap" />
       <SessionControls />
     </header>
+    <LazyDeviceStrip v-if="behind" />
     <main id="main"><slot /></main>
   </div>
 </template>

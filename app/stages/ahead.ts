@@ -1,4 +1,5 @@
 import type { Component } from 'vue'
+import { savesData } from '~/device/savesData'
 
 const loads: (() => Promise<unknown>)[] = []
 let begun = false
@@ -14,10 +15,6 @@ export const ahead = <T>(load: () => Promise<T>): (() => Promise<T>) => {
 /** A part of a job's view that is loaded so. */
 export const loadedAhead = <C extends Component>(load: () => Promise<{ default: C }>): C =>
   defineAsyncComponent(ahead(load))
-
-/** Who pays for what is fetched has said that nothing shall be fetched unasked. */
-const savesData = (): boolean =>
-  Boolean((navigator as Navigator & { connection?: { saveData?: boolean } }).connection?.saveData)
 
 /**
  * Fetches all of it while the network is there, and parts of parts as they come, so that none is missing when it has

@@ -5,12 +5,16 @@ import { fromWire, toWire } from '~~/shared/logbook/lifts'
 import type { OutboxRow } from '~/device/database'
 import { photographsOf } from '~~/shared/photographs/photographs'
 import { forgetPhotographs, sendPhotographs } from '~/device/photographs'
+import { makeRoom } from '~/device/keeps'
 import { openOutbox, type Answer, type Settlement } from '~/device/outbox'
+import { reachable } from '~/device/reach'
 import { gate } from '~/people/gate'
 import { takeOverOldQueue } from '~/device/outboxQueue'
 
 /** A connection that is neither answered nor broken would hold the queue for good: sending twice is harmless. */
 const PATIENCE_SECONDS = 10
+/** Out of reach with nothing to send, the server is looked for as often. */
+const LOOK_EVERY_MS = 6000
 
 const request = (row: OutboxRow) => {
   const { receivedAt: _, ...draft } = row.entry
@@ -49,7 +53,8 @@ const sendToServer = async (row: OutboxRow): Promise<Answer> => {
 export const useOutbox = defineStore('outbox', () => {
   const session = useSession()
   const rows = shallowRef<readonly OutboxRow[]>([])
-  const reachable = ref(true)
+  /** Entries that stand in this window alone, as the device is full. */
+  const held = ref(0)
   /** The line on which news of the job in view comes is up. */
   const linked = ref(false)
   const received = shallowRef<{ job: string; entry: LogEntry } | null>(null)
@@ -57,6 +62,11 @@ export const useOutbox = defineStore('outbox', () => {
 
   const waiting = computed(() => rows.value.filter((r) => r.turnedDown === null))
   const turnedDown = computed(() => rows.value.filter((r) => r.turnedDown !== null))
+  /** When the oldest of what waits was written; null when nothing does. */
+  const since = computed((): string | null => {
+    const written = rows.value.flatMap((r) => (typeof r.entry.madeAt === 'string' ? [r.entry.madeAt] : []))
+    return written.sort()[0] ?? null
+  })
 
   const outbox = openOutbox({
     send: sendToServer,
@@ -69,6 +79,10 @@ export const useOutbox = defineStore('outbox', () => {
     reachable: (now) => {
       reachable.value = now
     },
+    held: (inMemory) => {
+      held.value = inMemory
+    },
+    makeRoom: () => makeRoom(location.pathname.split('/').pop() ?? ''),
     tellTabs: () => channel?.postMessage('changed'),
     later: (ms, then) => {
       const timer = setTimeout(then, ms)
@@ -89,6 +103,11 @@ export const useOutbox = defineStore('outbox', () => {
     await takeOverOldQueue()
     channel?.addEventListener('message', () => void outbox.reread())
     window.addEventListener('online', () => void outbox.send())
+    watch(reachable, (now) => now && void outbox.send())
+    setInterval(() => {
+      if (!reachable.value && !document.hidden)
+        void askServer('/api/health', { seconds: 4 }).catch(() => null)
+    }, LOOK_EVERY_MS)
     watch(
       () => session.signedIn,
       () => void outbox.send(),
@@ -96,5 +115,5 @@ export const useOutbox = defineStore('outbox', () => {
     await outbox.send()
   }
 
-  return { rows, waiting, turnedDown, reachable, linked, received, begin, post, settle }
+  return { rows, waiting, turnedDown, since, held, reachable, linked, received, begin, post, settle }
 })

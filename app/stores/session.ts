@@ -3,6 +3,7 @@ import { leaveTo, type Leave, type Right } from '~~/core/logbook/may'
 import type { UnitSystem } from '~~/core/units/unitSystem'
 import type { SessionAnswer } from '~~/shared/people/answers'
 import type { Person, Works } from '~~/shared/register/works'
+import { keepCopy } from '~/device/copies'
 import { gate, letIn } from '~/people/gate'
 
 const ASK_AGAIN_MS = 2500
@@ -42,7 +43,7 @@ export const useSession = defineStore('session', () => {
   const take = (answer: SessionAnswer) => {
     const before = device.value?.current
     device.value = answer
-    void keepAnswer(SESSION, answer)
+    void keepCopy(SESSION, answer)
     if (!answer.current) return
     wentOn.value = false
     authorId.value = answer.current.id

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { dayWords, timeWords } from './days'
+import { dayWords, momentWords, timeWords } from './days'
 import { OWN_END } from './words'
 
 describe('a moment is told', () => {
@@ -10,5 +10,10 @@ describe('a moment is told', () => {
   it('as a time of the clock on the wall', () => {
     expect(timeWords('2026-03-03T07:05:59')).toBe('07:05')
     expect(timeWords(new Date(2026, 2, 3, 0, 0).getTime())).toBe('00:00')
+  })
+  it('by its time alone on its own day, by its day too on any other', () => {
+    const now = '2026-03-03T18:00:00'
+    expect(momentWords('2026-03-03T07:05:00', { words: OWN_END }, now)).toBe('07:05')
+    expect(momentWords('2026-03-02T07:05:00', { words: OWN_END }, now)).toBe('2 Mar 2026, 07:05')
   })
 })

@@ -13,3 +13,13 @@ export const timeWords = (moment: string | number): string => {
   const at = new Date(moment)
   return [at.getHours(), at.getMinutes()].map((n) => String(n).padStart(2, '0')).join(':')
 }
+
+/** A moment as one says it on its own day: 07:05; on any other day with the day before it. */
+export const momentWords = (
+  moment: string | number,
+  telling: Pick<Telling, 'words'>,
+  now: string | number = Date.now(),
+): string =>
+  dayWords(moment, telling) === dayWords(now, telling)
+    ? timeWords(moment)
+    : `${dayWords(moment, telling)}, ${timeWords(moment)}`

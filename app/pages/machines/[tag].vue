@@ -25,6 +25,7 @@ const GearNow = defineAsyncComponent(() => import('~/components/history/GearNow.
 const LineByJob = defineAsyncComponent(() => import('~/components/history/LineByJob.vue'))
 const TrainNow = defineAsyncComponent(() => import('~/components/history/TrainNow.vue'))
 const BeltDrive = defineAsyncComponent(() => import('~/components/history/BeltDrive.vue'))
+const KeepMachine = defineAsyncComponent(() => import('~/components/device/KeepMachine.vue'))
 const behind = useBehind()
 
 const route = useRoute()
@@ -150,6 +151,12 @@ const saved = (now: string) =>
             <p v-if="notRetired" class="fault" role="alert">{{ notRetired }}</p>
           </div>
           <div class="actions">
+            <KeepMachine
+              v-if="behind && session.may('log')"
+              :key="data.machine.tag"
+              :tag="data.machine.tag"
+              :name="data.machine.name"
+            />
             <template v-if="session.may('register')">
               <el-button class="quiet-button" @click="copying = true">{{ w.copy }}</el-button>
               <el-button class="quiet-button" @click="changing = true">{{ w.change }}</el-button>

@@ -28,7 +28,7 @@ const failure = shallowRef<ApiFailure | null>(null)
 const fetchAll = async () => {
   if (!session.authorId) return
   try {
-    answer.value = await askServer<PracticeAnswer>(`/api/practice?person=${session.authorId}`)
+    answer.value = await askKeeping<PracticeAnswer>(`/api/practice?person=${session.authorId}`)
     failure.value = null
   } catch (error) {
     if (!(error instanceof ApiFailure)) throw error

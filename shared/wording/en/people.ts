@@ -51,6 +51,7 @@ export const people = {
     new: 'The new one',
     changed: 'Changed. Your other devices ask for it.',
     people: 'People and customers',
+    device: 'On this device',
     save: 'Change it',
     back: 'Back',
   },

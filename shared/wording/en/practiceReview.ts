@@ -130,7 +130,8 @@ const practiceReview = {
     handIn: 'Hand it in',
     handedIn: 'It is in your practice book.',
     notHandedIn:
-      'It could not be handed in: the server is out of reach. It stays on this device; hand it in when the network is back.',
+      'It could not be handed in, and this device has no room for it. Try again when the network is back.',
+    handsItselfIn: 'It stays on this device and hands itself in once the server is back.',
     again: 'The same again',
     another: 'Another machine of this lesson',
     link: 'A link to this machine, for somebody else',

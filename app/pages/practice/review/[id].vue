@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { handIn as giveIn, waitsToBeHandedIn } from '~/practice/handIn'
 import dayjs from 'dayjs'
 import { lessonOf, seedAfter } from '~~/core/practice/lessons'
 import type { Review } from '~~/core/practice/reviews'
@@ -72,28 +73,37 @@ const goBack = async (m: Moment) => {
   await navigateTo(`/practice/${await practice.branch(kept, logged >= 0 ? logged : m.from)}`)
 }
 
-const handed = ref<'no' | 'yes' | 'failed'>(record.value?.finishedAt ? 'yes' : 'no')
-watch(record, (r) => (handed.value = r?.finishedAt ? 'yes' : 'no'))
+/** A try on this device is a result of the same id at the works. */
+const resultId = (kept: { readonly id: string }) => kept.id.replace('practice-', '')
+const handed = ref<'no' | 'yes' | 'waits' | 'failed'>(record.value?.finishedAt ? 'yes' : 'no')
+watch(
+  () => record.value?.id,
+  async () => {
+    const r = record.value
+    handed.value = r?.finishedAt ? 'yes' : 'no'
+    if (r?.finishedAt && (await waitsToBeHandedIn(resultId(r)))) handed.value = 'waits'
+  },
+  { immediate: true },
+)
 const handIn = async () => {
   const { record: kept } = practice
   if (!kept || !review.value) return
   const finishedAt = new Date().toISOString()
   const { person, lesson: of, machine, seed, hands } = kept
   try {
-    await askServer('/api/practice/results', {
-      method: 'POST',
-      body: resultOf(review.value, {
-        id: kept.id.replace('practice-', ''),
-        person,
-        lesson: of,
-        machine: `${machine.tag} ${machine.name}`,
-        seed,
-        hands,
-        finishedAt,
-      }),
+    const id = resultId(kept)
+    const result = resultOf(review.value, {
+      id,
+      person,
+      lesson: of,
+      machine: `${machine.tag} ${machine.name}`,
+      seed,
+      hands,
+      finishedAt,
     })
+    const atServer = await giveIn(id, result)
     practice.finish()
-    handed.value = 'yes'
+    handed.value = atServer ? 'yes' : 'waits'
   } catch (failure) {
     if (!(failure instanceof ApiFailure)) throw failure
     handed.value = 'failed'
@@ -220,7 +230,8 @@ const how = computed(() => {
           </ol>
           <div class="next">
             <p v-if="handed === 'failed'" role="alert">{{ w.review.notHandedIn }}</p>
-            <p v-if="handed === 'yes'" role="status">{{ w.review.handedIn }}</p>
+            <p v-if="handed === 'waits'" role="status">{{ w.review.handsItselfIn }}</p>
+            <p v-else-if="handed === 'yes'" role="status">{{ w.review.handedIn }}</p>
             <el-button v-else class="next-button" @click="handIn">{{ w.review.handIn }}</el-button>
             <el-button class="quiet-button" @click="again(record.seed)">{{ w.review.again }}</el-button>
             <el-button v-if="lesson" class="quiet-button" @click="again(seedAfter(lesson, record.seed))">{{
