@@ -19,7 +19,35 @@ program.addToCacheList([
   { url: '/', revision: BUILD },
 ])
 
-self.addEventListener('install', (event) => void program.install(event))
+/** Files under way at once: one after the other takes a minute where each waits for the network. */
+const LANES = 8
+const fetchAll = async (): Promise<void> => {
+  const cache = await caches.open(ofBuild(BUILD))
+  const left = [...FILES]
+  const lane = async (): Promise<void> => {
+    for (let url = left.shift(); url !== undefined; url = left.shift()) {
+      if (await cache.match(url)) continue
+      const answer = await fetch(url)
+      if (answer.ok) await cache.put(url, answer)
+    }
+  }
+  await Promise.all(Array.from({ length: LANES }, lane))
+}
+
+/** Where the browser can be told beforehand whom to ask, parts come from the device without waking this worker. */
+interface TellsBeforehand {
+  readonly addRoutes?: (
+    routes: readonly { readonly condition: { readonly urlPattern: string }; readonly source: 'cache' }[],
+  ) => Promise<void>
+}
+
+self.addEventListener('install', (event) => {
+  const { addRoutes } = event as TellsBeforehand
+  const parts = { condition: { urlPattern: '/_nuxt/*' }, source: 'cache' } as const
+  if (addRoutes) event.waitUntil(addRoutes.call(event, [parts]))
+  // What is missing or came broken is fetched once more, and without all of it nothing is installed.
+  event.waitUntil(fetchAll().then(() => program.install(event)))
+})
 
 self.addEventListener('activate', (event) => {
   const tidy = async () => {

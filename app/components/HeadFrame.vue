@@ -70,6 +70,7 @@ h1 :deep(a) {
   }
   h1 {
     flex: 1;
+    min-width: 76px;
     overflow: hidden;
     text-overflow: ellipsis;
   }

@@ -90,7 +90,7 @@ export const useSum = (id: string, takes: SumTakes = []) => {
   }
 
   const read = computed(() => readForm(form, kept.value.texts, session.units, words, formOf))
-  const { answer, steps, busy, failed, stop, needsServer } = useSumAnswer(id, () =>
+  const { answer, steps, busy, failed, stop } = useSumAnswer(id, () =>
     Object.keys(read.value.faults).length > 0 ? null : read.value.input,
   )
 
@@ -128,6 +128,5 @@ export const useSum = (id: string, takes: SumTakes = []) => {
     stop,
     clear,
     fill,
-    needsServer,
   }
 }

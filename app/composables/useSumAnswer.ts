@@ -5,7 +5,7 @@ import type { Sums } from '~/workers/sum.worker'
 
 type Input = { readonly units: UnitSystem }
 
-/** Sums whose solver runs on the server: it is large, and a train is planned at a desk. */
+/** Sums whose solver runs on the server: it is large, and a train is planned at a desk. Out of reach the device runs it, which takes longer. */
 const AT_SERVER: ReadonlySet<string> = new Set(['train-plan'])
 
 /** Where no worker can be had the page works it out itself; fetched while the network is there. */
@@ -51,6 +51,7 @@ export const useSumAnswer = (id: string, input: () => unknown) => {
     let found: WorkedOut | null = null
     try {
       if (AT_SERVER.has(id)) found = await atServer(id, plain)
+      if (found) end()
       else if (!worker) {
         worker = new Worker(new URL('../workers/sum.worker.ts', import.meta.url), { type: 'module' })
         remote = wrap<Sums>(worker)
@@ -91,5 +92,5 @@ export const useSumAnswer = (id: string, input: () => unknown) => {
   onScopeDispose(stop)
   const answer = computed(() => out.value?.answer ?? null)
   const steps = computed(() => out.value?.steps ?? [])
-  return { answer, steps, busy, failed, stop, needsServer: AT_SERVER.has(id) }
+  return { answer, steps, busy, failed, stop }
 }

@@ -63,7 +63,8 @@ export const keepMachineFresh = async (tag: string): Promise<void> => {
 const adopt = async (): Promise<void> => {
   const known = new Set((await allKeeps()).map((k) => k.id))
   for (const job of (await (await deviceStore()).getAll('jobs')) as unknown as readonly JobAnswer[])
-    if (!known.has(job.id)) await noteKeep('job', job.id, { tag: job.machine.tag, name: job.machine.name })
+    if (!known.has(job.id))
+      await noteKeep('job', job.id, { tag: job.machine.tag, name: job.machine.name, opened: true })
 }
 
 /**

@@ -17,7 +17,7 @@ export const keepJob = async (answer: JobAnswer, used: boolean): Promise<void> =
         name: machine.name,
         copiedAt: now,
         closed: entries.some((e) => e.kind === 'job-closed'),
-        ...(used ? { usedAt: now } : {}),
+        ...(used ? { usedAt: now, opened: true } : {}),
       }),
     )
     .catch(() => null)

@@ -29,6 +29,7 @@ const keep = (id: string, more: Partial<Keep> = {}): Keep => ({
   pinned: false,
   copiedAt: NOW,
   closed: false,
+  opened: true,
   ...more,
 })
 const ids = (keeps: readonly Keep[]) => keeps.map((k) => k.id)

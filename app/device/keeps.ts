@@ -13,7 +13,9 @@ export interface Keep {
   readonly id: string
   readonly tag: string
   readonly name: string
-  /** When it was opened here last, in milliseconds. */
+  /** Somebody opened it here; otherwise it came along with a machine whose past it is. */
+  readonly opened: boolean
+  /** When it was opened here last, or came, in milliseconds. */
   readonly usedAt: number
   /** Stays until somebody lets it go. */
   readonly pinned: boolean
@@ -60,7 +62,15 @@ export const noteKeep = async (
   const db = await deviceStore()
   const key = keyOf(what, id)
   const work = db.transaction('keeps', 'readwrite')
-  const blank = { tag: '', name: '', usedAt: Date.now(), pinned: false, copiedAt: null, closed: false }
+  const blank = {
+    tag: '',
+    name: '',
+    opened: false,
+    usedAt: Date.now(),
+    pinned: false,
+    copiedAt: null,
+    closed: false,
+  }
   const before = (await work.store.get(key)) ?? blank
   await work.store.put({ ...before, ...now, key, what, id })
   await work.done

@@ -6,7 +6,6 @@ import type { InstrumentLink, LiveSample } from '~~/shared/instruments/link'
 import type { Call } from '~~/shared/secondScreen/call'
 import { deviceStore } from '~/device/database'
 import { keepJob } from '~/device/keepJob'
-import { noteKeep } from '~/device/keeps'
 import type { Door, OpenedJob } from './door'
 
 /** A job's answer, of whatever version it was kept in, as core folds it today. */
@@ -31,12 +30,11 @@ export const serverDoor = (): Door => {
   return {
     load: async (job) => {
       const answer = await askServer<JobAnswer>(`/api/jobs/${job}`)
-      await keepJob(answer, true)
+      await keepJob(answer, false)
       return read(answer)
     },
     recall: async (job) => {
       const kept = (await (await deviceStore()).get('jobs', job)) as JobAnswer | undefined
-      if (kept) await noteKeep('job', job, { usedAt: Date.now() }).catch(() => null)
       return kept ? read(kept) : null
     },
     post: (job, entry) => void outbox.post(job, entry),

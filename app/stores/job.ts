@@ -15,6 +15,7 @@ import { partMachine } from '~~/shared/register/partMachine'
 import type { MachineSnapshot } from '~~/shared/register/machine'
 import { wordsFrom } from '~~/shared/wording/words'
 import { composeEntry, refusedToLog, type Refused } from '~/device/composeEntry'
+import { noteKeep } from '~/device/keeps'
 import { askSecond } from '~/people/gate'
 import type { Door, InstrumentDoor, OpenedJob } from '~/doors/door'
 import { isPractice } from '~/doors/isPractice'
@@ -201,6 +202,8 @@ export const useJob = defineStore('job', () => {
     // The first time on this device a job opens in the units its machine is kept in; later, as left.
     if (fresh) session.switchUnits(opened.units)
     localStorage.setItem(seenUnder(jobId), 'yes')
+    // A full device store costs only that it goes sooner.
+    if (door === server) void noteKeep('job', jobId, { opened: true, usedAt: Date.now() }).catch(() => null)
     stop?.()
     links.value = []
     stop = door.listen(jobId, {

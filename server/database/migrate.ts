@@ -42,16 +42,25 @@ const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Mig
   { name: '0019-people', migration: people },
 ]
 
-const source: Knex.MigrationSource<(typeof MIGRATIONS)[number]> = {
-  getMigrations: () => Promise.resolve([...MIGRATIONS]),
+const sourceOf = (migrations: typeof MIGRATIONS): Knex.MigrationSource<(typeof MIGRATIONS)[number]> => ({
+  getMigrations: () => Promise.resolve([...migrations]),
   getMigrationName: (m) => m.name,
   getMigration: (m) => Promise.resolve(m.migration),
-}
+})
+const source = sourceOf(MIGRATIONS)
 
 /** Brings the database to the newest migration; answers the names it ran. */
 export const migrateUp = async (knex: Knex): Promise<readonly string[]> => {
   const [, ran] = (await knex.migrate.latest({ migrationSource: source })) as [number, string[]]
   return ran
+}
+
+/** Lays out an empty database as it was at an earlier migration; false when there is none of that name. */
+export const migrateTo = async (knex: Knex, name: string): Promise<boolean> => {
+  const last = MIGRATIONS.findIndex((m) => m.name === name)
+  if (last < 0) return false
+  await knex.migrate.latest({ migrationSource: sourceOf(MIGRATIONS.slice(0, last + 1)) })
+  return true
 }
 
 /** Takes back every migration; answers the names. */

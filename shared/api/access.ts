@@ -103,6 +103,7 @@ export const ACCESS: Readonly<Record<RouteName, Access>> = {
   makeFeed: { asks: 'read' },
   endFeed: { asks: 'read' },
   bringJob: { asks: 'files' },
+  worksArchive: { asks: 'people' },
 
   peopleInFull: reads('people'),
   addPerson: { asks: 'people' },

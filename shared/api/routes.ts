@@ -444,6 +444,14 @@ export const ROUTES = {
     answers: 'text/csv',
     seconds: 45,
   },
+  worksArchive: {
+    method: 'get',
+    path: '/api/files/works.tar.gz',
+    summary:
+      'The whole works as one archive: JSON Lines a table, a JPEG a photograph. The same works gives the same bytes; no secret is in it.',
+    answers: 'application/gzip',
+    seconds: Number.POSITIVE_INFINITY,
+  },
   report: {
     method: 'get',
     path: '/api/jobs/{id}/report.pdf',

@@ -36,6 +36,7 @@ export const DEEDS = [
   'makeFeed',
   'endFeed',
   'bringJob',
+  'worksArchive',
   'addPerson',
   'changePerson',
   'resetSecret',

@@ -60,6 +60,12 @@ test('from a cold start with no server: a job goes on, sums and practice too, an
     await expect(cold.getByRole('heading', { level: 1 })).toBeVisible()
     await expect(cold.getByText('The program can’t be reached', { exact: false })).toHaveCount(0)
   }
+  // Sums are worked out here, the one with the large solver too.
+  for (const sum of ['rim-face', 'train-plan']) {
+    await cold.goto(`/sums/${sum}`)
+    await cold.getByRole('button', { name: 'Fill in the example' }).click()
+    await expect(cold.getByRole('button', { name: 'Copy as text' })).toBeEnabled()
+  }
   await cold.goto('/practice?lesson=bracket-that-slips&seed=4711')
   await cold.waitForURL(/\/practice\/practice-/)
   await cold.getByRole('button', { name: 'a quarter on' }).click()

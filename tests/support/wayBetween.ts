@@ -25,8 +25,8 @@ export const wayTo = async (program: string) => {
     }
     const { url: path = '/', method } = req
     const newer = state.build !== '' && path.startsWith('/sw.js')
-    const headers = { ...req.headers }
-    if (newer) for (const h of ['if-none-match', 'if-modified-since', 'accept-encoding']) delete headers[h]
+    // A worker that is to be changed comes whole and as it is written.
+    const headers = newer ? { host: req.headers.host } : req.headers
     const on = request({ hostname, port, path, method, headers }, (answer) => {
       if (newer) void asNewer(answer, res)
       else {

@@ -32,9 +32,10 @@ const later = useLater(shown)
 }
 @media (max-width: 900px) {
   .connection {
-    max-width: 30vw;
+    max-width: 118px;
     white-space: normal;
     text-align: right;
+    line-height: 1.15;
   }
 }
 </style>

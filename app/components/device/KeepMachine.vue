@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { deviceWords } from '~~/shared/wording/en'
 import { keepOf, noteKeep } from '~/device/keeps'
+import { asOf } from '~/device/shownCopies'
 import { keepMachineFresh } from '~/device/keepFresh'
 
 /** Notes that a machine was opened on this device, and pins it with the job open on it. */
@@ -9,11 +10,12 @@ const words = useWords()
 const w = deviceWords(words).pin
 const pinned = ref(false)
 const full = ref(false)
-const note = (now: { pinned?: boolean; usedAt?: number }) =>
-  noteKeep('machine', props.tag, { ...now, tag: props.tag, name: props.name })
+const note = (now: { pinned?: boolean; usedAt?: number; copiedAt?: number }) =>
+  noteKeep('machine', props.tag, { ...now, opened: true, tag: props.tag, name: props.name })
 onMounted(async () => {
   pinned.value = (await keepOf('machine', props.tag))?.pinned ?? false
-  await note({ usedAt: Date.now() }).catch(() => null)
+  const now = Date.now()
+  await note({ usedAt: now, ...(asOf() === null ? { copiedAt: now } : {}) }).catch(() => null)
 })
 const pin = async () => {
   full.value = false

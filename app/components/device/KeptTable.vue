@@ -13,15 +13,17 @@ const words = useWords()
 const w = deviceWords(words).kept
 const waits = computed(() => new Set(outbox.rows.map((r) => r.job)))
 const rows = computed(() =>
-  props.keeps.map((k) => ({
-    ...k,
-    to: k.what === 'job' ? `/jobs/${k.id}` : `/machines/${encodeURIComponent(k.id)}`,
-    kind: k.what === 'machine' ? w.machine : k.closed ? w.closedJob : w.job,
-    used: momentWords(k.usedAt, { words }),
-    copied: k.copiedAt === null ? w.never : momentWords(k.copiedAt, { words }),
-    full: `${k.tag} ${k.name}`,
-    waits: waits.value.has(k.id),
-  })),
+  props.keeps
+    .filter((k) => k.opened || k.pinned)
+    .map((k) => ({
+      ...k,
+      to: k.what === 'job' ? `/jobs/${k.id}` : `/machines/${encodeURIComponent(k.id)}`,
+      kind: k.what === 'machine' ? w.machine : k.closed ? w.closedJob : w.job,
+      used: momentWords(k.usedAt, { words }),
+      copied: k.copiedAt === null ? w.never : momentWords(k.copiedAt, { words }),
+      full: `${k.tag} ${k.name}`,
+      waits: waits.value.has(k.id),
+    })),
 )
 const pin = async (keep: Keep, pinned: boolean) => {
   await noteKeep(keep.what, keep.id, { pinned })
@@ -53,15 +55,15 @@ const freshen = async () => {
     <p v-if="away" role="alert">{{ w.away }}</p>
     <p v-if="rows.length === 0">{{ w.none }}</p>
     <el-table v-else :data="rows" row-key="key" class="panel">
-      <el-table-column :label="w.columns.what" min-width="260">
+      <el-table-column :label="w.columns.what" min-width="240">
         <template #default="{ row }"
-          ><NuxtLink :to="row.to">{{ row.full }}</NuxtLink>
-          <span class="muted">{{ row.kind }}</span></template
+          ><NuxtLink :to="row.to">{{ row.full }}</NuxtLink
+          ><span class="muted kind">{{ row.kind }}</span></template
         >
       </el-table-column>
-      <el-table-column prop="used" :label="w.columns.used" min-width="160" />
-      <el-table-column prop="copied" :label="w.columns.copied" min-width="160" />
-      <el-table-column :label="w.columns.pinned" width="100">
+      <el-table-column prop="used" :label="w.columns.used" min-width="120" />
+      <el-table-column prop="copied" :label="w.columns.copied" min-width="120" />
+      <el-table-column :label="w.columns.pinned" width="90">
         <template #default="{ row }"
           ><el-checkbox
             :model-value="row.pinned"
@@ -87,10 +89,20 @@ const freshen = async () => {
 </template>
 
 <style scoped>
+.kind {
+  margin-left: 8px;
+}
 .head {
   display: flex;
   align-items: center;
   justify-content: space-between;
   gap: 16px;
+  margin-top: 22px;
+}
+.head h2 {
+  margin: 0;
+}
+.el-table {
+  margin-top: 10px;
 }
 </style>

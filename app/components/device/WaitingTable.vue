@@ -48,7 +48,7 @@ const rows = computed(() => {
     <h2>{{ w.title }}</h2>
     <p v-if="rows.length === 0">{{ w.none }}</p>
     <el-table v-else :data="rows" class="panel">
-      <el-table-column :label="w.columns.what" min-width="220">
+      <el-table-column :label="w.columns.what" min-width="180">
         <template #default="{ row }">
           {{ row.what }}
           <p v-if="row.down" class="fault">
@@ -56,14 +56,14 @@ const rows = computed(() => {
           </p>
         </template>
       </el-table-column>
-      <el-table-column :label="w.columns.job" min-width="110">
+      <el-table-column :label="w.columns.job" min-width="90">
         <template #default="{ row }"
           ><NuxtLink :to="`/jobs/${row.job}`">{{ row.tag }}</NuxtLink></template
         >
       </el-table-column>
-      <el-table-column prop="by" :label="w.columns.by" min-width="180" />
-      <el-table-column prop="at" :label="w.columns.at" min-width="150" />
-      <el-table-column prop="state" :label="w.columns.state" min-width="190" />
+      <el-table-column prop="by" :label="w.columns.by" min-width="150" />
+      <el-table-column prop="at" :label="w.columns.at" min-width="110" />
+      <el-table-column prop="state" :label="w.columns.state" min-width="150" />
     </el-table>
     <p v-if="resultsWaiting > 0">{{ w.practice(resultsWaiting) }}</p>
   </section>

@@ -12,7 +12,7 @@ const props = defineProps<{ id: string }>()
 const session = useSession()
 const words = useWords()
 const w = quickWords
-const { form, read, answer, steps, busy, failed, issues, schema, stop, clear, fill, needsServer } = useSum(
+const { form, read, answer, steps, busy, failed, issues, schema, stop, clear, fill } = useSum(
   props.id,
   SUM_BOARDS[props.id]?.takes,
 )
@@ -23,7 +23,7 @@ const opened = ref<string[]>([])
 const sum = computed(() => w.sums[props.id as QuickSumId])
 const rows = computed(() => (answer.value?.ok ? resultRows(schema, answer.value.result, session.units) : []))
 const headline = computed(() => {
-  if (failed.value) return needsServer ? w.serverAway : w.failed
+  if (failed.value) return w.failed
   if (busy.value && !answer.value) return w.working
   if (answer.value?.ok) return sentenceOf(props.id, answer.value.result, { words, units: session.units })
   const [fault] = Object.values(read.value.faults)

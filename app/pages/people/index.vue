@@ -2,6 +2,7 @@
 import { peopleWords, shellWords } from '~~/shared/wording/en'
 import CustomerList from '~/components/people/CustomerList.vue'
 import DeedsList from '~/components/people/DeedsList.vue'
+import WorksArchive from '~/components/people/WorksArchive.vue'
 import PeopleList from '~/components/people/PeopleList.vue'
 
 /** People and what they may, customers with their machines, and who did what: a lead's. */
@@ -9,7 +10,7 @@ const session = useSession()
 const words = useWords()
 const w = peopleWords(words).admin
 useHead({ title: shellWords(words).pageTitle(w.title) })
-const tab = ref<'people' | 'customers' | 'deeds'>('people')
+const tab = ref<'people' | 'customers' | 'deeds' | 'works'>('people')
 const may = computed(() => session.leave('people') === 'alone')
 </script>
 
@@ -21,6 +22,7 @@ const may = computed(() => session.leave('people') === 'alone')
       <el-tab-pane :label="w.people" name="people" lazy><PeopleList /></el-tab-pane>
       <el-tab-pane :label="w.customers" name="customers" lazy><CustomerList /></el-tab-pane>
       <el-tab-pane :label="w.deeds" name="deeds" lazy><DeedsList /></el-tab-pane>
+      <el-tab-pane :label="w.works" name="works" lazy><WorksArchive /></el-tab-pane>
     </el-tabs>
   </div>
 </template>

@@ -12,7 +12,7 @@ export const device = {
       'This page came over plain http, so the browser keeps no program for it: it works on while a page is open, and does not open without the network. Over https it does; docs/production.md tells how.',
     no: 'This browser keeps no program: it works on while a page is open, and does not open without the network.',
     install: 'Put it among this device’s own programs',
-    installNote: 'Or by the browser’s menu: “Install”, or “Add to home screen”.',
+    installNote: 'The browser’s menu puts it among this device’s own programs: “Install”, or “Add to home screen”.',
     build: (id: string) => `Version ${id}`,
   },
   waits: {
@@ -43,7 +43,7 @@ export const device = {
     pin: (name: string) => `Pin ${name}`,
     letGo: 'Let go',
     letGoOf: (name: string) => `Let go of ${name}`,
-    waits: 'something waits',
+    waits: 'entries wait',
     freshen: 'Fetch them anew',
     freshening: 'Fetching …',
     away: 'The server is out of reach: these are the copies there are.',

@@ -70,6 +70,12 @@ export const people = {
     people: 'People',
     customers: 'Customers',
     deeds: 'Who did what',
+    works: 'The works',
+    archive: 'The whole works as one archive',
+    archiveNote:
+      'Every job with every entry and photograph, machines, limits, stores, people and who did what: JSON Lines a table, packed as tar and gzip, which any desk opens. No PIN is in it. The same works gives the same bytes.',
+    archiveBack:
+      'It comes back into an empty database: npm run works -- in file. A single job comes in at the logbook; machines, limits, sections and stores in their own views.',
     onlyLeads: 'This is for leads. Sign in as one, or ask one.',
     add: 'Add somebody',
     edit: (name: string) => `Change ${name}`,
@@ -162,6 +168,7 @@ export const people = {
       makeFeed: 'made a calendar to subscribe to',
       endFeed: 'ended a calendar',
       bringJob: 'brought a job in',
+      worksArchive: 'took the whole works out',
       addPerson: 'added somebody',
       changePerson: 'changed somebody',
       resetSecret: 'gave a new PIN',

@@ -30,7 +30,6 @@ export const quick = {
   give: 'Still to give',
   working: 'Working it out …',
   failed: 'It could not be worked out here. Load the page again, or take fewer rows.',
-  serverAway: 'This one needs the server, which is out of reach. Try again when it is back.',
   stop: 'Stop',
   known: 'Worked out.',
   keep: {
