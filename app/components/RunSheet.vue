@@ -7,7 +7,7 @@ import { stageKey } from '~/composables/useKeys'
 const props = defineProps<{ job: Job; stage: StageId }>()
 defineEmits<{ open: [stage: StageId] }>()
 const telling = useTelling()
-const { kind } = storeToRefs(useJob())
+const { kind, machine } = storeToRefs(useJob())
 const findings = computed(() => kind.value?.findings(props.job, telling.value) ?? {})
 const words = computed(() => sheetWords(telling.value.words))
 /** A longer sheet stands closer, so that sixteen stages are seen at once under 800 px. */
@@ -28,6 +28,9 @@ const phases = computed(() => {
   })
   return groups
 })
+const about = computed(() =>
+  [machine.value?.tag, machine.value?.name, words.value.stages[props.stage].name].join(' '),
+)
 const told = (row: Row) =>
   shellWords(telling.value.words).stageTold(
     words.value.stages[row.id].name,
@@ -69,6 +72,7 @@ const told = (row: Row) =>
     <div class="below">
       <SeenFrom />
       <RemarkButton />
+      <PictureButton :about="about" short />
     </div>
   </nav>
 </template>

@@ -104,6 +104,7 @@ const copyLink = () =>
     </div>
     <div class="next">
       <el-button v-if="example" link class="text-button" @click="fill(example)">{{ w.example }}</el-button>
+      <PictureButton v-if="drawing" :about="sum.ask" />
       <el-button link class="text-button" @click="clear">{{ w.clear }}</el-button>
       <el-button link class="text-button" @click="copyLink">{{ w.link }}</el-button>
       <el-button link class="text-button" :disabled="!answer?.ok" @click="keeping = true">{{

@@ -25,6 +25,7 @@ const GearNow = defineAsyncComponent(() => import('~/components/history/GearNow.
 const LineByJob = defineAsyncComponent(() => import('~/components/history/LineByJob.vue'))
 const TrainNow = defineAsyncComponent(() => import('~/components/history/TrainNow.vue'))
 const BeltDrive = defineAsyncComponent(() => import('~/components/history/BeltDrive.vue'))
+const PictureButton = defineAsyncComponent(() => import('~/components/picture/PictureButton.vue'))
 const KeepMachine = defineAsyncComponent(() => import('~/components/device/KeepMachine.vue'))
 const behind = useBehind()
 
@@ -151,6 +152,7 @@ const saved = (now: string) =>
             <p v-if="notRetired" class="fault" role="alert">{{ notRetired }}</p>
           </div>
           <div class="actions">
+            <PictureButton v-if="behind" :about="`${data.machine.tag} ${data.machine.name}`" />
             <KeepMachine
               v-if="behind && session.may('log')"
               :key="data.machine.tag"

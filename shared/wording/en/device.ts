@@ -12,7 +12,8 @@ export const device = {
       'This page came over plain http, so the browser keeps no program for it: it works on while a page is open, and does not open without the network. Over https it does; docs/production.md tells how.',
     no: 'This browser keeps no program: it works on while a page is open, and does not open without the network.',
     install: 'Put it among this device’s own programs',
-    installNote: 'The browser’s menu puts it among this device’s own programs: “Install”, or “Add to home screen”.',
+    installNote:
+      'The browser’s menu puts it among this device’s own programs: “Install”, or “Add to home screen”.',
     build: (id: string) => `Version ${id}`,
   },
   waits: {
