@@ -28,26 +28,63 @@ const drawingsOf = (board: Element): readonly SVGSVGElement[] =>
     return width >= SMALLEST && height >= SMALLEST && !svg.parentElement?.closest('svg')
   })
 
+/** The look of the ground that a board lies on: its own, or what shows through it. */
+const groundOf = (board: Element): CSSStyleDeclaration => {
+  for (let on: Element | null = board; on; on = on.parentElement) {
+    const looks = getComputedStyle(on)
+    if (!/^(transparent|rgba\(0, 0, 0, 0\))$/.test(looks.backgroundColor)) return looks
+  }
+  return getComputedStyle(document.body)
+}
+
 interface Line {
   readonly text: string
   readonly box: DOMRect
   readonly looks: CSSStyleDeclaration
 }
 
-/** What stands written over and under the drawings. */
-const linesOf = (board: Element): readonly Line[] =>
-  [...board.querySelectorAll('h2, h3, figcaption, legend, .head p')].flatMap((heading) => {
-    const lines: Line[] = []
-    const texts = document.createTreeWalker(heading, NodeFilter.SHOW_TEXT)
-    for (let node = texts.nextNode(); node; node = texts.nextNode()) {
-      const range = document.createRange()
-      range.selectNodeContents(node)
-      const box = range.getBoundingClientRect()
-      const text = (node.textContent ?? '').replace(/\s+/g, ' ').trim()
-      if (text !== '' && box.width > 0)
-        lines.push({ text, box, looks: getComputedStyle(node.parentElement as Element) })
-    }
-    return lines
+/** What hands set things by: what it says is no part of the picture, but for figures that were typed. */
+const CONTROLS = 'button, select, textarea, label.el-radio-button, .el-select, .visually-hidden, svg'
+
+/** A text as it is broken into lines in the view. */
+const broken = (node: Node, looks: CSSStyleDeclaration): readonly Line[] => {
+  const words = [...(node.textContent ?? '').matchAll(/\S+/g)]
+  const lines: { text: string; box: DOMRect }[] = []
+  const range = document.createRange()
+  for (const { 0: word, index } of words) {
+    range.setStart(node, index)
+    range.setEnd(node, index + word.length)
+    const box = range.getBoundingClientRect()
+    const last = lines.at(-1)
+    if (box.width === 0) continue
+    if (last && Math.abs(last.box.top - box.top) < 3) {
+      last.text += ` ${word}`
+      last.box = new DOMRect(last.box.x, last.box.y, box.right - last.box.x, last.box.height)
+    } else lines.push({ text: word, box })
+  }
+  return lines.map((line) => ({ ...line, looks }))
+}
+
+/** What stands written on the board, over, under and beside its drawings. */
+const linesOf = (board: Element): readonly Line[] => {
+  const lines: Line[] = []
+  const texts = document.createTreeWalker(board, NodeFilter.SHOW_TEXT)
+  for (let node = texts.nextNode(); node; node = texts.nextNode()) {
+    const of = node.parentElement
+    if (of && !of.closest(CONTROLS)) lines.push(...broken(node, getComputedStyle(of)))
+  }
+  return lines
+}
+
+/** Boxes with what was typed into them. */
+const typedIn = (board: Element): readonly Line[] =>
+  [
+    ...board.querySelectorAll<HTMLInputElement>('input:not([type=radio], [type=checkbox], [type=file])'),
+  ].flatMap((input) => {
+    const box = input.getBoundingClientRect()
+    return input.value === '' || box.width === 0
+      ? []
+      : [{ text: input.value, box, looks: getComputedStyle(input) }]
   })
 
 /**
@@ -59,12 +96,13 @@ export const pictureOf = async (board: Element, underneath: string): Promise<Boa
   const drawings = drawingsOf(board)
   if (drawings.length === 0) return null
   const lines = linesOf(board)
-  const boxes = [...drawings.map((d) => d.getBoundingClientRect()), ...lines.map((l) => l.box)]
+  const typed = typedIn(board)
+  const boxes = [...drawings.map((d) => d.getBoundingClientRect()), ...[...lines, ...typed].map((l) => l.box)]
   const left = Math.min(...boxes.map((b) => b.left)) - MARGIN
   const top = Math.min(...boxes.map((b) => b.top)) - MARGIN
   const width = Math.ceil(Math.max(...boxes.map((b) => b.right)) + MARGIN - left)
   const height = Math.ceil(Math.max(...boxes.map((b) => b.bottom)) + MARGIN - top) + FOOT
-  const ground = getComputedStyle(board)
+  const ground = groundOf(board)
   const sheet = make('svg', { xmlns: SVG, width, height, viewBox: `0 0 ${width} ${height}` })
   sheet.append(make('rect', { width, height, fill: ground.backgroundColor }))
   for (const drawing of drawings) {
@@ -79,7 +117,14 @@ export const pictureOf = async (board: Element, underneath: string): Promise<Boa
       alone.setAttribute(key, String(Math.round(value * 10) / 10))
     sheet.append(alone)
   }
-  const write = (text: string, x: number, y: number, looks: CSSStyleDeclaration, size = looks.fontSize) => {
+  const write = (
+    text: string,
+    x: number,
+    y: number,
+    looks: CSSStyleDeclaration,
+    size = looks.fontSize,
+    end = false,
+  ) => {
     const line = make('text', {
       x: Math.round(x),
       y: Math.round(y),
@@ -87,18 +132,21 @@ export const pictureOf = async (board: Element, underneath: string): Promise<Boa
       'font-family': looks.fontFamily,
       'font-size': size,
       'font-weight': looks.fontWeight,
+      ...(end ? { 'text-anchor': 'end' } : {}),
     })
     line.textContent = text
     sheet.append(line)
   }
-  // Letters stand on a line about a quarter of their size above the bottom of their box.
-  for (const { text, box, looks } of lines)
-    write(
-      text,
-      box.left - left,
-      box.top - top + box.height / 2 + Number.parseFloat(looks.fontSize) * 0.34,
-      looks,
-    )
+  // Letters stand on a line about a third of their size below the middle of their box.
+  const middle = ({ box, looks }: Line) =>
+    box.top - top + box.height / 2 + Number.parseFloat(looks.fontSize) * 0.34
+  for (const line of lines) write(line.text, line.box.left - left, middle(line), line.looks)
+  for (const line of typed) {
+    const { box, looks } = line
+    const at = { x: box.left - left, y: box.top - top, width: box.width, height: box.height }
+    sheet.append(make('rect', { ...at, fill: 'none', stroke: looks.color, 'stroke-opacity': 0.4 }))
+    write(line.text, box.right - left - 6, middle(line), looks, looks.fontSize, true)
+  }
   write(underneath, MARGIN, height - 16, ground, '14px')
   const families = [...sheet.querySelectorAll('[font-family]')]
     .map((e) => e.getAttribute('font-family'))

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises'
 import { expect, test } from './job'
 
 // Limits and stores are a lead’s.
@@ -102,4 +103,46 @@ test('an instrument past its calibration is said on Today, until its day is chan
   await page.keyboard.press('Tab')
   await dialog.getByRole('button', { name: 'Save the instrument' }).click()
   await expect(dialog).toBeHidden()
+})
+
+test('stock goes out as a file, and a file of it is looked at before it counts', async ({ page }) => {
+  await page.goto('/stores')
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save as CSV' }).click(),
+  ])
+  const text = await readFile(await download.path(), 'utf8')
+  const [head = '', first = '', ...others] = text.trimEnd().split('\r\n')
+  const columns = head.split(',')
+  const at = columns.indexOf('counted')
+  const cells = first.split(',')
+  const here = Number(cells[at])
+  cells[at] = String(here + 3)
+  const put = columns.map(
+    (c) =>
+      ({ what: 'shims', units: 'metric', thickness: '0.07', place: 'Box of a file', counted: '9' })[c] ?? '',
+  )
+  await page.getByRole('button', { name: 'Read a file' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Stock from a file' })
+  const give = (lines: readonly string[]) =>
+    page.locator('input[type=file]').setInputFiles({
+      name: 'stock.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(lines.join('\r\n')),
+    })
+  await give([head, 'bolts,metric'])
+  await expect(dialog.getByText('Say what it is: shims or belts.')).toBeVisible()
+  await give([head, cells.join(','), ...others, put.join(',')])
+  await expect(dialog.getByText(`${here} here now, counted ${here + 3}`)).toBeVisible()
+  await expect(dialog.getByText('is new: 9 lie there')).toBeVisible()
+  await dialog.getByRole('button', { name: 'Take 2 lines over' }).click()
+  await expect(dialog.getByText('2 lines taken over.')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('region', { name: 'Shims' }).getByText('mm', { exact: true }).first().click()
+  await expect(page.getByRole('row').filter({ hasText: 'Box of a file' })).toContainText('9')
+
+  // Taken over, the same file changes nothing any more.
+  await page.getByRole('button', { name: 'Read a file' }).click()
+  await give([head, cells.join(','), ...others, put.join(',')])
+  await expect(dialog.getByRole('button', { name: 'Take 0 lines over' })).toBeDisabled()
 })

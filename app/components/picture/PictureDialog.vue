@@ -20,7 +20,8 @@ const draw = async () => {
   letGo()
   none.value = false
   const now = Date.now()
-  const board = document.querySelector('main .board, .board')
+  // A view that holds more than its drawing says which part of it is meant.
+  const board = document.querySelector('[data-picture]') ?? document.querySelector('.board')
   const picture =
     board && (await pictureOf(board, w.under(props.about, dayWords(now, { words }), timeWords(now))))
   if (!picture) {

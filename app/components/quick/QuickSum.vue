@@ -61,6 +61,7 @@ const copyLink = () =>
       :id="id"
       :result="answer?.ok ? answer.result : null"
       class="drawing"
+      data-picture
     />
     <SumField :field="form" path="" :label="labelOf(id)" />
   </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { shellWords } from '~~/shared/wording/en'
+import { stockFileWords as files } from '~~/shared/wording/en/stockFile'
 import { storeWords } from '~~/shared/wording/viewWords'
 import type { MachineSummary, StoresAnswer } from '~~/shared/api/answers'
 import InstrumentTable from '~/components/stores/InstrumentTable.vue'
@@ -13,6 +14,14 @@ useHead({ title: shellWords(words).pageTitle(w.title) })
 const { data, failure, load } = useAnswer<StoresAnswer>(() => '/api/stores')
 const { data: register } = useAnswer<readonly MachineSummary[]>(() => '/api/machines')
 const session = useSession()
+const reading = ref(false)
+const later = useLater(reading)
+const behind = useBehind()
+const csv = useFileLink(behind, 'text/csv', async () => {
+  const stock = data.value
+  const { stockToCsv } = await import('~~/shared/stores/files')
+  return stockToCsv(stock ?? { lots: [], belts: [] })
+})
 const halls = computed(() => [...new Set((register.value ?? []).map((m) => m.area))])
 const sections = computed(() =>
   [...new Set((register.value ?? []).flatMap((m) => (m.drive === 'belt' ? [m.belts.section] : [])))].sort(),
@@ -26,7 +35,18 @@ const changed = async () => {
 
 <template>
   <div class="page">
-    <h1>{{ w.title }}</h1>
+    <div class="head">
+      <h1>{{ w.title }}</h1>
+      <template v-if="data">
+        <el-button tag="a" class="quiet-button" :href="csv" download="stock.csv">{{
+          files.csvOut
+        }}</el-button>
+        <el-button v-if="session.may('stores')" class="quiet-button" @click="reading = true">{{
+          files.in
+        }}</el-button>
+        <LazyStockFiles v-if="later" v-model="reading" :stock="data" @taken="changed" />
+      </template>
+    </div>
     <LoadState :waiting="!data" :failure="failure" @again="load">
       <div v-if="data" class="stores">
         <ShimTable :stores="data" :halls="halls" @changed="changed" />
@@ -38,6 +58,15 @@ const changed = async () => {
 </template>
 
 <style scoped>
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px 14px;
+}
+h1 {
+  flex: 1;
+}
 .stores {
   margin-top: 16px;
 }
