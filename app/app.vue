@@ -10,12 +10,16 @@ const keypadLater = useLater(computed(() => target.value !== null))
 const session = useSession()
 void session.learn()
 const nuxt = useNuxtApp()
+const BEGIN_MS = 3000
 // Behind the first view: nobody is idle yet.
 onNuxtReady(() => {
   void import('~/people/idleLock').then((lock) => lock.lockWhenIdle(session))
-  void import('~/device/beginDevice').then((device) =>
-    device.beginDevice(session, (told) => nuxt.hook('app:manifest:update', told)),
-  )
+  // What the device does by itself waits until whoever opened the view has begun; without the network it waits for another visit.
+  setTimeout(() => {
+    void import('~/device/beginDevice')
+      .then((device) => device.beginDevice(session, (told) => nuxt.hook('app:manifest:update', told)))
+      .catch(() => null)
+  }, BEGIN_MS)
 })
 /** A device that nobody has written on waits for the server's word; any other is drawn at once, and closed should it have to be. */
 const begun = ref(session.authorId !== '')

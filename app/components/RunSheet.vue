@@ -71,13 +71,26 @@ const told = (row: Row) =>
     </ol>
     <div class="below">
       <SeenFrom />
-      <RemarkButton />
-      <PictureButton :about="about" short />
+      <div class="notes">
+        <RemarkButton />
+        <PictureButton :about="about" bare />
+      </div>
     </div>
   </nav>
 </template>
 
 <style scoped>
+.notes {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+@media (max-width: 1100px) {
+  .notes {
+    flex-direction: column;
+    align-items: flex-start;
+  }
+}
 .sheet {
   grid-area: sheet;
   position: relative;

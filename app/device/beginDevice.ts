@@ -3,8 +3,6 @@ import { keepFresh } from './keepFresh'
 import { keepProgram } from './program'
 import { reachable } from './reach'
 
-/** After the first view stands and whoever opened it has begun. */
-const BEGIN_MS = 4000
 const FRESH_EVERY_MS = 10 * 60_000
 
 /** All that this device does by itself behind the views: keeps the program and its copies, hands in what waits. */
@@ -17,10 +15,8 @@ export const beginDevice = (
     if (reachable.value && session.device?.current && session.device.current.role !== 'customer')
       void keepFresh(session.device.current.id)
   }
-  setTimeout(() => {
-    keepHandingIn()
-    fresh()
-    watch([reachable, () => session.signedIn], fresh)
-    setInterval(fresh, FRESH_EVERY_MS)
-  }, BEGIN_MS)
+  keepHandingIn()
+  fresh()
+  watch([reachable, () => session.signedIn], fresh)
+  setInterval(fresh, FRESH_EVERY_MS)
 }

@@ -4,6 +4,9 @@ import { reachable } from './reach'
 /** Looks for a newer version as often, beside each time the server comes back. */
 const LOOK_EVERY_MS = 30 * 60_000
 
+/** A newer version that somebody took is told so as often. */
+const TELL_EVERY_MS = 1500
+
 /** Whether this program opens on this device with no server. */
 export const opensAlone = ref<'looking' | 'fetching' | 'yes' | 'insecure' | 'no'>('looking')
 
@@ -21,9 +24,12 @@ const reload = () => location.reload()
 
 const watchFor = (worker: ServiceWorkerRegistration) => {
   let asked = false
+  // A worker that was asleep may miss the word, or the one before it still has something in hand: it is told again until it has taken over.
+  const tell = () => worker.waiting?.postMessage('take-over')
   const take = () => {
+    if (!asked) setInterval(tell, TELL_EVERY_MS)
     asked = true
-    worker.waiting?.postMessage('take-over')
+    tell()
   }
   const look = () => {
     if (worker.active) opensAlone.value = 'yes'

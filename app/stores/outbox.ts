@@ -5,7 +5,6 @@ import { fromWire, toWire } from '~~/shared/logbook/lifts'
 import type { OutboxRow } from '~/device/database'
 import { photographsOf } from '~~/shared/photographs/photographs'
 import { forgetPhotographs, sendPhotographs } from '~/device/photographs'
-import { makeRoom } from '~/device/keeps'
 import { openOutbox, type Answer, type Settlement } from '~/device/outbox'
 import { reachable } from '~/device/reach'
 import { gate } from '~/people/gate'
@@ -82,7 +81,7 @@ export const useOutbox = defineStore('outbox', () => {
     held: (inMemory) => {
       held.value = inMemory
     },
-    makeRoom: () => makeRoom(location.pathname.split('/').pop() ?? ''),
+    makeRoom: async () => (await import('~/device/keeps')).makeRoom(location.pathname.split('/').pop() ?? ''),
     tellTabs: () => channel?.postMessage('changed'),
     later: (ms, then) => {
       const timer = setTimeout(then, ms)

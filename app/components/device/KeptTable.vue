@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { deviceWords } from '~~/shared/wording/en'
-import { momentWords } from '~~/shared/wording/days'
+import { momentWords, timeWords } from '~~/shared/wording/days'
 import { keepFresh } from '~/device/keepFresh'
 import { letGo, noteKeep, type Keep } from '~/device/keeps'
 
@@ -35,9 +35,11 @@ const drop = async (keep: Keep) => {
 }
 const freshening = ref(false)
 const away = ref(false)
+const fetchedAt = ref('')
 const freshen = async () => {
   freshening.value = true
   away.value = !(await keepFresh(session.authorId))
+  if (!away.value) fetchedAt.value = timeWords(Date.now())
   freshening.value = false
   emit('changed')
 }
@@ -53,6 +55,7 @@ const freshen = async () => {
     </div>
     <p class="muted">{{ w.note }}</p>
     <p v-if="away" role="alert">{{ w.away }}</p>
+    <p v-else-if="fetchedAt" role="status">{{ w.fetched(fetchedAt) }}</p>
     <p v-if="rows.length === 0">{{ w.none }}</p>
     <el-table v-else :data="rows" row-key="key" class="panel">
       <el-table-column :label="w.columns.what" min-width="240">

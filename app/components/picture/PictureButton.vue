@@ -6,8 +6,8 @@ import IconImage from '~icons/lucide/image'
 defineProps<{
   /** What it shows, as it is to stand under it. */
   about: string
-  /** Shows its words only where there is room for them. */
-  short?: boolean
+  /** Its words are heard, not seen: there is no room for them. */
+  bare?: boolean
 }>()
 const w = pictureHeadWords(useWords())
 const shown = ref(false)
@@ -15,8 +15,14 @@ const later = useLater(shown)
 </script>
 
 <template>
-  <el-button link class="text-button picture" :aria-label="w.take" @click="shown = true">
-    <IconImage aria-hidden="true" /><span class="label" :class="{ long: short }">{{ w.take }}</span>
+  <el-button
+    link
+    class="text-button picture"
+    :aria-label="w.take"
+    :title="bare ? w.take : undefined"
+    @click="shown = true"
+  >
+    <IconImage aria-hidden="true" /><span v-if="!bare">{{ w.take }}</span>
   </el-button>
   <LazyPictureDialog v-if="later" v-model="shown" :about="about" />
 </template>
@@ -24,20 +30,11 @@ const later = useLater(shown)
 <style scoped>
 .picture {
   text-align: left;
-  padding: 0 16px;
+  padding: 0 14px;
   margin-left: 0;
   color: var(--muted);
 }
 .picture :deep(> span) {
   gap: 8px;
-}
-@media (max-width: 1100px) {
-  .long {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
-  }
 }
 </style>

@@ -47,6 +47,7 @@ export const device = {
     waits: 'entries wait',
     freshen: 'Fetch them anew',
     freshening: 'Fetching …',
+    fetched: (time: string) => `Fetched at ${time}.`,
     away: 'The server is out of reach: these are the copies there are.',
   },
   pin: {
