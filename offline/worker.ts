@@ -34,17 +34,22 @@ const fetchAll = async (): Promise<void> => {
   await Promise.all(Array.from({ length: LANES }, lane))
 }
 
-/** Where the browser can be told beforehand whom to ask, parts come from the device without waking this worker. */
+/**
+ * Whom to ask for what, where the browser can be told beforehand: it asks them without waking this worker, and a stream
+ * that is open for hours does not hold an older build in its place. The first that fits rules.
+ */
+const BEFOREHAND = [
+  { condition: { urlPattern: '/_nuxt/*' }, source: 'cache' },
+  { condition: { urlPattern: '/api/jobs/*/photographs/*' }, source: 'fetch-event' },
+  { condition: { urlPattern: '/api/*' }, source: 'network' },
+] as const
 interface TellsBeforehand {
-  readonly addRoutes?: (
-    routes: readonly { readonly condition: { readonly urlPattern: string }; readonly source: 'cache' }[],
-  ) => Promise<void>
+  readonly addRoutes?: (routes: typeof BEFOREHAND) => Promise<void>
 }
 
 self.addEventListener('install', (event) => {
   const { addRoutes } = event as TellsBeforehand
-  const parts = { condition: { urlPattern: '/_nuxt/*' }, source: 'cache' } as const
-  if (addRoutes) event.waitUntil(addRoutes.call(event, [parts]))
+  if (addRoutes) event.waitUntil(addRoutes.call(event, BEFOREHAND))
   // What is missing or came broken is fetched once more, and without all of it nothing is installed.
   event.waitUntil(fetchAll().then(() => program.install(event)))
 })
