@@ -10,7 +10,7 @@ const keypadLater = useLater(computed(() => target.value !== null))
 const session = useSession()
 void session.learn()
 const nuxt = useNuxtApp()
-const BEGIN_MS = 3000
+const BEGIN_MS = 10_000
 // Behind the first view: nobody is idle yet.
 onNuxtReady(() => {
   void import('~/people/idleLock').then((lock) => lock.lockWhenIdle(session))

@@ -7,7 +7,7 @@ import { stageKey } from '~/composables/useKeys'
 const props = defineProps<{ job: Job; stage: StageId }>()
 defineEmits<{ open: [stage: StageId] }>()
 const telling = useTelling()
-const { kind, machine } = storeToRefs(useJob())
+const { kind, machine, practising } = storeToRefs(useJob())
 const findings = computed(() => kind.value?.findings(props.job, telling.value) ?? {})
 const words = computed(() => sheetWords(telling.value.words))
 /** A longer sheet stands closer, so that sixteen stages are seen at once under 800 px. */
@@ -73,7 +73,7 @@ const told = (row: Row) =>
       <SeenFrom />
       <div class="notes">
         <RemarkButton />
-        <PictureButton :about="about" bare />
+        <LazyPictureButton v-if="!practising" :about="about" bare />
       </div>
     </div>
   </nav>

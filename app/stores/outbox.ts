@@ -36,6 +36,7 @@ const sendToServer = async (row: OutboxRow): Promise<Answer> => {
     await sendPhotographs(row.job, photographsOf(row.entry))
     const answer = await request(row)
     await forgetPhotographs(photographsOf(row.entry)).catch(() => null)
+    if (gate.asksFor.value === row.entry.author) gate.asksFor.value = null
     return { kind: 'taken', entry: fromWire(answer.entry) }
   } catch (failure) {
     if (!(failure instanceof ApiFailure) || failure.passing) return { kind: 'away' }
