@@ -5,7 +5,6 @@ import { takeSnapshot } from '~~/shared/register/lifts'
 import type { InstrumentLink, LiveSample } from '~~/shared/instruments/link'
 import type { Call } from '~~/shared/secondScreen/call'
 import { deviceStore } from '~/device/database'
-import { keepJob } from '~/device/keepJob'
 import type { Door, OpenedJob } from './door'
 
 /** A job's answer, of whatever version it was kept in, as core folds it today. */
@@ -30,7 +29,8 @@ export const serverDoor = (): Door => {
   return {
     load: async (job) => {
       const answer = await askServer<JobAnswer>(`/api/jobs/${job}`)
-      await keepJob(answer, false)
+      // A bench has no use for it: it comes with the first job.
+      await import('~/device/keepJob').then((keep) => keep.keepJob(answer, false)).catch(() => null)
       return read(answer)
     },
     recall: async (job) => {

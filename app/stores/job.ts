@@ -15,7 +15,6 @@ import { partMachine } from '~~/shared/register/partMachine'
 import type { MachineSnapshot } from '~~/shared/register/machine'
 import { wordsFrom } from '~~/shared/wording/words'
 import { composeEntry, refusedToLog, type Refused } from '~/device/composeEntry'
-import { noteKeep } from '~/device/keeps'
 import { askSecond } from '~/people/gate'
 import type { Door, InstrumentDoor, OpenedJob } from '~/doors/door'
 import { isPractice } from '~/doors/isPractice'
@@ -203,7 +202,10 @@ export const useJob = defineStore('job', () => {
     if (fresh) session.switchUnits(opened.units)
     localStorage.setItem(seenUnder(jobId), 'yes')
     // A full device store costs only that it goes sooner.
-    if (door === server) void noteKeep('job', jobId, { opened: true, usedAt: Date.now() }).catch(() => null)
+    if (door === server)
+      void import('~/device/keeps')
+        .then((keeps) => keeps.noteKeep('job', jobId, { opened: true, usedAt: Date.now() }))
+        .catch(() => null)
     stop?.()
     links.value = []
     stop = door.listen(jobId, {
