@@ -9,8 +9,9 @@ const props = defineProps<{ register: readonly MachineRecord[] }>()
 const emit = defineEmits<{ taken: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const w = recordWords.csv
-const { read, look, wanted, take, said, working } = useFileTake<CsvRead, CsvRow>({
+const { read, wanted, intake } = useFileTake<CsvRead, CsvRow>({
   shown,
+  words: w,
   read: (text) => readMachinesCsv(text, props.register),
   wanted: ({ rows: found }) => [
     ...found.filter((r) => r.is === 'new'),
@@ -26,37 +27,19 @@ const { read, look, wanted, take, said, working } = useFileTake<CsvRead, CsvRow>
       : askServer('/api/machines', { method: 'POST', body: { ...row.record, id: newId() } })
   },
   name: (row) => row.tag,
-  taken: w.taken,
+  faults: ({ faults, rows: found }) =>
+    [...faults, ...found.flatMap((r) => r.faults)].map((f) => ({
+      at: w.fault(f.line, f.column),
+      message: f.message,
+    })),
   done: () => emit('taken'),
 })
 const rows = computed(() => read.value?.rows ?? [])
 const of = (is: 'new' | 'changed' | 'same' | 'faulty') => rows.value.filter((r) => r.is === is)
-const faults = computed(() =>
-  read.value
-    ? [...read.value.faults, ...rows.value.flatMap((r) => r.faults)].map((f) => ({
-        at: w.fault(f.line, f.column),
-        message: f.message,
-      }))
-    : null,
-)
 </script>
 
 <template>
-  <FileIntake
-    v-model="shown"
-    :title="w.title"
-    :hint="w.hint"
-    :choose="w.choose"
-    accept=".csv,text/csv"
-    width="min(760px, 96vw)"
-    :faults="faults"
-    :wanted="wanted.length"
-    :take="w.take(wanted.length)"
-    :said="said"
-    :working="working"
-    @read="look"
-    @take="take"
-  >
+  <FileIntake v-model="shown" v-bind="intake" accept=".csv,text/csv" width="min(760px, 96vw)">
     <template #summary>
       <p v-if="rows.length > 0">
         <strong>{{

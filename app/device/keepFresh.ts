@@ -19,23 +19,22 @@ const ALWAYS = [
   '/api/jobs?open=yes',
 ] as const
 
-/** Answers what the server says and keeps it; null where this path has no answer for who is signed in. Throws while the server is away. */
-const keeping = async <T>(path: string): Promise<T | null> => {
+/** What the server says; null where it has no answer for who is signed in. Throws while it is away. */
+const asked = async <T>(path: string): Promise<T | null> => {
   try {
-    const answer = await askServer<T>(path)
-    await keepCopy(path, answer)
-    return answer
+    return await askServer<T>(path)
   } catch (failure) {
     if (failure instanceof ApiFailure && !failure.passing) return null
     throw failure
   }
 }
-
+const keeping = async <T>(path: string): Promise<T | null> => {
+  const answer = await asked<T>(path)
+  if (answer !== null) await keepCopy(path, answer)
+  return answer
+}
 const freshJob = async (id: string): Promise<void> => {
-  const answer = await askServer<JobAnswer>(`/api/jobs/${id}`).catch((failure: unknown) => {
-    if (failure instanceof ApiFailure && !failure.passing) return null
-    throw failure
-  })
+  const answer = await asked<JobAnswer>(`/api/jobs/${id}`)
   if (answer) await keepJob(answer, false)
 }
 

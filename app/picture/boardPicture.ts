@@ -15,11 +15,13 @@ export interface BoardPicture {
   readonly height: number
 }
 
-const make = (name: string, attributes: Readonly<Record<string, string | number>>): SVGElement => {
-  const element = document.createElementNS(SVG, name) as SVGElement
-  for (const [key, value] of Object.entries(attributes)) element.setAttribute(key, String(value))
+const stand = <E extends Element>(element: E, attributes: Readonly<Record<string, string | number>>): E => {
+  for (const [key, value] of Object.entries(attributes))
+    element.setAttribute(key, typeof value === 'number' ? String(Math.round(value * 10) / 10) : value)
   return element
 }
+const make = (name: string, attributes: Readonly<Record<string, string | number>>): Element =>
+  stand(document.createElementNS(SVG, name), attributes)
 
 /** Drawings of a board, those within others with them. */
 const drawingsOf = (board: Element): readonly SVGSVGElement[] =>
@@ -108,31 +110,18 @@ export const pictureOf = async (board: Element, underneath: string): Promise<Boa
   for (const drawing of drawings) {
     const box = drawing.getBoundingClientRect()
     const alone = drawnAlone(drawing)
-    for (const [key, value] of Object.entries({
-      x: box.left - left,
-      y: box.top - top,
-      width: box.width,
-      height: box.height,
-    }))
-      alone.setAttribute(key, String(Math.round(value * 10) / 10))
+    stand(alone, { x: box.left - left, y: box.top - top, width: box.width, height: box.height })
     sheet.append(alone)
   }
-  const write = (
-    text: string,
-    x: number,
-    y: number,
-    looks: CSSStyleDeclaration,
-    size = looks.fontSize,
-    end = false,
-  ) => {
+  const write = (text: string, at: { x: number; y: number; end?: boolean }, looks: CSSStyleDeclaration) => {
     const line = make('text', {
-      x: Math.round(x),
-      y: Math.round(y),
+      x: Math.round(at.x),
+      y: Math.round(at.y),
       fill: looks.color,
       'font-family': looks.fontFamily,
-      'font-size': size,
+      'font-size': looks.fontSize,
       'font-weight': looks.fontWeight,
-      ...(end ? { 'text-anchor': 'end' } : {}),
+      ...(at.end ? { 'text-anchor': 'end' } : {}),
     })
     line.textContent = text
     sheet.append(line)
@@ -140,14 +129,14 @@ export const pictureOf = async (board: Element, underneath: string): Promise<Boa
   // Letters stand on a line about a third of their size below the middle of their box.
   const middle = ({ box, looks }: Line) =>
     box.top - top + box.height / 2 + Number.parseFloat(looks.fontSize) * 0.34
-  for (const line of lines) write(line.text, line.box.left - left, middle(line), line.looks)
+  for (const line of lines) write(line.text, { x: line.box.left - left, y: middle(line) }, line.looks)
   for (const line of typed) {
     const { box, looks } = line
     const at = { x: box.left - left, y: box.top - top, width: box.width, height: box.height }
     sheet.append(make('rect', { ...at, fill: 'none', stroke: looks.color, 'stroke-opacity': 0.4 }))
-    write(line.text, box.right - left - 6, middle(line), looks, looks.fontSize, true)
+    write(line.text, { x: box.right - left - 6, y: middle(line), end: true }, looks)
   }
-  write(underneath, MARGIN, height - 16, ground, '14px')
+  write(underneath, { x: MARGIN, y: height - 16 }, ground)
   const families = [...sheet.querySelectorAll('[font-family]')]
     .map((e) => e.getAttribute('font-family'))
     .join()

@@ -26,14 +26,16 @@ const contentOf = async (entry: AsyncIterable<unknown>, name: string): Promise<B
   return Buffer.concat(parts)
 }
 
-const readManifest = (text: string): ArchiveManifest => {
-  let raw: unknown
+const jsonOf = (text: string, where: string): unknown => {
   try {
-    raw = JSON.parse(text)
+    return JSON.parse(text)
   } catch {
-    throw damaged('works.json is no JSON')
+    throw damaged(`${where} is no JSON`)
   }
-  const read = archiveManifest.safeParse(raw)
+}
+
+const readManifest = (text: string): ArchiveManifest => {
+  const read = archiveManifest.safeParse(jsonOf(text, 'works.json'))
   if (!read.success)
     throw new WorksTrouble('This is no archive of a works: its works.json says something else.')
   return read.data
@@ -58,13 +60,7 @@ const insertLines = async (
   text: string,
 ): Promise<number> => {
   const lines = text.split('\n').filter((line) => line !== '')
-  for (const [i, line] of lines.entries()) {
-    try {
-      JSON.parse(line)
-    } catch {
-      throw damaged(`line ${i + 1} of ${file} is no JSON`)
-    }
-  }
+  for (const [i, line] of lines.entries()) jsonOf(line, `line ${i + 1} of ${file}`)
   const marks = columns.map(() => '??').join(', ')
   await knex
     .raw(`insert into ?? (${marks}) select ${marks} from json_populate_recordset(null::??, ?::json)`, [
@@ -99,7 +95,7 @@ const bringInto = async (knex: Knex, files: Readable): Promise<ArchiveManifest> 
   let manifest: ArchiveManifest | null = null
   let picture: Readonly<Record<string, unknown>> | null = null
   const rows = new Map<string, number>()
-  const known = new Set(WORKS_TABLES.map((t) => t.name))
+  const known = new Map(WORKS_TABLES.map((t) => [t.name, t.without ?? []]))
   let pictures = 0
   for await (const entry of archive) {
     const { name } = entry.header
@@ -113,7 +109,13 @@ const bringInto = async (knex: Knex, files: Readable): Promise<ArchiveManifest> 
           `The archive is of a newer version (${manifest.migration}) than this program. Bring the program up to it first.`,
         )
       await knex.raw(`set local time zone 'UTC'`)
-      for (const t of manifest.tables) if (!known.has(t.name)) throw damaged(`it has a table ${t.name}`)
+      for (const t of manifest.tables) {
+        const left = known.get(t.name)
+        if (!left) throw damaged(`it has a table ${t.name}`)
+        // A PIN that somebody wrote into an archive would open the works that it is brought into.
+        const strange = t.columns.find((column) => left.includes(column))
+        if (strange) throw damaged(`${t.name} has a column ${strange}`)
+      }
       // A database that was just laid out has a works of no name.
       await knex.raw(
         `truncate ${manifest.tables.map(() => '??').join(', ')} cascade`,
@@ -126,7 +128,7 @@ const bringInto = async (knex: Knex, files: Readable): Promise<ArchiveManifest> 
     if (told)
       rows.set(table, (rows.get(table) ?? 0) + (await insertLines(knex, told, name, content.toString())))
     else if (/^photographs\/[^/]+\.json$/.test(name))
-      picture = JSON.parse(content.toString()) as Readonly<Record<string, unknown>>
+      picture = jsonOf(content.toString(), name) as Readonly<Record<string, unknown>>
     else if (picture && name === `photographs/${String(picture.id)}.jpg`) {
       await insertPicture(knex, picture, content).catch((trouble: unknown) => {
         throw doesNotFit(name, trouble)

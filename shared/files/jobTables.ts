@@ -1,7 +1,6 @@
-import Papa from 'papaparse'
 import type { LogEntry } from '../../core/logbook/entry'
 import type { JobSummary } from '../api/answers'
-import { FORMULA } from '../register/csv'
+import { csvText } from './csv'
 import type { JobTable } from './tableNames'
 
 /** The kinds of entry that a table is made of. */
@@ -172,11 +171,5 @@ export const jobTable = (table: JobTable, { jobs, entries, nameOf }: Tabled): st
       return rowsOf(e).map((row) => [...head, ...row])
     })
   })
-  const fields = [...HEADS[table]]
-  const text = Papa.unparse(
-    { fields, data: data.map((row) => [...row]) },
-    { escapeFormulae: FORMULA, newline: '\r\n' },
-  )
-  // Heads alone end in a line's end already.
-  return `${text.trimEnd()}\r\n`
+  return csvText(HEADS[table], data)
 }

@@ -2,7 +2,7 @@ import { limitSetWords } from '../wording/viewWords'
 import Papa from 'papaparse'
 import { GRADES, LIMITED, type LimitRow, type RowLimits } from '../../core/judge/limitSets'
 import { issuesOf } from '../calculation/issues'
-import { FORMULA } from '../register/csv'
+import { csvText } from '../files/csv'
 import { typing } from '../wording/en'
 import { limitSetFields, type LimitSetFields, type LimitSetRecord } from './limitSet'
 
@@ -40,7 +40,7 @@ export const limitsToCsv = (sets: readonly LimitSetFields[]): string => {
       ]),
     ),
   )
-  return `${Papa.unparse({ fields: [...COLUMNS], data }, { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`
+  return csvText(COLUMNS, data)
 }
 
 const plain = ({ level, coupling, name, source, revision, units, rows, inForce }: LimitSetFields) => ({

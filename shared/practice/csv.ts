@@ -1,4 +1,4 @@
-import Papa from 'papaparse'
+import { csvText } from '../files/csv'
 import type { PracticeResult } from './result'
 
 const COLUMNS = [
@@ -18,9 +18,6 @@ const COLUMNS = [
   'minutes',
   'went past',
 ] as const
-
-/** What a spreadsheet would take for a formula. */
-const FORMULA = /^[=+\-@\t\r]/
 
 /** Results as comma-separated lines, one a try. Names of people by their ids. */
 export const resultsAsCsv = (
@@ -47,5 +44,5 @@ export const resultsAsCsv = (
     Number(r.minutes.toFixed(1)),
     r.passed,
   ])
-  return `${Papa.unparse({ fields: [...COLUMNS], data }, { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`
+  return csvText(COLUMNS, data)
 }

@@ -1,5 +1,6 @@
 import { recordWords } from '../wording/viewWords'
 import Papa from 'papaparse'
+import { csvText } from '../files/csv'
 import { issuesOf } from '../calculation/issues'
 import { FEWEST_BOLTS, MOST_BOLTS } from '../../core/register/flangeMachine'
 import { DRIVES } from '../../core/register/drive'
@@ -26,9 +27,6 @@ const BLANK_PAIR = {
   sideMinus: 0,
   locked: false,
 }
-
-/** Whatever a spreadsheet would run as a formula; figures with a sign are none. */
-export const FORMULA = /^(?:[=@\t\r]|[+-](?![\d.]))/
 
 const textsOf = (m: MachineFields): Readonly<Record<string, string>> => ({
   [DRIVE]: m.drive,
@@ -66,7 +64,10 @@ const partNames = (m: MachineFields): Readonly<Record<string, string>> =>
 export const machinesToCsv = (machines: readonly MachineFields[]): string => {
   const rows = machines.map(textsOf)
   const columns = [...new Set(rows.flatMap((r) => Object.keys(r)))]
-  return `${Papa.unparse({ fields: columns, data: rows.map((r) => columns.map((c) => r[c] ?? '')) }, { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`
+  return csvText(
+    columns,
+    rows.map((r) => columns.map((c) => r[c] ?? '')),
+  )
 }
 
 /** One thing that is wrong in a file: its line as a spreadsheet counts, its column, and a sentence. */

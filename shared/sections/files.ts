@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { issuesOf } from '../calculation/issues'
-import { FORMULA } from '../register/csv'
+import { csvText } from '../files/csv'
 import { typing } from '../wording/en'
 import { sectionWords } from '../wording/viewWords'
 import { sectionFields, type SectionFields, type SectionRecord } from './section'
@@ -57,7 +57,7 @@ export const sectionsToCsv = (sections: readonly SectionFields[]): string => {
     )
     return (rows.length > 0 ? rows : [Array.from({ length: 8 }, () => '')]).map((r) => [...head, ...r])
   })
-  return `${Papa.unparse({ fields: [...COLUMNS], data }, { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`
+  return csvText(COLUMNS, data)
 }
 
 /** One thing that is wrong in a file, where it stands, and a sentence. */

@@ -1,7 +1,8 @@
 import Papa from 'papaparse'
+import type { z } from 'zod'
 import { issuesOf } from '../calculation/issues'
 import type { LotAnswer, SpareBeltsAnswer } from '../api/answers'
-import { FORMULA } from '../register/csv'
+import { csvText } from '../files/csv'
 import { typing } from '../wording/en'
 import { stockFileWords } from '../wording/en/stockFile'
 import { newLot, type NewLot } from './lot'
@@ -62,7 +63,7 @@ export const stockToCsv = ({ lots, belts }: Stock): string => {
     })),
   ]
   const data = rows.map((r) => COLUMNS.map((c) => r[c] ?? ''))
-  return `${Papa.unparse({ fields: [...COLUMNS], data }, { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`
+  return csvText(COLUMNS, data)
 }
 
 /** What a line would do to what it names, and to which lot where it is known. */
@@ -134,12 +135,9 @@ export const readStockFile = (text: string, stock: Stock): StockRead => {
       faults.push({ at: `${at}, ${c}`, message: typing.faults['not-a-number'] })
       return null
     }
-    const parsed = <T>(
-      schema: { safeParse: (raw: unknown) => { success: boolean; data?: unknown; error?: unknown } },
-      raw: object,
-    ) => {
-      const read = schema.safeParse({ id: NO_ID, ...raw }) as ReturnType<typeof newLot.safeParse>
-      if (read.success) return read.data as T
+    const parsed = <T>(schema: z.ZodType<T>, raw: object): T | null => {
+      const read = schema.safeParse({ id: NO_ID, ...raw })
+      if (read.success) return read.data
       if (faults.length === before)
         for (const { path, message } of issuesOf(read.error)) faults.push({ at: `${at}, ${path}`, message })
       return null
@@ -167,7 +165,7 @@ export const readStockFile = (text: string, stock: Stock): StockRead => {
         layer: number('layer'),
         size: field('size'),
       }
-      const lot = parsed<NewLot>(newLot, raw)
+      const lot = parsed(newLot, raw)
       if (!lot || faults.length > before || !once(shimKey(lot))) return []
       const { id: _, ...fields } = lot
       return [{ what, ...beside(fields, retired, shims.get(shimKey(lot))) }]
@@ -180,7 +178,7 @@ export const readStockFile = (text: string, stock: Stock): StockRead => {
         length: number('length'),
         together: number('together') ?? 1,
       }
-      const lot = parsed<NewSpareBelts>(newSpareBelts, raw)
+      const lot = parsed(newSpareBelts, raw)
       if (!lot || faults.length > before || !once(beltKey(lot))) return []
       const { id: _, ...fields } = lot
       return [{ what, ...beside(fields, retired, belts.get(beltKey(lot))) }]

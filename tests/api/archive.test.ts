@@ -1,38 +1,25 @@
 import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import knexModule, { type Knex } from 'knex'
-import { afterAll, describe, expect, inject, it } from 'vitest'
+import type { Knex } from 'knex'
+import { afterAll, describe, expect, it } from 'vitest'
 import { ArchiveTrouble, backUp, holdsOf, restore } from '../../scripts/archive'
 import { letOldDemoIn } from '../../scripts/demo/people'
 import { DEMO_NAMES } from '../../scripts/demo/signIn.mjs'
 import { ROOT } from '../../scripts/local/paths.mjs'
-import { knexOptions } from '../../server/database/connection'
 import { jobIdsAfter } from '../../server/jobs/jobs.repository'
 import { refoldJob } from '../../server/jobs/logbook'
 import type { JobAnswer, JobSummary, Page } from '../../shared/api/answers'
-import { databaseOf } from '../support/cluster'
 import { AUTHOR, draft } from '../support/entries'
 import { programOn } from '../support/program'
 import { useProgram } from './client'
+import { useDatabases } from './databases'
 
 const api = useProgram('archive')
 const folder = mkdtempSync(join(tmpdir(), 'archive-'))
 afterAll(() => rmSync(folder, { recursive: true }))
 
-/** A new, empty database, let go of at the end. */
-const opened: Knex[] = []
-afterAll(() => Promise.all(opened.map((knex) => knex.destroy())))
-const open = (address: string) => {
-  const knex = knexModule(knexOptions(address))
-  opened.push(knex)
-  return knex
-}
-const emptyDatabase = async (name: string) => {
-  const urlOf = databaseOf(inject('address'))
-  await open(urlOf('postgres')).raw(`create database ${name}`)
-  return { address: urlOf(name), knex: open(urlOf(name)) }
-}
+const { open, empty: emptyDatabase } = useDatabases()
 
 /** Every row of every table, put to one short figure a table. */
 const rowsOf = async (knex: Knex): Promise<Record<string, string>> => {

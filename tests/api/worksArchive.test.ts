@@ -3,31 +3,19 @@ import { Readable } from 'node:stream'
 import { buffer } from 'node:stream/consumers'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import sharp from 'sharp'
-import knexModule, { type Knex } from 'knex'
+import type { Knex } from 'knex'
 import { extract, pack } from 'tar-stream'
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { beforeAll, describe, expect, it } from 'vitest'
 import { archiveManifest } from '../../server/archive/manifest'
 import { bringWorks, WorksTrouble } from '../../server/archive/readWorks'
 import { LEFT_OUT, WORKS_TABLES } from '../../server/archive/worksTables'
 import { worksArchive } from '../../server/archive/writeWorks'
-import { knexOptions } from '../../server/database/connection'
-import { databaseOf } from '../support/cluster'
 import { programOn } from '../support/program'
 import { useProgram } from './client'
+import { useDatabases } from './databases'
 
 const api = useProgram('works_archive')
-const opened: Knex[] = []
-afterAll(() => Promise.all(opened.map((knex) => knex.destroy())))
-const open = (address: string) => {
-  const knex = knexModule(knexOptions(address))
-  opened.push(knex)
-  return knex
-}
-const empty = async (name: string) => {
-  const urlOf = databaseOf(inject('address'))
-  await open(urlOf('postgres')).raw(`create database ${name}`)
-  return { address: urlOf(name), knex: open(urlOf(name)) }
-}
+const { open, empty } = useDatabases()
 const tablesOf = async (knex: Knex) =>
   ((await knex('pg_tables').where({ schemaname: 'public' })) as { tablename: string }[]).map(
     (t) => t.tablename,
@@ -156,6 +144,17 @@ describe('an archive that is not whole', () => {
     await refused('fewer_rows', fewer, /rows of job_figures are missing/)
     const strange = await changed((files) => void files.set('tables/keys/00001.jsonl', Buffer.from('{}\n')))
     await refused('strange_file', strange, /nobody knows what tables\/keys/)
+    const opened = await changed((files) => {
+      const manifest = String(files.get('works.json')).replace(
+        /("name": "people",\s*"columns": \[)/,
+        '$1 "secret",',
+      )
+      const [, ...others] = [...files]
+      files.clear()
+      files.set('works.json', Buffer.from(manifest))
+      for (const [name, content] of others) files.set(name, content)
+    })
+    await refused('with_a_secret', opened, /people has a column secret/)
     const broken = await changed((files) => void files.set(people, Buffer.from('{"id":\n')))
     await refused('broken_line', broken, /line 1 of tables\/people\/00001.jsonl is no JSON/)
     const newer = await changed((files) => {

@@ -9,8 +9,9 @@ const props = defineProps<{ known: readonly LimitSetRecord[] }>()
 const emit = defineEmits<{ taken: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const w = limitSetWords.files
-const { read, look, wanted, take, said, working } = useFileTake<LimitsRead, ReadLimitSet>({
+const { read, intake } = useFileTake<LimitsRead, ReadLimitSet>({
   shown,
+  words: w,
   read: (text) => readLimitsFile(text, props.known),
   wanted: ({ sets }) => sets.filter((s) => s.is !== 'same'),
   send: ({ fields, known }) =>
@@ -21,7 +22,7 @@ const { read, look, wanted, take, said, working } = useFileTake<LimitsRead, Read
         })
       : askServer('/api/limits', { method: 'POST', body: { ...fields, id: newId() } }),
   name: ({ fields }) => fields.name,
-  taken: w.taken,
+  faults: ({ faults }) => faults,
   done: () => emit('taken'),
 })
 </script>
@@ -29,18 +30,9 @@ const { read, look, wanted, take, said, working } = useFileTake<LimitsRead, Read
 <template>
   <FileIntake
     v-model="shown"
-    :title="w.title"
-    :hint="w.hint"
-    :choose="w.choose"
+    v-bind="intake"
     accept=".csv,.json,text/csv,application/json"
     width="min(640px, 96vw)"
-    :faults="read?.faults ?? null"
-    :wanted="wanted.length"
-    :take="w.take(wanted.length)"
-    :said="said"
-    :working="working"
-    @read="look"
-    @take="take"
   >
     <ul v-if="read && read.sets.length > 0">
       <li v-for="s in read.sets" :key="s.fields.level + s.fields.coupling + s.fields.name">

@@ -11,8 +11,9 @@ const shown = defineModel<boolean>({ required: true })
 const w = sectionWords.files
 const nameOf = ({ fields: { section, construction } }: ReadSection) =>
   `${section} ${construction ? recordWords.constructions[construction].toLowerCase() : ''}`.trim()
-const { read, look, wanted, take, said, working } = useFileTake<SectionsRead, ReadSection>({
+const { read, intake } = useFileTake<SectionsRead, ReadSection>({
   shown,
+  words: w,
   read: (text) => readSectionsFile(text, props.known),
   wanted: ({ sections }) => sections.filter((s) => s.is !== 'same'),
   send: ({ fields, known }) =>
@@ -23,27 +24,13 @@ const { read, look, wanted, take, said, working } = useFileTake<SectionsRead, Re
         })
       : askServer('/api/sections', { method: 'POST', body: { ...fields, id: newId() } }),
   name: nameOf,
-  taken: w.taken,
+  faults: ({ faults }) => faults,
   done: () => emit('taken'),
 })
 </script>
 
 <template>
-  <FileIntake
-    v-model="shown"
-    :title="w.title"
-    :hint="w.hint"
-    :choose="w.choose"
-    accept=".csv,text/csv"
-    width="min(640px, 96vw)"
-    :faults="read?.faults ?? null"
-    :wanted="wanted.length"
-    :take="w.take(wanted.length)"
-    :said="said"
-    :working="working"
-    @read="look"
-    @take="take"
-  >
+  <FileIntake v-model="shown" v-bind="intake" accept=".csv,text/csv" width="min(640px, 96vw)">
     <ul v-if="read && read.sections.length > 0">
       <li v-for="s in read.sections" :key="nameOf(s)">
         <strong>{{ nameOf(s) }}</strong> {{ w.is[s.is] }}

@@ -41,33 +41,20 @@ const put = async (address: string, { fields, known, retired }: ReadStock) => {
   const body = { id: newId(), counted: fields.counted, author: session.authorId, version }
   return askServer(`${address}/${known.id}/counts`, { method: 'POST', body })
 }
-const { read, look, wanted, take, said, working } = useFileTake<StockRead, ReadStock>({
+const { read, intake } = useFileTake<StockRead, ReadStock>({
   shown,
+  words: w,
   read: (text) => readStockFile(text, props.stock),
   wanted: ({ rows }) => rows.filter((r) => r.is !== 'same'),
   send: (row) => put(row.what === 'shims' ? '/api/stores/lots' : '/api/stores/belts', row),
   name: nameOf,
-  taken: w.taken,
+  faults: ({ faults }) => faults,
   done: () => emit('taken'),
 })
 </script>
 
 <template>
-  <FileIntake
-    v-model="shown"
-    :title="w.title"
-    :hint="w.hint"
-    :choose="w.choose"
-    accept=".csv,text/csv"
-    width="min(640px, 96vw)"
-    :faults="read?.faults ?? null"
-    :wanted="wanted.length"
-    :take="w.take(wanted.length)"
-    :said="said"
-    :working="working"
-    @read="look"
-    @take="take"
-  >
+  <FileIntake v-model="shown" v-bind="intake" accept=".csv,text/csv" width="min(640px, 96vw)">
     <ul v-if="read && read.rows.length > 0">
       <li v-for="(r, i) in read.rows" :key="i">
         <strong>{{ nameOf(r) }}</strong> {{ does(r) }}

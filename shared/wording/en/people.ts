@@ -39,8 +39,6 @@ export const people = {
     yoursNote: 'Four digits or more, or a password of eight characters.',
   },
   menu: {
-    name: (person: string) => `${person}, on this device`,
-    pass: 'Pass the device on',
     lock: 'Lock',
     locksAfter: 'Locks by itself after',
     minutes: (n: number) => `${n} min`,
@@ -57,13 +55,10 @@ export const people = {
   },
   second: {
     title: 'A second person',
-    asks: (what: string, role: string) =>
-      `${what}: as ${role} you do this with somebody who may do it alone.`,
     note: 'They look at it with you and show their own PIN. It is noted beside your name.',
     name: 'Their name',
     secret: 'Their PIN',
     confirm: 'Stand by it',
-    away: 'Their PIN is looked at by the server, which is out of reach. Everything else waits here.',
   },
   admin: {
     title: 'People',
