@@ -17,14 +17,23 @@ const props = defineProps<{
   working: boolean
   /** Bytes above which somebody chose another file. */
   largest?: number
+  /** Several files may be chosen at once. */
+  several?: boolean
 }>()
-const emit = defineEmits<{ read: [text: string]; take: [] }>()
+const emit = defineEmits<{ read: [text: string, all: readonly string[]]; take: [] }>()
 const shown = defineModel<boolean>({ required: true })
 /** Larger than any register in text. */
 const LARGEST = 4_000_000
 const MOST_SHOWN = 40
+const textOf = async (file: Blob) => (file.size > (props.largest ?? LARGEST) ? '' : await file.text())
+const files: Blob[] = []
+/** Files chosen together are told of one after another, and read together. */
 const chosen = async ({ raw }: UploadFile) => {
-  if (raw) emit('read', raw.size > (props.largest ?? LARGEST) ? '' : await raw.text())
+  if (!raw) return
+  files.push(raw)
+  await nextTick()
+  const [first, ...more] = files.splice(0)
+  if (first) emit('read', await textOf(first), await Promise.all([first, ...more].map(textOf)))
 }
 const told = computed(() => (props.faults ?? []).slice(0, MOST_SHOWN))
 </script>
@@ -32,9 +41,16 @@ const told = computed(() => (props.faults ?? []).slice(0, MOST_SHOWN))
 <template>
   <el-dialog v-model="shown" :title="title" :width="width" append-to-body destroy-on-close>
     <p>{{ hint }}</p>
-    <el-upload :auto-upload="false" :show-file-list="false" :accept="accept" :on-change="chosen">
+    <el-upload
+      :auto-upload="false"
+      :show-file-list="false"
+      :accept="accept"
+      :multiple="several"
+      :on-change="chosen"
+    >
       <span class="el-button quiet-button">{{ choose }}</span>
     </el-upload>
+    <slot name="beside" />
     <p v-if="said" role="status">{{ said }}</p>
     <template v-if="faults">
       <slot name="summary" />

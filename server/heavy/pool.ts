@@ -9,7 +9,7 @@ import { Refused } from '../http/refusal'
 import type * as tasks from './tasks'
 
 type Tasks = typeof tasks
-type TaskName = 'calculate' | 'report' | 'outline' | 'readJob'
+type TaskName = 'calculate' | 'report' | 'outline' | 'readJob' | 'readTables'
 type PoolName = 'sums' | 'paper'
 
 const POOL_OF: Readonly<Record<TaskName, PoolName>> = {
@@ -17,6 +17,7 @@ const POOL_OF: Readonly<Record<TaskName, PoolName>> = {
   report: 'paper',
   outline: 'paper',
   readJob: 'paper',
+  readTables: 'paper',
 }
 
 /** Seconds after its start in which a task must end; else it is stopped and its thread ended. */
@@ -25,6 +26,7 @@ const DEADLINE: Readonly<Record<TaskName, number>> = {
   report: 30,
   outline: 10,
   readJob: 20,
+  readTables: 20,
 }
 /** Tasks that wait at most; more are told to come again. */
 const MOST_WAITING = 32

@@ -6,6 +6,7 @@ import type { UnitSystem } from '../../core/units/unitSystem'
 import type { CalculationAnswer } from '../../shared/calculation/operation'
 import { calculate as calculateHere } from '../../shared/calculation/operations'
 import { readJobFile, type JobFileRead } from '../../shared/files/readJobFile'
+import { readTables as readTablesHere, type TablesRead } from '../../shared/files/readTables'
 import type { MachineSnapshot } from '../../shared/register/machine'
 import type { ViewFrom } from '../../shared/wording/otherEnd'
 import { tellingOf, type FootWords } from '../../shared/wording/telling'
@@ -154,4 +155,10 @@ export const outline = async ({
 export const readJob = ({ task, begun }: Given<{ readonly text: string }>): JobFileRead => {
   begin(begun)
   return readJobFile(task.text)
+}
+
+/** Tables of jobs as CSV, read by the same door. */
+export const readTables = ({ task, begun }: Given<{ readonly texts: readonly string[] }>): TablesRead => {
+  begin(begun)
+  return readTablesHere(task.texts)
 }

@@ -89,7 +89,7 @@ export const noLeaveFor = (
 }
 
 /** Why this entry can't be the next one of its logbook; undefined when it can. */
-const refusalOf = (
+export const refusalOf = (
   logbook: Logbook,
   people: ReadonlyMap<string, Person>,
   entry: LogEntry,

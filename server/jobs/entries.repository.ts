@@ -62,6 +62,18 @@ export const listEntries = async (knex: Knex, jobId: string, from = 0): Promise<
       .select(COLUMNS)) as EntryRow[]
   ).map(toEntry)
 
+/** The jobs that entries stand in, by their ids; of those that are known. */
+export const jobsOfEntries = async (
+  knex: Knex,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, string>> => {
+  const rows = (await knex('entries').whereIn('id', ids).select('id', 'job_id')) as {
+    id: string
+    job_id: string
+  }[]
+  return new Map(rows.map((r) => [r.id, r.job_id]))
+}
+
 /** The last set-up of each part in a job's logbook that no other corrects; under no name where a machine has no parts. */
 export const lastSetUps = async (
   knex: Knex,

@@ -103,6 +103,7 @@ export const ACCESS: Readonly<Record<RouteName, Access>> = {
   makeFeed: { asks: 'read' },
   endFeed: { asks: 'read' },
   bringJob: { asks: 'files' },
+  bringTables: { asks: 'files', signed: 'body.person' },
   worksArchive: { asks: 'people' },
 
   peopleInFull: reads('people'),

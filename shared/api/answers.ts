@@ -6,9 +6,11 @@ import type { SheaveReset } from '../../core/register/settings'
 import type { JobFigure, JobSummaryFigures } from '../../core/jobs/summary'
 import type { VerdictOrUnknown } from '../../core/judge/judge'
 import type { LeafUse } from '../../core/tools/toolsToTake'
+import type { JobReason } from '../../core/stages/open/entries'
 import type { DriveLeft } from '../../core/stages/inspect/driveLeft'
 import type { SetUpPayload } from '../../core/stages/setUp/entries'
 import type { StandstillRecord } from '../comeBack/standstill'
+import type { JobTable } from '../files/tableNames'
 import type { WireEntry } from '../logbook/lifts'
 import type { UnitSystem } from '../../core/units/unitSystem'
 import type { MachineRecord, MachineSnapshot } from '../register/machine'
@@ -253,5 +255,37 @@ export interface JobFileAnswer {
   readonly photographs: number
   /** Entries that today's rules would not let in, kept as they were written. */
   readonly otherwise: number
+  readonly done: boolean
+}
+
+/** One job or entry that a table asks for, and what would become of it. */
+export interface TableRow {
+  readonly table: JobTable
+  /** Where its first line stands. */
+  readonly at: string
+  /** Lines that it is made of. */
+  readonly counted: number
+  readonly tag: string
+  /** Null where the job is not here yet. */
+  readonly job: string | null
+  /** When it was made, as the file says it; null where it says nothing. */
+  readonly madeAt: string | null
+  readonly by: string
+  /** What a job is opened for. */
+  readonly reason: JobReason | null
+  /** When the move was made that it goes before; null where it goes behind all. */
+  readonly before: string | null
+  /** `open`: the machine has a job in hand already, and gets no other. */
+  readonly is: 'new' | 'same' | 'open'
+}
+
+/** What bringing tables in would do, or has done. */
+export interface TablesAnswer {
+  /** Tags of the machines that something new is for. */
+  readonly machine: string
+  readonly rows: readonly TableRow[]
+  readonly faults: readonly { readonly at: string; readonly message: string }[]
+  /** Jobs and entries that came in. */
+  readonly taken: number
   readonly done: boolean
 }

@@ -435,6 +435,21 @@ export const ROUTES = {
     file: jobFile,
     seconds: 45,
   },
+  bringTables: {
+    method: 'post',
+    path: '/api/files/tables',
+    summary:
+      'Brings in jobs, readings, moves and belts from CSV, or says what that would do: entries of open jobs, by their own set-up. Nothing that is here is written over; the same file again does nothing.',
+    query: bringQuery,
+    body: z.object({
+      person: uuid('who-is-writing'),
+      tables: z
+        .array(z.string({ error: issue('tables-as-texts') }), { error: issue('tables-as-texts') })
+        .min(1, { error: issue('tables-as-texts') })
+        .max(8, { error: issue('tables-as-texts') }),
+    }),
+    seconds: 45,
+  },
   jobTable: {
     method: 'get',
     path: '/api/files/tables/{table}',

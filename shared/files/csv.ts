@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 
 /** Whatever a spreadsheet would run as a formula; figures with a sign are none. */
-const FORMULA = /^(?:[=@\t\r]|[+-](?![\d.]))/
+export const FORMULA = /^(?:[=@\t\r]|[+-](?![\d.]))/
 
 /** Rows as CSV under the names of their columns; nothing of it is run by a spreadsheet that opens it. */
 export const csvText = (

@@ -87,11 +87,11 @@ describe('jobs as CSV', () => {
 
   it('readings: a row a place, in the units they were typed in; corrected ones stay and say so', () => {
     const read = rows('readings')
-    expect(read.map((r) => [r.circle, r.clock, r.value, r.group, r.returned])).toEqual([
-      ['rim', '0', '0', '', '0.5'],
-      ['rim', '90', '-2.5', 'a', '0.5'],
-      ['face', '0', '1', '', ''],
-      ['rim', '0', '7', '', ''],
+    expect(read.map((r) => [r.circle, r.clock, r.degrees, r.value, r.group, r.returned])).toEqual([
+      ['rim', '12:00', '0', '0', '', '0.5'],
+      ['rim', '3:00', '90', '-2.5', 'a', '0.5'],
+      ['face', '12:00', '0', '1', '', ''],
+      ['rim', '12:00', '0', '7', '', ''],
     ])
     expect(read.map((r) => [r.corrects, r.corrected, r.part])).toEqual([
       ['', 'yes', ''],
@@ -99,6 +99,7 @@ describe('jobs as CSV', () => {
       ['', 'yes', ''],
       ['r1', 'no', 'c2'],
     ])
+    expect(read.at(-1)?.['why corrected']).toBe('slip')
   })
 
   it('moves: leaves foot by foot or bolt by bolt, pushes end by end', () => {

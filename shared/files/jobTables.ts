@@ -1,11 +1,13 @@
 import type { LogEntry } from '../../core/logbook/entry'
 import type { JobSummary } from '../api/answers'
 import { csvText } from './csv'
+import { clockText } from './clockText'
+import { HEADS } from './tableHeads'
 import type { JobTable } from './tableNames'
 
 /** The kinds of entry that a table is made of. */
 export const TABLE_KINDS: Readonly<Record<JobTable, readonly LogEntry['kind'][]>> = {
-  jobs: [],
+  jobs: ['job-opened'],
   readings: ['readings-taken'],
   moves: ['move-made', 'flange-moved'],
   belts: ['tension-read'],
@@ -21,60 +23,41 @@ export interface Tabled {
 type Cell = string | number
 type Row = readonly Cell[]
 
-const OF_JOB = ['job', 'tag', 'machine'] as const
-const OF_ENTRY = ['entry', 'made at', 'by', 'part', 'corrects', 'corrected'] as const
-
-const HEADS: Readonly<Record<JobTable, readonly string[]>> = {
-  jobs: [
-    ...OF_JOB,
-    'opened at',
-    'closed at',
-    'stage',
-    'verdict',
-    'provisional',
-    'next due',
-    'last written by',
-  ],
-  readings: [...OF_JOB, ...OF_ENTRY, 'units', 'circle', 'clock', 'value', 'group', 'returned'],
-  moves: [
-    ...OF_JOB,
-    ...OF_ENTRY,
-    'units',
-    'place',
-    'side',
-    'put in',
-    'taken out',
-    'moved',
-    'plane',
-    'remark',
-  ],
-  belts: [...OF_JOB, ...OF_ENTRY, 'units', 'age', 'sheaves', 'read as', 'given', 'belt', 'value'],
-}
-
 const yesNo = (b: boolean) => (b ? 'yes' : 'no')
 
-const jobRow = (job: JobSummary): Row => [
-  job.id,
-  job.tag,
-  job.machineName,
-  job.openedAt,
-  job.closedAt ?? '',
-  job.stage,
-  job.verdict,
-  yesNo(job.provisional),
-  job.nextDue ?? '',
-  job.lastAuthor,
-]
+/** A job as it was opened, and as it stands: corrections of its opening count. */
+const jobRow = (job: JobSummary, own: readonly LogEntry[]): Row => {
+  const opening = own.flatMap((e) => (e.kind === 'job-opened' ? [e.payload] : [])).at(-1)
+  return [
+    job.id,
+    job.tag,
+    job.machineName,
+    job.openedAt,
+    job.closedAt ?? '',
+    job.stage,
+    job.verdict,
+    yesNo(job.provisional),
+    job.nextDue ?? '',
+    job.lastAuthor,
+    opening?.reason ?? '',
+    opening?.rpm ?? '',
+    opening?.customer ?? '',
+    opening?.site ?? '',
+    opening?.note ?? '',
+  ]
+}
 
 const readingRows = (e: LogEntry<'readings-taken'>): readonly Row[] =>
   Object.entries(e.payload.circles).flatMap(([circle, readings]) =>
     readings.map((r) => [
       e.payload.units,
       circle,
+      clockText(r.clock),
       r.clock,
       r.value,
       r.group ?? '',
       e.payload.returned?.[circle] ?? '',
+      e.payload.turned ?? '',
     ]),
   )
 
@@ -126,7 +109,8 @@ const flangeRows = (e: LogEntry<'flange-moved'>): readonly Row[] => {
 }
 
 const beltRows = (e: LogEntry<'tension-read'>): readonly Row[] => {
-  const { units, age, sheaves, read } = e.payload
+  const { units, age, sheaves, read, words } = e.payload
+  const [from, to] = (read.by === 'hand' ? read.window : null) ?? ['', '']
   const [given, values] =
     read.by === 'force'
       ? [read.deflection, read.forces]
@@ -137,7 +121,7 @@ const beltRows = (e: LogEntry<'tension-read'>): readonly Row[] => {
           : read.by === 'marks'
             ? [read.slack, read.apart]
             : ['', read.deflections]
-  return values.map((value, i) => [units, age, sheaves, read.by, given, i + 1, value])
+  return values.map((value, i) => [units, age, sheaves, read.by, given, i + 1, value, from, to, words])
 }
 
 const rowsOf = (e: LogEntry): readonly Row[] => {
@@ -153,8 +137,8 @@ const rowsOf = (e: LogEntry): readonly Row[] => {
  */
 export const jobTable = (table: JobTable, { jobs, entries, nameOf }: Tabled): string => {
   const data = jobs.flatMap((job): readonly Row[] => {
-    if (table === 'jobs') return [jobRow(job)]
     const own = entries.get(job.id) ?? []
+    if (table === 'jobs') return [jobRow(job, own)]
     const corrected = new Set(own.flatMap((e) => e.supersedes?.entry ?? []))
     return own.flatMap((e) => {
       const head: Row = [
@@ -166,6 +150,7 @@ export const jobTable = (table: JobTable, { jobs, entries, nameOf }: Tabled): st
         nameOf(e.author),
         e.part ?? '',
         e.supersedes?.entry ?? '',
+        e.supersedes?.reason ?? '',
         yesNo(corrected.has(e.id)),
       ]
       return rowsOf(e).map((row) => [...head, ...row])

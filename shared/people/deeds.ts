@@ -36,6 +36,7 @@ export const DEEDS = [
   'makeFeed',
   'endFeed',
   'bringJob',
+  'bringTables',
   'worksArchive',
   'addPerson',
   'changePerson',

@@ -1,6 +1,6 @@
-import Papa from 'papaparse'
 import { issuesOf } from '../calculation/issues'
 import { csvText } from '../files/csv'
+import { csvLines, figureIn } from '../files/csvLines'
 import { typing } from '../wording/en'
 import { sectionWords } from '../wording/viewWords'
 import { sectionFields, type SectionFields, type SectionRecord } from './section'
@@ -28,7 +28,6 @@ const COLUMNS = [
   'runInHigh',
 ] as const
 type Column = (typeof COLUMNS)[number]
-type Line = Readonly<Partial<Record<Column, string>>>
 
 const shown = (x: number | null | undefined) => (x == null ? '' : String(x))
 
@@ -108,26 +107,26 @@ const beside = (fields: SectionFields, known: readonly SectionRecord[]): ReadSec
 }
 
 const MOST_SECTIONS = 200
+/** Rows of their charts. */
+const MOST_LINES = 20_000
 
 /** Sections out of CSV, beside those that are known: lines of one section and construction belong together. */
 export const readSectionsFile = (text: string, known: readonly SectionRecord[]): SectionsRead => {
   const w = sectionWords.files
-  const bare = text.replace(/^\uFEFF/, '')
   const wrong = (message: string): SectionsRead => ({ sections: [], faults: [{ at: '', message }] })
-  if (bare.trim() === '') return wrong(w.empty)
-  const { data, meta } = Papa.parse<Line>(bare, { header: true, skipEmptyLines: 'greedy' })
-  const missing = (['section', 'source', 'units'] as const).filter((c) => !meta.fields?.includes(c))
-  if (missing.length > 0) return wrong(w.columns(missing.join(', ')))
+  const file = csvLines<Column>(text, { needs: ['section', 'source', 'units'], most: MOST_LINES })
+  if ('wrong' in file) {
+    const { wrong: fault } = file
+    if (fault.is === 'no-columns') return wrong(w.columns(fault.missing.join(', ')))
+    return wrong(fault.is === 'empty' ? w.empty : w.tooMany)
+  }
   const faults: SectionsFault[] = []
   const tables = new Map<string, { head: object; name: string; rows: unknown[] }>()
-  data.forEach((line, i) => {
-    const at = w.line(i + 2)
-    const field = (c: Column) => (line[c] ?? '').trim()
+  file.lines.forEach(({ line, say: field }) => {
+    const at = w.line(line)
     const number = (c: Column): number | null => {
-      const typed = field(c)
-      if (typed === '') return null
-      const x = Number(typed.replace(',', '.'))
-      if (Number.isFinite(x)) return x
+      const x = figureIn(field(c))
+      if (x !== undefined) return x
       faults.push({ at: `${at}, ${c}`, message: typing.faults['not-a-number'] })
       return null
     }

@@ -1,8 +1,8 @@
-import Papa from 'papaparse'
 import type { z } from 'zod'
 import { issuesOf } from '../calculation/issues'
 import type { LotAnswer, SpareBeltsAnswer } from '../api/answers'
 import { csvText } from '../files/csv'
+import { csvLines, figureIn } from '../files/csvLines'
 import { typing } from '../wording/en'
 import { stockFileWords } from '../wording/en/stockFile'
 import { newLot, type NewLot } from './lot'
@@ -113,25 +113,23 @@ const NO_ID = '00000000-0000-4000-8000-000000000000'
 /** Stock out of CSV beside what lies in the stores. What is wrong is told by its line; such lines are left out. */
 export const readStockFile = (text: string, stock: Stock): StockRead => {
   const w = stockFileWords
-  const bare = text.replace(/^\uFEFF/, '')
   const wrong = (message: string): StockRead => ({ rows: [], faults: [{ at: '', message }] })
-  if (bare.trim() === '') return wrong(w.empty)
-  const { data, meta } = Papa.parse<Line>(bare, { header: true, skipEmptyLines: 'greedy' })
-  const missing = (['what', 'units', 'counted'] as const).filter((c) => !meta.fields?.includes(c))
-  if (missing.length > 0) return wrong(w.columns(missing.join(', ')))
-  if (data.length > MOST_ROWS) return wrong(w.tooMany)
+  const file = csvLines<Column>(text, { needs: ['what', 'units', 'counted'], most: MOST_ROWS })
+  if ('wrong' in file) {
+    const { wrong: fault } = file
+    if (fault.is === 'no-columns') return wrong(w.columns(fault.missing.join(', ')))
+    return wrong(fault.is === 'empty' ? w.empty : w.tooMany)
+  }
   const shims = new Map(stock.lots.map((l) => [shimKey(l), l]))
   const belts = new Map(stock.belts.map((b) => [beltKey(b), b]))
   const faults: StockFault[] = []
   const seen = new Map<string, number>()
-  const rows = data.flatMap((line, i): readonly ReadStock[] => {
-    const at = w.line(i + 2)
-    const field = (c: Column) => (line[c] ?? '').trim()
+  const rows = file.lines.flatMap(({ line, say: field }): readonly ReadStock[] => {
+    const at = w.line(line)
     const before = faults.length
     const number = (c: Column): number | null => {
-      if (field(c) === '') return null
-      const x = Number(field(c).replace(',', '.'))
-      if (Number.isFinite(x)) return x
+      const x = figureIn(field(c))
+      if (x !== undefined) return x
       faults.push({ at: `${at}, ${c}`, message: typing.faults['not-a-number'] })
       return null
     }
@@ -152,7 +150,7 @@ export const readStockFile = (text: string, stock: Stock): StockRead => {
     /** The same thing twice in a file would be counted twice. */
     const once = (key: string): boolean => {
       const first = seen.get(key)
-      if (first === undefined) seen.set(key, i + 2)
+      if (first === undefined) seen.set(key, line)
       else faults.push({ at, message: w.twice(first) })
       return first === undefined
     }

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { lockOut, setUp } from '../support/entries'
 import { expect, Job, test } from './job'
 
 test('the logbook finds a job by its words, narrows down by what jobs were, keeps a search, and a link repeats it', async ({
@@ -83,8 +84,8 @@ test('a job is taken out as a file, and comes in again from it: what it would do
 
   await page.goto('/logbook?words=feldspar')
   await expect(page.getByText('1 job found')).toBeVisible()
-  await page.getByRole('button', { name: 'Bring in a job' }).click()
-  const dialog = page.getByRole('dialog', { name: 'Bring in a job from its file' })
+  await page.getByRole('button', { name: 'Bring in' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Bring in from files' })
   const chosen = dialog.locator('input[type=file]')
   const choose = (text: string) =>
     chosen.setInputFiles({ name: 'x.job.json', mimeType: 'application/json', buffer: Buffer.from(text) })
@@ -100,6 +101,71 @@ test('a job is taken out as a file, and comes in again from it: what it would do
   await choose(moved)
   await expect(dialog.getByText('There is nothing to do.', { exact: false })).toBeVisible()
   await expect(dialog.getByRole('button', { name: 'Bring it in' })).toBeDisabled()
+})
+
+test('readings and moves out of tables: what they would do is shown, then they stand in the job, in the order of their making', async ({
+  page,
+}) => {
+  const job = new Job(page)
+  const tag = await job.open('CP-14')
+  for (const body of [...lockOut, setUp]) await job.send(body.kind, body.payload)
+  const id = page.url().split('/').at(-1) ?? ''
+  const at = (minutes: number) => new Date(Date.now() - minutes * 60_000).toISOString()
+  const places = ['12', '3', '6', '9']
+  const set = (madeAt: string, values: readonly number[]) =>
+    ['rim', 'face'].flatMap((circle) =>
+      places.map((clock, i) => `${id},${madeAt},inch,${circle},${clock},${values[i] ?? 0}`),
+    )
+  const readings = [
+    'job,made at,units,circle,clock,value',
+    ...set(at(30), [0, 1, 2, 1]),
+    ...set(at(10), [0, 0, 0, 0]),
+  ]
+  const moves = [
+    'job,made at,units,place,side,put in,moved',
+    `${id},${at(20)},inch,movable inboard,left,5 + 2,`,
+  ]
+
+  await page.goto('/logbook')
+  await page.getByRole('button', { name: 'Bring in' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Bring in from files' })
+  const choose = (...files: readonly (readonly string[])[]) =>
+    dialog.locator('input[type=file]').setInputFiles(
+      files.map((lines, i) => ({
+        name: `${i}.csv`,
+        mimeType: 'text/csv',
+        buffer: Buffer.from(lines.join('\n')),
+      })),
+    )
+  // An empty table tells its columns.
+  const blank = await dialog.getByRole('link', { name: 'Readings' }).getAttribute('href')
+  expect(decodeURIComponent(blank ?? '')).toMatch(
+    /,job,tag,machine,entry,made at,.*circle,clock,degrees,value/,
+  )
+
+  await choose(
+    moves.map((line) => line.replace('movable inboard', 'the motor')),
+    ['{"format":"x"}'],
+  )
+  await expect(dialog.getByRole('alert')).toContainText('A job’s own file comes in by itself.')
+  await choose(moves.map((line) => line.replace('movable inboard', 'the motor')))
+  await expect(dialog.getByRole('alert')).toContainText('moves, line 2, place')
+  await expect(dialog.getByRole('button', { name: 'Bring 0 things in' })).toBeDisabled()
+
+  await choose(moves, readings)
+  const rows = dialog.getByRole('row')
+  await expect(rows).toHaveCount(4)
+  await expect(rows.nth(1)).toContainText('8 readings')
+  await expect(rows.nth(2)).toContainText('Move of 1 place')
+  await expect(rows.nth(3)).toContainText('is added to its job')
+  await dialog.getByRole('button', { name: 'Bring 3 things in' }).click()
+  await expect(dialog.getByRole('status')).toHaveText('3 things are in, written by you.')
+  await choose(moves, readings)
+  await expect(rows.nth(3)).toContainText('is here already')
+  await expect(dialog.getByRole('button', { name: 'Bring 0 things in' })).toBeDisabled()
+  await rows.nth(1).getByRole('link', { name: tag }).click()
+  await page.waitForURL(/\/jobs\//)
+  await expect(page.getByText('Out of a CSV file: readings of', { exact: false })).toBeVisible()
 })
 
 test('nothing typed into the search is lost, however slowly the address follows', async ({ page }) => {

@@ -1,74 +1,69 @@
 <script setup lang="ts">
+import { blankTable } from '~~/shared/files/tableHeads'
+import { JOB_TABLES } from '~~/shared/files/tableNames'
 import { LARGEST_JOB_FILE } from '~~/shared/files/size'
-import type { JobFileAnswer } from '~~/shared/api/answers'
 import { jobFileWords } from '~~/shared/wording/en/jobFile'
+import { jobTableWords } from '~~/shared/wording/en/jobTable'
+import TablesSay from './TablesSay.vue'
 
-/** A job out of its file: the server says what it would do, and does it when it is told to. */
+/** Jobs out of files: one by its own file, or several by tables. What they would do is said before any of it is done. */
 const emit = defineEmits<{ taken: [] }>()
 const shown = defineModel<boolean>({ required: true })
-const w = jobFileWords(useWords())
-const text = ref('')
-const would = shallowRef<JobFileAnswer | null>(null)
+const words = useWords()
+const w = jobFileWords(words)
+const t = jobTableWords(words)
+const jobFile = useJobFileIntake()
+const tables = useTablesIntake()
+const chosen = shallowRef<'job' | 'tables'>('job')
+const isTables = computed(() => chosen.value === 'tables')
 const faults = shallowRef<readonly { readonly at: string; readonly message: string }[] | null>(null)
 const said = ref('')
 const working = ref(false)
 const clear = () => {
-  would.value = null
+  jobFile.clear()
+  tables.clear()
   faults.value = null
   said.value = ''
-  text.value = ''
 }
 useOnShown(shown, clear)
 
-const ask = async (write: boolean): Promise<JobFileAnswer | null> => {
+const fail = (message: string) => {
+  faults.value = [{ at: '', message }]
+}
+/** Asks the server; what it has against the whole of it is said in the place of an answer. */
+const tell = async (ask: () => Promise<void>) => {
   working.value = true
   try {
-    return await askServer<JobFileAnswer>(`/api/files/job?write=${write ? 'yes' : 'no'}`, {
-      method: 'POST',
-      file: new Blob([text.value], { type: 'application/json' }),
-      seconds: 45,
-    })
+    await ask()
   } catch (failure) {
     if (!(failure instanceof ApiFailure)) throw failure
-    would.value = null
+    jobFile.clear()
+    tables.clear()
     faults.value = (failure.answer.issues ?? [failure.answer]).map(({ message }) => ({ at: '', message }))
-    return null
   } finally {
     working.value = false
   }
 }
-const look = async (chosen: string) => {
+const isJobFile = (text: string) => text.trimStart().startsWith('{')
+const look = (text: string, all: readonly string[]) => {
   clear()
-  text.value = chosen
-  if (chosen === '') {
-    faults.value = [{ at: '', message: w.faults.tooLarge }]
-    return
-  }
-  would.value = await ask(false)
-  if (would.value) faults.value = []
+  if (all.includes('')) return fail(text === '' && all.length === 1 ? w.faults.tooLarge : t.faults.empty)
+  if (all.length > 1 && all.some(isJobFile)) return fail(w.mixed)
+  chosen.value = isJobFile(text) ? 'job' : 'tables'
+  return tell(async () => {
+    await (isTables.value ? tables.look(all) : jobFile.look(text))
+    faults.value = tables.answer.value?.faults ?? []
+  })
 }
-const take = async () => {
-  const answer = await ask(true)
-  if (!answer) return
-  clear()
-  said.value = w.done
-  emit('taken')
-}
-const wanted = computed(() =>
-  would.value && would.value.is !== 'same' ? would.value.entries : (would.value?.photographs ?? 0),
-)
-const sentences = computed(() => {
-  const a = would.value
-  if (!a) return []
-  const is = a.is === 'same' ? w.is.same(a.tag) : w.is[a.is](a.tag, a.entries)
-  return [
-    is,
-    ...(a.is === 'new' ? [w.machine[a.machine](a.tag)] : []),
-    ...(a.people.length > 0 ? [w.people(a.people)] : []),
-    ...(a.photographs > 0 ? [w.photographs(a.photographs)] : []),
-    ...(a.otherwise > 0 ? [w.otherwise(a.otherwise)] : []),
-  ]
-})
+const take = () =>
+  tell(async () => {
+    const done = await (isTables.value ? tables.take() : jobFile.take())
+    jobFile.clear()
+    faults.value = tables.answer.value?.faults ?? null
+    said.value = done
+    emit('taken')
+  })
+const wanted = computed(() => (isTables.value ? tables.wanted.value : jobFile.wanted.value))
 </script>
 
 <template>
@@ -77,19 +72,47 @@ const sentences = computed(() => {
     :title="w.title"
     :hint="w.hint"
     :choose="w.choose"
-    accept=".json,application/json"
-    width="min(640px, 96vw)"
+    accept=".json,.csv,application/json,text/csv"
+    width="min(860px, 96vw)"
+    several
     :faults="faults"
     :wanted="wanted"
-    :take="w.take"
+    :take="isTables ? t.take(wanted) : w.take"
     :said="said"
     :working="working"
     :largest="LARGEST_JOB_FILE"
     @read="look"
     @take="take"
   >
-    <ul v-if="would">
-      <li v-for="s in sentences" :key="s">{{ s }}</li>
+    <template #beside>
+      <p class="blank muted">
+        {{ t.blank }}
+        <a
+          v-for="table in JOB_TABLES"
+          :key="table"
+          :href="`data:text/csv;charset=utf-8,${encodeURIComponent(blankTable(table))}`"
+          :download="t.blankName(table)"
+          >{{ t.tables[table] }}</a
+        >
+      </p>
+    </template>
+    <TablesSay v-if="isTables" :rows="tables.rows.value" />
+    <ul v-else-if="jobFile.says.value.length > 0">
+      <li v-for="s in jobFile.says.value" :key="s">{{ s }}</li>
     </ul>
   </FileIntake>
 </template>
+
+<style scoped>
+.blank {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: center;
+}
+.blank a {
+  display: inline-flex;
+  align-items: center;
+  min-height: var(--touch);
+}
+</style>

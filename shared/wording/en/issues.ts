@@ -41,6 +41,7 @@ export const issues = {
     'This file is from a newer version of the program. Update this one first.',
   'job-without-entries': () => 'There is no entry in this job.',
   'picture-in-base64': () => 'Give the photograph as base64.',
+  'tables-as-texts': () => 'Give the tables as a list of 1 to 8 texts in CSV.',
   'tools-as-a-list': () => 'Give the tools as a list.',
   'opened-past-its-turns': () => 'That is wider than it opens. Check the turns.',
   'sticker-half-given': () => 'Give the sticker’s least force, most force and deflection, all three or none.',

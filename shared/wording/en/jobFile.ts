@@ -3,10 +3,11 @@ import { said } from '../words'
 const jobFile = {
   out: 'The whole job as a file',
   outNote: 'JSON: logbook, machine and photographs, to keep or to bring into another works.',
-  open: 'Bring in a job',
-  title: 'Bring in a job from its file',
-  hint: 'A .job.json file, as it is taken out at the end of a job. Nothing is written before you say so, and nothing that is here is written over.',
-  choose: 'Choose a file',
+  open: 'Bring in',
+  title: 'Bring in from files',
+  hint: 'A .job.json file, as it is taken out at the end of a job. Or tables in CSV, several at once: jobs, readings, moves and belts. Nothing is written before you say so, and nothing that is here is written over.',
+  choose: 'Choose files',
+  mixed: 'A job’s own file comes in by itself. Choose it alone, or only tables.',
   line: (n: number) => `Line ${n}`,
   take: 'Bring it in',
   /** What would be done. */

@@ -163,6 +163,7 @@ export const people = {
       makeFeed: 'made a calendar to subscribe to',
       endFeed: 'ended a calendar',
       bringJob: 'brought a job in',
+      bringTables: 'brought tables in',
       worksArchive: 'took the whole works out',
       addPerson: 'added somebody',
       changePerson: 'changed somebody',
