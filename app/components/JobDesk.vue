@@ -50,6 +50,13 @@ const goOn = () => {
   if (job.folded) open(job.folded.sheet.current)
 }
 const parts = computed(() => rowsAt(stage.value))
+/** Signed for, a job stays in view; from anything else that somebody stood by it goes on, as after any other entry. */
+watch(
+  () => job.stoodBy,
+  (entry) => {
+    if (entry && entry.kind !== 'job-closed') goOn()
+  },
+)
 provide(goOnKey, goOn)
 provide(openStageKey, open)
 watch(

@@ -280,6 +280,9 @@ export const useJob = defineStore('job', () => {
     return entry
   }
 
+  /** The last entry that somebody stood by: what wrote it has long been told that nothing was logged. */
+  const stoodBy = shallowRef<LogEntry | null>(null)
+
   /** Logs an entry that its writer may not answer for alone, once somebody has stood by it. */
   const logWithSecond = async (
     body: EntryBody,
@@ -298,6 +301,7 @@ export const useJob = defineStore('job', () => {
     const stood: LogEntry = { ...entry, second }
     readRows.set(entry.id, stood)
     door.post(id.value, stood)
+    stoodBy.value = stood
   }
 
   /** Hears what instruments show; answers how to stop. */
@@ -314,6 +318,7 @@ export const useJob = defineStore('job', () => {
   return {
     id,
     practising,
+    stoodBy,
     called,
     call,
     links,

@@ -122,6 +122,10 @@ test.describe('an apprentice', () => {
     await dialog.getByLabel('Their PIN').fill(DEMO_PIN)
     await page.keyboard.press('Enter')
     await expect(dialog).toBeHidden()
+    // The view goes on as after any other entry.
+    const stages = page.getByRole('navigation', { name: 'Stages of this job' })
+    await expect(stages.locator('[aria-current=step]')).toHaveText(/Look/)
+    await stages.getByRole('button', { name: /^Make safe/ }).click()
     await expect(page.getByText('The drive lies on the bench.').first()).toBeVisible()
     await expect(page.getByText('Saved')).toBeVisible()
     const answer = await page.request.get(page.url().replace('/jobs/', '/api/jobs/'))

@@ -25,13 +25,13 @@ const w = jobTableWords(useWords())
         ><template v-else>{{ row.tag }}</template></template
       >
     </el-table-column>
-    <el-table-column prop="what" :label="w.what" min-width="150" />
-    <el-table-column prop="made" :label="w.made" min-width="140" />
-    <el-table-column prop="by" :label="w.by" min-width="150" />
-    <el-table-column :label="w.then" min-width="200">
+    <el-table-column prop="what" :label="w.what" min-width="130" />
+    <el-table-column :label="w.then" min-width="170">
       <template #default="{ row }">
         <span :class="{ muted: row.is !== 'new' }">{{ row.does }}</span>
       </template>
     </el-table-column>
+    <el-table-column prop="made" :label="w.made" min-width="140" />
+    <el-table-column prop="by" :label="w.by" min-width="150" />
   </el-table>
 </template>

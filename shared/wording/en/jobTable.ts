@@ -34,8 +34,8 @@ const jobTable = {
     same: 'is here already',
     open: 'has a job in hand already: go on in that',
   },
-  take: (n: number) => `Bring ${plural(n, 'thing', 'things')} in`,
-  done: (n: number) => `${plural(n, 'thing is', 'things are')} in, written by you.`,
+  take: (n: number) => (n === 0 ? 'Nothing new to bring in' : `Bring ${n} in`),
+  done: (n: number) => (n === 0 ? 'Nothing came in.' : `${n} came in, written by you.`),
   jobFor: (reason: string) => `Job, ${reason}`,
   whyCorrected: 'Read from a CSV file.',
   /** The remark that stands behind what came in: whoever reads it has to know. */
