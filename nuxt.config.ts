@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { join } from 'node:path'
+import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { build } from 'esbuild'
 import icons from 'unplugin-icons/vite'
@@ -29,6 +29,8 @@ const noJsonSchema = {
     return [none, ...names.map((name) => `export const ${name} = none`)].join('\n')
   },
 }
+
+const nuxtDirectory = dirname(fileURLToPath(import.meta.resolve('nuxt/package.json')))
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
@@ -75,6 +77,12 @@ export default defineNuxtConfig({
       format: 'es',
       // What a worker and a page both need is one file to both.
       rollupOptions: { output: { assetFileNames: '_nuxt/[name].[hash][extname]' } },
+    },
+  },
+  // Drawn by the browser alone, the development server still asks where a server would begin.
+  $development: {
+    vite: {
+      $client: { build: { rollupOptions: { input: { server: join(nuxtDirectory, 'dist/app/entry-spa.js') } } } },
     },
   },
   spaLoadingTemplate: 'loading.html',

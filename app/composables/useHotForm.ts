@@ -1,6 +1,6 @@
 import { movableName, machineNames } from '~~/shared/wording/machineNames'
 import { hotWords } from '~~/shared/wording/en'
-import dayjs from 'dayjs'
+import { timeWords } from '~~/shared/wording/days'
 import { meaningOfHot } from '~~/shared/wording/hotCheck'
 import { drawWarming } from '~~/shared/stages/hotCheck/drawing'
 import {
@@ -59,7 +59,7 @@ export const useHotForm = () => {
     const v = hotWords(telling.value.words).view
     const { settledSince, warming } = state.value.hot
     if (warming.length === 0) return v.noneYet
-    return settledSince === null ? v.notStill : v.still(dayjs(settledSince).format('HH:mm'))
+    return settledSince === null ? v.notStill : v.still(timeWords(settledSince))
   })
   const clear = () => {
     form.value = blankTemperatures(session.units)

@@ -1,4 +1,5 @@
 import type { LogEntry } from '../../core/logbook/entry'
+import { remember } from '../../core/logbook/remember'
 import type { Job } from '../../core/jobs/jobs'
 import type { AchievedCause, AchievedPlane } from '../../core/coupling/achieved'
 import type { MachineSnapshot } from '../../shared/register/machine'
@@ -49,11 +50,23 @@ export const term = (facet: string, value: string): string => `${facet}:${value.
 
 const AS_MADE: readonly AchievedCause[] = ['as-planned', 'came-along']
 
-const achievedIn = (job: Job): readonly AchievedPlane[] => {
-  if (job.kind === 'coupled' || job.kind === 'drum') return job.state.moves.flatMap((m) => m.achieved ?? [])
-  if (job.kind === 'train')
-    return job.state.couplings.flatMap(({ state }) => state.moves.flatMap((m) => m.achieved ?? []))
-  return []
+/** A move of any kind of job that is held against what it should have done. */
+interface Move {
+  readonly achieved: readonly AchievedPlane[] | null
+}
+/** Why a move missed: a move that stays the very object is looked at once, however long its job is. */
+const causesOf = remember((move: Move): readonly AchievedCause[] =>
+  (move.achieved ?? []).flatMap((p) => (AS_MADE.includes(p.cause) ? [] : p.causes)),
+)
+const movesIn = (job: Job): readonly (readonly Move[])[] => {
+  if (job.kind === 'coupled' || job.kind === 'drum') return [job.state.moves]
+  return job.kind === 'train' ? job.state.couplings.map(({ state }) => state.moves) : []
+}
+const causesIn = (job: Job): ReadonlySet<AchievedCause> => {
+  const causes = new Set<AchievedCause>()
+  for (const moves of movesIn(job))
+    for (const move of moves) for (const cause of causesOf(move)) causes.add(cause)
+  return causes
 }
 
 /** Terms a job is found by, each once: of what kind, how it ended, where, for whom, who wrote, why moves missed. */
@@ -64,7 +77,6 @@ export const termsOf = (
 ): readonly string[] => {
   const { customer = '', reason } = opening?.payload ?? {}
   const closing = job.state.closing?.payload
-  const causes = achievedIn(job).flatMap((p) => (AS_MADE.includes(p.cause) ? [] : p.causes))
   return [
     ...new Set([
       term('kind', job.kind),
@@ -75,7 +87,7 @@ export const termsOf = (
       ...(reason ? [term('reason', reason)] : []),
       ...(customer.trim() ? [term('customer', customer)] : []),
       ...(closing?.exception ? [term('exception', 'yes')] : []),
-      ...causes.map((c) => term('cause', c)),
+      ...[...causesIn(job)].map((c) => term('cause', c)),
       ...people.map((p) => term('person', p)),
     ]),
   ]

@@ -1,7 +1,7 @@
 import { openSteps } from './atClose'
 import type { Meaning } from './meaning'
 import { proveWords, atCloseWords } from './en'
-import dayjs from 'dayjs'
+import { timeWords } from './days'
 import type { CoupledState } from '../../core/jobs/coupled'
 import type { ProvedStrain } from '../../core/stages/prove/checkProof'
 import { worthTelling } from '../../core/stages/target/target'
@@ -42,7 +42,7 @@ export const openedWords = (state: Seen, telling: Telling): readonly string[] =>
   state.proof.openedAgain.map(({ why, at, strain }) => {
     const w = proveWords(telling.words)
     const read = strain?.strained ? `${w.strainedThen(strainWords(strain, state, telling))} ` : ''
-    return `${read}${w.opened(dayjs(at).format('HH:mm'), why)}`
+    return `${read}${w.opened(timeWords(at), why)}`
   })
 
 /** What the proof says now, and what wants hands next. */

@@ -3,6 +3,7 @@ import { lineWords, goWords } from '~~/shared/wording/directions'
 import { farEnd } from '~~/shared/wording/telling'
 import { actionsWords, hotWords, provisionalWords } from '~~/shared/wording/en'
 import dayjs from 'dayjs'
+import { timeWords } from '~~/shared/wording/days'
 import { isUnderWay, readsHot } from '~~/core/stages/hotCheck/hotRun'
 import TemperatureBoxes from './TemperatureBoxes.vue'
 import { leftBefore } from '~~/shared/stages/hotCheck/answer'
@@ -85,7 +86,7 @@ const offered = computed(() => !read.value.blank || (running.value && state.valu
       <p class="muted">{{ running ? v.stopCaution : v.caution }}</p>
       <label class="at">
         <span>{{ running ? v.stopAt : v.beginAsk }}</span>
-        <el-input v-model="moments.at" :placeholder="dayjs(now).format('HH:mm')" maxlength="5" />
+        <el-input v-model="moments.at" :placeholder="timeWords(now)" maxlength="5" />
         <span v-if="moment === null" class="fault" role="alert">{{ w.form.time }}</span>
       </label>
     </template>

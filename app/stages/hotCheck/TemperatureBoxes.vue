@@ -2,7 +2,7 @@
 import { machineNames } from '~~/shared/wording/machineNames'
 import { hotWords } from '~~/shared/wording/en'
 import { placeKey, placeOfKey } from '~~/core/instruments/places'
-import dayjs from 'dayjs'
+import { timeWords } from '~~/shared/wording/days'
 import { warmKey } from '~~/shared/stages/hotCheck/form'
 import { capital } from '~~/shared/wording/capital'
 
@@ -74,7 +74,7 @@ const box = (key: string) => {
       <el-input
         v-model="form.at"
         :aria-label="v.at"
-        :placeholder="dayjs(now).format('HH:mm')"
+        :placeholder="timeWords(now)"
         :disabled="locked"
         maxlength="5"
       />

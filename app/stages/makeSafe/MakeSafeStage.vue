@@ -2,7 +2,7 @@
 import { meaningOfSafety } from '~~/shared/wording/makeSafe'
 import { powerWhy } from '~~/shared/wording/safety'
 import { actionsWords, beltsWords, makeSafeWords, safetyWords, sheetWords } from '~~/shared/wording/en'
-import dayjs from 'dayjs'
+import { timeWords } from '~~/shared/wording/days'
 import type { SafetyPoint } from '~~/core/stages/makeSafe/entries'
 
 const job = useJob()
@@ -52,7 +52,7 @@ const askingShown = computed({ get: () => asking.value !== null, set: (on) => !o
           <p>{{ w.details[point] }}</p>
         </div>
         <p v-if="confirmation(point)" class="by">
-          <VerdictMark mark="done" on-dye /> {{ dayjs(confirmation(point)!.madeAt).format('HH:mm') }},
+          <VerdictMark mark="done" on-dye /> {{ timeWords(confirmation(point)!.madeAt) }},
           {{ session.personName(confirmation(point)!.author) }}
         </p>
         <el-button v-else class="dye-button" :disabled="closed" @click="confirm(point)">{{
@@ -80,7 +80,7 @@ const askingShown = computed({ get: () => asking.value !== null, set: (on) => !o
     <p v-if="note" class="muted">{{ w.jobNote(note) }}</p>
     <ul v-if="powerCameBack.length" class="history">
       <li v-for="e in powerCameBack" :key="e.id">
-        {{ dayjs(e.madeAt).format('HH:mm') }}, {{ session.personName(e.author) }}:
+        {{ timeWords(e.madeAt) }}, {{ session.personName(e.author) }}:
         {{ s.powerBack(powerWhy(e, telling)) }}
       </li>
     </ul>

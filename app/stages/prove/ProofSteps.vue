@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { proveWords, proofStepsWords } from '~~/shared/wording/en'
-import dayjs from 'dayjs'
+import { timeWords } from '~~/shared/wording/days'
 import type { MeasuredState } from '~~/core/jobs/measured'
 import type { ProofStep } from '~~/core/stages/prove/checkProof'
 import { isPoint } from '~~/core/stages/prove/checkProof'
@@ -36,7 +36,7 @@ const rows = computed(() =>
     return {
       ...row,
       words: proofStepsWords(telling.value.words)[row.step],
-      by: entry ? `${dayjs(entry.madeAt).format('HH:mm')}, ${session.personName(entry.author)}` : '',
+      by: entry ? `${timeWords(entry.madeAt)}, ${session.personName(entry.author)}` : '',
       gap: gap ? hubGap(gap.value, telling.value) : '',
     }
   }),

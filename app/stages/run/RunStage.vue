@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import dayjs from 'dayjs'
+import { timeWords } from '~~/shared/wording/days'
 import type { RunPoint } from '~~/core/stages/run/entries'
 import { readTypedNumber } from '~~/core/units/typedNumber'
 import { amperes, meaningOfRun } from '~~/shared/wording/drive'
@@ -56,7 +56,7 @@ const wrong = ref(false)
         </div>
         <p v-if="row.entry" class="by">
           <VerdictMark :mark="row.entry.payload.found === 'bad' ? 'out' : 'done'" on-dye />
-          {{ dayjs(row.entry.madeAt).format('HH:mm') }}, {{ session.personName(row.entry.author) }}
+          {{ timeWords(row.entry.madeAt) }}, {{ session.personName(row.entry.author) }}
           <span v-if="row.entry.payload.current !== null" class="figure">{{
             amperes(row.entry.payload.current)
           }}</span>
