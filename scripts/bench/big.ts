@@ -14,6 +14,7 @@ const SMALL = 1_000
 const BIG = 100_000
 const ENTRIES_A_JOB = 20
 const TIMES = 40
+const WARM = 5
 const PORT = 4391
 /** At most so much slower in the big works. */
 const BAR = 2
@@ -89,50 +90,80 @@ const grow = async (knex: Knex, jobs: number): Promise<void> => {
 const median = (list: readonly number[]): number =>
   [...list].sort((a, b) => a - b)[list.length >> 1] as number
 
-/** Median milliseconds of each question, asked in turns so that a busy moment falls on all alike. */
-const timed = async (cookie: string): Promise<Readonly<Record<string, number>>> => {
-  const taken: Record<string, number[]> = {}
+interface Works {
+  readonly url: string
+  readonly cookie: string
+}
+
+/** Milliseconds of one question to one works. */
+const asked = async ({ url, cookie }: Works, path: string): Promise<number> => {
+  const from = performance.now()
+  const answer = await fetch(url + path, { headers: { cookie } })
+  await answer.text()
+  if (!answer.ok) throw new Error(`${path} answered ${answer.status}`)
+  return performance.now() - from
+}
+
+/** Median milliseconds of each question in each works, asked in turns so that a busy moment falls on all alike. */
+const timed = async (works: readonly Works[]): Promise<Readonly<Record<string, readonly number[]>>> => {
+  const taken = new Map<string, number[][]>()
   for (let i = 0; i < TIMES; i++)
     for (const [name, path] of Object.entries(ASKED)) {
-      const from = performance.now()
-      const answer = await fetch(`http://127.0.0.1:${PORT}${path}`, { headers: { cookie } })
-      await answer.text()
-      if (!answer.ok) throw new Error(`${path} answered ${answer.status}`)
-      // The first ones warm caches and plans.
-      if (i >= 5) (taken[name] ??= []).push(performance.now() - from)
+      const own = taken.get(name) ?? works.map(() => [])
+      taken.set(name, own)
+      for (const [at, one] of works.entries()) {
+        const ms = await asked(one, path)
+        // The first ones warm caches and plans.
+        if (i >= WARM) own[at]?.push(ms)
+      }
     }
-  return Object.fromEntries(Object.entries(taken).map(([name, ms]) => [name, median(ms)]))
+  return Object.fromEntries([...taken].map(([name, own]) => [name, own.map(median)]))
 }
 
 /** Lists, Today and search in a works of 1 000 jobs and in one of 100 000 with 2 000 000 entries; 1 where a bar is broken. */
 export const benchBig = async (): Promise<number> => {
   await buildProgram()
   const postgres = await startPostgres('bench', { port: 0, throwAway: true })
-  try {
-    const databaseUrl = postgres.url('postgres')
-    execFileSync(process.execPath, ['--import', 'tsx', join('scripts', 'seed.ts')], {
-      cwd: ROOT,
-      env: { ...process.env, DATABASE_URL: databaseUrl },
-    })
-    const knex = knexModule(knexOptions(databaseUrl))
-    const measure = async (jobs: number) => {
+  const webs: Awaited<ReturnType<typeof startWeb>>[] = []
+  /** Does this in a database, with nobody else in it. */
+  const inside = async (database: string, work: (knex: Knex) => Promise<unknown>): Promise<void> => {
+    const knex = knexModule(knexOptions(postgres.url(database)))
+    try {
+      await work(knex)
+    } finally {
+      await knex.destroy()
+    }
+  }
+  const filled = (database: string, jobs: number) =>
+    inside(database, async (knex) => {
       const from = performance.now()
       await grow(knex, jobs)
       const { count } = (await knex('entries').count('* as count').first()) as { count: string }
       say(`${jobs} jobs more, ${count} entries, in ${((performance.now() - from) / 1000).toFixed(0)} s`)
-      const web = await startWeb({ port: PORT, databaseUrl, env: { HC_LOG_LEVEL: 'error' } })
-      try {
-        return await timed(await signInAll(`http://127.0.0.1:${PORT}`))
-      } finally {
-        await web.stop()
-      }
-    }
-    const small = await measure(SMALL)
-    const big = await measure(BIG - SMALL)
-    await knex.destroy()
+    })
+  const opened = async (database: string, port: number): Promise<Works> => {
+    webs.push(
+      await startWeb({
+        port,
+        databaseUrl: postgres.url(database),
+        env: { HC_LOG_LEVEL: 'error', HC_INSTRUMENTS: 'off' },
+      }),
+    )
+    const url = `http://127.0.0.1:${port}`
+    return { url, cookie: await signInAll(url) }
+  }
+  try {
+    await inside('postgres', (knex) => knex.raw('create database small'))
+    execFileSync(process.execPath, ['--import', 'tsx', join('scripts', 'seed.ts')], {
+      cwd: ROOT,
+      env: { ...process.env, DATABASE_URL: postgres.url('small') },
+    })
+    await filled('small', SMALL)
+    await inside('postgres', (knex) => knex.raw('create database big template small'))
+    await filled('big', BIG - SMALL)
+    const times = await timed([await opened('small', PORT), await opened('big', PORT + 1)])
     let broken = false
-    for (const name of Object.keys(ASKED)) {
-      const [was, now] = [small[name] ?? 0, big[name] ?? 0]
+    for (const [name, [was = 0, now = 0]] of Object.entries(times)) {
       const holds = now <= BAR * was
       broken ||= !holds
       say(
@@ -141,6 +172,7 @@ export const benchBig = async (): Promise<number> => {
     }
     return broken ? 1 : 0
   } finally {
+    for (const web of webs) await web.stop()
     await postgres.stop()
   }
 }

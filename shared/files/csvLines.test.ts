@@ -33,11 +33,17 @@ describe('lines of a CSV file', () => {
     ).toEqual(notes.map((n, i) => [i + 2, n, '']))
   })
 
+  it('are too long where a comma stands inside a cell without quotation marks', () => {
+    const file = csvLines('a,b\n1,5,2\n1,2,\n"1,5",2\n', { needs: ['a'], most: 10 })
+    expect('lines' in file && file.lines.map((l) => l.tooLong)).toEqual([true, false, false])
+  })
+
   it('are none in a text that is empty, lacks a column, or goes on and on', () => {
     expect(read('')).toEqual({ is: 'empty' })
     expect(read(' \n\n')).toEqual({ is: 'empty' })
     expect(read('b\n1')).toEqual({ is: 'no-columns', missing: ['a'] })
-    expect(read('a\n1\n2\n3', ['a'], 2)).toEqual({ is: 'too-many' })
+    expect(read('a\n1\n2\n3', ['a'], 2)).toEqual({ is: 'too-many', most: 2 })
+    expect(read('a,b\n\n"1,2\n')).toEqual({ is: 'torn', line: 3 })
   })
 })
 

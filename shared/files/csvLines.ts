@@ -7,11 +7,16 @@ export interface CsvLine<C extends string> {
   readonly line: number
   /** What a column says, trimmed; empty where there is nothing. */
   readonly say: (column: C) => string
+  /** It has more cells than there are columns: one of them stands in the wrong one. */
+  readonly tooLong: boolean
 }
 
 /** Why a text gives no lines at all. */
 export type CsvFault =
-  { readonly is: 'empty' | 'too-many' } | { readonly is: 'no-columns'; readonly missing: readonly string[] }
+  | { readonly is: 'empty' }
+  | { readonly is: 'too-many'; readonly most: number }
+  | { readonly is: 'no-columns'; readonly missing: readonly string[] }
+  | { readonly is: 'torn'; readonly line: number }
 
 export type CsvLines<C extends string> =
   { readonly fields: readonly string[]; readonly lines: readonly CsvLine<C>[] } | { readonly wrong: CsvFault }
@@ -35,24 +40,28 @@ export const csvLines = <C extends string>(
   { needs, most }: { readonly needs: readonly C[]; readonly most: number },
 ): CsvLines<C> => {
   const own = text.replace(/^\uFEFF/, '')
-  const { data } = Papa.parse<string[]>(own, { delimiter: separatorIn(own) })
+  const { data, errors } = Papa.parse<string[]>(own, { delimiter: separatorIn(own) })
   let next = 1
-  const rows = data.flatMap((cells) => {
+  const all = data.map((cells) => {
     const line = next
     // A cell in quotes may hold several lines of the text.
     next += 1 + cells.reduce((n, c) => n + (c.match(/\n/g)?.length ?? 0), 0)
-    return cells.some((c) => c.trim() !== '') ? [{ line, cells }] : []
+    return { line, cells }
   })
+  const torn = errors.find((e) => e.type === 'Quotes')
+  if (torn) return { wrong: { is: 'torn', line: all[torn.row ?? 0]?.line ?? 1 } }
+  const rows = all.filter(({ cells }) => cells.some((c) => c.trim() !== ''))
   const [head, ...rest] = rows
   if (!head) return { wrong: { is: 'empty' } }
   const fields = head.cells.map((c) => c.trim())
   const missing = needs.filter((c) => !fields.includes(c))
   if (missing.length > 0) return { wrong: { is: 'no-columns', missing } }
-  if (rest.length > most) return { wrong: { is: 'too-many' } }
+  if (rest.length > most) return { wrong: { is: 'too-many', most } }
   const place = new Map(fields.map((f, i) => [f, i]))
   const lines = rest.map(({ line, cells }) => ({
     line,
     say: (column: C) => bare(cells[place.get(column) ?? -1] ?? ''),
+    tooLong: cells.slice(fields.length).some((c) => c.trim() !== ''),
   }))
   return { fields, lines }
 }

@@ -276,6 +276,8 @@ describe('tables of jobs, read', () => {
     expect(said('a,b\n1,2')[0]).toMatch(/name the columns of one of the tables/)
     expect(said('tag,circle\nCP-11,rim')[0]).toMatch(/missing: units, value/)
     expect(said(`tag\n${'x\n'.repeat(10_001)}`)[0]).toMatch(/more than 10000 lines/)
+    expect(said('tag,reason\nCP-11,wear,and tear')[0]).toMatch(/more cells than there are columns/)
+    expect(said('tag,reason\n"CP-11,wear\n')[0]).toMatch(/^Line 2: a quotation mark/)
     expect(said(`tag\n${'x\n'.repeat(MOST_THINGS + 1)}`)[0]).toMatch(/more than 500 sets/)
   })
 

@@ -3,6 +3,7 @@ import { KINDS } from '../logbook/kinds'
 import { isUuid, moment } from '../text'
 import type { EntryBody } from '../../core/logbook/entry'
 import { jobTableWords, typing } from '../wording/en'
+import { csvFileWords } from '../wording/en/csvFile'
 import { OWN_END } from '../wording/words'
 import { csvLines, figureIn, type CsvLine } from './csvLines'
 import { BODY_OF, type CellReader } from './tableBodies'
@@ -210,7 +211,7 @@ export const readTables = (texts: readonly string[]): TablesRead => {
   for (const text of texts) {
     const file = csvLines<Column>(text, { needs: [], most: MOST_LINES })
     if ('wrong' in file) {
-      wrong(null, file.wrong.is === 'empty' ? w.faults.empty : w.faults.tooMany(MOST_LINES))
+      wrong(null, csvFileWords.wrong(file.wrong))
       continue
     }
     const table = (Object.keys(TELLS) as JobTable[]).find((t) => file.fields.includes(TELLS[t]))
@@ -220,10 +221,16 @@ export const readTables = (texts: readonly string[]): TablesRead => {
     }
     const missing = NEEDS[table].filter((c) => !file.fields.includes(c))
     if (missing.length > 0) {
-      wrong(table, w.faults.columns(missing.join(', ')))
+      wrong(table, csvFileWords.wrong({ is: 'no-columns', missing }))
       continue
     }
     const cells = readerOf(table, faults)
+    const [long] = file.lines.filter((l) => l.tooLong)
+    if (long) {
+      // What stands in the wrong column may still read well: none of the file is taken for what it says.
+      faults.push({ at: w.at(table, long.line), message: csvFileWords.tooLong })
+      continue
+    }
     if (table === 'jobs')
       for (const line of file.lines) {
         const before = faults.length

@@ -1,9 +1,10 @@
 import { limitSetWords } from '../wording/viewWords'
-import Papa from 'papaparse'
 import { GRADES, LIMITED, type LimitRow, type RowLimits } from '../../core/judge/limitSets'
 import { issuesOf } from '../calculation/issues'
 import { csvText } from '../files/csv'
+import { csvLines, figureIn, type CsvLine } from '../files/csvLines'
 import { typing } from '../wording/en'
+import { csvFileWords } from '../wording/en/csvFile'
 import { limitSetFields, type LimitSetFields, type LimitSetRecord } from './limitSet'
 
 /** Columns of the file: a line for each row and grade of a table, figures in the table's own units. */
@@ -117,6 +118,8 @@ const together = (
 })
 
 const MOST_SETS = 200
+/** Rows of them all. */
+const MOST_LINES = 20_000
 
 /** Tables out of JSON, beside those that are known. */
 const readJson = (text: string, known: readonly LimitSetRecord[]): LimitsRead => {
@@ -131,25 +134,25 @@ const readJson = (text: string, known: readonly LimitSetRecord[]): LimitsRead =>
   return together(raw.map((one, i) => checked(one, limitSetWords.files.nth(i + 1), known)))
 }
 
-type Line = Readonly<Partial<Record<Column, string>>>
-
 /** Tables out of CSV: lines of one level, coupling and name belong together. */
 const readCsv = (text: string, known: readonly LimitSetRecord[]): LimitsRead => {
   const w = limitSetWords.files
-  const { data, meta } = Papa.parse<Line>(text, { header: true, skipEmptyLines: 'greedy' })
-  const missing = (['level', 'name', 'units', 'grade'] as const).filter((c) => !meta.fields?.includes(c))
-  if (missing.length > 0) return { sets: [], faults: [{ at: '', message: w.columns(missing.join(', ')) }] }
+  const file = csvLines<Column>(text, { needs: ['level', 'name', 'units', 'grade'], most: MOST_LINES })
+  if ('wrong' in file) return { sets: [], faults: [{ at: '', message: csvFileWords.wrong(file.wrong) }] }
   const faults: LimitsFault[] = []
-  const tables = new Map<string, { first: Line; rows: Map<string, LimitRow> }>()
-  data.forEach((line, i) => {
-    const at = w.line(i + 2)
-    const field = (c: Column) => (line[c] ?? '').trim()
+  const tables = new Map<string, { first: CsvLine<Column>; rows: Map<string, LimitRow> }>()
+  file.lines.forEach((line) => {
+    const at = w.line(line.line)
+    const field = line.say
+    if (line.tooLong) {
+      faults.push({ at, message: csvFileWords.tooLong })
+      return
+    }
     const number = (c: Column): number | null => {
-      const typed = field(c)
-      if (typed === '') return null
-      const x = Number(typed.replace(',', '.'))
-      if (!Number.isFinite(x)) faults.push({ at: `${at}, ${c}`, message: typing.faults['not-a-number'] })
-      return Number.isFinite(x) ? x : null
+      const x = figureIn(field(c))
+      if (x !== undefined) return x
+      faults.push({ at: `${at}, ${c}`, message: typing.faults['not-a-number'] })
+      return null
     }
     const grade = GRADES.find((g) => g === field('grade').toLowerCase())
     if (!grade) {
@@ -172,16 +175,16 @@ const readCsv = (text: string, known: readonly LimitSetRecord[]): LimitsRead => 
     [...tables.values()].map(({ first, rows }) =>
       checked(
         {
-          level: first.level?.trim(),
-          coupling: first.coupling?.trim() ?? '',
-          name: first.name?.trim(),
-          source: first.source?.trim() ?? '',
-          revision: first.revision?.trim() ?? '',
-          units: first.units?.trim(),
-          inForce: (first.inForce ?? '').trim().toLowerCase() === 'true',
+          level: first.say('level'),
+          coupling: first.say('coupling'),
+          name: first.say('name'),
+          source: first.say('source'),
+          revision: first.say('revision'),
+          units: first.say('units'),
+          inForce: first.say('inForce').toLowerCase() === 'true',
           rows: [...rows.values()],
         },
-        first.name?.trim() ?? '',
+        first.say('name'),
         known,
       ),
     ),

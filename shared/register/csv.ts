@@ -1,6 +1,7 @@
+import { csvFileWords } from '../wording/en/csvFile'
 import { recordWords } from '../wording/viewWords'
-import Papa from 'papaparse'
 import { csvText } from '../files/csv'
+import { csvLines } from '../files/csvLines'
 import { issuesOf } from '../calculation/issues'
 import { FEWEST_BOLTS, MOST_BOLTS } from '../../core/register/flangeMachine'
 import { DRIVES } from '../../core/register/drive'
@@ -206,23 +207,18 @@ export const readMachinesCsv = (file: string, register: readonly MachineRecord[]
     rows: [],
     faults: [{ line, column, message }],
   })
-  const parsed = Papa.parse<Record<string, string>>(file.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (h) => h.trim(),
-    transform: (v) => v.trim().replace(/^'(?=[=@+-])/, ''),
-  })
-  const columns = parsed.meta.fields ?? []
-  if (parsed.data.length === 0) return whole(w.empty)
-  if (parsed.data.length > MOST_ROWS) return whole(w.tooMany(MOST_ROWS))
-  for (const needed of ['tag', DRIVE, UNITS])
-    if (!columns.includes(needed)) return whole(w.noColumn(needed), 1, needed)
-  const torn = parsed.errors.find((e) => e.type === 'Quotes')
-  if (torn) return whole(w.quotes, (torn.row ?? 0) + 1)
-  const rows = parsed.data.map((texts, i) => {
-    const { __parsed_extra: extra, ...own } = texts as Record<string, string> & { __parsed_extra?: string[] }
-    const row = readRow(i + 2, own, register)
-    return extra ? { ...row, faults: [...row.faults, { line: i + 2, column: '', message: w.tooLong }] } : row
+  const read = csvLines(file, { needs: ['tag', DRIVE, UNITS], most: MOST_ROWS })
+  if ('wrong' in read) {
+    const { wrong } = read
+    const column = wrong.is === 'no-columns' ? (wrong.missing[0] ?? '') : ''
+    return whole(csvFileWords.wrong(wrong), wrong.is === 'torn' ? wrong.line : 1, column)
+  }
+  if (read.lines.length === 0) return whole(w.empty)
+  const rows = read.lines.map(({ line, say, tooLong }) => {
+    const row = readRow(line, Object.fromEntries(read.fields.map((f) => [f, say(f)])), register)
+    return tooLong
+      ? { ...row, faults: [...row.faults, { line, column: '', message: csvFileWords.tooLong }] }
+      : row
   })
   const seen = new Set<string>()
   return {

@@ -2,6 +2,7 @@ import { issuesOf } from '../calculation/issues'
 import { csvText } from '../files/csv'
 import { csvLines, figureIn } from '../files/csvLines'
 import { typing } from '../wording/en'
+import { csvFileWords } from '../wording/en/csvFile'
 import { sectionWords } from '../wording/viewWords'
 import { sectionFields, type SectionFields, type SectionRecord } from './section'
 
@@ -115,15 +116,15 @@ export const readSectionsFile = (text: string, known: readonly SectionRecord[]):
   const w = sectionWords.files
   const wrong = (message: string): SectionsRead => ({ sections: [], faults: [{ at: '', message }] })
   const file = csvLines<Column>(text, { needs: ['section', 'source', 'units'], most: MOST_LINES })
-  if ('wrong' in file) {
-    const { wrong: fault } = file
-    if (fault.is === 'no-columns') return wrong(w.columns(fault.missing.join(', ')))
-    return wrong(fault.is === 'empty' ? w.empty : w.tooMany)
-  }
+  if ('wrong' in file) return wrong(csvFileWords.wrong(file.wrong))
   const faults: SectionsFault[] = []
   const tables = new Map<string, { head: object; name: string; rows: unknown[] }>()
-  file.lines.forEach(({ line, say: field }) => {
+  file.lines.forEach(({ line, say: field, tooLong }) => {
     const at = w.line(line)
+    if (tooLong) {
+      faults.push({ at, message: csvFileWords.tooLong })
+      return
+    }
     const number = (c: Column): number | null => {
       const x = figureIn(field(c))
       if (x !== undefined) return x

@@ -4,6 +4,7 @@ import type { LotAnswer, SpareBeltsAnswer } from '../api/answers'
 import { csvText } from '../files/csv'
 import { csvLines, figureIn } from '../files/csvLines'
 import { typing } from '../wording/en'
+import { csvFileWords } from '../wording/en/csvFile'
 import { stockFileWords } from '../wording/en/stockFile'
 import { newLot, type NewLot } from './lot'
 import { newSpareBelts, type NewSpareBelts } from './spareBelts'
@@ -115,17 +116,17 @@ export const readStockFile = (text: string, stock: Stock): StockRead => {
   const w = stockFileWords
   const wrong = (message: string): StockRead => ({ rows: [], faults: [{ at: '', message }] })
   const file = csvLines<Column>(text, { needs: ['what', 'units', 'counted'], most: MOST_ROWS })
-  if ('wrong' in file) {
-    const { wrong: fault } = file
-    if (fault.is === 'no-columns') return wrong(w.columns(fault.missing.join(', ')))
-    return wrong(fault.is === 'empty' ? w.empty : w.tooMany)
-  }
+  if ('wrong' in file) return wrong(csvFileWords.wrong(file.wrong))
   const shims = new Map(stock.lots.map((l) => [shimKey(l), l]))
   const belts = new Map(stock.belts.map((b) => [beltKey(b), b]))
   const faults: StockFault[] = []
   const seen = new Map<string, number>()
-  const rows = file.lines.flatMap(({ line, say: field }): readonly ReadStock[] => {
+  const rows = file.lines.flatMap(({ line, say: field, tooLong }): readonly ReadStock[] => {
     const at = w.line(line)
+    if (tooLong) {
+      faults.push({ at, message: csvFileWords.tooLong })
+      return []
+    }
     const before = faults.length
     const number = (c: Column): number | null => {
       const x = figureIn(field(c))

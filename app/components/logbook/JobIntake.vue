@@ -3,6 +3,7 @@ import { blankTable } from '~~/shared/files/tableHeads'
 import { JOB_TABLES } from '~~/shared/files/tableNames'
 import { LARGEST_JOB_FILE } from '~~/shared/files/size'
 import { jobFileWords } from '~~/shared/wording/en/jobFile'
+import { csvFileWords } from '~~/shared/wording/en/csvFile'
 import { jobTableWords } from '~~/shared/wording/en/jobTable'
 import TablesSay from './TablesSay.vue'
 
@@ -47,7 +48,8 @@ const tell = async (ask: () => Promise<void>) => {
 const isJobFile = (text: string) => text.trimStart().startsWith('{')
 const look = (text: string, all: readonly string[]) => {
   clear()
-  if (all.includes('')) return fail(text === '' && all.length === 1 ? w.faults.tooLarge : t.faults.empty)
+  if (all.includes(''))
+    return fail(text === '' && all.length === 1 ? w.faults.tooLarge : csvFileWords.wrong({ is: 'empty' }))
   if (all.length > 1 && all.some(isJobFile)) return fail(w.mixed)
   chosen.value = isJobFile(text) ? 'job' : 'tables'
   return tell(async () => {

@@ -49,11 +49,8 @@ const jobTable = {
   remarkedAt: (what: string, at: string, by: string) =>
     [what, ...(at ? [`of ${at}`] : []), ...(by ? [`by ${by}`] : [])].join(' '),
   faults: {
-    empty: 'The file is empty.',
     noTable:
       'The first line must name the columns of one of the tables: jobs, readings, moves or belts. Take an empty one from here.',
-    columns: (missing: string) => `The first line must name the columns; these are missing: ${missing}.`,
-    tooMany: (most: number) => `That is more than ${most} lines. Bring them in in parts.`,
     tooManyThings: (most: number) =>
       `That is more than ${most} sets, moves and jobs. Bring them in in parts.`,
     otherwise: (column: string, line: number) =>

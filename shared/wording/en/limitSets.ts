@@ -81,7 +81,6 @@ export const limitSets = {
     taken: (n: number) => (n === 1 ? '1 table taken over.' : `${n} tables taken over.`),
     notJson: 'This is not a list of tables. Save one here to see what it looks like.',
     notCsv: 'This is more than a file of limits holds.',
-    columns: (missing: string) => `The first line must name the columns; these are missing: ${missing}.`,
     empty: 'The file is empty.',
     grade: 'Give the grade: fine or standard.',
     line: (n: number) => `line ${n}`,

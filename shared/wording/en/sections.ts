@@ -73,8 +73,6 @@ export const sections = {
     is: { new: 'is new', changed: 'changes', same: 'stays as it is' },
     take: (n: number) => (n === 1 ? 'Take 1 section over' : `Take ${String(n)} sections over`),
     taken: (n: number) => (n === 1 ? '1 section taken over.' : `${String(n)} sections taken over.`),
-    columns: (missing: string) => `The first line must name the columns; these are missing: ${missing}.`,
-    empty: 'The file is empty.',
     tooMany: 'This is more than a file of sections holds.',
     line: (n: number) => `line ${String(n)}`,
   },
