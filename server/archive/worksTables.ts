@@ -44,6 +44,7 @@ export const LEFT_OUT: Readonly<Record<string, string>> = {
   keys: 'the works’ own key to its cookies',
   instrument_links: 'how instruments are paired; which of them spoke is an entry',
   photographs: 'a picture each, beside the tables',
+  search_words: 'every word of job_search once: the database keeps it by itself',
   knex_migrations: 'said in works.json',
   knex_migrations_lock: 'said in works.json',
 }

@@ -17,6 +17,7 @@ import * as practice from './migrations/0016-practice'
 import * as instrumentLines from './migrations/0017-instrument-lines'
 import * as jobSearch from './migrations/0018-job-search'
 import * as people from './migrations/0019-people'
+import * as searchWords from './migrations/0020-search-words'
 import * as photographs from './migrations/0003-photographs'
 
 /** Every migration in order; an explicit list, so that the built server carries them. */
@@ -40,6 +41,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly migration: Knex.Mig
   { name: '0017-instrument-lines', migration: instrumentLines },
   { name: '0018-job-search', migration: jobSearch },
   { name: '0019-people', migration: people },
+  { name: '0020-search-words', migration: searchWords },
 ]
 
 const sourceOf = (migrations: typeof MIGRATIONS): Knex.MigrationSource<(typeof MIGRATIONS)[number]> => ({

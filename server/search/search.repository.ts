@@ -39,6 +39,30 @@ export interface FoundJob {
   readonly terms: readonly string[]
 }
 
+/** Words that one typed word may begin: where it begins more, it is looked for as a beginning. */
+const MOST_BEGUN = 60
+/** Behind every letter and figure. */
+const LAST = String.fromCodePoint(0x10ffff)
+
+/**
+ * What is looked for as PostgreSQL asks it: typed words as the words they begin, which an index finds by reading the
+ * rarest of them. Null where one of them begins nothing that anybody wrote.
+ */
+const askedFor = async (knex: Knex, words: readonly string[]): Promise<string | null> => {
+  const { rows } = (await knex.raw(
+    `select t.n::int as n, s.word from unnest(?::text[]) with ordinality as t(typed, n)
+     cross join lateral (
+       select word from search_words
+       where word >= t.typed collate "C" and word < (t.typed || ?) collate "C" order by word limit ?) s`,
+    [words as unknown as string, LAST, MOST_BEGUN + 1],
+  )) as { rows: { n: number; word: string }[] }
+  const begun = words.map((_, i) => rows.filter((r) => r.n === i + 1).map((r) => `'${r.word.replaceAll(/['\\]/g, '$&$&')}'`))
+  if (begun.some((list) => list.length === 0)) return null
+  return begun
+    .map((list, i) => (list.length > MOST_BEGUN ? `${words[i] ?? ''}:*` : `(${list.join(' | ')})`))
+    .join(' & ')
+}
+
 /** The newest jobs that hold all of it, from where a page ended on; at most so many. */
 export const findJobs = async (
   knex: Knex,
@@ -46,6 +70,8 @@ export const findJobs = async (
   most: number,
   after?: string,
 ): Promise<readonly FoundJob[]> => {
+  const asked = words.length > 0 ? await askedFor(knex, words) : ''
+  if (asked === null) return []
   const query = knex('job_search')
     .orderBy([
       { column: 'opened_at', order: 'desc' },
@@ -53,8 +79,7 @@ export const findJobs = async (
     ])
     .limit(most)
     .select('job_id', 'opened_at', 'terms')
-  if (words.length > 0)
-    query.whereRaw(`words @@ to_tsquery('simple', ?)`, [words.map((w) => `${w}:*`).join(' & ')])
+  if (asked !== '') query.whereRaw(`words @@ to_tsquery('simple', ?)`, [asked])
   if (terms.length > 0) query.whereRaw('terms @> ?::text[]', [terms as unknown as string])
   if (from) query.where('opened_at', '>=', from)
   if (to) query.whereRaw(`opened_at < ?::date + interval '1 day'`, [to])

@@ -82,7 +82,7 @@ describe('about the program', () => {
     expect((await api.ask('/api/health')).body).toEqual({
       status: 'ok',
       database: 'up',
-      migration: '0019-people',
+      migration: '0020-search-words',
     })
   })
 

@@ -86,6 +86,7 @@ describe('the database itself', () => {
       '0017-instrument-lines',
       '0018-job-search',
       '0019-people',
+      '0020-search-words',
     ]
     expect(await migrateUp(knex)).toEqual(all)
     expect(await migrateUp(knex)).toEqual([])

@@ -127,6 +127,41 @@ describe('the logbook of the works', () => {
   })
 })
 
+describe('words as they are typed', () => {
+  const countOf = async (words: string) =>
+    (
+      (await api.ask(`/api/logbook?words=${encodeURIComponent(words)}&most=200`))
+        .body as unknown as SearchAnswer
+    ).rows.length
+
+  it('are found from the first letters on, by themselves and together, however many words they begin', async () => {
+    const job = await api.openJob()
+    for (let i = 0; i < 70; i++)
+      expect((await api.log(job, remark(`zq${String(i).padStart(3, '0')} seen`))).status).toBe(201)
+    expect(await countOf('zq000')).toBe(1)
+    expect(await countOf('zq06')).toBe(1)
+    expect(await countOf('zq')).toBe(1)
+    expect(await countOf('zq seen zq069')).toBe(1)
+    expect(await countOf('zq0 nobodywrotethis')).toBe(0)
+    expect(await countOf("zq'")).toBe(1)
+  })
+
+  it('of before they were kept, and of a works that was brought in, are kept as well', async () => {
+    const knex = knexModule(knexOptions(api.program().databaseUrl))
+    try {
+      const { rows } = (await knex.raw(`
+        select count(*) filter (where s.word is null)::int as missing, count(*)::int as all
+        from ts_stat('select words from job_search') t left join search_words s on s.word = t.word collate "C"`)) as {
+        rows: { missing: number; all: number }[]
+      }
+      expect(rows[0]?.missing).toBe(0)
+      expect(rows[0]?.all).toBeGreaterThan(200)
+    } finally {
+      await knex.destroy()
+    }
+  })
+})
+
 describe('what was found', () => {
   const table = async (name: string, query = '') => {
     const answer = await api.program().fetch(`/api/files/tables/${name}?${query}`)
