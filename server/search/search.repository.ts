@@ -56,7 +56,9 @@ const askedFor = async (knex: Knex, words: readonly string[]): Promise<string | 
        where word >= t.typed collate "C" and word < (t.typed || ?) collate "C" order by word limit ?) s`,
     [words as unknown as string, LAST, MOST_BEGUN + 1],
   )) as { rows: { n: number; word: string }[] }
-  const begun = words.map((_, i) => rows.filter((r) => r.n === i + 1).map((r) => `'${r.word.replaceAll(/['\\]/g, '$&$&')}'`))
+  const begun = words.map((_, i) =>
+    rows.filter((r) => r.n === i + 1).map((r) => `'${r.word.replaceAll(/['\\]/g, '$&$&')}'`),
+  )
   if (begun.some((list) => list.length === 0)) return null
   return begun
     .map((list, i) => (list.length > MOST_BEGUN ? `${words[i] ?? ''}:*` : `(${list.join(' | ')})`))

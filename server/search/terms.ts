@@ -1,5 +1,4 @@
 import type { LogEntry } from '../../core/logbook/entry'
-import { remember } from '../../core/logbook/remember'
 import type { Job } from '../../core/jobs/jobs'
 import type { AchievedCause, AchievedPlane } from '../../core/coupling/achieved'
 import type { MachineSnapshot } from '../../shared/register/machine'
@@ -54,10 +53,16 @@ const AS_MADE: readonly AchievedCause[] = ['as-planned', 'came-along']
 interface Move {
   readonly achieved: readonly AchievedPlane[] | null
 }
-/** Why a move missed: a move that stays the very object is looked at once, however long its job is. */
-const causesOf = remember((move: Move): readonly AchievedCause[] =>
-  (move.achieved ?? []).flatMap((p) => (AS_MADE.includes(p.cause) ? [] : p.causes)),
-)
+const missed = new WeakMap<Move, readonly AchievedCause[]>()
+/** Why a move missed. One that stays the very object is looked at once: a long job has hundreds, and each entry asks. */
+const causesOf = (move: Move): readonly AchievedCause[] => {
+  let causes = missed.get(move)
+  if (!causes) {
+    causes = (move.achieved ?? []).flatMap((p) => (AS_MADE.includes(p.cause) ? [] : p.causes))
+    missed.set(move, causes)
+  }
+  return causes
+}
 const movesIn = (job: Job): readonly (readonly Move[])[] => {
   if (job.kind === 'coupled' || job.kind === 'drum') return [job.state.moves]
   return job.kind === 'train' ? job.state.couplings.map(({ state }) => state.moves) : []
