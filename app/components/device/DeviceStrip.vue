@@ -2,7 +2,6 @@
 import { deviceHeadWords } from '~~/shared/wording/en'
 import { momentWords } from '~~/shared/wording/days'
 import { takeNewer } from '~/device/program'
-import { cannotAnswer } from '~/device/reach'
 import { asOf } from '~/device/shownCopies'
 
 /** Under the head of a view: out of reach, what waits, what stands in memory alone, a newer version. Nothing where all is as usual. */
@@ -17,7 +16,7 @@ const copied = computed(() => {
 const putOff = ref(false)
 const newer = computed(() => takeNewer.value !== null && !putOff.value)
 const told = computed(() => [
-  ...(outbox.reachable ? [] : [cannotAnswer ? w.cannotAnswer : w.outOfReach]),
+  ...(outbox.reachable ? [] : [w.outOfReach]),
   ...(copied.value ? [copied.value] : []),
   ...(waiting.value ? [`${waiting.value}.`] : []),
   ...(outbox.turnedDown.length > 0 ? [w.needsAWord(outbox.turnedDown.length)] : []),

@@ -5,7 +5,6 @@ const entries = (n: number) => `${n} ${n === 1 ? 'entry' : 'entries'}`
 /** At the head of every view, where this device and the server are not as usual. */
 export const deviceHead = {
   outOfReach: 'The server is out of reach.',
-  cannotAnswer: 'The server is there, but can’t answer now.',
   asOf: (moment: string) => `What you see is this device’s copy of ${moment}.`,
   waiting: (n: number, since: string) => `${entries(n)} waiting since ${since}`,
   forPin: (n: number, name: string) => `${entries(n)} waiting for ${name}’s PIN`,
