@@ -82,7 +82,9 @@ export default defineNuxtConfig({
   // Drawn by the browser alone, the development server still asks where a server would begin.
   $development: {
     vite: {
-      $client: { build: { rollupOptions: { input: { server: join(nuxtDirectory, 'dist/app/entry-spa.js') } } } },
+      $client: {
+        build: { rollupOptions: { input: { server: join(nuxtDirectory, 'dist/app/entry-spa.js') } } },
+      },
     },
   },
   spaLoadingTemplate: 'loading.html',

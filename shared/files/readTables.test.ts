@@ -235,8 +235,8 @@ describe('tables of jobs, read', () => {
   })
 
   it('says what is wrong with moves and belts', () => {
-    const move = (more: object) =>
-      faultsOf([{ tag: 'CP-11', units: 'inch', ...more } as Record<string, string>])[0]
+    const move = (more: Readonly<Record<string, string | number>>) =>
+      faultsOf([{ tag: 'CP-11', units: 'inch', ...more }])[0]
     expect(move({ place: 'somewhere' })).toMatch(/place: Give the place/)
     expect(move({ place: 'movable inboard' })).toMatch(/side: /)
     expect(move({ place: 'movable inboard', side: 'up' })).toMatch(/left/)
@@ -250,7 +250,7 @@ describe('tables of jobs, read', () => {
       entry: '1',
     }))
     expect(faultsOf(mixed).join()).toMatch(/line 3, place: One move/)
-    const belt = (more: object) =>
+    const belt = (more: Readonly<Record<string, string | number>>) =>
       faultsOf([
         {
           tag: 'X',
@@ -261,7 +261,7 @@ describe('tables of jobs, read', () => {
           belt: 1,
           value: 3,
           ...more,
-        } as Record<string, string>,
+        },
       ])[0]
     expect(belt({ belt: 2 })).toMatch(/belt: Count the belts/)
     expect(belt({ given: '' })).toMatch(/deflection/)

@@ -207,7 +207,7 @@ export const readMachinesCsv = (file: string, register: readonly MachineRecord[]
     rows: [],
     faults: [{ line, column, message }],
   })
-  const read = csvLines(file, { needs: ['tag', DRIVE, UNITS], most: MOST_ROWS })
+  const read = csvLines<string>(file, { needs: ['tag', DRIVE, UNITS], most: MOST_ROWS })
   if ('wrong' in read) {
     const { wrong } = read
     const column = wrong.is === 'no-columns' ? (wrong.missing[0] ?? '') : ''

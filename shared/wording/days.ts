@@ -9,7 +9,7 @@ export const dayWords = (moment: string | number, { words }: Pick<Telling, 'word
 }
 
 /** The time of a moment where it is told, as 07:05. */
-export const timeWords = (moment: string | number): string => {
+export const timeWords = (moment: string | number | Date): string => {
   const at = new Date(moment)
   return [at.getHours(), at.getMinutes()].map((n) => String(n).padStart(2, '0')).join(':')
 }

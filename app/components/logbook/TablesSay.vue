@@ -18,7 +18,7 @@ const w = jobTableWords(useWords())
 </script>
 
 <template>
-  <el-table v-if="rows.length > 0" :data="rows" class="panel" max-height="320">
+  <el-table v-if="rows.length > 0" :data="[...rows]" class="panel" max-height="320">
     <el-table-column :label="w.job" min-width="84">
       <template #default="{ row }"
         ><NuxtLink v-if="row.job" :to="`/jobs/${row.job}`">{{ row.tag }}</NuxtLink
