@@ -24,7 +24,6 @@ export const useTablesIntake = () => {
   }
   const rows = computed(() =>
     (answer.value?.rows ?? []).map((r) => ({
-      at: r.at,
       what:
         r.reason === null
           ? w.counted[r.table](r.counted)

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto'
 import { DEMO_NAMES } from './signIn.mjs'
 import { NO_HUBS } from '../../shared/register/coupledBoxes'
 import { PAN_MILL_LINE } from './line'
@@ -6,12 +5,10 @@ import type { MachineFields } from '../../shared/register/machine'
 import type { Instrument, Person, Works } from '../../shared/register/works'
 import type { NewSpareBelts } from '../../shared/stores/spareBelts'
 import type { NewLot } from '../../shared/stores/lot'
+import { idFrom } from '../../server/idFrom'
 
 /** The same name gives the same UUID on every machine and every day. */
-export const demoId = (name: string): string => {
-  const h = createHash('sha256').update(`orrin-vale/${name}`).digest('hex')
-  return `${h.slice(0, 8)}-${h.slice(8, 12)}-4${h.slice(13, 16)}-a${h.slice(17, 20)}-${h.slice(20, 32)}`
-}
+export const demoId = (name: string): string => idFrom(`orrin-vale/${name}`)
 
 export const WORKS: Omit<Works, 'stock' | 'instruments' | 'pace'> = {
   name: 'Orrin Vale Tile Works',

@@ -1,4 +1,4 @@
-import { createHash, randomUUID } from 'node:crypto'
+import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { EntryKind, LogEntry } from '../../core/logbook/entry'
 import { extended } from '../../core/logbook/forward'
@@ -11,9 +11,11 @@ import type { ReadLines, ReadOpening } from '../../shared/files/readTables'
 import { inOrder } from '../../shared/inOrder'
 import { asDraft, entryDraft, type EntryDraft } from '../../shared/logbook/entry'
 import { jobTableWords, kinds } from '../../shared/wording/en'
+import { isUuid } from '../../shared/text'
 import { answerWords } from '../../shared/wording/viewWords'
 import { OWN_END } from '../../shared/wording/words'
 import type { Refused } from '../http/refusal'
+import { idFrom } from '../idFrom'
 import { noLeaveFor, refusalOf } from '../jobs/append'
 import { findJob, listJobs } from '../jobs/jobs.repository'
 import { logbookOf, type Logbook } from '../jobs/logbooks'
@@ -42,6 +44,8 @@ export interface Planned {
   readonly row: TableRow
   /** Null where nothing is to be written. */
   readonly draft: EntryDraft | null
+  /** The lines that an entry is made of; missing where a job is opened. */
+  readonly read?: ReadLines
   /** A job that is to be opened, and its machine. */
   readonly opens?: { readonly job: string; readonly tag: string }
 }
@@ -55,18 +59,6 @@ interface OpenJob {
 /** What is wrong with one thing of a file: it is left out. */
 export class Fault {
   constructor(readonly message: string) {}
-}
-
-/** An id that says what it stands for: the same file again finds what it brought in. */
-export const idFrom = (...said: readonly unknown[]): string => {
-  const hex = createHash('sha256').update(JSON.stringify(said)).digest('hex')
-  return [
-    hex.slice(0, 8),
-    hex.slice(8, 12),
-    `8${hex.slice(13, 16)}`,
-    `a${hex.slice(17, 20)}`,
-    hex.slice(20, 32),
-  ].join('-')
 }
 
 /** A payload as a table can say it: texts without the blanks at their ends. */
@@ -160,12 +152,12 @@ export const planOpening = async (
   // The same line of the same list, read again, is the same job; without a day it is whatever job is in hand.
   const job =
     read.job ||
-    (read.openedAt === null ? randomUUID() : idFrom('job', machine.id, read.openedAt, read.reason))
+    (read.openedAt === null ? randomUUID() : idFrom(['job', machine.id, read.openedAt, read.reason].join()))
   if (read.job === '' && read.openedAt !== null && (await findJob(knex, job)))
     return { row: row(machine.tag, job, 'same', null), draft: null }
   const { reason, customer, site, note } = read
   const draft = draftOf({
-    id: idFrom('opening', job),
+    id: idFrom(`opening ${job}`),
     author: person,
     madeAt: read.openedAt ?? new Date().toISOString(),
     kind: 'job-opened',
@@ -232,7 +224,7 @@ export const planEntry = async (
   const refusal = refusalOf(logbook, await peopleById(knex), entry)
   if (refusal) return new Fault([refusal.message, ...dialsIn(entries, refusal, part)].join(' '))
   job.logbook = { machine, entries: extended(entries, entry) }
-  return { row: { ...row, is: 'new', before: move?.madeAt ?? null }, draft }
+  return { row: { ...row, is: 'new', before: move?.madeAt ?? null }, draft, read }
 }
 
 /** What the dials of the set-up in force are called in a table, where readings of others were refused. */
@@ -253,10 +245,6 @@ const laterThan = (entries: readonly LogEntry[], madeAt: string | null): readonl
           Date.parse(e.madeAt) > Date.parse(madeAt),
       )
 
-export const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/i
-
 /** The id that a file gives an entry, else one made of what it says. */
 const entryIdOf = ({ entry, madeAt, part, corrects, body }: ReadLines, job: string): string =>
-  UUID.test(entry)
-    ? entry.toLowerCase()
-    : idFrom('entry', job, entry, madeAt, part, corrects, body.kind, asTold(body.payload))
+  isUuid(entry) ? entry.toLowerCase() : idFrom(asTold(['entry', job, entry, madeAt, part, corrects, body]))

@@ -2,7 +2,6 @@ import { METHOD_FORMS, type OfferedMethod } from '../methods/forms'
 import { feedChange, newFeed } from '../comeBack/feed'
 import { worksRulesChange } from '../comeBack/rules'
 import { newStandstill, standstillChange } from '../comeBack/standstill'
-import { jobFile } from '../files/jobFile'
 import { issue } from '../issue'
 import { z } from 'zod'
 import { paging } from './paging'
@@ -23,6 +22,7 @@ import { beltLimitsChange, newBeltLimits } from '../beltLimits/beltLimits'
 import { lotChange, newCount, newLot } from '../stores/lot'
 import { newSpareBelts, spareBeltsChange } from '../stores/spareBelts'
 import { text, uuid, words } from '../text'
+import { FILE_ROUTES } from './fileRoutes'
 import { PEOPLE_ROUTES } from './peopleRoutes'
 
 export interface RouteContract {
@@ -95,10 +95,6 @@ const outlineQuery = z
     note: text('note', 120).optional(),
   })
   .superRefine((q, context) => refuseCutThrough(q, q.units, context))
-
-const bringQuery = z.object({
-  write: z.enum(['yes', 'no'], { error: issue('yes-or-no') }).default('no'),
-})
 
 /** Every route with the schemas it parses by; the OpenAPI document is written from this table. */
 export const ROUTES = {
@@ -417,56 +413,6 @@ export const ROUTES = {
     summary: 'Takes an instrument off its place; its line is closed.',
     body: z.object({}),
   },
-  jobFile: {
-    method: 'get',
-    path: '/api/jobs/{id}/job.json',
-    summary: 'A whole job as a file: machine, logbook, who wrote, photographs.',
-    answers: 'application/json',
-    file: jobFile,
-    seconds: 45,
-  },
-  bringJob: {
-    method: 'post',
-    path: '/api/files/job',
-    summary:
-      'Brings in a job from its file, or says what that would do. Nothing that is here is written over; the same file again does nothing.',
-    query: bringQuery,
-    takes: ['application/json'],
-    file: jobFile,
-    seconds: 45,
-  },
-  bringTables: {
-    method: 'post',
-    path: '/api/files/tables',
-    summary:
-      'Brings in jobs, readings, moves and belts from CSV, or says what that would do: entries of open jobs, by their own set-up. Nothing that is here is written over; the same file again does nothing.',
-    query: bringQuery,
-    body: z.object({
-      person: uuid('who-is-writing'),
-      tables: z
-        .array(z.string({ error: issue('tables-as-texts') }), { error: issue('tables-as-texts') })
-        .min(1, { error: issue('tables-as-texts') })
-        .max(8, { error: issue('tables-as-texts') }),
-    }),
-    seconds: 45,
-  },
-  jobTable: {
-    method: 'get',
-    path: '/api/files/tables/{table}',
-    summary:
-      'What a search of the logbook finds as CSV: jobs, readings, moves or belts, one row each, at most 2000 jobs.',
-    query: searchQuery,
-    answers: 'text/csv',
-    seconds: 45,
-  },
-  worksArchive: {
-    method: 'get',
-    path: '/api/files/works.tar.gz',
-    summary:
-      'The whole works as one archive: JSON Lines a table, a JPEG a photograph. The same works gives the same bytes; no secret is in it.',
-    answers: 'application/gzip',
-    seconds: Number.POSITIVE_INFINITY,
-  },
   report: {
     method: 'get',
     path: '/api/jobs/{id}/report.pdf',
@@ -505,6 +451,7 @@ export const ROUTES = {
     answers: 'application/pdf',
     seconds: 45,
   },
+  ...FILE_ROUTES,
   ...PEOPLE_ROUTES,
   calculations: { method: 'get', path: '/api/calc', summary: 'The operations of the calculation contract.' },
 } as const satisfies Record<string, RouteContract>

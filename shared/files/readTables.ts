@@ -64,6 +64,8 @@ export const MOST_LINES = 10_000
 /** Jobs and entries that come in at once. */
 export const MOST_THINGS = 500
 
+const MOST_OF_A_NAME = 80
+
 /** What tells the tables apart, and what each can't do without. */
 const NEEDS: Readonly<Record<JobTable, readonly Column[]>> = {
   readings: ['units', 'circle', 'value'],
@@ -109,7 +111,7 @@ const together = (lines: readonly Line[]): readonly (readonly [Line, ...Line[]])
 }
 
 /** Reads the cells of one file, and keeps what is wrong with them. */
-const readerOf = (table: JobTable | null, faults: TableFault[]): CellReader => {
+const readerOf = (table: JobTable, faults: TableFault[]): CellReader => {
   const fault = (line: Line, column: Column, message: string) => {
     faults.push({ at: w.column(w.at(table, line.line), column), message })
   }
@@ -163,6 +165,9 @@ const readOpening = (line: Line, cells: CellReader): ReadOpening => ({
   note: line.say('note'),
 })
 
+/** A name as a remark can say it: nothing in it that can't be printed. */
+const nameIn = (typed: string): string => [...typed.replace(/\p{C}/gu, '')].slice(0, MOST_OF_A_NAME).join('')
+
 const readEntry = (
   table: Exclude<JobTable, 'jobs'>,
   lines: readonly [Line, ...Line[]],
@@ -185,7 +190,7 @@ const readEntry = (
     tag: first.say('tag'),
     entry: first.say('entry'),
     madeAt: momentOf(first, 'made at', cells),
-    by: first.say('by').slice(0, 80),
+    by: nameIn(first.say('by')),
     part: first.say('part'),
     corrects:
       corrects === '' ? null : { entry: corrects, reason: first.say('why corrected') || w.whyCorrected },
@@ -238,8 +243,10 @@ export const readTables = (texts: readonly string[]): TablesRead => {
         if (faults.length === before) openings.push(opening)
       }
     else
-      for (const lines of together(file.lines))
-        entries.push(...[readEntry(table, lines, cells, faults)].filter((e) => e !== null))
+      for (const lines of together(file.lines)) {
+        const entry = readEntry(table, lines, cells, faults)
+        if (entry) entries.push(entry)
+      }
   }
   if (openings.length + entries.length > MOST_THINGS)
     return { openings: [], entries: [], faults: [{ at: '', message: w.faults.tooManyThings(MOST_THINGS) }] }

@@ -4,7 +4,6 @@ import { jobTableWords } from '~~/shared/wording/en/jobTable'
 /** What tables out of files would do, a row a job or an entry, before any of it is done. */
 defineProps<{
   rows: readonly {
-    readonly at: string
     readonly what: string
     readonly tag: string
     readonly job: string | null

@@ -12,7 +12,7 @@ const jobTable = {
     belts: 'Belts',
   } satisfies Record<JobTable, string>,
   /** Where a line stands in one of several files. */
-  at: (table: JobTable | null, line: number) => (table === null ? `line ${line}` : `${table}, line ${line}`),
+  at: (table: JobTable, line: number) => `${table}, line ${line}`,
   column: (at: string, column: string) => `${at}, ${column}`,
   blank: 'Tables to fill in:',
   blankName: (table: JobTable) => `${table}-to-fill-in.csv`,
